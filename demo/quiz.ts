@@ -1,0 +1,165 @@
+import type { Question } from '@/core/kinds';
+import type { Option } from '@/core/kinds/pickOne/schema';
+import type { Variant } from '@/core/kinds/phrase/schema';
+import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
+import { SILENCE } from '@/core/quiz/silence';
+import type { Feedback } from '@/core/quiz/feedback';
+import { emptyContent, type QuizContent } from '@/core/quiz/quiz';
+import { plain } from '@/core/quiz/plainText';
+
+/** The made-up school's quiz on rivers: eight questions, four of each kind. */
+
+const say = (text: string, title = '', page = ''): Feedback => ({
+  text,
+  links: title === '' ? [] : [{ title, address: `https://rivers.example/${page}` }],
+});
+
+const share = (percent: number) => (percent === 50 ? { n: 1, d: 2 } : { n: percent / 100, d: 1 });
+
+const option = (id: string, text: string, percent: number, feedback: Feedback = SILENCE): Option => ({
+  id,
+  text,
+  credit: share(percent),
+  feedback,
+  gone: false,
+});
+
+const variant = (
+  id: string,
+  forms: string[],
+  percent: number,
+  feedback: Feedback = SILENCE,
+  match: Variant['match'] = 'whole',
+): Variant => ({ id, forms, match, credit: share(percent), feedback, decides: false, settings: {} });
+
+type Shared = Pick<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+
+const shared = (id: string, text: string, points: number | null, more: Partial<Shared> = {}): Shared => ({
+  id,
+  text: plain(text),
+  points: points === null ? null : { n: points, d: 1 },
+  right: SILENCE,
+  wrong: SILENCE,
+  explanation: '',
+  ...more,
+});
+
+const settings = (preset: Preset, errorPrice = 0) => ({
+  ...withPreset(DEFAULT_SETTINGS, preset),
+  typingErrorPrice: errorPrice === 0 ? { n: 0, d: 1 } : { n: 1, d: Math.round(1 / errorPrice) },
+});
+
+export const QUESTIONS: readonly Question[] = [
+  {
+    ...shared('q-cutting', 'In which part of its course does a river cut down fastest?', null, {
+      explanation: 'Near its source the bed is steep, and most of the water’s energy goes into cutting down.',
+    }),
+    kind: 'pickOne',
+    options: [
+      option('upper', 'upper course', 100, say('Yes: steep bed, narrow valley.')),
+      option('middle', 'middle course', 0, say('There it has begun to cut sideways.', 'Three courses of a river', 'courses')),
+      option('lower', 'lower course', 0, say('There it mostly lays down what it carries.', 'Three courses of a river', 'courses')),
+    ],
+  },
+  {
+    ...shared(
+      'q-oxbow',
+      'A meander is cut off in a flood. What is the crescent of still water called that is left behind?',
+      2,
+      { explanation: 'The river takes the short way through the neck; the old bend is sealed off by silt.' },
+    ),
+    kind: 'phrase',
+    settings: settings('smallErrorsPass', 0.1),
+    unmatched: 'wrong',
+    variants: [
+      variant('oxbow', ['oxbow lake'], 100, say('Yes. What happens to it in the end?')),
+      variant('cutoff', ['cut-off', 'cutoff lake'], 50, say('That names how it came about.', 'The four stages, page 2', 'oxbow')),
+      variant('lagoon', ['lagoon'], 0, say('A lagoon lies behind a bar on the coast.', 'Lagoon or oxbow?', 'lagoon')),
+      variant('meander', ['meander'], 0),
+    ],
+  },
+  {
+    ...shared('q-deposition', 'Which of these is built up by a river, not worn away?', null, {
+      wrong: say('Ask of each: was something added here, or taken away?', 'Wearing away and laying down', 'load'),
+      explanation: 'In a flood the river drops its coarsest load first, right beside its bed.',
+    }),
+    kind: 'pickOne',
+    options: [
+      option('levee', 'levee', 100),
+      option('gorge', 'gorge', 0),
+      option('pothole', 'pothole', 0),
+      option('fall', 'waterfall', 0, say('A waterfall wears back, step by step.', 'How a waterfall moves', 'waterfall')),
+    ],
+  },
+  {
+    ...shared('q-floodplain', 'What is the flat land beside a river called that lies under water in a flood?', 2, {
+      right: say('Yes.'),
+      wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
+    }),
+    kind: 'phrase',
+    settings: settings('spellingCounts'),
+    unmatched: 'wrong',
+    variants: [
+      variant('plain', ['floodplain'], 100),
+      variant('meadow', ['water meadow', 'flood meadow'], 50, say('One use of it. What is the landform called?')),
+      variant('delta', ['delta'], 0, say('A delta lies where the river ends.', 'Where a river ends', 'delta')),
+    ],
+  },
+  {
+    ...shared('q-speed', 'Compared with the upper course, the average speed of the water in the lower course is usually …', 2, {
+      explanation: 'The bed is smoother and deeper there, so less of the energy is lost to friction.',
+    }),
+    kind: 'pickOne',
+    options: [
+      option('higher', 'a little higher', 100),
+      option('steeper', 'higher, because the bed is steeper there', 50, say('Higher, yes. But look at the slope again.', 'Slope and friction', 'speed')),
+      option('lower', 'much lower', 0, say('It looks so, because the water is calm. Measured, it is not.', 'Three measurements on one river', 'speed')),
+      option('same', 'the same', 0),
+    ],
+  },
+  {
+    ...shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', null, {
+      explanation: 'Discharge = cross-section × speed, in cubic metres per second.',
+    }),
+    kind: 'phrase',
+    settings: settings('smallErrorsPass'),
+    unmatched: 'wrong',
+    variants: [
+      variant('discharge', ['discharge', 'river discharge'], 100),
+      variant('flow', ['flow', 'flow rate'], 50, say('Close: the measured volume has a name of its own.')),
+      variant('speed', ['velocity', 'speed', 'current'], 0, say('That is metres per second. Here it is cubic metres.', 'Speed and discharge', 'discharge')),
+    ],
+  },
+  {
+    ...shared('q-contours', 'Contour lines bend into a V where they cross a river. Which way does the V point?', null, {
+      wrong: say('Follow one line with your finger: which side of the valley is higher?', 'Reading contour lines', 'contours'),
+    }),
+    kind: 'pickOne',
+    options: [
+      option('up', 'upstream', 100),
+      option('down', 'downstream', 0),
+      option('bank', 'to the steeper bank', 0),
+    ],
+  },
+  {
+    ...shared('q-abrasion', 'Stones carried by a river wear down its bed like sandpaper. What is this called?', 2, {
+      right: say('Yes: the load is the tool.'),
+      explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
+    }),
+    kind: 'phrase',
+    settings: settings('smallErrorsPass'),
+    unmatched: 'waits',
+    variants: [
+      variant('abrasion', ['abrasion', 'corrasion'], 100, SILENCE, 'phrase'),
+      variant('erosion', ['erosion'], 50, say('That is the whole family. Which member?')),
+      variant('attrition', ['attrition'], 0, say('There the stones wear each other.', 'Four ways of wearing away', 'erosion')),
+    ],
+  },
+];
+
+export const CONTENT: QuizContent = {
+  ...emptyContent('How rivers shape the land'),
+  topic: 'Rivers',
+  instructions: plain('Homework for the week of the flood map. Take your time; you may look things up.'),
+  order: QUESTIONS.map((question) => question.id),
+};

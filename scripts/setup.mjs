@@ -1,0 +1,103 @@
+/** What the two commands need before anything else: packages as locked, a build that fits the sources, Chromium. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+process.chdir(root);
+process.env.ASTRO_TELEMETRY_DISABLED = '1';
+
+/** Runs a command with its output shown; ends the process with its exit code where it fails. */
+export function run(title, command, args, env = {}) {
+  const started = Date.now();
+  console.log(`\n▸ ${title}`);
+  const result = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+  if (result.error) {
+    console.error(`${command} could not be started: ${result.error.message}`);
+    process.exit(1);
+  }
+  if (result.status !== 0) {
+    console.error(`✗ ${title} failed.`);
+    process.exit(result.status ?? 1);
+  }
+  console.log(`✓ ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+}
+
+/** The command of an installed package. */
+export const bin = (name) => join(root, 'node_modules', '.bin', name);
+
+function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major > 20 || (major === 20 && minor >= 19)) return;
+  console.error(`Yentrel needs Node.js 20.19 or later; this is ${process.versions.node}.`);
+  process.exit(1);
+}
+
+function hashOf(files) {
+  const hash = createHash('sha256');
+  for (const file of files) hash.update(file).update('\0').update(readFileSync(file)).update('\0');
+  return hash.digest('hex');
+}
+
+const isCurrent = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8') === value;
+
+/** Installs the locked packages, where that has not been done for this lock file. */
+export function installPackages() {
+  checkNode();
+  const stamp = join('node_modules', '.yentrel-installed');
+  const lock = hashOf(['package-lock.json']);
+  if (isCurrent(stamp, lock)) return;
+  run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, lock);
+}
+
+function sources() {
+  const folders = ['src', 'demo', 'public'];
+  const files = folders.flatMap((folder) =>
+    readdirSync(folder, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => join(entry.parentPath ?? entry.path, entry.name)),
+  );
+  return ['astro.config.mjs', 'package-lock.json', 'tsconfig.json', ...files.sort()];
+}
+
+/** Builds into a folder, unless the build there was made from the same sources. */
+export function build(folder) {
+  const stamp = join('.cache', `${folder}.built`);
+  const hash = hashOf(sources());
+  if (isCurrent(stamp, hash) && existsSync(join(folder, 'server', 'entry.mjs'))) return;
+  mkdirSync('.cache', { recursive: true });
+  run('Building', bin('astro'), ['build', '--outDir', folder, '--silent']);
+  writeFileSync(stamp, hash);
+}
+
+const CHROMIUM = '/usr/bin/chromium';
+
+/** Finds Debian's Chromium, or installs it; ends with a clear message where neither is possible. */
+export function chromium() {
+  if (process.env.CHROMIUM) return process.env.CHROMIUM;
+  if (existsSync(CHROMIUM)) return CHROMIUM;
+  console.log('\n▸ Installing Chromium');
+  const install = 'apt-get update -qq && apt-get install -y -qq --no-install-recommends chromium';
+  const asRoot = process.getuid?.() === 0 ? install : `sudo -n sh -c '${install}'`;
+  spawnSync('sh', ['-c', asRoot], { stdio: ['ignore', 'ignore', 'inherit'] });
+  if (existsSync(CHROMIUM)) return CHROMIUM;
+  console.error(
+    'The end-to-end tests need Chromium, and it could not be installed here.\n' +
+      'Install it by hand (Debian: apt-get install chromium), or point to one: CHROMIUM=/path/to/chromium npm test',
+  );
+  process.exit(1);
+}
+
+/** A free port on this machine. */
+export async function freePort() {
+  const { createServer } = await import('node:net');
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+}

@@ -1,0 +1,43 @@
+import { kindOf, type Answer, type Question } from '../kinds';
+import type { Mark, MarkingContext } from '../marking/mark';
+import { markAnswer } from '../marking/markAttempt';
+
+const BLANK_KEY = '\u0000';
+
+/**
+ * The marks of one question at one revision, one for each distinct answer: a class of thousands with forty
+ * different answers costs forty. Marks never change for the same question and answer, so a column can be
+ * kept, and grown, for as long as the revision lives.
+ */
+export class MarkColumn {
+  readonly #marks: Map<string, Mark>;
+  #grown = false;
+
+  constructor(
+    readonly question: Question,
+    readonly context: MarkingContext,
+    kept: Iterable<readonly [string, Mark]> = [],
+  ) {
+    this.#marks = new Map(kept);
+  }
+
+  mark(answer: Answer | undefined): Mark {
+    const key = answer ? kindOf(this.question).answerKey(answer) : BLANK_KEY;
+    let mark = this.#marks.get(key);
+    if (!mark) {
+      mark = markAnswer(this.question, answer ?? null, this.context);
+      this.#marks.set(key, mark);
+      this.#grown = true;
+    }
+    return mark;
+  }
+
+  /** True where answers were marked that the kept column did not hold. */
+  get grown(): boolean {
+    return this.#grown;
+  }
+
+  entries(): [string, Mark][] {
+    return [...this.#marks];
+  }
+}

@@ -1,0 +1,17 @@
+/** The part of the CSV library that the core uses, without its browser and Node types. */
+declare module 'papaparse' {
+  interface ParseResult {
+    data: string[][];
+    errors: { type: string; code: string; message: string; row?: number }[];
+    meta: { delimiter: string };
+  }
+  interface Papa {
+    parse(text: string, settings: { delimiter?: string; delimitersToGuess?: string[] }): ParseResult;
+    unparse(
+      rows: (string | number | null)[][],
+      settings: { newline: string; escapeFormulae: RegExp; quotes?: boolean },
+    ): string;
+  }
+  const papa: Papa;
+  export default papa;
+}

@@ -1,0 +1,41 @@
+import type { z } from '../zod';
+import type { Mark, MarkingContext } from '../marking/mark';
+import type { Fraction } from '../figures/fraction';
+import type { TraceLine } from '../marking/trace';
+
+/** A place in a question that the teacher should look at, in words. */
+export interface Problem {
+  readonly code: 'noKey' | 'noText' | 'noOptions' | 'emptyForm' | 'badPattern' | 'twice';
+  readonly text: string;
+}
+
+/** Everything the core knows of one kind of question. A kind is one folder and one line in the list. */
+export interface Kind<Question, Answer, Face> {
+  readonly name: string;
+  /** As the teacher reads it. */
+  readonly title: string;
+  readonly question: z.ZodType<Question>;
+  readonly answer: z.ZodType<Answer>;
+  readonly face: z.ZodType<Face>;
+  /** A new, empty body; `newId` gives a fresh id each time. */
+  create(newId: () => string): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+  /** The next question's body after this one: the same rules, nothing else. */
+  next(question: Question, newId: () => string): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+  hasKey(question: Question): boolean;
+  problems(question: Question): Problem[];
+  /** The largest credit the key can give, null without a key. */
+  bestCredit(question: Question): Fraction | null;
+  mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
+  /** How that mark came about: what it was compared as, which rule matched, why not the others. */
+  explain(question: Question, answer: Answer | null, context: MarkingContext): TraceLine[];
+  /** The same string for answers that are always marked alike. */
+  answerKey(answer: Answer): string;
+  /** The answer as a teacher reads it. */
+  answerText(question: Question, answer: Answer): string;
+  /** The answer that stands in a file as this text; null where it is empty. */
+  readAnswer(question: Question, text: string): Answer | null;
+  /** The right answers as a student may read them once they are shown. */
+  rightAnswers(question: Question): string[];
+  /** What a student sees to answer: never anything of the key. */
+  faceOf(question: Question): Face;
+}

@@ -1,0 +1,30 @@
+import { readPattern } from '../../answers/text/pattern';
+import { comparedText } from '../../answers/text/prepare';
+import type { Problem } from '../kind';
+import { hasKey } from './mark';
+import type { PhraseQuestion, Variant } from './schema';
+
+/** A form of which nothing is left once compared, or a pattern that cannot be read. */
+function formProblems(question: PhraseQuestion, variant: Variant): Problem[] {
+  const settings = { ...question.settings, ...variant.settings };
+  return variant.forms.flatMap((form): Problem[] => {
+    if (variant.match === 'pattern') {
+      return readPattern(form, settings, 'en') ? [] : [{ code: 'badPattern', text: `“${form}” is no pattern` }];
+    }
+    return comparedText(form, settings, 'en') === ''
+      ? [{ code: 'emptyForm', text: `nothing is left of “${form}” once compared` }]
+      : [];
+  });
+}
+
+export function problems(question: PhraseQuestion): Problem[] {
+  const found = question.variants.flatMap((variant) => formProblems(question, variant));
+  if (!hasKey(question)) found.push({ code: 'noKey', text: 'no key' });
+  return found;
+}
+
+/** The first form of every fully right variant; patterns are not for reading. */
+export const rightAnswers = (question: PhraseQuestion): string[] =>
+  question.variants
+    .filter((variant) => variant.credit.n === variant.credit.d && variant.match !== 'pattern')
+    .flatMap((variant) => variant.forms.slice(0, 1));

@@ -1,0 +1,32 @@
+import { unify } from '../../answers/text/unify';
+import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
+import type { Kind } from '../kind';
+import { problems, rightAnswers } from './describe';
+import { explain } from './explain';
+import { bestCredit, hasKey, mark } from './mark';
+import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
+
+export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
+  name: 'phrase',
+  title: 'Word or phrase',
+  question: PhraseQuestion,
+  answer: PhraseAnswer,
+  face: PhraseFace,
+  create: () => ({
+    kind: 'phrase',
+    settings: withPreset(DEFAULT_SETTINGS, 'spellingCounts'),
+    variants: [],
+    unmatched: 'wrong',
+  }),
+  next: ({ settings, unmatched }) => ({ kind: 'phrase', settings, unmatched, variants: [] }),
+  hasKey,
+  problems,
+  bestCredit,
+  mark,
+  explain,
+  answerKey: (answer) => answer.text,
+  answerText: (_, answer) => answer.text,
+  readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
+  rightAnswers,
+  faceOf: () => ({ kind: 'phrase' }),
+};

@@ -1,0 +1,40 @@
+import { ZERO } from '../../figures/fraction';
+import { SILENCE } from '../../quiz/silence';
+import type { Kind } from '../kind';
+import { answerText, problems, rightAnswers } from './describe';
+import { bestCredit, explain, hasKey, mark } from './mark';
+import { readAnswer } from './read';
+import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
+
+const emptyOption = (id: string) => ({ id, text: '', credit: ZERO, feedback: SILENCE, gone: false });
+
+const create = (newId: () => string) => ({
+  kind: 'pickOne' as const,
+  options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
+});
+
+export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
+  name: 'pickOne',
+  title: 'Pick one',
+  question: PickOneQuestion,
+  answer: PickOneAnswer,
+  face: PickOneFace,
+  create,
+  next: (question, newId) => ({
+    kind: 'pickOne',
+    options: question.options.filter((option) => !option.gone).map(() => emptyOption(newId())),
+  }),
+  hasKey,
+  problems,
+  bestCredit,
+  mark,
+  explain,
+  answerKey: (answer) => (answer.kind === 'pickOne' ? `=${answer.option}` : `"${answer.text}`),
+  answerText,
+  readAnswer,
+  rightAnswers,
+  faceOf: (question) => ({
+    kind: 'pickOne',
+    options: question.options.filter((option) => !option.gone).map(({ id, text }) => ({ id, text })),
+  }),
+};

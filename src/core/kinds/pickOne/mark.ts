@@ -1,0 +1,64 @@
+import { ZERO } from '../../figures/fraction';
+import type { Mark } from '../../marking/mark';
+import { note, type TraceLine } from '../../marking/trace';
+import { isSilent, SILENCE } from '../../quiz/silence';
+import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
+
+export const hasKey = (question: PickOneQuestion): boolean => question.options.some((option) => option.credit.n > 0);
+
+const chosen = (question: PickOneQuestion, answer: PickOneAnswer): Option | undefined =>
+  answer.kind === 'pickOne' ? question.options.find((option) => option.id === answer.option) : undefined;
+
+const BLANK: Mark = {
+  state: 'blank',
+  credit: ZERO,
+  keyCredit: ZERO,
+  rule: null,
+  feedback: SILENCE,
+  errors: 0,
+  nearMiss: null,
+  contradiction: false,
+};
+const WAITS: Mark = { ...BLANK, state: 'waits' };
+
+/** Credit of the chosen option. Without a key, or for words that name no option, the teacher decides. */
+export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): Mark {
+  if (!answer || (answer.kind === 'pickOneOther' && answer.text.trim() === '')) return BLANK;
+  const option = chosen(question, answer);
+  if (!hasKey(question) || !option) return WAITS;
+  const general = option.credit.n === option.credit.d ? question.right : option.credit.n === 0 ? question.wrong : SILENCE;
+  return {
+    ...BLANK,
+    state: 'marked',
+    credit: option.credit,
+    keyCredit: option.credit,
+    rule: option.id,
+    feedback: isSilent(option.feedback) ? general : option.feedback,
+  };
+}
+
+export function explain(question: PickOneQuestion, answer: PickOneAnswer | null): TraceLine[] {
+  const marked = mark(question, answer);
+  if (!answer || marked.state === 'blank') return [note('answer', 'blank')];
+  const option = chosen(question, answer);
+  if (!option) {
+    const text = answer.kind === 'pickOneOther' ? answer.text : '';
+    return [note('answer', 'noSuchOption', { text }), note('rule', 'waits')];
+  }
+  const picked = note('answer', 'picked', { text: option.text });
+  if (!hasKey(question)) return [picked, note('rule', 'noKey')];
+  const right = question.options.filter((other) => other.credit.n === other.credit.d && other.id !== option.id);
+  return [
+    picked,
+    note('rule', 'optionCredit', { text: option.text, credit: option.credit }),
+    ...right.map((other) => note('others', 'rightOption', { text: other.text })),
+  ];
+}
+
+/** The largest credit among the options that can still be chosen. */
+export function bestCredit(question: PickOneQuestion) {
+  if (!hasKey(question)) return null;
+  const open = question.options.filter((option) => !option.gone);
+  return open.reduce((best, { credit }) => (credit.n * best.d > best.n * credit.d ? credit : best), ZERO);
+}
+

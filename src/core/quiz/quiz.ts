@@ -1,0 +1,67 @@
+import { Id, Points } from '../kinds/base';
+import { Question } from '../kinds';
+import { DEFAULT_PLAN, Aspect, RevealPlan } from '../reveal/plan';
+import { z } from '../zod';
+import { RichText } from './richText';
+
+/** Milliseconds since 1970, UTC. */
+const Instant = z.number().int().min(0).max(8.64e15);
+
+/** What the teacher writes and can undo. Questions are records of their own. */
+export const QuizContent = z.strictObject({
+  title: z.string().max(300),
+  topic: z.string().max(200),
+  instructions: RichText,
+  /** Language tag of the answers, such as `en`. */
+  language: z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
+  /** Points of a question that sets none. */
+  defaultPoints: Points,
+  order: z.array(Id).max(500),
+  plan: RevealPlan,
+  /** What happens to work that is not handed in when the quiz closes. */
+  unfinished: z.enum(['taken', 'notCounted']),
+});
+export type QuizContent = z.infer<typeof QuizContent>;
+
+/** From when until when students may sit; without an end it stays open. */
+export const Opening = z.strictObject({ from: Instant, until: Instant.nullable() });
+export type Opening = z.infer<typeof Opening>;
+
+/** What happened to the quiz: not undone with what is written. */
+export const QuizStanding = z.strictObject({
+  /** null: never opened. */
+  opening: Opening.nullable(),
+  /** Since when the teacher has shown an aspect that waits for it. */
+  shown: z.partialRecord(Aspect, Instant),
+  /** The revision that counts; null before anyone handed in. */
+  live: z.number().int().min(1).nullable(),
+});
+export type QuizStanding = z.infer<typeof QuizStanding>;
+
+/** Everything that marking one attempt needs of a quiz, at one revision. */
+export interface Paper {
+  readonly content: QuizContent;
+  readonly questions: readonly Question[];
+}
+
+export const emptyContent = (title: string): QuizContent => ({
+  title,
+  topic: '',
+  instructions: [],
+  language: 'en',
+  defaultPoints: { n: 1, d: 1 },
+  order: [],
+  plan: DEFAULT_PLAN,
+  unfinished: 'taken',
+});
+
+export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, live: null };
+
+/** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
+export const RescueFile = z.strictObject({
+  format: z.literal('yentrel-rescue'),
+  version: z.literal(1),
+  content: QuizContent,
+  questions: z.array(Question).max(500),
+});
+export type RescueFile = z.infer<typeof RescueFile>;

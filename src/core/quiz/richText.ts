@@ -1,0 +1,26 @@
+import { z } from '../zod';
+
+/** Formatted text as a small tree of what is allowed; drawn by the interface, never as HTML. */
+export const Mark = z.enum(['bold', 'italic', 'sub', 'sup']);
+export type Mark = z.infer<typeof Mark>;
+
+const TextRun = z.strictObject({
+  type: z.literal('text'),
+  text: z.string().min(1).max(10_000),
+  marks: z.array(Mark).max(4),
+});
+export type TextRun = z.infer<typeof TextRun>;
+
+export const Paragraph = z.strictObject({
+  type: z.literal('paragraph'),
+  runs: z.array(TextRun).max(500),
+});
+export type Paragraph = z.infer<typeof Paragraph>;
+const ListItem = z.array(Paragraph).min(1).max(50);
+const List = z.strictObject({ type: z.enum(['bullets', 'numbers']), items: z.array(ListItem).min(1).max(200) });
+
+const Block = z.discriminatedUnion('type', [Paragraph, List]);
+export type Block = z.infer<typeof Block>;
+
+export const RichText = z.array(Block).max(500);
+export type RichText = z.infer<typeof RichText>;

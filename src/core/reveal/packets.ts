@@ -1,0 +1,92 @@
+import { Face } from '../kinds';
+import { Id } from '../kinds/base';
+import { Answer } from '../kinds';
+import { FractionData as Fraction } from '../figures/schema';
+import { RemedialLink } from '../quiz/feedback';
+import { RichText } from '../quiz/richText';
+import { z } from '../zod';
+import { Aspect, Condition } from './plan';
+
+/** Everything that may leave for a student. Strict: what is not named here stays behind. */
+const StudentQuestion = z.strictObject({
+  id: Id,
+  text: RichText,
+  points: Fraction,
+  face: Face,
+});
+export type StudentQuestion = z.infer<typeof StudentQuestion>;
+
+const Cover = z.strictObject({
+  title: z.string(),
+  instructions: RichText,
+  student: z.string(),
+  questions: z.number().int(),
+  points: Fraction,
+  until: z.number().int().nullable(),
+  unfinished: z.enum(['taken', 'notCounted']),
+  plan: z.array(z.strictObject({ aspect: Aspect, when: Condition.or(z.literal('never')) })),
+});
+export type Cover = z.infer<typeof Cover>;
+
+const Working = z.strictObject({
+  attemptId: Id,
+  questions: z.array(StudentQuestion),
+  answers: z.record(Id, Answer),
+  savedAt: z.number().int().nullable(),
+});
+export type Working = z.infer<typeof Working>;
+
+const Part = z.strictObject({
+  number: z.number().int(),
+  points: Fraction,
+  /** With *right and wrong*. */
+  result: z
+    .strictObject({
+      verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank']),
+      earned: Fraction,
+      credit: Fraction,
+    })
+    .nullable(),
+  /** The question's text, with anything that needs it. */
+  text: RichText.nullable(),
+  ownAnswer: z.string().nullable(),
+  feedback: z.strictObject({ text: z.string(), links: z.array(RemedialLink) }).nullable(),
+  right: z.strictObject({ answers: z.array(z.string()), explanation: z.string() }).nullable(),
+});
+export type SlipPart = z.infer<typeof Part>;
+
+const Slip = z.strictObject({
+  finishedAt: z.number().int(),
+  byItself: z.boolean(),
+  score: z
+    .strictObject({
+      earned: Fraction,
+      outOf: Fraction,
+      waiting: Fraction,
+    })
+    .nullable(),
+  parts: z.array(Part),
+  toCome: z.array(
+    z.strictObject({ aspect: Aspect, waitsFor: Condition.or(z.literal('never')), until: z.number().int().nullable() }),
+  ),
+});
+export type Slip = z.infer<typeof Slip>;
+
+/** The one answer of the student's port: where this student stands, and what may be seen there. */
+export const PaperPacket = z.discriminatedUnion('state', [
+  z.strictObject({ state: z.literal('unknown') }),
+  z.strictObject({ state: z.literal('closed'), cover: Cover, opensAt: z.number().int().nullable() }),
+  z.strictObject({ state: z.literal('ready'), cover: Cover }),
+  z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
+  z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip }),
+  /** The quiz closed over work that was not handed in, and such work does not count. */
+  z.strictObject({ state: z.literal('notHandedIn'), cover: Cover }),
+]);
+export type PaperPacket = z.infer<typeof PaperPacket>;
+
+/** The answer to a saved answer or a hand-in. */
+export const Receipt = z.discriminatedUnion('state', [
+  z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
+  z.strictObject({ state: z.literal('refused'), reason: z.enum(['closed', 'handedIn', 'storage', 'unknown']) }),
+]);
+export type Receipt = z.infer<typeof Receipt>;

@@ -1,0 +1,64 @@
+import { kindOf, type Answer } from '../kinds';
+import { verdictOf } from '../marking/mark';
+import { markAttempt, total } from '../marking/markAttempt';
+import type { Paper } from '../quiz/quiz';
+import { plainText } from '../quiz/plainText';
+import type { Slip, SlipPart, StudentQuestion } from './packets';
+import { ASPECTS } from './plan';
+import type { WhatIsShown } from './whatIsShown';
+import { pointsOf } from '../quiz/edits';
+
+/** The paper's questions as a student sees them: nothing of any key. */
+export function questionsForStudent(paper: Paper): StudentQuestion[] {
+  return paper.questions.map((question) => ({
+    id: question.id,
+    text: question.text,
+    points: pointsOf(question, paper.content),
+    face: kindOf(question).faceOf(question),
+  }));
+}
+
+interface Finished {
+  readonly answers: Readonly<Record<string, Answer>>;
+  readonly finishedAt: number;
+  readonly byItself: boolean;
+}
+
+/** What one student gets back: only the aspects that are shown are in it. */
+export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
+  const scores = markAttempt(paper, attempt.answers);
+  const sum = total(scores);
+  const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
+  const parts = paper.questions.map((question, index): SlipPart => {
+    const score = scores[index] as (typeof scores)[number];
+    const answer = attempt.answers[question.id];
+    const kind = kindOf(question);
+    const { feedback } = score.mark;
+    return {
+      number: index + 1,
+      points: score.possible,
+      result: shown.rightWrong.shown
+        ? { verdict: verdictOf(score.mark), earned: score.earned, credit: score.mark.credit }
+        : null,
+      text: needsText ? question.text : null,
+      ownAnswer: shown.ownAnswers.shown && answer ? kind.answerText(question, answer) : null,
+      feedback: shown.feedback.shown ? { text: feedback.text, links: feedback.links } : null,
+      right: shown.rightAnswers.shown
+        ? { answers: kind.rightAnswers(question), explanation: question.explanation }
+        : null,
+    };
+  });
+  return {
+    finishedAt: attempt.finishedAt,
+    byItself: attempt.byItself,
+    score: shown.score.shown ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting } : null,
+    parts: Object.values(shown).some((showing) => showing.shown) ? parts : [],
+    toCome: ASPECTS.flatMap((aspect) => {
+      const showing = shown[aspect];
+      return showing.shown ? [] : [{ aspect, waitsFor: showing.waitsFor, until: showing.until }];
+    }),
+  };
+}
+
+/** A question in one line, for lists and tables. */
+export const questionTitle = (text: Parameters<typeof plainText>[0]): string => plainText(text) || 'Question without text';

@@ -1,0 +1,117 @@
+import { useEffect, useState } from 'react';
+import { isSilent } from '@/core/quiz/silence';
+import { nearMissWords } from '@/core/marking/words';
+import { CreditPie } from '@/ui/CreditPie';
+import { FeedbackView } from '@/ui/FeedbackView';
+import { points } from '@/ui/figures';
+import { useQuiz } from '@/ui/quizContext';
+import { Trace } from '@/ui/Trace';
+import { classWorker } from '@/workers/clients';
+import type { CheckRow, CheckTable } from '@/workers/classDesk';
+import type { Trial } from '@/workers/quickDesk';
+
+interface Props {
+  readonly row: CheckRow;
+  readonly table: CheckTable;
+  readonly column: number;
+}
+
+function Total({ row }: { readonly row: CheckRow }) {
+  const { quiz } = useQuiz();
+  const [lines, setLines] = useState<string[]>([]);
+  useEffect(() => {
+    let current = true;
+    void classWorker().totalTrace(quiz.id, row.attemptId).then((found) => current && setLines(found)); // prettier-ignore
+    return () => {
+      current = false;
+    };
+  }, [quiz.id, row]);
+  const { score, outOf, waiting } = row.total;
+  return (
+    <>
+      <h2 className="text-[17px]">{row.name}</h2>
+      <p className="figures mt-1 font-title text-[22px] font-semibold">
+        {points(score)} of {points(outOf)}
+        {waiting.n > 0 && <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>}
+      </p>
+      <ol className="mt-3 space-y-1 text-[13.5px]">
+        {lines.map((line, index) => (
+          <li key={index}>{line}</li>
+        ))}
+      </ol>
+      <ol className="mt-4">
+        {row.cells.map((cell, index) => (
+          <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
+            <span className="figures w-5 text-right font-semibold">{index + 1}</span>
+            <CreditPie credit={cell.credit} verdict={cell.verdict} />
+            <span className="min-w-0 flex-1 truncate">{cell.answer || <span className="text-soft">nothing given</span>}</span>
+            <span className="figures font-semibold">{cell.verdict === 'waits' ? 'waits' : points(cell.earned)}</span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+function useAnswerTrace({ row, table, column }: Props): Trial | null {
+  const { quiz } = useQuiz();
+  const [trial, setTrial] = useState<Trial | null>(null);
+  const questionId = table.questions[column]?.id;
+  useEffect(() => {
+    if (!questionId) return;
+    let current = true;
+    void classWorker().answerTrace(quiz.id, row.attemptId, questionId).then((found) => current && setTrial(found)); // prettier-ignore
+    return () => {
+      current = false;
+    };
+  }, [quiz.id, row, questionId]);
+  return trial;
+}
+
+function OneAnswer(props: Props) {
+  const { row, table, column } = props;
+  const trial = useAnswerTrace(props);
+  const cell = row.cells[column];
+  const question = table.questions[column];
+  if (!cell || !question) return null;
+  const waits = cell.verdict === 'waits';
+  return (
+    <>
+      <p className="label-small">
+        {row.name}, question {column + 1}
+      </p>
+      <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
+      <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">
+        <CreditPie credit={cell.credit} verdict={cell.verdict} />
+        <span className="min-w-0 flex-1 font-semibold break-words">
+          {cell.answer || <span className="font-normal text-soft">nothing given</span>}
+        </span>
+        <span className="figures font-semibold whitespace-nowrap">
+          {waits ? `${points(cell.waiting)} to come` : `${points(cell.earned)} of ${points(question.points)}`}
+        </span>
+      </div>
+      {cell.nearMiss && (
+        <p className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
+          <strong>Near miss:</strong> {nearMissWords(cell.nearMiss)}.
+        </p>
+      )}
+      {trial && (
+        <>
+          <h3 className="mt-4 text-[14px]">How this came about</h3>
+          <div className="mt-1">
+            <Trace lines={trial.trace} />
+          </div>
+          <h3 className="mt-4 text-[14px]">The student reads</h3>
+          <p className="mt-1 text-[14px]">
+            {isSilent(trial.feedback) ? <span className="text-soft">nothing</span> : <FeedbackView feedback={trial.feedback} />}
+          </p>
+        </>
+      )}
+    </>
+  );
+}
+
+/** Why the cell at hand holds what it holds. */
+export function CheckMargin(props: Props) {
+  return props.column >= props.table.questions.length ? <Total row={props.row} /> : <OneAnswer {...props} />;
+}

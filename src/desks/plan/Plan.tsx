@@ -1,0 +1,178 @@
+import { useEffect, useState } from 'react';
+import { ASPECTS, type Aspect, type Condition } from '@/core/reveal/plan';
+import type { QuizContent } from '@/core/quiz/quiz';
+import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { now } from '@/store/clock';
+import { saveContent, showAspect } from '@/store/quizzes';
+import { dayAndTime } from '@/ui/figures';
+import { notify } from '@/ui/notices';
+import { useQuiz } from '@/ui/quizContext';
+
+const SUBJECTS: Readonly<Record<Aspect, string>> = {
+  score: 'The score appears',
+  rightWrong: 'What was right and wrong, with points for each question, appears',
+  ownAnswers: 'The questions with the student’s own answers appear',
+  feedback: 'Feedback with its links appears',
+  rightAnswers: 'The right answers and explanations appear',
+};
+const WHEN: Readonly<Record<Condition | 'never', string>> = {
+  handedIn: 'when the student has handed in',
+  closed: 'when the quiz has closed',
+  byTeacher: 'when I show it',
+  never: 'never',
+};
+
+type When = Condition | 'never';
+const READY_MADE: readonly { title: string; plan: QuizContent['plan'] }[] = [
+  { title: 'All at once, at hand-in', plan: { score: 'handedIn', rightWrong: 'handedIn', ownAnswers: 'handedIn', feedback: 'handedIn', rightAnswers: 'handedIn' } },
+  { title: 'Score at hand-in, the rest after closing', plan: { score: 'handedIn', rightWrong: 'closed', ownAnswers: 'closed', feedback: 'closed', rightAnswers: 'closed' } },
+  { title: 'All after closing', plan: { score: 'closed', rightWrong: 'closed', ownAnswers: 'closed', feedback: 'closed', rightAnswers: 'closed' } },
+  { title: 'All by hand', plan: { score: 'byTeacher', rightWrong: 'byTeacher', ownAnswers: 'byTeacher', feedback: 'byTeacher', rightAnswers: 'byTeacher' } },
+]; // prettier-ignore
+
+/** Early students can pass on what they see while others can still hand in. */
+function leaksOf({ plan }: QuizContent): string | null {
+  const risky = [
+    ['rightAnswers', 'the right answers'],
+    ['feedback', 'feedback'],
+    ['rightWrong', 'what was right and wrong'],
+  ] as const;
+  const open = risky.filter(([aspect]) => plan[aspect] === 'handedIn').map(([, words]) => words);
+  return open.length === 0 ? null : open.join(', ').replace(/, ([^,]*)$/, ' and $1');
+}
+
+function ByHand({ aspect }: { readonly aspect: Aspect }) {
+  const { quiz } = useQuiz();
+  const since = quiz.standing.shown[aspect];
+  const press = async (show: 'show' | 'takeBack') => {
+    await showAspect(quiz.id, aspect, show);
+    notify(show === 'show' ? 'Shown to everyone who has finished' : 'Taken back');
+  };
+  return (
+    <span className="ml-2 inline-flex items-baseline gap-3">
+      {since !== undefined && <span className="caption">shown since {dayAndTime(since)}</span>}
+      <button
+        type="button"
+        className="btn btn-xs btn-outline"
+        onClick={() => void press(since === undefined ? 'show' : 'takeBack')}
+      >
+        {since === undefined ? 'Show it now' : 'Take it back'}
+      </button>
+    </span>
+  );
+}
+
+/** What a student who handed in at a moment would see now and later: the plan, said back. */
+function Preview() {
+  const { quiz } = useQuiz();
+  const [at, setAt] = useState(now);
+  useEffect(() => {
+    const timer = setInterval(() => setAt(now()), 15_000);
+    return () => clearInterval(timer);
+  }, []);
+  const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, at, at);
+  const names: Readonly<Record<Aspect, string>> = {
+    score: 'score', rightWrong: 'right and wrong', ownAnswers: 'own answers', feedback: 'feedback', rightAnswers: 'right answers',
+  }; // prettier-ignore
+  const atOnce = ASPECTS.filter((aspect) => shown[aspect].shown);
+  return (
+    <section aria-labelledby="preview">
+      <h2 id="preview" className="text-[15px]">
+        A student who hands in now
+      </h2>
+      <dl className="mt-2 space-y-1.5">
+        {ASPECTS.map((aspect) => {
+          const showing = shown[aspect];
+          const later =
+            !showing.shown && showing.waitsFor === 'closed'
+              ? showing.until === null
+                ? 'once the quiz has closed'
+                : `from ${dayAndTime(showing.until)}`
+              : !showing.shown && showing.waitsFor === 'byTeacher'
+                ? 'once you show it'
+                : 'never';
+          return (
+            <div key={aspect} className="flex justify-between gap-4 border-b border-line pb-1.5">
+              <dt>{names[aspect]}</dt>
+              <dd className={showing.shown ? 'font-semibold' : 'text-soft'}>{showing.shown ? 'at once' : later}</dd>
+            </div>
+          );
+        })}
+      </dl>
+      {atOnce.length === 0 && <p className="mt-2 text-soft">Nothing comes back at hand-in but a receipt.</p>}
+    </section>
+  );
+}
+
+/** Which part of the result is shown when, as sentences that can be changed. */
+export default function Plan() {
+  const { quiz } = useQuiz();
+  const { content } = quiz;
+  const leak = leaksOf(content);
+  const save = (patch: Partial<QuizContent>, label: string) => {
+    const base = Object.fromEntries(Object.keys(patch).map((field) => [field, content[field as keyof QuizContent]]));
+    void saveContent(quiz.id, patch, base, { label, field: '' });
+  };
+  const setWhen = (aspect: Aspect, when: When) =>
+    save({ plan: { ...content.plan, [aspect]: when } }, 'Change the reveal plan');
+  return (
+    <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
+      <div className="bg-paper px-9 py-7 max-sm:px-4">
+        <h1 className="text-[24px]">Reveal plan</h1>
+        <p className="caption mt-1">What each student sees of their result, and when. Changes hold at once, for everyone.</p>
+        <ul className="mt-4">
+          {ASPECTS.map((aspect) => (
+            <li key={aspect} className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+              {SUBJECTS[aspect]}{' '}
+              <select
+                className="sentence-part"
+                aria-label={SUBJECTS[aspect]}
+                value={content.plan[aspect]}
+                onChange={(event) => setWhen(aspect, event.target.value as When)}
+              >
+                {Object.entries(WHEN).map(([when, words]) => (
+                  <option key={when} value={when}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+              .{content.plan[aspect] === 'byTeacher' && <ByHand aspect={aspect} />}
+            </li>
+          ))}
+          <li className="py-3 text-[16.5px] leading-relaxed">
+            Work that is not handed in when the quiz closes{' '}
+            <select
+              className="sentence-part"
+              aria-label="Work that is not handed in when the quiz closes"
+              value={content.unfinished}
+              onChange={(event) =>
+                save({ unfinished: event.target.value as QuizContent['unfinished'] }, 'Change the rule for unfinished work')
+              }
+            >
+              <option value="taken">is taken as it stands</option>
+              <option value="notCounted">counts as not handed in</option>
+            </select>
+            .
+          </li>
+        </ul>
+        {leak && (
+          <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
+            <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others can still sit
+            until the quiz closes.
+          </p>
+        )}
+        <h2 className="mt-6 text-[15px]">Ready-made plans</h2>
+        <div className="mt-2 flex flex-wrap gap-2">
+          {READY_MADE.map(({ title, plan }) => (
+            <button key={title} type="button" className="btn btn-sm btn-outline font-normal" onClick={() => save({ plan }, 'Take a ready-made plan')}>
+              {title}
+            </button>
+          ))}
+        </div>
+      </div>
+      <aside aria-label="Margin" className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0">
+        <Preview />
+      </aside>
+    </main>
+  );
+}

@@ -1,0 +1,137 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useRef, useState } from 'react';
+import { attemptsSeq } from '@/store/attempts';
+import { storageFailure, type StorageFailure } from '@/store/failure';
+import type { QuizRecord } from '@/store/db';
+import { createEmptyQuiz, createFromRescue, listQuizzes } from '@/store/quizzes';
+import { NoticeBar, notify } from '@/ui/notices';
+import { readRescue } from '@/ui/rescue';
+import { useReady } from '@/ui/useReady';
+import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { ShelfRow } from './ShelfRow';
+
+type Listed = { quizzes: QuizRecord[]; seqs: number[] } | null;
+
+async function load(): Promise<Listed> {
+  const quizzes = (await listQuizzes()).sort((a, b) => b.changedAt - a.changedAt);
+  return { quizzes, seqs: await Promise.all(quizzes.map((quiz) => attemptsSeq(quiz.id))) };
+}
+
+const goTo = (id: string) => location.assign(`/quiz/?id=${encodeURIComponent(id)}#write`);
+
+/** Where the browser refuses to promise that it keeps the data, the Shelf says so. */
+function usePersistence(): boolean | null {
+  const [kept, setKept] = useState<boolean | null>(null);
+  useEffect(() => {
+    void navigator.storage?.persist?.().then(setKept, () => setKept(false));
+  }, []);
+  return kept;
+}
+
+const FAILURES: Readonly<Record<StorageFailure, string>> = {
+  full: 'The storage of this browser is full, so Yentrel cannot start here. Free some space and load this page again.',
+  forbidden:
+    'This browser does not let Yentrel store anything: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
+  other: 'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
+};
+
+function Rescue() {
+  const field = useRef<HTMLInputElement>(null);
+  const [error, setError] = useState<string | null>(null);
+  const read = async (file: File) => {
+    const result = readRescue(await file.text());
+    if (!result.ok) {
+      setError(result.error);
+      return;
+    }
+    setError(null);
+    goTo(await createFromRescue(result.file));
+  };
+  return (
+    <div className="text-right">
+      <button type="button" className="link-text cursor-pointer" onClick={() => field.current?.click()}>
+        Bring back a rescue file
+      </button>
+      <input
+        ref={field}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        aria-label="Rescue file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void read(file);
+          event.target.value = '';
+        }}
+      />
+      {error && (
+        <p role="alert" className="mt-1 max-w-md text-saffron-text">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** All quizzes, each with where it stands. */
+export function Shelf() {
+  const ready = useReady();
+  const listed = useLiveQuery(async () => (ready === 'ready' ? load() : null), [ready], null);
+  const kept = usePersistence();
+  const create = async () => {
+    try {
+      goTo(await createEmptyQuiz());
+    } catch (error) {
+      notify(FAILURES[storageFailure(error)]);
+    }
+  };
+  return (
+    <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
+      <header className="flex items-center gap-3 py-4">
+        <img src="/mark.svg" alt="" width={26} height={26} />
+        <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+        <ThemeSwitch />
+      </header>
+      <main>
+        <div className="flex flex-wrap items-end gap-4 pt-6 pb-5">
+          <div className="flex-1">
+            <h1 className="text-[28px]">Shelf</h1>
+            <p className="caption">Your quizzes, each with where it stands.</p>
+          </div>
+          <button type="button" className="btn btn-primary" onClick={() => void create()}>
+            New quiz
+          </button>
+        </div>
+        {listed === null && (ready === 'ready' || ready === 'starting') && (
+          <p className="py-12 text-center text-soft">Fetching the quizzes …</p>
+        )}
+        {ready !== 'ready' && ready !== 'starting' && (
+          <p role="alert" className="border-l-2 border-saffron bg-wash px-4 py-3">
+            {FAILURES[ready]}
+          </p>
+        )}
+        {listed && listed.quizzes.length === 0 && (
+          <p className="bg-paper px-6 py-12 text-center">
+            The shelf is empty. <strong>New quiz</strong> begins one; everything saves by itself.
+          </p>
+        )}
+        {listed && listed.quizzes.length > 0 && (
+          <ul className="bg-paper">
+            {listed.quizzes.map((quiz, index) => (
+              <ShelfRow key={quiz.id} quiz={quiz} seq={listed.seqs[index] ?? 0} />
+            ))}
+          </ul>
+        )}
+        <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
+          <p className="max-w-lg">
+            {kept === false
+              ? 'Everything is kept in this browser. It may clear that when space runs short: it has not promised to keep it.'
+              : 'Everything is kept in this browser.'}
+          </p>
+          <Rescue />
+        </div>
+      </main>
+      <NoticeBar />
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+import { useEffect, useState } from 'react';
+import { isOpen, isOver } from '@/core/quiz/attempt';
+import { now } from '@/store/clock';
+import type { QuizRecord } from '@/store/db';
+import { count, dayAndTime } from '@/ui/figures';
+import { classWorker } from '@/workers/clients';
+
+interface Standing {
+  readonly finished: number;
+  readonly expected: number;
+  readonly waiting: number;
+}
+
+function stands({ standing }: QuizRecord): { word: string; detail: string } {
+  const { opening } = standing;
+  if (!opening) return { word: 'Draft', detail: 'never opened' };
+  if (isOpen(opening, now())) {
+    return { word: 'Open', detail: opening.until === null ? 'without an end' : `until ${dayAndTime(opening.until)}` };
+  }
+  if (isOver(opening, now())) return { word: 'Closed', detail: `since ${dayAndTime(opening.until ?? 0)}` };
+  return { word: 'Ready', detail: `opens ${dayAndTime(opening.from)}` };
+}
+
+/** One quiz on the Shelf: its name, where it stands, how many have handed in, what waits. */
+export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly seq: number }) {
+  const [work, setWork] = useState<Standing | null>(null);
+  const { id, standing: head } = quiz;
+  useEffect(() => {
+    let current = true;
+    void Promise.all([classWorker().tray(id), classWorker().checkTable(id)]).then(([tray, table]) => {
+      if (current) setWork({ finished: table.rows.length, expected: tray.length, waiting: table.waiting });
+    });
+    return () => {
+      current = false;
+    };
+  }, [id, seq, head.live]);
+  const { word, detail } = stands(quiz);
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_210px_150px_170px] items-baseline gap-x-6 gap-y-1 border-b border-line px-6 py-4 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2">
+      <div className="min-w-0 max-md:col-span-2">
+        <a className="font-title text-[17px] font-semibold hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#write`}>
+          {quiz.content.title || 'Untitled quiz'}
+        </a>
+        <p className="caption truncate">
+          {[quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
+        </p>
+      </div>
+      <p>
+        <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
+      </p>
+      <p className="figures">
+        {work ? (
+          <a className="hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#tray`}>
+            {work.finished} of {work.expected} handed in
+          </a>
+        ) : (
+          <span className="text-soft">…</span>
+        )}
+      </p>
+      <p className="figures">
+        {work && work.waiting > 0 ? (
+          <a className="font-semibold text-saffron-text hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#check`}>
+            {count(work.waiting, 'answer')} waiting
+          </a>
+        ) : (
+          <span className="text-soft">{work && work.finished > 0 ? 'nothing waits' : ''}</span>
+        )}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import type { Cover } from '@/core/reveal/packets';
+import { count, dayAndTime, pointsWord } from '@/ui/figures';
+import { RichText } from '@/ui/RichText';
+import { whenResultsCome } from './planWords';
+
+/** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
+export function CoverPage({ cover, onBegin }: { readonly cover: Cover; readonly onBegin: () => Promise<void> }) {
+  const [busy, setBusy] = useState(false);
+  const facts = [
+    `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,
+    cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
+    'Your answers are kept as you go: you can leave and come back on this device.',
+    'You can change them until you hand in. Handing in is once and for all.',
+    cover.unfinished === 'taken'
+      ? 'What is not handed in by the end is taken as it stands.'
+      : 'What is not handed in by the end does not count.',
+  ];
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
+      <p className="caption">Paper of {cover.student}</p>
+      <h1 className="mt-1 text-[26px]">{cover.title}</h1>
+      <RichText text={cover.instructions} className="mt-3" />
+      <ul className="mt-6 border-t border-line">
+        {facts.map((fact) => (
+          <li key={fact} className="border-b border-hair py-2">
+            {fact}
+          </li>
+        ))}
+      </ul>
+      <h2 className="mt-6 text-[15px]">When results come</h2>
+      <ul className="mt-1">
+        {whenResultsCome(cover).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <div className="mt-8">
+        <button
+          type="button"
+          className="btn btn-primary h-12 px-8 text-[16px]"
+          disabled={busy || cover.questions === 0}
+          onClick={() => {
+            setBusy(true);
+            void onBegin();
+          }}
+        >
+          Begin
+        </button>
+        {cover.questions === 0 && <p className="mt-2 text-soft">There are no questions in it yet.</p>}
+      </div>
+    </main>
+  );
+}

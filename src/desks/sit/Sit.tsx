@@ -1,0 +1,77 @@
+import { useCallback, useEffect, useState } from 'react';
+import type { PaperPacket } from '@/core/reveal/packets';
+import { dayAndTime } from '@/ui/figures';
+import { openStudentPort, type StudentPort } from '@/workers/studentPort';
+import { CoverPage } from './CoverPage';
+import { SlipPage } from './SlipPage';
+import { WorkPages } from './WorkPages';
+
+const port: StudentPort = openStudentPort();
+
+function address(): { quizId: string; studentId: string } {
+  const query = new URLSearchParams(location.search);
+  return { quizId: query.get('quiz') ?? '', studentId: query.get('student') ?? '' };
+}
+
+function Message({ title, text }: { readonly title: string; readonly text: string }) {
+  return (
+    <main className="mx-auto max-w-[640px] px-[18px] py-16">
+      <h1 className="text-[22px]">{title}</h1>
+      <p className="mt-2 text-[16.5px]">{text}</p>
+    </main>
+  );
+}
+
+/** The student's page: nothing but the quiz, and what comes back. It knows only what the port hands out. */
+export function Sit() {
+  const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
+  const [{ quizId, studentId }] = useState(address);
+
+  const open = useCallback(async () => {
+    try {
+      setPacket(await port.openPaper(quizId, studentId));
+    } catch {
+      setPacket('failed');
+    }
+  }, [quizId, studentId]);
+
+  useEffect(() => void open(), [open]);
+
+  const finished = typeof packet === 'object' && packet.state === 'finished';
+  const waits = typeof packet === 'object' && packet.state === 'closed' && packet.opensAt !== null;
+  useEffect(() => {
+    if (!finished && !waits) return;
+    const timer = setInterval(() => void open(), 15_000);
+    return () => clearInterval(timer);
+  }, [finished, waits, open]);
+
+  const title = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover.title : '';
+  useEffect(() => {
+    if (title) document.title = title;
+  }, [title]);
+
+  if (packet === 'loading') return <p className="px-6 py-24 text-center text-soft">Fetching your paper …</p>;
+  if (packet === 'failed') {
+    return <Message title="Your paper cannot be opened here" text="This browser does not let the page keep anything. Open the address in an ordinary window, or in another browser." />;
+  }
+  if (packet.state === 'unknown') {
+    return <Message title="There is no paper at this address" text="Check the address with your teacher. Nothing of yours is lost." />;
+  }
+  if (packet.state === 'closed') {
+    const text =
+      packet.opensAt === null
+        ? 'This quiz is not open. Ask your teacher when it will be.'
+        : `It opens ${dayAndTime(packet.opensAt)}. This page will notice by itself.`;
+    return <Message title={packet.cover.title} text={text} />;
+  }
+  if (packet.state === 'notHandedIn') {
+    return <Message title={packet.cover.title} text="The quiz has closed. Your work was not handed in, and this quiz does not count such work. Ask your teacher." />;
+  }
+  if (packet.state === 'ready') {
+    return <CoverPage cover={packet.cover} onBegin={async () => setPacket(await port.begin(quizId, studentId))} />;
+  }
+  if (packet.state === 'working') {
+    return <WorkPages port={port} cover={packet.cover} working={packet.working} onDone={open} />;
+  }
+  return <SlipPage cover={packet.cover} slip={packet.slip} />;
+}

@@ -1,0 +1,123 @@
+import { Suspense, useEffect, useRef, useState } from 'react';
+import type { Cover, Working } from '@/core/reveal/packets';
+import { SIT_FACES } from '@/kinds/sit';
+import { dayAndTime, pointsWord, time } from '@/ui/figures';
+import { RichText } from '@/ui/RichText';
+import type { StudentPort } from '@/workers/studentPort';
+import { LastPage } from './LastPage';
+import { useAnswers, type KeepState } from './useAnswers';
+
+interface Props {
+  readonly port: StudentPort;
+  readonly cover: Cover;
+  readonly working: Working;
+  readonly onDone: () => Promise<void>;
+}
+
+const TROUBLE = {
+  closed: 'The quiz has closed. What was kept before stays.',
+  handedIn: 'This paper has been handed in already, perhaps in another tab.',
+  storage: 'This device cannot keep the answer: its storage is full or forbidden. It is still on this page; make space and go on typing.',
+  unknown: 'This answer could not be kept. It is still on this page.',
+} as const;
+
+export function KeepLine({ keep }: { readonly keep: KeepState }) {
+  if (keep.state === 'trouble') {
+    return (
+      <p role="alert" className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2">
+        {TROUBLE[keep.reason]}
+      </p>
+    );
+  }
+  const words = keep.state === 'keeping' ? 'Keeping …' : keep.at === null ? '' : `Kept on this device at ${time(keep.at)}`;
+  return (
+    <p role="status" className="caption figures mt-4 min-h-5">
+      {words}
+    </p>
+  );
+}
+
+/** One question after the other, then the last page before handing in. */
+export function WorkPages({ port, cover, working, onDone }: Props) {
+  const { questions } = working;
+  const { answers, keep, give, settled } = useAnswers(port, working);
+  const [at, setAt] = useState(() => {
+    const first = questions.findIndex((question) => !(question.id in working.answers));
+    return first < 0 ? questions.length : first;
+  });
+  const heading = useRef<HTMLHeadingElement>(null);
+  const moved = useRef(false);
+  useEffect(() => {
+    if (moved.current) heading.current?.focus();
+  }, [at]);
+  const go = (to: number) => {
+    moved.current = true;
+    setAt(to);
+  };
+  const question = questions[at];
+  const Face = question ? SIT_FACES[question.face.kind] : null;
+  const titleId = `question-${at + 1}`;
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
+      <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
+        <p className="truncate font-semibold">{cover.title}</p>
+        {cover.until !== null && <p className="caption figures whitespace-nowrap">until {dayAndTime(cover.until)}</p>}
+      </header>
+      <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
+        {questions.map(({ id }, index) => (
+          <span
+            key={id}
+            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : id in answers ? 'bg-ink' : 'bg-line'}`}
+          />
+        ))}
+      </div>
+      <main className="flex-1 px-[18px] pt-4 pb-8">
+        {question && Face ? (
+          <>
+            <p className="caption figures">
+              Question {at + 1} of {questions.length} · {pointsWord(question.points)}
+            </p>
+            <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
+              <RichText text={question.text} className="!text-[19px] leading-snug font-semibold" />
+            </h1>
+            <Suspense fallback={<p className="text-soft">…</p>}>
+              <Face
+                key={question.id}
+                face={question.face}
+                answer={answers[question.id] ?? null}
+                labelledBy={titleId}
+                onAnswer={(answer) => give(question.id, answer)}
+              />
+            </Suspense>
+            <KeepLine keep={keep} />
+          </>
+        ) : (
+          <LastPage
+            headingRef={heading}
+            questions={questions}
+            answered={(id) => id in answers}
+            keep={keep}
+            onGo={go}
+            onHandIn={async () => {
+              if (!(await settled())) return 'storage';
+              const receipt = await port.handIn(working.attemptId);
+              if (receipt.state === 'refused' && receipt.reason === 'storage') return 'storage';
+              await onDone();
+              return null;
+            }}
+          />
+        )}
+      </main>
+      <nav aria-label="Questions" className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3">
+        <button type="button" className="btn btn-outline h-11 px-5" disabled={at === 0} onClick={() => go(at - 1)}>
+          Back
+        </button>
+        {question && (
+          <button type="button" className="btn btn-primary h-11 px-6" onClick={() => go(at + 1)}>
+            {at === questions.length - 1 ? 'To the end' : 'Next'}
+          </button>
+        )}
+      </nav>
+    </div>
+  );
+}

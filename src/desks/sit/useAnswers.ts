@@ -1,0 +1,71 @@
+import { useRef, useState } from 'react';
+import type { Answer } from '@/core/kinds';
+import type { Receipt, Working } from '@/core/reveal/packets';
+import type { StudentPort } from '@/workers/studentPort';
+
+/** What the page can say about keeping answers. */
+export type KeepState =
+  | { readonly state: 'kept'; readonly at: number | null }
+  | { readonly state: 'keeping' }
+  | { readonly state: 'trouble'; readonly reason: Extract<Receipt, { state: 'refused' }>['reason'] };
+
+interface Answers {
+  readonly answers: Readonly<Record<string, Answer>>;
+  readonly keep: KeepState;
+  readonly give: (questionId: string, answer: Answer | null) => void;
+  /** Resolves once every answer given so far has been kept or refused; false where one was refused. */
+  readonly settled: () => Promise<boolean>;
+}
+
+/** The answers of the paper at hand: shown at once, kept one after the other, the newest of each question last. */
+export function useAnswers(port: StudentPort, working: Working): Answers {
+  const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>(working.answers);
+  const [keep, setKeep] = useState<KeepState>({ state: 'kept', at: working.savedAt });
+  const pending = useRef(new Map<string, Answer | null>());
+  const running = useRef<Promise<boolean> | null>(null);
+
+  const drain = async (): Promise<boolean> => {
+    let last: Receipt | null = null;
+    for (let next = pending.current.entries().next(); !next.done; next = pending.current.entries().next()) {
+      const [questionId, answer] = next.value;
+      pending.current.delete(questionId);
+      try {
+        last = await port.saveAnswer(working.attemptId, questionId, answer);
+      } catch {
+        last = { state: 'refused', reason: 'storage' };
+      }
+      if (last.state === 'refused') {
+        if (!pending.current.has(questionId)) pending.current.set(questionId, answer);
+        setKeep({ state: 'trouble', reason: last.reason });
+        return false;
+      }
+    }
+    if (last?.state === 'kept') setKeep({ state: 'kept', at: last.at });
+    return true;
+  };
+
+  const run = (): Promise<boolean> => {
+    running.current ??= drain().finally(() => {
+      running.current = null;
+    });
+    return running.current;
+  };
+
+  const give = (questionId: string, answer: Answer | null) => {
+    setAnswers((current) => {
+      const { [questionId]: _, ...rest } = current;
+      return answer ? { ...rest, [questionId]: answer } : rest;
+    });
+    pending.current.set(questionId, answer);
+    setKeep({ state: 'keeping' });
+    void run();
+  };
+
+  const settled = async (): Promise<boolean> => {
+    let kept = await run();
+    while (kept && pending.current.size > 0) kept = await run();
+    return kept;
+  };
+
+  return { answers, keep, give, settled };
+}

@@ -1,0 +1,138 @@
+import { useEffect, useState } from 'react';
+import { addStudent } from '@/store/attempts';
+import { dayAndTime } from '@/ui/figures';
+import { notify } from '@/ui/notices';
+import { useQuiz } from '@/ui/quizContext';
+import { classWorker } from '@/workers/clients';
+import type { TrayRow } from '@/workers/classDesk';
+import { AnswerFile } from './AnswerFile';
+
+const STATES = {
+  notOpened: 'not opened',
+  working: 'working',
+  handedIn: 'handed in',
+  ranOut: 'ran out',
+} as const;
+
+function useTray(listed: number): TrayRow[] | null {
+  const { quiz, attemptsSeq } = useQuiz();
+  const [rows, setRows] = useState<TrayRow[] | null>(null);
+  const { id, standing } = quiz;
+  useEffect(() => {
+    let current = true;
+    void classWorker().tray(id).then((found) => current && setRows(found)); // prettier-ignore
+    return () => {
+      current = false;
+    };
+  }, [id, attemptsSeq, standing.opening, listed]);
+  return rows;
+}
+
+function when(row: TrayRow): string {
+  if (row.handedInAt !== null) return `${dayAndTime(row.handedInAt)}${row.source === 'file' ? ', from a file' : ''}`;
+  return row.openedAt !== null ? `since ${dayAndTime(row.openedAt)}, ${row.answered} answered` : '';
+}
+
+function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }) {
+  const address = `/sit/?quiz=${encodeURIComponent(quizId)}&student=${encodeURIComponent(row.studentId)}`;
+  const done = row.state === 'handedIn' || row.state === 'ranOut';
+  return (
+    <tr className="border-b border-hair hover:bg-base-200">
+      <td className="figures py-1.5 pr-4 pl-9 text-soft">{row.number}</td>
+      <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
+        {row.name}
+      </th>
+      <td className={`py-1.5 pr-4 ${row.state === 'working' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}>
+        {STATES[row.state]}
+      </td>
+      <td className="figures caption py-1.5 pr-4">{when(row)}</td>
+      <td className="py-1.5 pr-9 text-right">
+        <a className="link-text" href={address} target="_blank" rel="noopener" aria-label={`Page of ${row.name}`}>
+          {done ? 'their slip' : 'their page'}
+        </a>
+      </td>
+    </tr>
+  );
+}
+
+function NewStudent({ onAdded }: { readonly onAdded: () => void }) {
+  const [name, setName] = useState('');
+  const add = async () => {
+    if (name.trim() === '') return;
+    await addStudent(name);
+    notify(`${name.trim()} is on the class list`);
+    setName('');
+    onAdded();
+  };
+  return (
+    <form
+      className="flex gap-3 px-9 py-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void add();
+      }}
+    >
+      <input
+        className="lined-field !w-64"
+        aria-label="Name of a new student"
+        placeholder="Another student"
+        maxLength={200}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <button type="submit" className="btn btn-sm btn-outline" disabled={name.trim() === ''}>
+        Add to the class list
+      </button>
+    </form>
+  );
+}
+
+/** Where handed-in work arrives: who stands where, and answers from a file. */
+export default function Tray() {
+  const { quiz } = useQuiz();
+  const [listed, setListed] = useState(0);
+  const rows = useTray(listed);
+  const done = rows?.filter((row) => row.state === 'handedIn' || row.state === 'ranOut').length ?? 0;
+  const working = rows?.filter((row) => row.state === 'working').length ?? 0;
+  return (
+    <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
+      <div className="bg-paper pt-7 pb-2">
+        <div className="px-9">
+          <h1 className="text-[24px]">Tray</h1>
+          <p className="caption figures mt-1">
+            {rows === null
+              ? 'Looking who is there …'
+              : `${done} of ${rows.length} handed in, ${working} working, ${rows.length - done - working} not opened`}
+          </p>
+        </div>
+        {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nobody is on the class list yet.</p>}
+        {rows !== null && rows.length > 0 && (
+          <div className="overflow-x-auto">
+            <table className="mt-4 w-full">
+              <thead>
+                <tr className="label-small border-b border-line text-left">
+                  <th className="pb-1 pl-9 font-semibold">No.</th>
+                  <th className="pb-1 font-semibold">Student</th>
+                  <th className="pb-1 font-semibold">State</th>
+                  <th className="pb-1 font-semibold">When</th>
+                  <th className="pb-1">
+                    <span className="sr-only">Page</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((row) => (
+                  <Row key={row.studentId} row={row} quizId={quiz.id} />
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
+        <NewStudent onAdded={() => setListed((n) => n + 1)} />
+      </div>
+      <aside aria-label="Answers from a file" className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0">
+        <AnswerFile onImported={() => setListed((n) => n + 1)} />
+      </aside>
+    </main>
+  );
+}

@@ -1,0 +1,140 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ChevronLeft, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { kindOf } from '@/core/kinds';
+import { isOpen, isOver } from '@/core/quiz/attempt';
+import { pointsOfPaper } from '@/core/quiz/edits';
+import { now } from '@/store/clock';
+import { nextSteps, redo, undo } from '@/store/history';
+import { count, dayAndTime, pointsWord } from '@/ui/figures';
+import { notify } from '@/ui/notices';
+import { useQuiz, type QuizView } from '@/ui/quizContext';
+import { useSaving } from '@/ui/saving';
+import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { classWorker } from '@/workers/clients';
+import { OpenDialog } from './OpenDialog';
+import { STATIONS, type StationName } from './stations';
+
+const SAVING_WORDS = { saved: 'saved', saving: 'saving …', full: 'not saved', forbidden: 'not saved', other: 'not saved' };
+
+/** What is left to do at each station, in two or three words. */
+function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
+  const [waiting, setWaiting] = useState(0);
+  const [working, setWorking] = useState(0);
+  const { id, standing } = quiz;
+  useEffect(() => {
+    let current = true;
+    void classWorker().checkTable(id).then((table) => current && setWaiting(table.waiting)); // prettier-ignore
+    void classWorker().tray(id).then((rows) => current && setWorking(rows.filter((row) => row.state === 'working').length)); // prettier-ignore
+    return () => {
+      current = false;
+    };
+  }, [id, standing.live, attemptsSeq]);
+  const keyless = questions.filter(({ question }) => !kindOf(question).hasKey(question)).length;
+  return {
+    ...(keyless > 0 ? { write: `${keyless} without key` } : {}),
+    ...(working > 0 ? { tray: `${working} working` } : {}),
+    ...(waiting > 0 ? { check: `${waiting} waiting` } : {}),
+  };
+}
+
+function openWords({ quiz }: QuizView): string {
+  const { opening } = quiz.standing;
+  const at = now();
+  if (!opening) return 'Closed: never opened';
+  if (isOpen(opening, at)) return opening.until === null ? 'Open' : `Open until ${dayAndTime(opening.until)}`;
+  if (isOver(opening, at) && opening.until !== null) return `Closed since ${dayAndTime(opening.until)}`;
+  return `Opens ${dayAndTime(opening.from)}`;
+}
+
+function UndoButtons({ quizId }: { readonly quizId: string }) {
+  const steps = useLiveQuery(() => nextSteps(quizId), [quizId], { undo: null, redo: null });
+  const run = async (step: typeof undo, words: string) => {
+    const label = await step(quizId);
+    if (label) notify(`${words}: ${label.toLowerCase()}`);
+  };
+  return (
+    <span className="flex">
+      <button
+        type="button"
+        className="icon-button"
+        disabled={!steps.undo}
+        aria-label={steps.undo ? `Undo: ${steps.undo}` : 'Undo'}
+        title={steps.undo ? `Undo: ${steps.undo} (Ctrl Z)` : 'Nothing to undo'}
+        onClick={() => void run(undo, 'Undone')}
+      >
+        <Undo2 size={17} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="icon-button"
+        disabled={!steps.redo}
+        aria-label={steps.redo ? `Do again: ${steps.redo}` : 'Do again'}
+        title={steps.redo ? `Do again: ${steps.redo} (Ctrl Shift Z)` : 'Nothing to do again'}
+        onClick={() => void run(redo, 'Done again')}
+      >
+        <Redo2 size={17} aria-hidden />
+      </button>
+    </span>
+  );
+}
+
+/** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
+export function StationBar({ station }: { readonly station: string }) {
+  const view = useQuiz();
+  const { quiz, questions } = view;
+  const [asking, setAsking] = useState(false);
+  const saving = useSaving();
+  const left = useLeft(view);
+  const total = pointsOfPaper({ content: quiz.content, questions: questions.map((record) => record.question) });
+  const open = isOpen(quiz.standing.opening, now());
+  return (
+    <header className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1">
+      <div className="flex min-w-0 items-center gap-2">
+        <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
+          <ChevronLeft size={18} aria-hidden />
+        </a>
+        <div className="min-w-0">
+          <p className="truncate font-title text-[16px] font-semibold">{quiz.content.title || 'Untitled quiz'}</p>
+          <p className="caption figures truncate">
+            {count(questions.length, 'question')} · {pointsWord(total)} ·{' '}
+            <span role="status">{SAVING_WORDS[saving]}</span>
+          </p>
+        </div>
+      </div>
+      <nav aria-label="Stations" className="max-lg:order-last max-lg:col-span-2 max-lg:overflow-x-auto">
+        <ol className="flex">
+          {STATIONS.map(({ name, title }) => {
+            const here = name === station;
+            return (
+              <li key={name} className="station w-28 text-center">
+                <a href={`#${name}`} aria-current={here ? 'page' : undefined} className="group block rounded pb-0.5">
+                  <span className="figures block h-4 text-[12px] leading-4 font-semibold text-saffron-text">
+                    {left[name] ?? ''}
+                  </span>
+                  <span className="station-dot" data-here={here || undefined} />
+                  <span className={`block text-[13.5px] leading-5 ${here ? 'font-bold' : 'text-soft group-hover:text-ink'}`}>
+                    {title}
+                  </span>
+                </a>
+              </li>
+            );
+          })}
+        </ol>
+      </nav>
+      <div className="flex items-center justify-end gap-3">
+        <UndoButtons quizId={quiz.id} />
+        <ThemeSwitch />
+        <button
+          type="button"
+          className={`btn btn-sm h-9 whitespace-nowrap ${open ? 'btn-outline' : 'btn-primary'}`}
+          onClick={() => setAsking(true)}
+        >
+          {openWords(view)}
+          <span aria-hidden>…</span>
+        </button>
+      </div>
+      {asking && <OpenDialog onClose={() => setAsking(false)} />}
+    </header>
+  );
+}

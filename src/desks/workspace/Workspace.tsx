@@ -1,0 +1,129 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Suspense, useEffect, useMemo, useState } from 'react';
+import { attemptsSeq } from '@/store/attempts';
+import { redo, undo } from '@/store/history';
+import { getQuestions, getQuiz } from '@/store/quizzes';
+import { NoticeBar, notify } from '@/ui/notices';
+import { QuizContext, type QuizView } from '@/ui/quizContext';
+import { downloadRescue } from '@/ui/rescue';
+import { StorageTrouble } from '@/ui/StorageTrouble';
+import { useReady } from '@/ui/useReady';
+import { classWorker } from '@/workers/clients';
+import type { Pending } from '@/workers/classDesk';
+import { EffectBar } from './EffectBar';
+import { StationBar } from './StationBar';
+import { stationOf, STATIONS } from './stations';
+
+type Loaded = 'loading' | 'missing' | Omit<QuizView, 'pending'>;
+
+async function load(quizId: string): Promise<Loaded> {
+  const [quiz, records, seq] = await Promise.all([getQuiz(quizId), getQuestions(quizId), attemptsSeq(quizId)]);
+  if (!quiz) return 'missing';
+  const byId = new Map(records.map((record) => [record.id, record]));
+  return { quiz, questions: quiz.content.order.flatMap((id) => byId.get(id) ?? []), attemptsSeq: seq };
+}
+
+function useStation(): string {
+  const [hash, setHash] = useState(location.hash);
+  useEffect(() => {
+    const follow = () => setHash(location.hash);
+    addEventListener('hashchange', follow);
+    return () => removeEventListener('hashchange', follow);
+  }, []);
+  return stationOf(hash);
+}
+
+/** What waits in the draft, worked out again whenever the key or anyone's work changes. */
+function usePending(view: Omit<QuizView, 'pending'> | null): Pending | null {
+  const [pending, setPending] = useState<Pending | null>(null);
+  const id = view?.quiz.id;
+  const counting = view !== null && view.quiz.firstHandInAt !== null;
+  const state = view ? `${view.quiz.changeSeq}/${view.quiz.standing.live}/${view.attemptsSeq}` : '';
+  useEffect(() => {
+    if (!id || !counting) {
+      setPending(null);
+      return;
+    }
+    let current = true;
+    void classWorker()
+      .pending(id)
+      .then((next) => current && setPending(next));
+    return () => {
+      current = false;
+    };
+  }, [id, counting, state]);
+  return pending;
+}
+
+function useUndoKeys(quizId: string | undefined): void {
+  useEffect(() => {
+    if (!quizId) return;
+    const step = async (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || (key !== 'z' && key !== 'y')) return;
+      event.preventDefault();
+      const forward = key === 'y' || event.shiftKey;
+      const label = await (forward ? redo(quizId) : undo(quizId));
+      notify(label ? `${forward ? 'Done again' : 'Undone'}: ${label.toLowerCase()}` : `Nothing to ${forward ? 'do again' : 'undo'}`);
+    };
+    const listen = (event: KeyboardEvent) => void step(event);
+    addEventListener('keydown', listen, true);
+    return () => removeEventListener('keydown', listen, true);
+  }, [quizId]);
+}
+
+function Message({ title, text }: { readonly title: string; readonly text: string }) {
+  return (
+    <main className="mx-auto max-w-xl px-6 py-24">
+      <h1 className="text-2xl">{title}</h1>
+      <p className="mt-3">{text}</p>
+      <p className="mt-6">
+        <a className="link-text" href="/">
+          To the Shelf
+        </a>
+      </p>
+    </main>
+  );
+}
+
+/** One quiz and all its stations in one workspace. */
+export function Workspace() {
+  const quizId = new URLSearchParams(location.search).get('id') ?? '';
+  const ready = useReady();
+  const loaded = useLiveQuery(
+    async (): Promise<Loaded> => (ready === 'ready' ? load(quizId) : 'loading'),
+    [quizId, ready],
+    'loading' as Loaded,
+  );
+  const station = useStation();
+  const data = typeof loaded === 'object' ? loaded : null;
+  const pending = usePending(data);
+  useUndoKeys(data?.quiz.id);
+  const view = useMemo(() => (data ? { ...data, pending } : null), [data, pending]);
+  const title = data?.quiz.content.title;
+  useEffect(() => {
+    if (title !== undefined) document.title = `${title || 'Untitled quiz'} · Yentrel`;
+  }, [title]);
+
+  if (loaded === 'missing') {
+    return <Message title="This quiz is not in this browser" text="It may have been made in another browser, or deleted. Your other quizzes are safe." />;
+  }
+  if (ready !== 'ready' && ready !== 'starting') {
+    return <Message title="This browser stores nothing" text="Yentrel keeps quizzes in the browser, and this one does not allow it: a private window or a setting forbids storage. Open Yentrel in an ordinary window." />;
+  }
+  if (!view) return <p className="px-6 py-24 text-center text-soft">Opening the quiz …</p>;
+  const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
+  return (
+    <QuizContext value={view}>
+      <div className="flex min-h-dvh flex-col">
+        <StorageTrouble onRescue={() => downloadRescue(view)} />
+        <StationBar station={station} />
+        <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
+          <Desk />
+        </Suspense>
+        <EffectBar />
+      </div>
+      <NoticeBar />
+    </QuizContext>
+  );
+}

@@ -1,0 +1,79 @@
+import { lazy, Suspense } from 'react';
+import { RichText } from '@/ui/RichText';
+import { DecimalField } from '@/ui/DecimalField';
+import { Conflict } from './Conflict';
+import { useContentField } from './useContentField';
+
+const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
+
+const LANGUAGES = [
+  ['en', 'English'], ['de', 'German'], ['fr', 'French'], ['es', 'Spanish'], ['it', 'Italian'], ['pt', 'Portuguese'],
+  ['nl', 'Dutch'], ['pl', 'Polish'], ['ro', 'Romanian'], ['tr', 'Turkish'], ['el', 'Greek'], ['ru', 'Russian'],
+] as const; // prettier-ignore
+
+/** Title, instructions, and what holds for the whole quiz. */
+export function Heading() {
+  const title = useContentField('title', 'Change the title');
+  const topic = useContentField('topic', 'Change the topic');
+  const instructions = useContentField('instructions', 'Change the instructions');
+  const points = useContentField('defaultPoints', 'Change the points of a question');
+  const language = useContentField('language', 'Change the language');
+  return (
+    <div className="border-b border-line px-9 pt-7 pb-4 max-sm:px-4">
+      <h1>
+        <input
+          className="plain-field font-title text-[26px] font-semibold"
+          aria-label="Title of the quiz"
+          placeholder="Title of the quiz"
+          maxLength={300}
+          value={title.value}
+          onChange={(event) => title.edit(event.target.value)}
+        />
+      </h1>
+      <Conflict draft={title} show={(value) => value} what="The title" />
+      <Suspense fallback={<RichText text={instructions.value} />}>
+        <div className="mt-1">
+          <RichTextEditor
+            value={instructions.value}
+            label="Instructions"
+            placeholder="Instructions for the students"
+            onChange={instructions.edit}
+          />
+        </div>
+      </Suspense>
+      <p className="mt-2 leading-loose">
+        A question is worth{' '}
+        <DecimalField
+          className="sentence-part text-center"
+          label="Points of a question"
+          value={points.value}
+          most={1000}
+          onChange={points.edit}
+        />{' '}
+        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} unless it says otherwise. Answers are in{' '}
+        <select
+          className="sentence-part"
+          aria-label="Language of the answers"
+          value={language.value}
+          onChange={(event) => language.edit(event.target.value)}
+        >
+          {LANGUAGES.map(([tag, name]) => (
+            <option key={tag} value={tag}>
+              {name}
+            </option>
+          ))}
+        </select>
+        . Topic:{' '}
+        <input
+          className="sentence-part"
+          aria-label="Topic"
+          placeholder="none yet"
+          size={Math.max(8, topic.value.length)}
+          maxLength={200}
+          value={topic.value}
+          onChange={(event) => topic.edit(event.target.value)}
+        />
+      </p>
+    </div>
+  );
+}

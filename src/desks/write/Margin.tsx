@@ -1,0 +1,152 @@
+import { useEffect, useState } from 'react';
+import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { bestPossible, contextOf } from '@/core/marking/markAttempt';
+import { equal } from '@/core/figures/fraction';
+import { nearMissWords } from '@/core/marking/words';
+import { isSilent } from '@/core/quiz/silence';
+import { writeFaces } from '@/kinds/write';
+import type { QuestionRecord } from '@/store/db';
+import { CreditPie } from '@/ui/CreditPie';
+import { FeedbackView } from '@/ui/FeedbackView';
+import { points } from '@/ui/figures';
+import { useQuiz } from '@/ui/quizContext';
+import { Trace } from '@/ui/Trace';
+import { quickWorker } from '@/workers/clients';
+import type { Trial } from '@/workers/quickDesk';
+
+/** The best possible paper, marked before anyone sits it, and what it misses. */
+function WholePaper() {
+  const { quiz, questions } = useQuiz();
+  const paper = { content: quiz.content, questions: questions.map((record) => record.question) };
+  const { best, outOf, missing } = bestPossible(paper);
+  const numbers = missing.map((id) => quiz.content.order.indexOf(id) + 1);
+  const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
+  return (
+    <section aria-labelledby="whole-paper" className="border-b border-line pb-3">
+      <h2 id="whole-paper" className="text-[15px]">
+        Whole paper
+      </h2>
+      <div className="mt-1.5 flex items-baseline gap-2.5">
+        <CreditPie credit={share} label="" />
+        <span className="flex-1">Best possible paper</span>
+        <span className="figures font-semibold">
+          {points(best)} of {points(outOf)}
+        </span>
+      </div>
+      {!equal(best, outOf) && (
+        <p className="mt-1 pl-[27px] text-[13.5px] text-saffron-text">
+          Full marks cannot be reached: {numbers.length === 1 ? 'question' : 'questions'} {numbers.join(', ')}{' '}
+          {numbers.length === 1 ? 'has' : 'have'} no fully right answer yet.
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface TrialProps {
+  readonly question: Question;
+  readonly answer: Answer;
+  readonly trial: Trial;
+  readonly open: boolean;
+}
+
+const VERDICTS = { right: 'right', partly: 'partly right', wrong: 'wrong', waits: 'waits for you', blank: 'blank' };
+
+function TrialRow({ question, answer, trial, open }: TrialProps) {
+  const waits = trial.verdict === 'waits';
+  return (
+    <li className="border-b border-line py-2.5">
+      <div className="flex items-baseline gap-2.5">
+        <CreditPie credit={trial.credit} verdict={trial.verdict} label={VERDICTS[trial.verdict]} />
+        <span className="min-w-0 flex-1 break-words">{kindOf(question).answerText(question, answer)}</span>
+        <span className="figures font-semibold whitespace-nowrap">
+          {waits ? `${points(trial.waiting)} to come` : `${points(trial.earned)} of ${points(trial.possible)}`}
+        </span>
+      </div>
+      <div className="pl-[27px]">
+        {trial.nearMiss && (
+          <p className="mt-1 text-[13.5px] font-semibold text-saffron-text">Near miss: {nearMissWords(trial.nearMiss)}</p>
+        )}
+        <p className="mt-1 text-[14px]">
+          <span className="label-small">The student reads </span>
+          {isSilent(trial.feedback) ? <span className="text-soft">nothing</span> : <FeedbackView feedback={trial.feedback} />}
+        </p>
+        <details className="mt-1" open={open}>
+          <summary className="label-small cursor-pointer">How this came about</summary>
+          <div className="mt-1">
+            <Trace lines={trial.trace} />
+          </div>
+        </details>
+      </div>
+    </li>
+  );
+}
+
+/** Answers tried on the question in hand, marked by the worker whenever they or the key change. */
+function useTrials(question: Question, answers: readonly Answer[]): readonly Trial[] {
+  const { quiz } = useQuiz();
+  const [trials, setTrials] = useState<readonly Trial[]>([]);
+  const { content } = quiz;
+  const key = JSON.stringify(answers);
+  useEffect(() => {
+    let current = true;
+    void quickWorker()
+      .tryAnswers(question, JSON.parse(key) as Answer[], content)
+      .then((marked) => current && setTrials(marked));
+    return () => {
+      current = false;
+    };
+  }, [question, key, content]);
+  return trials;
+}
+
+function TryAnswer({ question, number }: { readonly question: Question; readonly number: number }) {
+  const { quiz } = useQuiz();
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [kept, setKept] = useState<readonly Answer[]>([]);
+  const answers = [...(answer ? [answer] : []), ...kept];
+  const trials = useTrials(question, answers);
+  const { Try } = writeFaces(question.kind);
+  const keep = () => {
+    if (!answer) return;
+    setKept([answer, ...kept.filter((other) => JSON.stringify(other) !== JSON.stringify(answer))].slice(0, 8));
+    setAnswer(null);
+  };
+  return (
+    <section aria-labelledby="try-answer" className="pt-4">
+      <h2 id="try-answer" className="text-[15px]">
+        Try an answer to question {number}
+      </h2>
+      <div className="mt-1.5">
+        <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} context={contextOf(quiz.content)} />
+      </div>
+      <ul aria-live="polite">
+        {answers.map((tried, index) => {
+          const trial = trials[index];
+          return trial && trials.length === answers.length ? (
+            <TrialRow key={index} question={question} answer={tried} trial={trial} open={index === 0} />
+          ) : null;
+        })}
+      </ul>
+      {answers.length === 0 && (
+        <p className="mt-2 text-[14px] text-soft">
+          What comes back appears here as you type: the points, the feedback, and how it was decided.
+        </p>
+      )}
+      {answer && question.kind === 'phrase' && <p className="caption mt-1">Enter keeps it and tries another.</p>}
+    </section>
+  );
+}
+
+/** The column right of the paper in which computed marks stand. */
+export function Margin({ record, number }: { readonly record: QuestionRecord | null; readonly number: number }) {
+  return (
+    <aside
+      aria-label="Margin"
+      className="sticky top-[70px] max-h-[calc(100dvh-76px)] overflow-y-auto border-l border-dotted border-[var(--field)] py-5 pr-5 pl-6 max-lg:static max-lg:max-h-none max-lg:border-l-0"
+    >
+      <WholePaper />
+      {record && <TryAnswer key={record.id} question={record.question} number={number} />}
+    </aside>
+  );
+}

@@ -1,0 +1,92 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { kindOf } from '@/core/kinds';
+import { pointsOf } from '@/core/quiz/edits';
+import { isEmptyText } from '@/core/quiz/plainText';
+import { writeFaces } from '@/kinds/write';
+import type { QuestionRecord } from '@/store/db';
+import { points } from '@/ui/figures';
+import { useQuiz } from '@/ui/quizContext';
+import { RichText } from '@/ui/RichText';
+import { QuestionInHand } from './QuestionInHand';
+
+interface Props {
+  readonly record: QuestionRecord;
+  readonly number: number;
+  readonly inHand: boolean;
+  readonly onTake: () => void;
+  readonly onRemove: () => void;
+}
+
+function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
+  const { question } = record;
+  const { Folded: Answers } = writeFaces(question.kind);
+  return (
+    <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={onTake}>
+      {isEmptyText(question.text) ? (
+        <p className="prose-paper text-soft">Question without text</p>
+      ) : (
+        <RichText text={question.text} />
+      )}
+      <Answers question={question} />
+    </div>
+  );
+}
+
+/** One question on the paper: its number and points in the left edge, folded as students read it, or in hand. */
+export function PaperQuestion({ record, number, inHand, onTake, onRemove }: Props) {
+  const { quiz } = useQuiz();
+  const sortable = useSortable({ id: record.id });
+  const { question } = record;
+  const [problem] = kindOf(question).problems(question);
+  const value = points(pointsOf(question, quiz.content));
+  const taken = useRef(inHand);
+  const { node } = sortable;
+  useEffect(() => {
+    if (inHand && !taken.current) node.current?.scrollIntoView({ block: 'nearest' });
+    taken.current = inHand;
+  }, [inHand, node]);
+  const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
+  return (
+    <li
+      ref={sortable.setNodeRef}
+      style={style}
+      className={`relative scroll-mt-20 border-b border-line ${sortable.isDragging ? 'z-10 bg-paper shadow-lg' : ''}`}
+    >
+      <div className="absolute top-4 -left-[72px] flex w-[60px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
+        <button
+          type="button"
+          className="icon-button touch-none !min-w-5 cursor-grab"
+          {...sortable.attributes}
+          {...sortable.listeners}
+          aria-label={`Move question ${number}`}
+          title="Drag, or press space and use the arrow keys"
+        >
+          <GripVertical size={14} aria-hidden />
+        </button>
+        <div className="text-right max-sm:flex max-sm:items-baseline max-sm:gap-2">
+          <button
+            type="button"
+            className="figures block min-h-6 w-full cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
+            aria-expanded={inHand}
+            aria-label={`Question ${number}`}
+            onClick={onTake}
+          >
+            {number}
+          </button>
+          <span className="caption figures block leading-tight whitespace-nowrap">
+            {value} {value === '1' ? 'pt' : 'pts'}
+          </span>
+          {problem && <span className="block text-[12px] leading-tight font-semibold text-saffron-text">{problem.text}</span>}
+        </div>
+      </div>
+      {inHand ? (
+        <QuestionInHand record={record} number={number} onRemove={onRemove} />
+      ) : (
+        <Folded record={record} onTake={onTake} />
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,155 @@
+import { Trash2 } from 'lucide-react';
+import { lazy, Suspense, useCallback } from 'react';
+import { KINDS, type Question } from '@/core/kinds';
+import { plainText } from '@/core/quiz/plainText';
+import { writeFaces } from '@/kinds/write';
+import type { QuestionRecord } from '@/store/db';
+import { saveQuestion } from '@/store/quizzes';
+import { DecimalField } from '@/ui/DecimalField';
+import { FeedbackField } from '@/ui/FeedbackField';
+import { points } from '@/ui/figures';
+import { useQuiz } from '@/ui/quizContext';
+import { RichText } from '@/ui/RichText';
+import { useDraft, type Draft } from '@/ui/useDraft';
+import { Conflict } from './Conflict';
+
+const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
+const reached = (stored: number, saved: number): boolean => stored >= saved;
+
+/** The question being edited: every edit is saved by itself and can be undone. */
+function useQuestionDraft(record: QuestionRecord, number: number): Draft<Question> {
+  const { quizId, id } = record;
+  const save = useCallback(
+    async (question: Question, base: number) => {
+      const label = { label: `Edit question ${number}`, field: `question:${id}` };
+      const saved = await saveQuestion(quizId, question, base, label);
+      if (saved.ok) return { ok: true as const, token: saved.rev };
+      const { theirs } = saved;
+      return { ok: false as const, theirs: theirs && { value: theirs.question, token: theirs.rev } };
+    },
+    [quizId, id, number],
+  );
+  return useDraft({ name: `question:${id}`, stored: record.question, token: record.rev, reached, save });
+}
+
+/** Both versions of a question side by side, when two tabs changed it. */
+function Version({ question }: { readonly question: Question }) {
+  const { Folded } = writeFaces(question.kind);
+  return (
+    <>
+      <p className="font-medium">{plainText(question.text) || 'Question without text'}</p>
+      <Folded question={question} />
+    </>
+  );
+}
+
+interface Props {
+  readonly record: QuestionRecord;
+  readonly number: number;
+  readonly onRemove: () => void;
+}
+
+function General({ draft }: { readonly draft: Draft<Question> }) {
+  const { value: question, edit } = draft;
+  const rows = [
+    ['When right', 'right answers', 'right'],
+    ['When wrong', 'wrong answers', 'wrong'],
+  ] as const;
+  return (
+    <div className="mt-4 space-y-1">
+      {rows.map(([title, about, side]) => (
+        <div key={side} className="grid grid-cols-[96px_minmax(0,1fr)] items-start gap-x-2">
+          <span className="label-small pt-1.5">{title}</span>
+          <FeedbackField
+            value={question[side]}
+            about={about}
+            placeholder="Feedback where an answer has none of its own"
+            onChange={(feedback) => edit({ ...question, [side]: feedback })}
+          />
+        </div>
+      ))}
+      <div className="grid grid-cols-[96px_minmax(0,1fr)] items-start gap-x-2">
+        <span className="label-small pt-1.5">Explanation</span>
+        <textarea
+          className="plain-field resize-none field-sizing-content"
+          rows={1}
+          maxLength={5000}
+          aria-label="Explanation"
+          placeholder="Shown with the right answers"
+          value={question.explanation}
+          onChange={(event) => edit({ ...question, explanation: event.target.value })}
+        />
+      </div>
+    </div>
+  );
+}
+
+function Rules({ draft }: { readonly draft: Draft<Question> }) {
+  const { quiz } = useQuiz();
+  const { value: question, edit } = draft;
+  const { Rules: KindRules } = writeFaces(question.kind);
+  const own = question.points !== null;
+  return (
+    <div className="mt-4 leading-loose">
+      <DecimalField
+        className="sentence-part text-center"
+        label="Points"
+        value={question.points}
+        most={1000}
+        fallback={points(quiz.content.defaultPoints)}
+        onEmpty={() => edit({ ...question, points: null })}
+        onChange={(value) => edit({ ...question, points: value })}
+      />{' '}
+      points
+      {own ? (
+        <>
+          {' ('}
+          <button
+            type="button"
+            className="cursor-pointer text-[13.5px] text-petrol underline underline-offset-2"
+            onClick={() => edit({ ...question, points: null })}
+          >
+            take the quiz’s {points(quiz.content.defaultPoints)}
+          </button>
+          {')'}
+        </>
+      ) : (
+        <span className="text-soft"> as the quiz sets</span>
+      )}
+      {'. '}
+      <KindRules question={question} onChange={edit} language={quiz.content.language} />
+    </div>
+  );
+}
+
+/** The question in hand: text, key, feedback and rules, all in place. */
+export function QuestionInHand({ record, number, onRemove }: Props) {
+  const { quiz } = useQuiz();
+  const draft = useQuestionDraft(record, number);
+  const { value: question, edit } = draft;
+  const { Key } = writeFaces(question.kind);
+  return (
+    <section aria-label={`Question ${number} in hand`} className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4">
+      <Conflict draft={draft} what={`Question ${number}`} show={(version) => <Version question={version} />} />
+      <div className="flex items-start justify-between gap-4">
+        <p className="label-small mb-1">{KINDS[question.kind].title}</p>
+        <button type="button" className="icon-button" aria-label={`Delete question ${number}`} title="Delete the question" onClick={onRemove}>
+          <Trash2 size={15} aria-hidden />
+        </button>
+      </div>
+      <Suspense fallback={<RichText text={question.text} />}>
+        <RichTextEditor
+          key={question.id}
+          value={question.text}
+          label={`Text of question ${number}`}
+          placeholder="Write or paste the question"
+          autoFocus={question.text.length === 0}
+          onChange={(text) => edit({ ...question, text })}
+        />
+      </Suspense>
+      <Key question={question} onChange={edit} seen={quiz.firstHandInAt !== null} />
+      <General draft={draft} />
+      <Rules draft={draft} />
+    </section>
+  );
+}

@@ -1,0 +1,112 @@
+import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useEffect, useState } from 'react';
+import { KIND_NAMES, KINDS, type KindName } from '@/core/kinds';
+import { move } from '@/core/quiz/edits';
+import { addQuestion, removeQuestion, saveContent } from '@/store/quizzes';
+import { undo } from '@/store/history';
+import { notify } from '@/ui/notices';
+import { useQuiz } from '@/ui/quizContext';
+import { Heading } from './Heading';
+import { Margin } from './Margin';
+import { PaperQuestion } from './PaperQuestion';
+
+interface AddProps {
+  readonly last: KindName | null;
+  readonly onAdd: (kind: KindName) => void;
+}
+
+/** The line at which the paper goes on: the next question takes kind, points and rules of the one before. */
+function NextQuestion({ last, onAdd }: AddProps) {
+  const others = KIND_NAMES.filter((kind) => kind !== last);
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 px-9 py-6 max-sm:px-4">
+      {last && (
+        <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => onAdd(last)}>
+          Next question: {KINDS[last].title.toLowerCase()}
+        </button>
+      )}
+      <span className="text-soft">{last ? 'or' : 'Begin with'}</span>
+      {others.map((kind) => (
+        <button
+          key={kind}
+          type="button"
+          className={last ? 'link-text cursor-pointer' : 'btn btn-outline btn-sm h-9'}
+          onClick={() => onAdd(kind)}
+        >
+          {last ? KINDS[kind].title.toLowerCase() : KINDS[kind].title}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The whole paper as one page, with the margin in which computed marks stand. */
+export default function Write() {
+  const { quiz, questions } = useQuiz();
+  const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
+  const order = quiz.content.order;
+  const inHand = questions.find((record) => record.id === hand) ?? null;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+
+  const reorder = async (id: string, to: number) => {
+    const next = move(order, order.indexOf(id), to);
+    await saveContent(quiz.id, { order: next }, { order }, { label: 'Move a question', field: '' });
+  };
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) void reorder(String(active.id), order.indexOf(String(over.id)));
+  };
+  const add = async (kind: KindName) => setHand(await addQuestion(quiz.id, kind, hand));
+  const remove = async (id: string) => {
+    const at = order.indexOf(id);
+    await removeQuestion(quiz.id, id);
+    setHand(order[at + 1] ?? order[at - 1] ?? null);
+    notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => void undo(quiz.id).then(() => setHand(id)) });
+  };
+
+  useEffect(() => {
+    if (hand === null) return;
+    const keys = (event: KeyboardEvent) => {
+      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+      event.preventDefault();
+      const at = order.indexOf(hand);
+      const to = at + (event.key === 'ArrowUp' ? -1 : 1);
+      const target = order[to];
+      if (event.shiftKey) void reorder(hand, to);
+      else if (target) setHand(target);
+    };
+    addEventListener('keydown', keys);
+    return () => removeEventListener('keydown', keys);
+  });
+
+  return (
+    <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,784px)_minmax(300px,1fr)] items-start gap-x-6 px-0 max-lg:grid-cols-1">
+      <div className="pt-5 pb-24 pl-[72px] max-sm:pl-0">
+        <div className="bg-paper">
+          <Heading />
+          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+            <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
+              <ol>
+                {questions.map((record, index) => (
+                  <PaperQuestion
+                    key={record.id}
+                    record={record}
+                    number={index + 1}
+                    inHand={record.id === hand}
+                    onTake={() => setHand(record.id)}
+                    onRemove={() => void remove(record.id)}
+                  />
+                ))}
+              </ol>
+            </SortableContext>
+          </DndContext>
+          <NextQuestion last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null} onAdd={(kind) => void add(kind)} />
+        </div>
+      </div>
+      <Margin record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} />
+    </main>
+  );
+}

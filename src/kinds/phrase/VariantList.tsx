@@ -1,0 +1,190 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { readPattern } from '@/core/answers/text/pattern';
+import { comparedText } from '@/core/answers/text/prepare';
+import type { WayOfMatching } from '@/core/answers/text/settings';
+import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
+import { ONE, ZERO } from '@/core/figures/fraction';
+import { SILENCE } from '@/core/quiz/silence';
+import { newId } from '@/store/ids';
+import { CreditPie } from '@/ui/CreditPie';
+import { FeedbackField } from '@/ui/FeedbackField';
+import { PercentField } from '@/ui/PercentField';
+
+const WAYS: Readonly<Record<WayOfMatching, string>> = {
+  whole: 'as the whole answer',
+  phrase: 'as a phrase in the answer',
+  allWords: 'as all these words, in any order',
+  pattern: 'as a pattern for the whole answer',
+};
+
+interface NewFormProps {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly onAdd: (form: string) => void;
+}
+
+/** A dashed place for one more form; Enter or leaving it takes what was typed. */
+function NewForm({ label, placeholder, onAdd }: NewFormProps) {
+  const [text, setText] = useState('');
+  const add = () => {
+    if (text.trim() !== '') onAdd(text.trim());
+    setText('');
+  };
+  return (
+    <span className="chip chip-new">
+      <input
+        aria-label={label}
+        placeholder={placeholder}
+        size={Math.max(text.length, placeholder.length)}
+        maxLength={500}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={add}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          add();
+        }}
+      />
+    </span>
+  );
+}
+
+interface RowProps {
+  readonly question: PhraseQuestion;
+  readonly variant: Variant;
+  readonly onChange: (variant: Variant) => void;
+  readonly onRemove: () => void;
+}
+
+function formTrouble(question: PhraseQuestion, variant: Variant): string | null {
+  const settings = { ...question.settings, ...variant.settings };
+  for (const form of variant.forms) {
+    if (variant.match === 'pattern') {
+      if (!readPattern(form, settings, 'en')) return `“${form}” cannot be read as a pattern and matches nothing`;
+    } else if (comparedText(form, settings, 'en') === '') {
+      return `Nothing is left of “${form}” once it is compared: it matches nothing`;
+    }
+  }
+  return null;
+}
+
+function VariantRow({ question, variant, onChange, onRemove }: RowProps) {
+  const name = variant.forms[0] ?? 'new answer';
+  const setForm = (at: number, form: string) =>
+    onChange({ ...variant, forms: variant.forms.map((old, index) => (index === at ? form : old)) });
+  const dropForm = (at: number) => onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
+  const trouble = formTrouble(question, variant);
+  return (
+    <li className="grid grid-cols-[24px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-2">
+      <span className="pt-1">
+        <CreditPie credit={variant.credit} label="" />
+      </span>
+      <div>
+        <div className="flex flex-wrap items-center gap-1">
+          {variant.forms.map((form, index) => (
+            <span className="chip" key={index}>
+              <input
+                aria-label={`Form ${index + 1} of ${name}`}
+                size={Math.max(2, form.length)}
+                maxLength={500}
+                value={form}
+                onChange={(event) => setForm(index, event.target.value)}
+                onBlur={() => form.trim() === '' && variant.forms.length > 1 && dropForm(index)}
+              />
+              {variant.forms.length > 1 && (
+                <button
+                  type="button"
+                  className="cursor-pointer px-0.5 text-soft hover:text-ink"
+                  aria-label={`Remove the form ${form}`}
+                  onClick={() => dropForm(index)}
+                >
+                  <X size={13} aria-hidden />
+                </button>
+              )}
+            </span>
+          ))}
+          <NewForm
+            label={`Another form of ${name}`}
+            placeholder="another form"
+            onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
+          />
+          <select
+            className="sentence-part !text-[13.5px] !font-normal !text-soft"
+            aria-label={`How ${name} matches`}
+            value={variant.match}
+            onChange={(event) => onChange({ ...variant, match: event.target.value as WayOfMatching })}
+          >
+            {Object.entries(WAYS).map(([way, words]) => (
+              <option key={way} value={way}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </div>
+        {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
+      </div>
+      <PercentField
+        value={variant.credit}
+        label={`Credit for ${name}`}
+        className="plain-field !w-10 font-semibold"
+        onChange={(credit) => onChange({ ...variant, credit })}
+      />
+      <FeedbackField
+        value={variant.feedback}
+        about={name}
+        placeholder={variant.credit.n > 0 ? 'Feedback' : 'What would help here?'}
+        onChange={(feedback) => onChange({ ...variant, feedback })}
+      />
+      <button type="button" className="icon-button" aria-label={`Delete ${name}`} onClick={onRemove}>
+        <X size={15} aria-hidden />
+      </button>
+    </li>
+  );
+}
+
+interface ListProps {
+  readonly side: 'right' | 'wrong';
+  readonly question: PhraseQuestion;
+  readonly onChange: (question: PhraseQuestion) => void;
+}
+
+const TEXTS = {
+  right: { title: 'Right', label: 'Another right answer', placeholder: 'a right answer' },
+  wrong: { title: 'Expected, wrong', label: 'Another expected wrong answer', placeholder: 'a wrong answer you expect' },
+} as const;
+
+/** The accepted variants, or the wrong answers that are expected, each keyed in place. */
+export function VariantList({ side, question, onChange }: ListProps) {
+  const texts = TEXTS[side];
+  const variants = question.variants.filter((variant) => variant.credit.n > 0 === (side === 'right'));
+  const put = (next: Variant[]) => onChange({ ...question, variants: next });
+  const add = (form: string) =>
+    put([
+      ...question.variants,
+      {
+        id: newId(), forms: [form], match: 'whole', credit: side === 'right' ? ONE : ZERO, feedback: SILENCE,
+        decides: false, settings: {},
+      }, // prettier-ignore
+    ]);
+  return (
+    <div className="mt-3">
+      <p className="label-small">{texts.title}</p>
+      <ul>
+        {variants.map((variant) => (
+          <VariantRow
+            key={variant.id}
+            question={question}
+            variant={variant}
+            onChange={(changed) => put(question.variants.map((old) => (old.id === variant.id ? changed : old)))}
+            onRemove={() => put(question.variants.filter((old) => old.id !== variant.id))}
+          />
+        ))}
+      </ul>
+      <div className="mt-2 pl-8">
+        <NewForm label={texts.label} placeholder={texts.placeholder} onAdd={add} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,179 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { ONE, ZERO } from '@/core/figures/fraction';
+import type { Option, PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import { move } from '@/core/quiz/edits';
+import { SILENCE } from '@/core/quiz/silence';
+import { newId } from '@/store/ids';
+import { CreditPie } from '@/ui/CreditPie';
+import { FeedbackField } from '@/ui/FeedbackField';
+import { PercentField } from '@/ui/PercentField';
+import type { WriteFaces } from '../faces';
+
+const blank = (text = ''): Option => ({ id: newId(), text, credit: ZERO, feedback: SILENCE, gone: false });
+
+interface RowProps {
+  readonly option: Option;
+  readonly place: string;
+  readonly onChange: (option: Option) => void;
+  readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
+  readonly onPaste: (event: ClipboardEvent<HTMLInputElement>) => void;
+  readonly onMove: (by: -1 | 1) => void;
+  readonly onRemove: () => void;
+}
+
+function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }: RowProps) {
+  const about = option.text || place;
+  const right = option.credit.n > 0;
+  return (
+    <li className="grid grid-cols-[28px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-1.5">
+      <button
+        type="button"
+        className="icon-button"
+        aria-pressed={right}
+        aria-label={`${about} is right`}
+        title={right ? 'Takes the credit away' : 'Makes it right'}
+        onClick={() => onChange({ ...option, credit: right ? ZERO : ONE })}
+      >
+        <CreditPie credit={option.credit} label="" />
+      </button>
+      <input
+        className={`plain-field ${right ? 'font-semibold' : ''}`}
+        data-option
+        aria-label={place}
+        placeholder={place}
+        maxLength={2000}
+        value={option.text}
+        onChange={(event) => onChange({ ...option, text: event.target.value })}
+        onKeyDown={onKey}
+        onPaste={onPaste}
+      />
+      <PercentField
+        value={option.credit}
+        label={`Credit for ${about}`}
+        className="plain-field !w-10 font-semibold"
+        onChange={(credit) => onChange({ ...option, credit })}
+      />
+      <FeedbackField
+        value={option.feedback}
+        about={about}
+        onChange={(feedback) => onChange({ ...option, feedback })}
+      />
+      <div className="flex">
+        <button type="button" className="icon-button" aria-label={`Move ${about} up`} onClick={() => onMove(-1)}>
+          <ArrowUp size={14} aria-hidden />
+        </button>
+        <button type="button" className="icon-button" aria-label={`Move ${about} down`} onClick={() => onMove(1)}>
+          <ArrowDown size={14} aria-hidden />
+        </button>
+        <button type="button" className="icon-button" aria-label={`Delete ${about}`} onClick={onRemove}>
+          <X size={15} aria-hidden />
+        </button>
+      </div>
+    </li>
+  );
+}
+
+const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) => {
+  const list = useRef<HTMLUListElement>(null);
+  const shown = question.options.filter((option) => !option.gone);
+  const put = (options: Option[]) => onChange({ ...question, options });
+  const focusRow = (index: number) =>
+    setTimeout(() => list.current?.querySelectorAll<HTMLInputElement>('[data-option]')[index]?.focus());
+  const replace = (id: string, change: Option) => put(question.options.map((o) => (o.id === id ? change : o)));
+  const insert = (after: Option, added: Option[]) => {
+    const at = question.options.indexOf(after) + 1;
+    put([...question.options.slice(0, at), ...added, ...question.options.slice(at)]);
+  };
+  const remove = (option: Option) =>
+    put(seen ? question.options.map((o) => (o === option ? { ...o, gone: true } : o)) : question.options.filter((o) => o !== option));
+  const moveBy = (option: Option, by: -1 | 1) => {
+    const ids = shown.map((o) => o.id);
+    const at = ids.indexOf(option.id);
+    const order = move(ids, at, at + by);
+    const rest = question.options.filter((o) => o.gone);
+    put([...order.flatMap((id) => question.options.find((o) => o.id === id) ?? []), ...rest]);
+  };
+  const keys = (option: Option, index: number) => (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      insert(option, [blank()]);
+      focusRow(index + 1);
+    } else if (event.key === 'Backspace' && option.text === '' && shown.length > 1) {
+      event.preventDefault();
+      remove(option);
+      focusRow(Math.max(0, index - 1));
+    }
+  };
+  const paste = (option: Option) => (event: ClipboardEvent<HTMLInputElement>) => {
+    const lines = event.clipboardData.getData('text').split(/\r?\n/).map((line) => line.trim()).filter(Boolean); // prettier-ignore
+    if (lines.length < 2 || option.text !== '') return;
+    event.preventDefault();
+    const [first, ...rest] = lines.slice(0, 100);
+    const at = question.options.indexOf(option);
+    const filled = { ...option, text: first ?? '' };
+    put([...question.options.slice(0, at), filled, ...rest.map(blank), ...question.options.slice(at + 1)]);
+  };
+  return (
+    <div>
+      <p className="label-small mt-3">Options: a press on the disc makes one right</p>
+      <ul ref={list} className="mt-1">
+        {shown.map((option, index) => (
+          <OptionRow
+            key={option.id}
+            option={option}
+            place={`Option ${index + 1}`}
+            onChange={(changed) => replace(option.id, changed)}
+            onKey={keys(option, index)}
+            onPaste={paste(option)}
+            onMove={(by) => moveBy(option, by)}
+            onRemove={() => remove(option)}
+          />
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="mt-2 cursor-pointer text-[14px] font-semibold text-petrol hover:underline"
+        onClick={() => {
+          put([...question.options, blank()]);
+          focusRow(shown.length);
+        }}
+      >
+        Another option
+      </button>
+    </div>
+  );
+};
+
+const Folded: WriteFaces<PickOneQuestion>['Folded'] = ({ question }) => (
+  <ul className="mt-1.5 flex flex-wrap gap-x-5 gap-y-1">
+    {question.options
+      .filter((option) => !option.gone)
+      .map((option) => (
+        <li key={option.id} className={option.credit.n > 0 ? 'font-semibold' : 'text-soft'}>
+          <CreditPie credit={option.credit} size={11} label={option.credit.n > 0 ? 'right:' : ''} />{' '}
+          {option.text || 'empty option'}
+        </li>
+      ))}
+  </ul>
+);
+
+const Try: WriteFaces<PickOneQuestion>['Try'] = ({ question, value, onChange }) => (
+  <select
+    className="lined-field"
+    aria-label="Try an answer"
+    value={value?.kind === 'pickOne' ? value.option : ''}
+    onChange={(event) => onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)}
+  >
+    <option value="">Pick one …</option>
+    {question.options
+      .filter((option) => !option.gone)
+      .map((option) => (
+        <option key={option.id} value={option.id}>
+          {option.text || 'empty option'}
+        </option>
+      ))}
+  </select>
+);
+
+export const pickOneFaces: WriteFaces<PickOneQuestion> = { Key, Folded, Rules: () => null, Try };

@@ -1,0 +1,16 @@
+import { lazy, type ComponentType } from 'react';
+import type { Answer, Face } from '@/core/kinds';
+
+/** How a kind of question is answered: what is shown, what is given so far, and where a change goes. */
+export interface SitProps {
+  readonly face: Face;
+  readonly answer: Answer | null;
+  readonly labelledBy: string;
+  readonly onAnswer: (answer: Answer | null) => void;
+}
+
+/** The faces of every kind on the student's page, loaded when used. */
+export const SIT_FACES: Readonly<Record<Face['kind'], ComponentType<SitProps>>> = {
+  pickOne: lazy(() => import('./pickOne/Sit')),
+  phrase: lazy(() => import('./phrase/Sit')),
+};

@@ -1,0 +1,49 @@
+import { useEffect, useState } from 'react';
+import { equal, readDecimal, toDecimalText, type Fraction } from '@/core/figures/fraction';
+
+interface Props {
+  readonly value: Fraction | null;
+  readonly label: string;
+  readonly onChange: (value: Fraction) => void;
+  /** Largest value that is taken. */
+  readonly most: number;
+  /** Shown where the value is null. */
+  readonly fallback?: string;
+  readonly className?: string;
+  readonly onEmpty?: () => void;
+}
+
+const shown = (value: Fraction | null): string => (value ? toDecimalText(value, 3) : '');
+
+/** A field for a decimal of at most 3 places. What cannot be read stays in the field, marked, and is not taken. */
+export function DecimalField({ value, label, onChange, most, fallback = '', className = '', onEmpty }: Props) {
+  const [text, setText] = useState(shown(value));
+  const read = readDecimal(text);
+  const valid = (text.trim() === '' && onEmpty) || (read && read.n >= 0 && read.n <= most * read.d);
+  useEffect(() => {
+    setText((current) => {
+      const typed = readDecimal(current);
+      return value && typed && equal(typed, value) ? current : shown(value);
+    });
+  }, [value]);
+  return (
+    <input
+      className={`${className} ${valid ? '' : 'text-error'}`}
+      inputMode="decimal"
+      aria-label={label}
+      aria-invalid={!valid}
+      title={valid ? undefined : `A number from 0 to ${most}, at most 3 decimals`}
+      value={text}
+      placeholder={fallback}
+      size={Math.max(2, (text || fallback).length)}
+      onChange={(event) => {
+        const typed = event.target.value;
+        setText(typed);
+        const number = readDecimal(typed);
+        if (typed.trim() === '' && onEmpty) onEmpty();
+        else if (number && number.n >= 0 && number.n <= most * number.d) onChange(number);
+      }}
+      onBlur={() => !valid && setText(shown(value))}
+    />
+  );
+}

@@ -1,0 +1,28 @@
+import { multiply, type Fraction } from '@/core/figures/fraction';
+import { DecimalField } from './DecimalField';
+
+const HUNDRED: Fraction = { n: 100, d: 1 };
+const HUNDREDTH: Fraction = { n: 1, d: 100 };
+
+interface Props {
+  readonly value: Fraction;
+  readonly label: string;
+  readonly onChange: (value: Fraction) => void;
+  readonly className?: string;
+}
+
+/** A share typed as per cent, 0 to 100. */
+export function PercentField({ value, label, onChange, className = '' }: Props) {
+  return (
+    <span className="whitespace-nowrap">
+      <DecimalField
+        value={multiply(value, HUNDRED)}
+        label={`${label}, per cent`}
+        most={100}
+        className={`figures text-right ${className}`}
+        onChange={(percent) => onChange(multiply(percent, HUNDREDTH))}
+      />
+      <span aria-hidden> %</span>
+    </span>
+  );
+}

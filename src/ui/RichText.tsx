@@ -1,0 +1,28 @@
+import type { ReactNode } from 'react';
+import type { Block, RichText as Tree, TextRun } from '@/core/quiz/richText';
+
+const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
+
+function run({ text, marks }: TextRun, key: number): ReactNode {
+  return marks.reduce<ReactNode>((inner, mark) => {
+    const Tag = WRAP[mark];
+    return <Tag key={key}>{inner}</Tag>;
+  }, <span key={key}>{text}</span>);
+}
+
+function block(part: Block, key: number): ReactNode {
+  if (part.type === 'paragraph') return <p key={key}>{part.runs.map(run)}</p>;
+  const Tag = part.type === 'bullets' ? 'ul' : 'ol';
+  return (
+    <Tag key={key}>
+      {part.items.map((item, index) => (
+        <li key={index}>{item.map(block)}</li>
+      ))}
+    </Tag>
+  );
+}
+
+/** Draws formatted text from its tree: text can only ever be text. */
+export function RichText({ text, className = '' }: { readonly text: Tree; readonly className?: string }) {
+  return <div className={`prose-paper ${className}`}>{text.map(block)}</div>;
+}

@@ -1,0 +1,95 @@
+import Subscript from '@tiptap/extension-subscript';
+import Superscript from '@tiptap/extension-superscript';
+import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import StarterKit from '@tiptap/starter-kit';
+import { Bold, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { same } from '@/core/quiz/edits';
+import type { RichText } from '@/core/quiz/richText';
+import { fromEditor, toEditor } from './editorTree';
+
+interface Props {
+  readonly value: RichText;
+  readonly label: string;
+  readonly placeholder: string;
+  readonly autoFocus?: boolean;
+  readonly onChange: (value: RichText) => void;
+}
+
+const EXTENSIONS = [
+  StarterKit.configure({
+    undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
+    strike: false, link: false, underline: false,
+  }),
+  Subscript,
+  Superscript,
+]; // prettier-ignore
+
+const TOOLS = [
+  { name: 'bold', label: 'Bold', Icon: Bold, run: (editor: Editor) => editor.chain().focus().toggleBold().run() },
+  { name: 'italic', label: 'Italic', Icon: Italic, run: (editor: Editor) => editor.chain().focus().toggleItalic().run() },
+  { name: 'subscript', label: 'Subscript', Icon: Sub, run: (editor: Editor) => editor.chain().focus().toggleSubscript().run() },
+  { name: 'superscript', label: 'Superscript', Icon: Sup, run: (editor: Editor) => editor.chain().focus().toggleSuperscript().run() },
+  { name: 'bulletList', label: 'List', Icon: List, run: (editor: Editor) => editor.chain().focus().toggleBulletList().run() },
+  { name: 'orderedList', label: 'Numbered list', Icon: ListOrdered, run: (editor: Editor) => editor.chain().focus().toggleOrderedList().run() },
+] as const; // prettier-ignore
+
+function Tools({ editor }: { readonly editor: Editor }) {
+  const active = useEditorState({
+    editor,
+    selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
+  });
+  return (
+    <div role="group" aria-label="Text format" className="-ml-1 flex gap-0.5">
+      {TOOLS.map(({ name, label, Icon, run }, index) => (
+        <button
+          key={name}
+          type="button"
+          className={`icon-button ${active[index] ? 'bg-hair text-ink' : ''}`}
+          aria-pressed={active[index] ?? false}
+          aria-label={label}
+          title={label}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => run(editor)}
+        >
+          <Icon size={15} aria-hidden />
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Formatted text being written. Its own undo is off: the quiz has one history. */
+export default function RichTextEditor({ value, label, placeholder, autoFocus = false, onChange }: Props) {
+  const latest = useRef(value);
+  const changed = useRef(onChange);
+  changed.current = onChange;
+  const editor = useEditor({
+    extensions: EXTENSIONS,
+    content: toEditor(value),
+    injectCSS: false,
+    autofocus: autoFocus ? 'end' : false,
+    editorProps: {
+      attributes: { role: 'textbox', 'aria-label': label, 'aria-multiline': 'true', class: 'tiptap prose-paper' },
+    },
+    onUpdate: ({ editor: current }) => {
+      latest.current = fromEditor(current.getJSON());
+      changed.current(latest.current);
+    },
+  });
+  useEffect(() => {
+    if (!editor || same(value, latest.current)) return;
+    latest.current = value;
+    editor.commands.setContent(toEditor(value), { emitUpdate: false });
+  }, [editor, value]);
+  const empty = value.length === 0;
+  return (
+    <div>
+      <div className="relative border-b border-line pb-1">
+        {empty && <p className="prose-paper pointer-events-none absolute text-soft">{placeholder}</p>}
+        <EditorContent editor={editor} />
+      </div>
+      {editor && <Tools editor={editor} />}
+    </div>
+  );
+}

@@ -1,0 +1,17 @@
+import { toDecimalText, toPercentText, type Fraction } from '@/core/figures/fraction';
+
+/** Figures and times as the browser's language writes them. */
+
+const decimals = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const moment = new Intl.DateTimeFormat(undefined, {
+  weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit',
+}); // prettier-ignore
+
+/** Points with at most 2 decimals, halves away from zero. */
+export const points = (value: Fraction): string => decimals.format(Number(toDecimalText(value)));
+export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
+export const pointsWord = (value: Fraction): string => `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
+export const time = (at: number): string => clock.format(at);
+export const dayAndTime = (at: number): string => moment.format(at);
+export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,23 @@
+import { createContext, useContext } from 'react';
+import type { Pending } from '@/workers/classDesk';
+import type { QuestionRecord, QuizRecord } from '@/store/db';
+
+/** The quiz at hand, as every station of the workspace sees it. */
+export interface QuizView {
+  readonly quiz: QuizRecord;
+  /** In the paper's order. */
+  readonly questions: readonly QuestionRecord[];
+  /** What waits in the draft; null while nobody has handed in. */
+  readonly pending: Pending | null;
+  /** Grows with every change in anyone's work. */
+  readonly attemptsSeq: number;
+}
+
+export const QuizContext = createContext<QuizView | null>(null);
+
+/** The quiz at hand. Throws outside of a workspace. */
+export function useQuiz(): QuizView {
+  const view = useContext(QuizContext);
+  if (!view) throw new Error('No quiz at hand');
+  return view;
+}

@@ -1,0 +1,42 @@
+import type { Question } from '@/core/kinds';
+import { inOrder } from '@/core/quiz/edits';
+import { RescueFile, type QuizContent } from '@/core/quiz/quiz';
+import { download, fileName } from './download';
+import type { QuizView } from './quizContext';
+import { unsavedWork } from './saving';
+
+/** The quiz as it stands in this tab, with everything that could not be stored laid over it. */
+export function rescueFile({ quiz, questions }: QuizView): RescueFile {
+  const work = unsavedWork();
+  const fields = [...work].filter(([name]) => name.startsWith('content:'));
+  const content = Object.assign(
+    { ...quiz.content },
+    ...fields.map(([name, value]) => ({ [name.slice('content:'.length)]: value })),
+  ) as QuizContent;
+  const current = questions.map(
+    (record) => (work.get(`question:${record.id}`) as Question | undefined) ?? record.question,
+  );
+  return { format: 'yentrel-rescue', version: 1, content, questions: inOrder(content.order, current) };
+}
+
+/** Saves what is in memory to a file, for when the browser can keep nothing. */
+export function downloadRescue(view: QuizView): void {
+  const file = rescueFile(view);
+  download(`${fileName(file.content.title)}.rescue.json`, JSON.stringify(file, null, 1), 'application/json');
+}
+
+type Read = { readonly ok: true; readonly file: RescueFile } | { readonly ok: false; readonly error: string };
+
+/** Reads a rescue file; what is wrong is named with its place. */
+export function readRescue(text: string): Read {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { ok: false, error: 'This is no rescue file: it cannot be read as JSON.' };
+  }
+  const read = RescueFile.safeParse(data);
+  if (read.success) return { ok: true, file: read.data };
+  const issue = read.error.issues[0];
+  return { ok: false, error: `This rescue file cannot be read: ${issue?.path.join(' › ') || 'file'}: ${issue?.message ?? ''}` };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { classDesk } from './classDesk';
+
+expose(classDesk);

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { quickDesk } from './quickDesk';
+
+expose(quickDesk);

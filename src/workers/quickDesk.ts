@@ -1,0 +1,46 @@
+import type { Answer, Question } from '@/core/kinds';
+import { verdictOf, type NearMiss, type Verdict } from '@/core/marking/mark';
+import { contextOf, markAnswer, scoreQuestion, traceAnswer } from '@/core/marking/markAttempt';
+import type { Fraction } from '@/core/figures/fraction';
+import { traceWords } from '@/core/marking/words';
+import { pointsOf } from '@/core/quiz/edits';
+import type { Feedback } from '@/core/quiz/feedback';
+import type { QuizContent } from '@/core/quiz/quiz';
+
+/** A line of a trace ready to be read, with the step it belongs to. */
+export interface TraceText {
+  readonly step: string;
+  readonly text: string;
+}
+
+/** What the margin shows for one tried answer. */
+export interface Trial {
+  readonly verdict: Verdict;
+  readonly credit: Fraction;
+  readonly earned: Fraction;
+  readonly possible: Fraction;
+  readonly waiting: Fraction;
+  readonly errors: number;
+  readonly nearMiss: NearMiss | null;
+  readonly feedback: Feedback;
+  readonly trace: readonly TraceText[];
+}
+
+/** Marks one answer and explains it. */
+export function tryAnswer(question: Question, answer: Answer | null, content: QuizContent): Trial {
+  const { mark, earned, possible, waiting } = scoreQuestion(
+    markAnswer(question, answer, contextOf(content)),
+    pointsOf(question, content),
+  );
+  const trace = traceAnswer(question, answer, content).map((line) => ({ step: line.step, text: traceWords(line) }));
+  const { credit, errors, nearMiss, feedback } = mark;
+  return { verdict: verdictOf(mark), credit, earned, possible, waiting, errors, nearMiss, feedback, trace };
+}
+
+export const quickDesk = {
+  /** Marks what is tried beside a question. */
+  tryAnswers(question: Question, answers: (Answer | null)[], content: QuizContent): Trial[] {
+    return answers.map((answer) => tryAnswer(question, answer, content));
+  },
+};
+export type QuickDesk = typeof quickDesk;

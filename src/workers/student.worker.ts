@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { studentDesk } from './studentDesk';
+
+expose(studentDesk);
