@@ -76,7 +76,8 @@ const server = createServer((request, response) => {
   response.setHeader('x-content-type-options', 'nosniff');
   response.setHeader('referrer-policy', 'no-referrer');
   if (!request.headers.host) return refuse(response, 400, 'A Host header is needed.');
-  if (isForeign(request)) return refuse(response, 403, 'This address takes requests from its own pages only.');
+  if (isForeign(request))
+    return refuse(response, 403, 'This address takes requests from its own pages only.');
   if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY) {
     return refuse(response, 413, `A request may hold at most ${LARGEST_BODY} bytes.`);
   }
@@ -85,7 +86,9 @@ const server = createServer((request, response) => {
 
 server.on('error', (error) => {
   if (error.code === 'EADDRINUSE') {
-    console.error(`Port ${port} is in use. Close what uses it, or choose another: PORT=${port + 1} npm run demo`);
+    console.error(
+      `Port ${port} is in use. Close what uses it, or choose another: PORT=${port + 1} npm run demo`,
+    );
   } else if (error.code === 'EACCES') {
     console.error(`Port ${port} may not be used by you. Choose one above 1023: PORT=4321 npm run demo`);
   } else {

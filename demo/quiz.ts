@@ -57,8 +57,18 @@ export const QUESTIONS: readonly Question[] = [
     kind: 'pickOne',
     options: [
       option('upper', 'upper course', 100, say('Yes: steep bed, narrow valley.')),
-      option('middle', 'middle course', 0, say('There it has begun to cut sideways.', 'Three courses of a river', 'courses')),
-      option('lower', 'lower course', 0, say('There it mostly lays down what it carries.', 'Three courses of a river', 'courses')),
+      option(
+        'middle',
+        'middle course',
+        0,
+        say('There it has begun to cut sideways.', 'Three courses of a river', 'courses'),
+      ),
+      option(
+        'lower',
+        'lower course',
+        0,
+        say('There it mostly lays down what it carries.', 'Three courses of a river', 'courses'),
+      ),
     ],
   },
   {
@@ -73,14 +83,28 @@ export const QUESTIONS: readonly Question[] = [
     unmatched: 'wrong',
     variants: [
       variant('oxbow', ['oxbow lake'], 100, say('Yes. What happens to it in the end?')),
-      variant('cutoff', ['cut-off', 'cutoff lake'], 50, say('That names how it came about.', 'The four stages, page 2', 'oxbow')),
-      variant('lagoon', ['lagoon'], 0, say('A lagoon lies behind a bar on the coast.', 'Lagoon or oxbow?', 'lagoon')),
+      variant(
+        'cutoff',
+        ['cut-off', 'cutoff lake'],
+        50,
+        say('That names how it came about.', 'The four stages, page 2', 'oxbow'),
+      ),
+      variant(
+        'lagoon',
+        ['lagoon'],
+        0,
+        say('A lagoon lies behind a bar on the coast.', 'Lagoon or oxbow?', 'lagoon'),
+      ),
       variant('meander', ['meander'], 0),
     ],
   },
   {
     ...shared('q-deposition', 'Which of these is built up by a river, not worn away?', null, {
-      wrong: say('Ask of each: was something added here, or taken away?', 'Wearing away and laying down', 'load'),
+      wrong: say(
+        'Ask of each: was something added here, or taken away?',
+        'Wearing away and laying down',
+        'load',
+      ),
       explanation: 'In a flood the river drops its coarsest load first, right beside its bed.',
     }),
     kind: 'pickOne',
@@ -88,32 +112,71 @@ export const QUESTIONS: readonly Question[] = [
       option('levee', 'levee', 100),
       option('gorge', 'gorge', 0),
       option('pothole', 'pothole', 0),
-      option('fall', 'waterfall', 0, say('A waterfall wears back, step by step.', 'How a waterfall moves', 'waterfall')),
+      option(
+        'fall',
+        'waterfall',
+        0,
+        say('A waterfall wears back, step by step.', 'How a waterfall moves', 'waterfall'),
+      ),
     ],
   },
   {
-    ...shared('q-floodplain', 'What is the flat land beside a river called that lies under water in a flood?', 2, {
-      right: say('Yes.'),
-      wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
-    }),
+    ...shared(
+      'q-floodplain',
+      'What is the flat land beside a river called that lies under water in a flood?',
+      2,
+      {
+        right: say('Yes.'),
+        wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
+      },
+    ),
     kind: 'phrase',
     settings: settings('spellingCounts'),
     unmatched: 'wrong',
     variants: [
       variant('plain', ['floodplain'], 100),
-      variant('meadow', ['water meadow', 'flood meadow'], 50, say('One use of it. What is the landform called?')),
-      variant('delta', ['delta'], 0, say('A delta lies where the river ends.', 'Where a river ends', 'delta')),
+      variant(
+        'meadow',
+        ['water meadow', 'flood meadow'],
+        50,
+        say('One use of it. What is the landform called?'),
+      ),
+      variant(
+        'delta',
+        ['delta'],
+        0,
+        say('A delta lies where the river ends.', 'Where a river ends', 'delta'),
+      ),
     ],
   },
   {
-    ...shared('q-speed', 'Compared with the upper course, the average speed of the water in the lower course is usually …', 2, {
-      explanation: 'The bed is smoother and deeper there, so less of the energy is lost to friction.',
-    }),
+    ...shared(
+      'q-speed',
+      'Compared with the upper course, the average speed of the water in the lower course is usually …',
+      2,
+      {
+        explanation: 'The bed is smoother and deeper there, so less of the energy is lost to friction.',
+      },
+    ),
     kind: 'pickOne',
     options: [
       option('higher', 'a little higher', 100),
-      option('steeper', 'higher, because the bed is steeper there', 50, say('Higher, yes. But look at the slope again.', 'Slope and friction', 'speed')),
-      option('lower', 'much lower', 0, say('It looks so, because the water is calm. Measured, it is not.', 'Three measurements on one river', 'speed')),
+      option(
+        'steeper',
+        'higher, because the bed is steeper there',
+        50,
+        say('Higher, yes. But look at the slope again.', 'Slope and friction', 'speed'),
+      ),
+      option(
+        'lower',
+        'much lower',
+        0,
+        say(
+          'It looks so, because the water is calm. Measured, it is not.',
+          'Three measurements on one river',
+          'speed',
+        ),
+      ),
       option('same', 'the same', 0),
     ],
   },
@@ -127,13 +190,27 @@ export const QUESTIONS: readonly Question[] = [
     variants: [
       variant('discharge', ['discharge', 'river discharge'], 100),
       variant('flow', ['flow', 'flow rate'], 50, say('Close: the measured volume has a name of its own.')),
-      variant('speed', ['velocity', 'speed', 'current'], 0, say('That is metres per second. Here it is cubic metres.', 'Speed and discharge', 'discharge')),
+      variant(
+        'speed',
+        ['velocity', 'speed', 'current'],
+        0,
+        say('That is metres per second. Here it is cubic metres.', 'Speed and discharge', 'discharge'),
+      ),
     ],
   },
   {
-    ...shared('q-contours', 'Contour lines bend into a V where they cross a river. Which way does the V point?', null, {
-      wrong: say('Follow one line with your finger: which side of the valley is higher?', 'Reading contour lines', 'contours'),
-    }),
+    ...shared(
+      'q-contours',
+      'Contour lines bend into a V where they cross a river. Which way does the V point?',
+      null,
+      {
+        wrong: say(
+          'Follow one line with your finger: which side of the valley is higher?',
+          'Reading contour lines',
+          'contours',
+        ),
+      },
+    ),
     kind: 'pickOne',
     options: [
       option('up', 'upstream', 100),
@@ -142,17 +219,27 @@ export const QUESTIONS: readonly Question[] = [
     ],
   },
   {
-    ...shared('q-abrasion', 'Stones carried by a river wear down its bed like sandpaper. What is this called?', 2, {
-      right: say('Yes: the load is the tool.'),
-      explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
-    }),
+    ...shared(
+      'q-abrasion',
+      'Stones carried by a river wear down its bed like sandpaper. What is this called?',
+      2,
+      {
+        right: say('Yes: the load is the tool.'),
+        explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
+      },
+    ),
     kind: 'phrase',
     settings: settings('smallErrorsPass'),
     unmatched: 'waits',
     variants: [
       variant('abrasion', ['abrasion', 'corrasion'], 100, SILENCE, 'phrase'),
       variant('erosion', ['erosion'], 50, say('That is the whole family. Which member?')),
-      variant('attrition', ['attrition'], 0, say('There the stones wear each other.', 'Four ways of wearing away', 'erosion')),
+      variant(
+        'attrition',
+        ['attrition'],
+        0,
+        say('There the stones wear each other.', 'Four ways of wearing away', 'erosion'),
+      ),
     ],
   },
 ];

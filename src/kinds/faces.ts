@@ -14,7 +14,11 @@ export interface WriteFaces<Q extends Question> {
   /** The question as students read it, with its key marked. */
   readonly Folded: (props: { readonly question: Q }) => ReactNode;
   /** The rules that the kind adds to the sentence under the question. */
-  readonly Rules: (props: { readonly question: Q; readonly onChange: (question: Q) => void; readonly language: string }) => ReactNode;
+  readonly Rules: (props: {
+    readonly question: Q;
+    readonly onChange: (question: Q) => void;
+    readonly language: string;
+  }) => ReactNode;
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;

@@ -6,4 +6,5 @@ import { pickOneFaces } from './pickOne/Write';
 const FACES = { pickOne: pickOneFaces, phrase: phraseFaces };
 
 /** How a question of this kind is written: the one place where the list is opened. */
-export const writeFaces = (kind: KindName): WriteFaces<Question> => FACES[kind] as unknown as WriteFaces<Question>;
+export const writeFaces = (kind: KindName): WriteFaces<Question> =>
+  FACES[kind] as unknown as WriteFaces<Question>;

@@ -121,7 +121,11 @@ export const importPapers = (quizId: string, papers: readonly ReadPaper[]): Prom
         refused.push({ line: paper.line, name: paper.name });
         continue;
       }
-      const outcome = known ? (canonical(known.answers) === canonical(paper.answers) ? 'unchanged' : 'changed') : 'added';
+      const outcome = known
+        ? canonical(known.answers) === canonical(paper.answers)
+          ? 'unchanged'
+          : 'changed'
+        : 'added';
       report[outcome]++;
       if (outcome === 'unchanged') continue;
       await db.attempts.put({

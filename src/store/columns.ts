@@ -20,6 +20,12 @@ export async function loadColumn(
 export async function keepColumn(quizId: string, rev: number, column: MarkColumn): Promise<void> {
   if (!column.grown) return;
   await db.markColumns
-    .put({ quizId, questionId: column.question.id, rev, language: column.context.language, marks: column.entries() })
+    .put({
+      quizId,
+      questionId: column.question.id,
+      rev,
+      language: column.context.language,
+      marks: column.entries(),
+    })
     .catch(() => undefined);
 }

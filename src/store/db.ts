@@ -26,7 +26,7 @@ export interface QuestionRecord {
 }
 
 /** One question as it counted at a revision; never changed. */
-export interface QuestionRevRecord {
+interface QuestionRevRecord {
   quizId: string;
   questionId: string;
   rev: number;
@@ -45,7 +45,7 @@ export interface QuizRevRecord {
 }
 
 /** Marks of one question revision, one a distinct answer: a cache, never the truth. */
-export interface MarkColumnRecord {
+interface MarkColumnRecord {
   quizId: string;
   questionId: string;
   rev: number;

@@ -19,7 +19,10 @@ function afternoon(at: number, days: number): number {
 }
 
 function answersOf(written: readonly string[]): Record<string, Answer> {
-  const read = QUESTIONS.map((question, index) => [question.id, kindOf(question).readAnswer(question, written[index] ?? '')]);
+  const read = QUESTIONS.map((question, index) => [
+    question.id,
+    kindOf(question).readAnswer(question, written[index] ?? ''),
+  ]);
   return Object.fromEntries(read.filter(([, answer]) => answer !== null));
 }
 
@@ -60,7 +63,9 @@ export async function ensureDemo(): Promise<void> {
       createdAt: at - 5 * DAY,
       changedAt: at - 3 * DAY,
     });
-    await db.questions.bulkPut(QUESTIONS.map((question) => ({ quizId: DEMO_QUIZ, id: question.id, rev: 1, question })));
+    await db.questions.bulkPut(
+      QUESTIONS.map((question) => ({ quizId: DEMO_QUIZ, id: question.id, rev: 1, question })),
+    );
     await db.students.bulkPut([...STUDENTS]);
     await settle(DEMO_QUIZ, opened + 9 * MINUTE);
     await db.attempts.bulkPut(WRITTEN_ANSWERS.map((written, index) => demoAttempt(written, index, opened)));

@@ -7,7 +7,13 @@ interface Named {
   message?: unknown;
 }
 
-const FORBIDDEN = new Set(['SecurityError', 'InvalidStateError', 'MissingAPIError', 'NotAllowedError', 'OpenFailedError']);
+const FORBIDDEN = new Set([
+  'SecurityError',
+  'InvalidStateError',
+  'MissingAPIError',
+  'NotAllowedError',
+  'OpenFailedError',
+]);
 
 /** Tells a full storage from one the browser does not let us use; looks through wrapped errors. */
 export function storageFailure(error: unknown): StorageFailure {

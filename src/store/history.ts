@@ -15,7 +15,8 @@ export interface EditLabel {
 async function write(quiz: QuizRecord, change: RecordChange): Promise<QuizRecord> {
   if (change.kind === 'content') return { ...quiz, content: change.after };
   if (change.after === null) await db.questions.delete([quiz.id, change.id]);
-  else await db.questions.put({ quizId: quiz.id, id: change.id, rev: quiz.changeSeq, question: change.after });
+  else
+    await db.questions.put({ quizId: quiz.id, id: change.id, rev: quiz.changeSeq, question: change.after });
   return quiz;
 }
 
@@ -27,9 +28,14 @@ async function writeAll(quiz: QuizRecord, changes: readonly RecordChange[]): Pro
   return head;
 }
 
-const stepsOf = (quizId: string) => db.history.where('[quizId+seq]').between([quizId, -Infinity], [quizId, Infinity]);
+const stepsOf = (quizId: string) =>
+  db.history.where('[quizId+seq]').between([quizId, -Infinity], [quizId, Infinity]);
 
-function joined(last: HistoryRecord | undefined, label: EditLabel, changes: readonly RecordChange[]): boolean {
+function joined(
+  last: HistoryRecord | undefined,
+  label: EditLabel,
+  changes: readonly RecordChange[],
+): boolean {
   return (
     last !== undefined &&
     last.undone === 0 &&
@@ -44,7 +50,11 @@ function joined(last: HistoryRecord | undefined, label: EditLabel, changes: read
 }
 
 /** Writes changes and the step that undoes them. To be called inside a transaction over quizzes, questions, history. */
-export async function record(quiz: QuizRecord, changes: RecordChange[], label: EditLabel): Promise<QuizRecord> {
+export async function record(
+  quiz: QuizRecord,
+  changes: RecordChange[],
+  label: EditLabel,
+): Promise<QuizRecord> {
   const head = await writeAll(quiz, changes);
   const steps = await stepsOf(quiz.id).sortBy('seq');
   await db.history.bulkDelete(steps.filter((step) => step.undone === 1).map((step) => step.id as number));
@@ -95,4 +105,3 @@ export async function nextSteps(quizId: string): Promise<{ undo: string | null; 
     redo: steps.find((s) => s.undone === 1)?.label ?? null,
   };
 }
-

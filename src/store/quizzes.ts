@@ -8,7 +8,8 @@ import { record, type EditLabel } from './history';
 import { newId } from './ids';
 
 /** A save either went through, or another tab was faster and the teacher chooses. */
-export type Saved<T> = { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
+export type Saved<T> =
+  { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
 
 const editing = <T>(work: () => Promise<T>): Promise<T> =>
   db.transaction('rw', db.quizzes, db.questions, db.history, work);
@@ -27,7 +28,9 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
     await db.quizzes.add({
       id, content, standing: NEW_STANDING, changeSeq: 1, firstHandInAt: null, createdAt: at, changedAt: at,
     }); // prettier-ignore
-    await db.questions.bulkAdd(questions.map((question) => ({ quizId: id, id: question.id, rev: 1, question })));
+    await db.questions.bulkAdd(
+      questions.map((question) => ({ quizId: id, id: question.id, rev: 1, question })),
+    );
   });
   return id;
 }
@@ -35,7 +38,8 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
 export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('New quiz'));
 
 /** A rescue file brought back as a quiz of its own. */
-export const createFromRescue = (file: RescueFile): Promise<string> => createQuiz(file.content, file.questions);
+export const createFromRescue = (file: RescueFile): Promise<string> =>
+  createQuiz(file.content, file.questions);
 
 export const listQuizzes = (): Promise<QuizRecord[]> => db.quizzes.toArray();
 export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
@@ -61,7 +65,8 @@ export function saveContent(
   return editing(async () => {
     const quiz = await head(quizId);
     const fields = Object.keys(patch) as (keyof QuizContent)[];
-    if (fields.some((field) => !same(quiz.content[field], base[field]))) return { ok: false, theirs: quiz.content };
+    if (fields.some((field) => !same(quiz.content[field], base[field])))
+      return { ok: false, theirs: quiz.content };
     const after = { ...quiz.content, ...patch };
     if (same(after, quiz.content)) return { ok: true, rev: quiz.changeSeq };
     const saved = await record(quiz, [{ kind: 'content', before: quiz.content, after }], label);

@@ -14,7 +14,9 @@ const revsOf = (quizId: string) => db.quizRevs.where('[quizId+rev]').between([qu
 export async function paperAt(quizId: string, rev: number): Promise<Paper> {
   const revision = await db.quizRevs.get([quizId, rev]);
   if (!revision) throw new Error(`No revision ${rev} of quiz ${quizId}`);
-  const keys = Object.entries(revision.questionRevs).map(([id, questionRev]) => [quizId, id, questionRev] as const);
+  const keys = Object.entries(revision.questionRevs).map(
+    ([id, questionRev]) => [quizId, id, questionRev] as const,
+  );
   const records = await db.questionRevs.bulkGet(keys.map((key) => [...key]));
   const questions = records.flatMap((record) => (record ? [record.question] : []));
   return { content: revision.content, questions: inOrder(revision.content.order, questions) };
@@ -29,7 +31,7 @@ export async function questionRevsAt(quizId: string, rev: number): Promise<Recor
  * Makes the draft the revision that counts, unless it does already; the questions that did not change keep
  * their revision. To be called inside a transaction over {@link REVISION_TABLES}. Gives its number.
  */
-export async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<number> {
+async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<number> {
   const draft = await draftPaper(quiz.id);
   const parent = quiz.standing.live;
   const live = parent === null ? null : await paperAt(quiz.id, parent);
@@ -44,7 +46,15 @@ export async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Prom
     questionRevs[question.id] = kept ? old : rev;
     if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: question.id, rev, question });
   }
-  await db.quizRevs.put({ quizId: quiz.id, rev, parent, at: now(), why, content: draft.content, questionRevs });
+  await db.quizRevs.put({
+    quizId: quiz.id,
+    rev,
+    parent,
+    at: now(),
+    why,
+    content: draft.content,
+    questionRevs,
+  });
   await db.quizzes.update(quiz.id, { 'standing.live': rev });
   return rev;
 }
@@ -72,7 +82,7 @@ export async function settleByClosing(quizId: string): Promise<void> {
   if (!quiz || quiz.firstHandInAt !== null) return;
   const attempts = await db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();
   if (!attempts.some((attempt) => counts(attempt, quiz.standing.opening, quiz.content, now()))) return;
-  await db.transaction('rw', [...REVISION_TABLES], () => settle(quizId, now()));
+  await db.transaction('rw', [...REVISION_TABLES], async () => settle(quizId, now()));
 }
 
 /** Applies the draft: everyone is marked by it from now on. */

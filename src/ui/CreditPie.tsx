@@ -26,7 +26,10 @@ function spoken(credit: Fraction, verdict: Verdict | undefined): string {
 
 /** A small disc filled clockwise by the credit earned; its shape alone tells the state. */
 export function CreditPie({ credit, verdict, size, label }: Props) {
-  const style = { '--share': `${(credit.n / credit.d) * 100}%`, ...(size ? { '--pie-size': `${size}px` } : {}) };
+  const style = {
+    '--share': `${(credit.n / credit.d) * 100}%`,
+    ...(size ? { '--pie-size': `${size}px` } : {}),
+  };
   const words = label ?? spoken(credit, verdict);
   const named = words === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': words };
   return <span className={`pie ${shapeOf(credit, verdict)}`} style={style as CSSProperties} {...named} />;

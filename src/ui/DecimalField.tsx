@@ -16,7 +16,15 @@ interface Props {
 const shown = (value: Fraction | null): string => (value ? toDecimalText(value, 3) : '');
 
 /** A field for a decimal of at most 3 places. What cannot be read stays in the field, marked, and is not taken. */
-export function DecimalField({ value, label, onChange, most, fallback = '', className = '', onEmpty }: Props) {
+export function DecimalField({
+  value,
+  label,
+  onChange,
+  most,
+  fallback = '',
+  className = '',
+  onEmpty,
+}: Props) {
   const [text, setText] = useState(shown(value));
   const read = readDecimal(text);
   const valid = (text.trim() === '' && onEmpty) || (read && read.n >= 0 && read.n <= most * read.d);

@@ -26,7 +26,8 @@ function LinkFields({ value, about, onChange, onClose }: LinkProps) {
   const change = (nextTitle: string, nextAddress: string) => {
     setTitle(nextTitle);
     setAddress(nextAddress);
-    if (isSafeAddress(nextAddress)) onChange({ ...value, links: [{ title: nextTitle, address: nextAddress.trim() }] });
+    if (isSafeAddress(nextAddress))
+      onChange({ ...value, links: [{ title: nextTitle, address: nextAddress.trim() }] });
     else if (nextAddress.trim() === '') onChange({ ...value, links: [] });
   };
   return (
@@ -76,7 +77,11 @@ function LinkFields({ value, about, onChange, onClose }: LinkProps) {
 }
 
 /** A link that stands, with the press that changes it. */
-function LinkLine({ value, about, onEdit }: Pick<Props, 'value' | 'about'> & { readonly onEdit: () => void }) {
+function LinkLine({
+  value,
+  about,
+  onEdit,
+}: Pick<Props, 'value' | 'about'> & { readonly onEdit: () => void }) {
   const link = value.links[0];
   if (!link) return null;
   return (
@@ -84,7 +89,13 @@ function LinkLine({ value, about, onEdit }: Pick<Props, 'value' | 'about'> & { r
       <a className="link-text truncate" href={link.address} target="_blank" rel="noopener noreferrer">
         {link.title || link.address}
       </a>
-      <button type="button" className="icon-button" aria-label={`Change the link for ${about}`} title="Change the link" onClick={onEdit}>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Change the link for ${about}`}
+        title="Change the link"
+        onClick={onEdit}
+      >
         <Pencil size={13} aria-hidden />
       </button>
     </p>

@@ -9,7 +9,13 @@ export function FeedbackView({ feedback }: { readonly feedback: Feedback }) {
       {feedback.links
         .filter((link) => isSafeAddress(link.address))
         .map((link) => (
-          <a key={link.address} className="link-text" href={link.address} target="_blank" rel="noopener noreferrer">
+          <a
+            key={link.address}
+            className="link-text"
+            href={link.address}
+            target="_blank"
+            rel="noopener noreferrer"
+          >
             {link.title || link.address}
           </a>
         ))}

@@ -4,10 +4,13 @@ import type { Block, RichText as Tree, TextRun } from '@/core/quiz/richText';
 const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
 
 function run({ text, marks }: TextRun, key: number): ReactNode {
-  return marks.reduce<ReactNode>((inner, mark) => {
-    const Tag = WRAP[mark];
-    return <Tag key={key}>{inner}</Tag>;
-  }, <span key={key}>{text}</span>);
+  return marks.reduce<ReactNode>(
+    (inner, mark) => {
+      const Tag = WRAP[mark];
+      return <Tag key={key}>{inner}</Tag>;
+    },
+    <span key={key}>{text}</span>,
+  );
 }
 
 function block(part: Block, key: number): ReactNode {

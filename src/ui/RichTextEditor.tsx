@@ -40,7 +40,11 @@ function Tools({ editor }: { readonly editor: Editor }) {
     selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
   });
   return (
-    <div role="group" aria-label="Text format" className="-ml-1 flex gap-0.5">
+    <div
+      role="group"
+      aria-label="Text format"
+      className="invisible -ml-1 flex gap-0.5 group-focus-within:visible"
+    >
       {TOOLS.map(({ name, label, Icon, run }, index) => (
         <button
           key={name}
@@ -70,7 +74,12 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     injectCSS: false,
     autofocus: autoFocus ? 'end' : false,
     editorProps: {
-      attributes: { role: 'textbox', 'aria-label': label, 'aria-multiline': 'true', class: 'tiptap prose-paper' },
+      attributes: {
+        role: 'textbox',
+        'aria-label': label,
+        'aria-multiline': 'true',
+        class: 'tiptap prose-paper',
+      },
     },
     onUpdate: ({ editor: current }) => {
       latest.current = fromEditor(current.getJSON());
@@ -84,7 +93,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
   }, [editor, value]);
   const empty = value.length === 0;
   return (
-    <div>
+    <div className="group">
       <div className="relative border-b border-line pb-1">
         {empty && <p className="prose-paper pointer-events-none absolute text-soft">{placeholder}</p>}
         <EditorContent editor={editor} />

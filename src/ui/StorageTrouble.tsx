@@ -11,7 +11,10 @@ export function StorageTrouble({ onRescue }: { readonly onRescue: () => void }) 
   const state = useSaving();
   if (state === 'saved' || state === 'saving') return null;
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-4 border-b border-saffron bg-wash px-5 py-2.5">
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-4 border-b border-saffron bg-wash px-5 py-2.5"
+    >
       <p className="flex-1 font-medium">{WORDS[state]}</p>
       <button type="button" className="btn btn-sm btn-outline" onClick={retrySaving}>
         Try again

@@ -9,7 +9,12 @@ const TO_MARK: Readonly<Record<string, Mark>> = {
   subscript: 'sub',
   superscript: 'sup',
 };
-const FROM_MARK: Readonly<Record<Mark, string>> = { bold: 'bold', italic: 'italic', sub: 'subscript', sup: 'superscript' };
+const FROM_MARK: Readonly<Record<Mark, string>> = {
+  bold: 'bold',
+  italic: 'italic',
+  sub: 'subscript',
+  sup: 'superscript',
+};
 
 function runs(nodes: readonly JSONContent[] = []): TextRun[] {
   return nodes.flatMap((node): TextRun[] => {
@@ -25,7 +30,10 @@ const paragraphOf = (node: JSONContent) => ({ type: 'paragraph' as const, runs: 
 function blockOf(node: JSONContent): Block {
   if (node.type !== 'bulletList' && node.type !== 'orderedList') return paragraphOf(node);
   const items = (node.content ?? []).map((item) => (item.content ?? []).map(paragraphOf));
-  return { type: node.type === 'bulletList' ? 'bullets' : 'numbers', items: items.filter((item) => item.length > 0) };
+  return {
+    type: node.type === 'bulletList' ? 'bullets' : 'numbers',
+    items: items.filter((item) => item.length > 0),
+  };
 }
 
 /** The editor's document as our tree; an empty document is an empty tree. */

@@ -11,7 +11,8 @@ const moment = new Intl.DateTimeFormat(undefined, {
 /** Points with at most 2 decimals, halves away from zero. */
 export const points = (value: Fraction): string => decimals.format(Number(toDecimalText(value)));
 export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
-export const pointsWord = (value: Fraction): string => `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
+export const pointsWord = (value: Fraction): string =>
+  `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
 export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -32,7 +32,11 @@ export function NoticeBar() {
   const notice = useSyncExternalStore(subscribe, () => current);
   const action = notice?.action;
   return (
-    <div role="status" aria-live="polite" className="fixed inset-x-0 bottom-4 z-50 flex justify-center px-4 empty:hidden">
+    <div
+      role="status"
+      aria-live="polite"
+      className="fixed inset-x-0 bottom-4 z-50 flex justify-center px-4 empty:hidden"
+    >
       {notice && (
         <div className="flex items-center gap-4 rounded bg-ink px-4 py-2 text-paper shadow-lg">
           <span>{notice.text}</span>

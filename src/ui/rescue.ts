@@ -6,7 +6,7 @@ import type { QuizView } from './quizContext';
 import { unsavedWork } from './saving';
 
 /** The quiz as it stands in this tab, with everything that could not be stored laid over it. */
-export function rescueFile({ quiz, questions }: QuizView): RescueFile {
+function rescueFile({ quiz, questions }: QuizView): RescueFile {
   const work = unsavedWork();
   const fields = [...work].filter(([name]) => name.startsWith('content:'));
   const content = Object.assign(
@@ -38,5 +38,8 @@ export function readRescue(text: string): Read {
   const read = RescueFile.safeParse(data);
   if (read.success) return { ok: true, file: read.data };
   const issue = read.error.issues[0];
-  return { ok: false, error: `This rescue file cannot be read: ${issue?.path.join(' › ') || 'file'}: ${issue?.message ?? ''}` };
+  return {
+    ok: false,
+    error: `This rescue file cannot be read: ${issue?.path.join(' › ') || 'file'}: ${issue?.message ?? ''}`,
+  };
 }

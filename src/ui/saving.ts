@@ -13,7 +13,10 @@ let summary: State = 'saved';
 
 function summarise(): State {
   const all = [...states.values()];
-  return all.find((state) => state !== 'saving' && state !== 'saved') ?? (all.includes('saving') ? 'saving' : 'saved');
+  return (
+    all.find((state) => state !== 'saving' && state !== 'saved') ??
+    (all.includes('saving') ? 'saving' : 'saved')
+  );
 }
 
 /** Says how saving one thing went. */

@@ -3,7 +3,7 @@ import { storageFailure, type StorageFailure } from '@/store/failure';
 import { keepUnsaved, reportSaving } from './saving';
 
 /** What a save gives back: the new token, or what another tab wrote meanwhile. */
-export type SaveResult<T, Token> =
+type SaveResult<T, Token> =
   | { readonly ok: true; readonly token: Token }
   | { readonly ok: false; readonly theirs: { value: T; token: Token } | null };
 

@@ -8,7 +8,14 @@ import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
 import { kindOf, type Question } from '@/core/kinds';
 import type { Fraction } from '@/core/figures/fraction';
 import { verdictOf, type NearMiss, type Verdict } from '@/core/marking/mark';
-import { contextOf, scoreQuestion, total, traceTotal, type QuestionScore, type Total } from '@/core/marking/markAttempt';
+import {
+  contextOf,
+  scoreQuestion,
+  total,
+  traceTotal,
+  type QuestionScore,
+  type Total,
+} from '@/core/marking/markAttempt';
 import { traceWords } from '@/core/marking/words';
 import { attemptState, counts, type Attempt, type AttemptState, type Student } from '@/core/quiz/attempt';
 import { draftChanges, pointsOf, pointsOfPaper, type DraftChange } from '@/core/quiz/edits';
@@ -94,7 +101,8 @@ async function liveClass(quizId: string): Promise<ClassPapers> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) throw new Error(`No quiz ${quizId}`);
   const { live, opening } = quiz.standing;
-  const paper = live === null || quiz.firstHandInAt === null ? await draftPaper(quizId) : await paperAt(quizId, live);
+  const paper =
+    live === null || quiz.firstHandInAt === null ? await draftPaper(quizId) : await paperAt(quizId, live);
   const revs = live === null ? {} : await questionRevsAt(quizId, live);
   const all = await attemptsOf(quizId);
   const attempts = all.filter((attempt) => counts(attempt, opening, quiz.content, now()));
@@ -140,7 +148,9 @@ async function checkTable(quizId: string): Promise<CheckTable> {
       studentId: attempt.studentId,
       name: students.get(attempt.studentId)?.name ?? 'Removed student',
       total: total(scores),
-      cells: paper.questions.map((question, index) => cellOf(question, attempt, scores[index] as QuestionScore)),
+      cells: paper.questions.map((question, index) =>
+        cellOf(question, attempt, scores[index] as QuestionScore),
+      ),
     };
   });
   return {
@@ -222,7 +232,11 @@ async function totalTrace(quizId: string, attemptId: string): Promise<string[]> 
 }
 
 async function tray(quizId: string): Promise<TrayRow[]> {
-  const [quiz, students, attempts] = await Promise.all([db.quizzes.get(quizId), listStudents(), attemptsOf(quizId)]);
+  const [quiz, students, attempts] = await Promise.all([
+    db.quizzes.get(quizId),
+    listStudents(),
+    attemptsOf(quizId),
+  ]);
   const byStudent = new Map(attempts.map((attempt) => [attempt.studentId, attempt]));
   const rows = students.map((student): TrayRow => {
     const attempt = byStudent.get(student.id);
@@ -264,7 +278,11 @@ async function questionsForFile(quizId: string): Promise<readonly Question[]> {
   return (await liveClass(quizId)).paper.questions;
 }
 
-async function previewFile(quizId: string, table: AnswerTable, chosen: ColumnUse[] | null): Promise<FilePreview> {
+async function previewFile(
+  quizId: string,
+  table: AnswerTable,
+  chosen: ColumnUse[] | null,
+): Promise<FilePreview> {
   const [questions, students] = await Promise.all([questionsForFile(quizId), listStudents()]);
   const columns = chosen ?? proposeColumns(table, questions, students);
   return { ...readPapers(table, columns, questions, students), columns };

@@ -32,7 +32,10 @@ export function tryAnswer(question: Question, answer: Answer | null, content: Qu
     markAnswer(question, answer, contextOf(content)),
     pointsOf(question, content),
   );
-  const trace = traceAnswer(question, answer, content).map((line) => ({ step: line.step, text: traceWords(line) }));
+  const trace = traceAnswer(question, answer, content).map((line) => ({
+    step: line.step,
+    text: traceWords(line),
+  }));
   const { credit, errors, nearMiss, feedback } = mark;
   return { verdict: verdictOf(mark), credit, earned, possible, waiting, errors, nearMiss, feedback, trace };
 }

@@ -47,7 +47,11 @@ function finishedPacket(quiz: QuizRecord, paper: Paper, attempt: Attempt, cover:
   if (byItself && quiz.content.unfinished === 'notCounted') return { state: 'notHandedIn', cover };
   const finishedAt = attempt.handedInAt ?? quiz.standing.opening?.until ?? attempt.savedAt;
   const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, finishedAt, now());
-  return { state: 'finished', cover, slip: slipOf(paper, { answers: attempt.answers, finishedAt, byItself }, shown) };
+  return {
+    state: 'finished',
+    cover,
+    slip: slipOf(paper, { answers: attempt.answers, finishedAt, byItself }, shown),
+  };
 }
 
 async function packetFor(quizId: string, studentId: string): Promise<PaperPacket> {
@@ -59,7 +63,8 @@ async function packetFor(quizId: string, studentId: string): Promise<PaperPacket
   const paper = await paperFor(quiz, attempt);
   const cover = coverOf(quiz, paper, student.name);
   const state = attemptState(attempt, quiz.standing.opening, now());
-  if (attempt && (state === 'handedIn' || state === 'ranOut')) return finishedPacket(quiz, paper, attempt, cover);
+  if (attempt && (state === 'handedIn' || state === 'ranOut'))
+    return finishedPacket(quiz, paper, attempt, cover);
   const { opening } = quiz.standing;
   if (!isOpen(opening, now())) {
     const opensAt = opening && opening.from > now() ? opening.from : null;
@@ -71,14 +76,21 @@ async function packetFor(quizId: string, studentId: string): Promise<PaperPacket
   return {
     state: 'working',
     cover,
-    working: { attemptId: id, questions: questionsForStudent(paper), answers, savedAt: started ? savedAt : null },
+    working: {
+      attemptId: id,
+      questions: questionsForStudent(paper),
+      answers,
+      savedAt: started ? savedAt : null,
+    },
   };
 }
 
 async function receipt(work: Promise<Kept>): Promise<Receipt> {
   try {
     const kept = await work;
-    return Receipt.parse(kept.ok ? { state: 'kept', at: kept.at } : { state: 'refused', reason: kept.reason });
+    return Receipt.parse(
+      kept.ok ? { state: 'kept', at: kept.at } : { state: 'refused', reason: kept.reason },
+    );
   } catch (error) {
     if (storageFailure(error) === 'other') throw error;
     return { state: 'refused', reason: 'storage' };

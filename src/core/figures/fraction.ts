@@ -26,7 +26,8 @@ function reduceBig(n: bigint, d: bigint): Fraction {
   const by = x === 0n ? 1n : x;
   const top = n / by;
   const bottom = d / by;
-  if (top > MAX || top < -MAX || bottom > MAX) throw new RangeError('A sum of shares grew beyond exact figures.');
+  if (top > MAX || top < -MAX || bottom > MAX)
+    throw new RangeError('A sum of shares grew beyond exact figures.');
   return { n: Number(top), d: Number(bottom) };
 }
 
@@ -73,7 +74,7 @@ export function compare(a: Fraction, b: Fraction): number {
 
 export const equal = (a: Fraction, b: Fraction): boolean => compare(a, b) === 0;
 export const larger = (a: Fraction, b: Fraction): Fraction => (compare(a, b) >= 0 ? a : b);
-export const smaller = (a: Fraction, b: Fraction): Fraction => (compare(a, b) <= 0 ? a : b);
+const smaller = (a: Fraction, b: Fraction): Fraction => (compare(a, b) <= 0 ? a : b);
 export const sum = (parts: Iterable<Fraction>): Fraction => [...parts].reduce(add, ZERO);
 
 /** `value` brought into `low … high`. */
@@ -91,9 +92,6 @@ export function roundTo(value: Fraction, perUnit: number): Fraction {
   const whole = (2n * scaled + d) / (2n * d);
   return reduceBig(value.n < 0 ? -whole : whole, BigInt(perUnit));
 }
-
-/** As a number for screens that draw a share; never for computing scores. */
-export const toNumber = (value: Fraction): number => value.n / value.d;
 
 /** A decimal with at most 2 places and a point, halves away from zero: 8/3 → `2.67`, 5/2 → `2.5`. */
 export function toDecimalText(value: Fraction, places = 2): string {
@@ -121,7 +119,8 @@ export function readDecimal(text: string): Fraction | null {
 }
 
 /** `2/3`, or the whole number alone. */
-export const toFractionText = (value: Fraction): string => (value.d === 1 ? `${value.n}` : `${value.n}/${value.d}`);
+export const toFractionText = (value: Fraction): string =>
+  value.d === 1 ? `${value.n}` : `${value.n}/${value.d}`;
 
 /** A share as per cent with at most 2 decimals, without the sign: 1/3 → `33.33`. */
 export const toPercentText = (share: Fraction): string => toDecimalText(multiply(share, { n: 100, d: 1 }));

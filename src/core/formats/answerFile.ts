@@ -39,16 +39,26 @@ export interface ReadPaper {
 export const LARGEST_FILE = 20_000_000;
 const MOST_ROWS = 100_000;
 
-type Read = { readonly ok: true; readonly table: AnswerTable } | { readonly ok: false; readonly error: string };
+type Read =
+  { readonly ok: true; readonly table: AnswerTable } | { readonly ok: false; readonly error: string };
 
 const isEmptyRow = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
 const lineBreaks = (cells: readonly string[]): number =>
   cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
 
+/** The sign that separates the columns: the one that stands most often in the heading, outside quotes. */
+function separatorOf(text: string): string {
+  const heading = /[^\r\n]+/.exec(text)?.[0].replace(/"[^"]*"/g, '') ?? '';
+  const often = [',', ';', '\t'].map((sign) => ({ sign, times: heading.split(sign).length }));
+  return often.reduce((best, next) => (next.times > best.times ? next : best)).sign;
+}
+
 /** Reads comma-, semicolon- or tab-separated text with a header row. Empty rows are passed over. */
 export function readAnswerTable(text: string): Read {
-  if (text.length > LARGEST_FILE) return { ok: false, error: 'The file is larger than 20 million characters.' };
-  const parsed = papa.parse(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', ';', '\t'] });
+  if (text.length > LARGEST_FILE)
+    return { ok: false, error: 'The file is larger than 20 million characters.' };
+  const content = text.replace(/^\uFEFF/, '');
+  const parsed = papa.parse(content, { delimiter: separatorOf(content) });
   let line = 1;
   const rows = parsed.data.map((cells) => {
     const row = { line, cells };
@@ -125,7 +135,8 @@ export function readPapers(
   const byId = new Map(questions.map((question) => [question.id, question]));
   const find = studentFinder(students);
   for (const row of table.rows) {
-    const at = (use: ColumnUse['use']) => row.cells[columns.findIndex((column) => column.use === use)]?.trim() ?? '';
+    const at = (use: ColumnUse['use']) =>
+      row.cells[columns.findIndex((column) => column.use === use)]?.trim() ?? '';
     const name = at('student');
     const number = at('number');
     const found = find(name, number);
@@ -136,7 +147,11 @@ export function readPapers(
     const key = found.student?.id ?? `${compared(name)}|${number}`;
     const earlier = firstLine.get(key);
     if (earlier !== undefined) {
-      problems.push({ line: row.line, column: null, text: `${name || number} stands on line ${earlier} already` });
+      problems.push({
+        line: row.line,
+        column: null,
+        text: `${name || number} stands on line ${earlier} already`,
+      });
       continue;
     }
     firstLine.set(key, row.line);
@@ -168,7 +183,8 @@ function studentFinder(students: readonly Student[]): (name: string, number: str
     const named = byName.get(compared(name)) ?? [];
     if (named.length > 1) return { problem: `more than one student is called ${name}` };
     const only = named[0];
-    if (only && number !== '' && only.number !== '') return { problem: `${name} has another number on the list` };
+    if (only && number !== '' && only.number !== '')
+      return { problem: `${name} has another number on the list` };
     if (only) return { student: only };
     if (name === '') return { problem: `no student has the number ${number}` };
     if (name.length > 200) return { problem: 'the name is longer than 200 characters' };
@@ -190,7 +206,11 @@ function answersOf(
     const cell = row.cells[index] ?? '';
     if (!question) return;
     if (cell.length > 10_000) {
-      problems.push({ line: row.line, column: header[index] ?? null, text: 'longer than 10 000 characters, left out' });
+      problems.push({
+        line: row.line,
+        column: header[index] ?? null,
+        text: 'longer than 10 000 characters, left out',
+      });
       return;
     }
     const answer = kindOf(question).readAnswer(question, cell);

@@ -3,13 +3,12 @@ declare module 'papaparse' {
   interface ParseResult {
     data: string[][];
     errors: { type: string; code: string; message: string; row?: number }[];
-    meta: { delimiter: string };
   }
   interface Papa {
-    parse(text: string, settings: { delimiter?: string; delimitersToGuess?: string[] }): ParseResult;
+    parse(text: string, settings: { delimiter: string }): ParseResult;
     unparse(
       rows: (string | number | null)[][],
-      settings: { newline: string; escapeFormulae: RegExp; quotes?: boolean },
+      settings: { newline: string; escapeFormulae: RegExp },
     ): string;
   }
   const papa: Papa;

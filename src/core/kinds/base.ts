@@ -7,9 +7,12 @@ import { FractionData as Fraction } from '../figures/schema';
 export const Id = z.string().regex(/^[a-z0-9-]{1,40}$/);
 
 /** Points typed by a teacher: 0 … 1000, at most 3 decimals. */
-export const Points = Fraction.refine((value) => 1000 % value.d === 0 && value.n >= 0 && value.n <= 1000 * value.d, {
-  message: 'Points are 0 to 1000 with at most 3 decimals',
-});
+export const Points = Fraction.refine(
+  (value) => 1000 % value.d === 0 && value.n >= 0 && value.n <= 1000 * value.d,
+  {
+    message: 'Points are 0 to 1000 with at most 3 decimals',
+  },
+);
 
 /** A typed share of the points: 0 … 1. */
 export const Share = Fraction.refine((value) => value.n >= 0 && value.n <= value.d, {

@@ -20,7 +20,10 @@ export interface Kind<Question, Answer, Face> {
   /** A new, empty body; `newId` gives a fresh id each time. */
   create(newId: () => string): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
   /** The next question's body after this one: the same rules, nothing else. */
-  next(question: Question, newId: () => string): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+  next(
+    question: Question,
+    newId: () => string,
+  ): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
   hasKey(question: Question): boolean;
   problems(question: Question): Problem[];
   /** The largest credit the key can give, null without a key. */

@@ -7,7 +7,7 @@ import type { Fraction } from '../figures/fraction';
  * - `waits`: the teacher decides; the credit so far is 0 and `ifRight` what a right answer would earn.
  * - `blank`: nothing was given; 0, and it does not wait.
  */
-export type MarkState = 'marked' | 'waits' | 'blank';
+type MarkState = 'marked' | 'waits' | 'blank';
 
 /** Why an answer that matched nothing may still be right. */
 export type NearMiss = 'withoutSpaces' | 'moreIgnored' | 'typingErrors' | 'shortName' | 'longName';

@@ -59,7 +59,10 @@ export function total(scores: readonly QuestionScore[]): Total {
 export function markAttempt(paper: Paper, answers: Readonly<Record<string, Answer>>): QuestionScore[] {
   const context = contextOf(paper.content);
   return paper.questions.map((question) =>
-    scoreQuestion(markAnswer(question, answers[question.id] ?? null, context), pointsOf(question, paper.content)),
+    scoreQuestion(
+      markAnswer(question, answers[question.id] ?? null, context),
+      pointsOf(question, paper.content),
+    ),
   );
 }
 

@@ -1,7 +1,8 @@
 import type { Fraction } from '../figures/fraction';
 
 /** Where a line of a trace belongs on the way of a score. */
-export type Step = 'answer' | 'rule' | 'others' | 'credit' | 'points' | 'override' | 'sum' | 'floor' | 'rounding';
+export type Step =
+  'answer' | 'rule' | 'others' | 'credit' | 'points' | 'override' | 'sum' | 'floor' | 'rounding';
 
 export type TraceValue = string | number | boolean | Fraction | null;
 

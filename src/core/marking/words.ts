@@ -1,14 +1,23 @@
-import { toDecimalText, toFractionText, toPercentText, isShownExactly, type Fraction } from '../figures/fraction';
+import {
+  toDecimalText,
+  toFractionText,
+  toPercentText,
+  isShownExactly,
+  type Fraction,
+} from '../figures/fraction';
 import type { TraceLine, TraceValue } from './trace';
 
 /** The words for every line of a trace. They live here and nowhere else. */
 
-const isFraction = (value: TraceValue | undefined): value is Fraction => typeof value === 'object' && value !== null;
-const share = (value: TraceValue | undefined): string => (isFraction(value) ? `${toPercentText(value)} %` : '');
+const isFraction = (value: TraceValue | undefined): value is Fraction =>
+  typeof value === 'object' && value !== null;
+const share = (value: TraceValue | undefined): string =>
+  isFraction(value) ? `${toPercentText(value)} %` : '';
 const points = (value: TraceValue | undefined): string => (isFraction(value) ? toDecimalText(value) : '');
 const text = (value: TraceValue | undefined): string => String(value ?? '');
 const quoted = (value: TraceValue | undefined): string => `“${text(value)}”`;
-const errors = (value: TraceValue | undefined): string => `${text(value)} typing error${value === 1 ? '' : 's'}`;
+const errors = (value: TraceValue | undefined): string =>
+  `${text(value)} typing error${value === 1 ? '' : 's'}`;
 
 const NEAR: Readonly<Record<string, string>> = {
   withoutSpaces: 'equal to an accepted answer without the spaces',
@@ -24,14 +33,17 @@ export const nearMissWords = (near: string): string => NEAR[near] ?? near;
 const matched = (how: string) => (v: TraceLine['values']) =>
   `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${errors(v['errors'])}` : ''}: ${share(v['credit'])}`;
 
-const differs = (what: string) => (v: TraceLine['values']) => `${quoted(v['form'])} differs in ${what}, which count`;
+const differs = (what: string) => (v: TraceLine['values']) =>
+  `${quoted(v['form'])} differs in ${what}, which count`;
 
 const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLine) => string>> = {
   blank: () => 'Nothing was given: 0, and nothing waits',
   picked: (v) => `Picked ${quoted(v['text'])}`,
   noSuchOption: (v) => `${quoted(v['text'])} is none of the options`,
   comparedAs: (v) =>
-    v['compared'] === v['text'] ? `Compared as typed: ${quoted(v['text'])}` : `Compared as ${quoted(v['compared'])}`,
+    v['compared'] === v['text']
+      ? `Compared as typed: ${quoted(v['text'])}`
+      : `Compared as ${quoted(v['compared'])}`,
   noKey: () => 'The question has no key, so the answer waits for you',
   waits: () => 'Waits for you',
   optionCredit: (v) => `${quoted(v['text'])} earns ${share(v['credit'])}`,
@@ -40,9 +52,12 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   'matched.phrase': matched('Contains the phrase'),
   'matched.allWords': matched('Contains all words of'),
   'matched.pattern': matched('Fits the pattern'),
-  errorPrice: (v, line) => `${errors(v['errors'])} at ${share(v['price'])} each: ${share(line.after)} left of ${share(line.before)}`,
-  unmatchedWrong: (v) => `Matches nothing in the key: anything else is wrong${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
-  unmatchedWaits: (v) => `Matches nothing in the key: it waits for you${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
+  errorPrice: (v, line) =>
+    `${errors(v['errors'])} at ${share(v['price'])} each: ${share(line.after)} left of ${share(line.before)}`,
+  unmatchedWrong: (v) =>
+    `Matches nothing in the key: anything else is wrong${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
+  unmatchedWaits: (v) =>
+    `Matches nothing in the key: it waits for you${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
   contradiction: () => 'It also holds another answer of different credit: worth a look',
   noForm: () => 'A variant without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
@@ -57,11 +72,14 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   wordsMissing: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is missing`,
   wordsTooMany: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is too many`,
   otherwise: (v) => `${quoted(v['form'])} differs`,
-  alsoMatches: (v) => `${quoted(v['form'])} (${share(v['credit'])}) matches too, but comes later in the order of decision`,
-  alsoWithErrors: (v) => `${quoted(v['form'])} (${share(v['credit'])}) would match with ${errors(v['errors'])}, but is further away`,
+  alsoMatches: (v) =>
+    `${quoted(v['form'])} (${share(v['credit'])}) matches too, but comes later in the order of decision`,
+  alsoWithErrors: (v) =>
+    `${quoted(v['form'])} (${share(v['credit'])}) would match with ${errors(v['errors'])}, but is further away`,
   pointsEarned: (v, line) => `${creditText(v['credit'])} of ${points(v['possible'])} = ${points(line.after)}`,
   pointsWait: (v) => `0 of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
-  sum: (v, line) => `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
+  sum: (v, line) =>
+    `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
   stillWaiting: (v) => `${points(v['waiting'])} points still wait for you`,
   toHundredths: (_, line) => `Rounded to hundredths: ${points(line.after)}`,
 };
@@ -74,7 +92,9 @@ function creditText(value: TraceValue | undefined): string {
 
 function exactPoints(value: Fraction | null): string {
   if (!value) return '';
-  return isShownExactly(value) ? toDecimalText(value) : `${toFractionText(value)} (about ${toDecimalText(value)})`;
+  return isShownExactly(value)
+    ? toDecimalText(value)
+    : `${toFractionText(value)} (about ${toDecimalText(value)})`;
 }
 
 /** One line of a trace in words. */

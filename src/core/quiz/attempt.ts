@@ -44,14 +44,23 @@ export const isOpen = (opening: Opening | null, now: number): boolean =>
 export const isOver = (opening: Opening | null, now: number): boolean =>
   opening !== null && opening.until !== null && now >= opening.until;
 
-export function attemptState(attempt: Attempt | undefined, opening: Opening | null, now: number): AttemptState {
+export function attemptState(
+  attempt: Attempt | undefined,
+  opening: Opening | null,
+  now: number,
+): AttemptState {
   if (!attempt) return 'notOpened';
   if (attempt.handedInAt !== null) return 'handedIn';
   return isOver(opening, now) ? 'ranOut' : 'working';
 }
 
 /** True where the attempt is marked: handed in, or run out where the quiz takes unfinished work as it stands. */
-export function counts(attempt: Attempt, opening: Opening | null, content: QuizContent, now: number): boolean {
+export function counts(
+  attempt: Attempt,
+  opening: Opening | null,
+  content: QuizContent,
+  now: number,
+): boolean {
   const state = attemptState(attempt, opening, now);
   return state === 'handedIn' || (state === 'ranOut' && content.unfinished === 'taken');
 }

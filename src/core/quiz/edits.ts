@@ -4,7 +4,8 @@ import { sum, type Fraction } from '../figures/fraction';
 import type { Paper, QuizContent } from './quiz';
 
 /** Points of a question: its own, else the quiz's default. */
-export const pointsOf = (question: Question, content: QuizContent): Fraction => question.points ?? content.defaultPoints;
+export const pointsOf = (question: Question, content: QuizContent): Fraction =>
+  question.points ?? content.defaultPoints;
 
 /** All points of the paper. */
 export const pointsOfPaper = (paper: Paper): Fraction =>
@@ -77,12 +78,14 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   for (const question of live.questions) {
     if (!draftIds.has(question.id)) found.push({ kind: 'removed', questionId: question.id });
   }
-  const kept = (paper: Paper, other: Set<string>) => paper.questions.map((q) => q.id).filter((id) => other.has(id));
+  const kept = (paper: Paper, other: Set<string>) =>
+    paper.questions.map((q) => q.id).filter((id) => other.has(id));
   const liveIds = new Set(liveById.keys());
   if (!same(kept(draft, liveIds), kept(live, draftIds))) found.push({ kind: 'order', questionId: null });
   const [a, b] = [draft.content, live.content];
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
-  if (!same([a.title, a.instructions], [b.title, b.instructions])) found.push({ kind: 'texts', questionId: null });
+  if (!same([a.title, a.instructions], [b.title, b.instructions]))
+    found.push({ kind: 'texts', questionId: null });
   return found;
 }

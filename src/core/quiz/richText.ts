@@ -17,7 +17,10 @@ export const Paragraph = z.strictObject({
 });
 export type Paragraph = z.infer<typeof Paragraph>;
 const ListItem = z.array(Paragraph).min(1).max(50);
-const List = z.strictObject({ type: z.enum(['bullets', 'numbers']), items: z.array(ListItem).min(1).max(200) });
+const List = z.strictObject({
+  type: z.enum(['bullets', 'numbers']),
+  items: z.array(ListItem).min(1).max(200),
+});
 
 const Block = z.discriminatedUnion('type', [Paragraph, List]);
 export type Block = z.infer<typeof Block>;

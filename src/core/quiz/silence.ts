@@ -7,4 +7,5 @@ export function isSafeAddress(address: string): boolean {
 
 /** No feedback at all. */
 export const SILENCE: Feedback = { text: '', links: [] };
-export const isSilent = (feedback: Feedback): boolean => feedback.text.trim() === '' && feedback.links.length === 0;
+export const isSilent = (feedback: Feedback): boolean =>
+  feedback.text.trim() === '' && feedback.links.length === 0;

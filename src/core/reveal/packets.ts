@@ -67,7 +67,11 @@ const Slip = z.strictObject({
     .nullable(),
   parts: z.array(Part),
   toCome: z.array(
-    z.strictObject({ aspect: Aspect, waitsFor: Condition.or(z.literal('never')), until: z.number().int().nullable() }),
+    z.strictObject({
+      aspect: Aspect,
+      waitsFor: Condition.or(z.literal('never')),
+      until: z.number().int().nullable(),
+    }),
   ),
 });
 export type Slip = z.infer<typeof Slip>;
@@ -87,6 +91,9 @@ export type PaperPacket = z.infer<typeof PaperPacket>;
 /** The answer to a saved answer or a hand-in. */
 export const Receipt = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
-  z.strictObject({ state: z.literal('refused'), reason: z.enum(['closed', 'handedIn', 'storage', 'unknown']) }),
+  z.strictObject({
+    state: z.literal('refused'),
+    reason: z.enum(['closed', 'handedIn', 'storage', 'unknown']),
+  }),
 ]);
 export type Receipt = z.infer<typeof Receipt>;

@@ -61,4 +61,5 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
 }
 
 /** A question in one line, for lists and tables. */
-export const questionTitle = (text: Parameters<typeof plainText>[0]): string => plainText(text) || 'Question without text';
+export const questionTitle = (text: Parameters<typeof plainText>[0]): string =>
+  plainText(text) || 'Question without text';

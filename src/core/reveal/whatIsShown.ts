@@ -3,7 +3,7 @@ import type { QuizContent, QuizStanding } from '../quiz/quiz';
 import { ASPECTS, type Aspect, type Condition } from './plan';
 
 /** Whether an aspect is shown to a student now, since when, or what it waits for and until when if known. */
-export type Showing =
+type Showing =
   | { readonly shown: true; readonly since: number }
   | { readonly shown: false; readonly waitsFor: Condition | 'never'; readonly until: number | null };
 

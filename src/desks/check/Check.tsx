@@ -23,16 +23,24 @@ function useCheckTable(): CheckTable | null {
   return table;
 }
 
+/** The first answer that waits, so that it is at hand at once; else the first answer. */
+function firstWaiting({ rows }: CheckTable): Place {
+  const row = rows.findIndex(({ cells }) => cells.some((cell) => cell.verdict === 'waits'));
+  const column = rows[row]?.cells.findIndex((cell) => cell.verdict === 'waits') ?? 0;
+  return { row: Math.max(0, row), column };
+}
+
 /** Computed scores: students × questions, each opened down to the rule that gave it. */
 export default function Check() {
   const { quiz } = useQuiz();
   const table = useCheckTable();
-  const [place, setPlace] = useState<Place>({ row: 0, column: 0 });
+  const [chosen, setPlace] = useState<Place | null>(null);
   const save = async () => {
     const text = await classWorker().scoresFile(quiz.id);
     download(`${fileName(quiz.content.title)}-scores.csv`, text, 'text/csv;charset=utf-8');
   };
   if (table === null) return <p className="px-6 py-16 text-center text-soft">Marking …</p>;
+  const place = chosen ?? firstWaiting(table);
   const row = table.rows[place.row] ?? table.rows[0];
   return (
     <main className="grid w-full flex-1 grid-cols-[minmax(0,1fr)_360px] items-start gap-x-6 px-5 py-5 max-lg:grid-cols-1">
@@ -45,7 +53,12 @@ export default function Check() {
               {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
             </p>
           </div>
-          <button type="button" className="btn btn-sm btn-outline h-9" disabled={table.rows.length === 0} onClick={() => void save()}>
+          <button
+            type="button"
+            className="btn btn-sm btn-outline h-9"
+            disabled={table.rows.length === 0}
+            onClick={() => void save()}
+          >
             <Download size={15} aria-hidden /> Scores as CSV
           </button>
         </div>

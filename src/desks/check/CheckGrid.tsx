@@ -15,7 +15,13 @@ interface Props {
   readonly onPlace: (place: Place) => void;
 }
 
-const STATES = { right: 'right', partly: 'partly right', wrong: 'wrong', waits: 'waits for you', blank: 'nothing given' };
+const STATES = {
+  right: 'right',
+  partly: 'partly right',
+  wrong: 'wrong',
+  waits: 'waits for you',
+  blank: 'nothing given',
+};
 
 const spoken = (cell: CheckCell, number: number): string =>
   `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.answer ? `, “${cell.answer}”` : ''}`;
@@ -43,7 +49,10 @@ function Row({ row, at, place, onPlace }: RowProps) {
   const { score, waiting } = row.total;
   return (
     <tr className="border-b border-hair">
-      <th scope="row" className="sticky left-0 z-[1] max-w-48 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium">
+      <th
+        scope="row"
+        className="sticky left-0 z-[1] max-w-48 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
+      >
         {row.name}
       </th>
       {row.cells.map((cell, column) => (
@@ -72,7 +81,11 @@ function Row({ row, at, place, onPlace }: RowProps) {
           aria-pressed={here(totalColumn)}
           onClick={() => onPlace({ row: at, column: totalColumn })}
         >
-          {waiting.n > 0 && <span className="text-[12.5px] font-medium whitespace-nowrap text-saffron-text">+{points(waiting)} to come</span>}
+          {waiting.n > 0 && (
+            <span className="text-[12.5px] font-medium whitespace-nowrap text-saffron-text">
+              +{points(waiting)} to come
+            </span>
+          )}
           {points(score)}
         </button>
       </td>
@@ -104,7 +117,8 @@ export function CheckGrid({ table, place, onPlace }: Props) {
               <th key={question.id} className="px-1 pb-2 font-normal" title={question.title}>
                 <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
                 <span className="caption figures block leading-tight">
-                  {points(question.points)} {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
+                  {points(question.points)}{' '}
+                  {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
                 </span>
                 <span className="figures block text-[12px] text-soft">
                   {question.share === null ? '–' : `${Math.round(question.share * 100)} %`}
@@ -124,8 +138,8 @@ export function CheckGrid({ table, place, onPlace }: Props) {
         </tbody>
       </table>
       <p className="caption px-6 pt-3">
-        Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, or an answer that
-        holds two variants. Arrow keys go from cell to cell.
+        Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, or
+        an answer that holds two variants. Arrow keys go from cell to cell.
       </p>
     </div>
   );

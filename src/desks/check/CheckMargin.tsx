@@ -32,7 +32,9 @@ function Total({ row }: { readonly row: CheckRow }) {
       <h2 className="text-[17px]">{row.name}</h2>
       <p className="figures mt-1 font-title text-[22px] font-semibold">
         {points(score)} of {points(outOf)}
-        {waiting.n > 0 && <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>}
+        {waiting.n > 0 && (
+          <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>
+        )}
       </p>
       <ol className="mt-3 space-y-1 text-[13.5px]">
         {lines.map((line, index) => (
@@ -44,8 +46,12 @@ function Total({ row }: { readonly row: CheckRow }) {
           <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
             <span className="figures w-5 text-right font-semibold">{index + 1}</span>
             <CreditPie credit={cell.credit} verdict={cell.verdict} />
-            <span className="min-w-0 flex-1 truncate">{cell.answer || <span className="text-soft">nothing given</span>}</span>
-            <span className="figures font-semibold">{cell.verdict === 'waits' ? 'waits' : points(cell.earned)}</span>
+            <span className="min-w-0 flex-1 truncate">
+              {cell.answer || <span className="text-soft">nothing given</span>}
+            </span>
+            <span className="figures font-semibold">
+              {cell.verdict === 'waits' ? 'waits' : points(cell.earned)}
+            </span>
           </li>
         ))}
       </ol>
@@ -103,7 +109,11 @@ function OneAnswer(props: Props) {
           </div>
           <h3 className="mt-4 text-[14px]">The student reads</h3>
           <p className="mt-1 text-[14px]">
-            {isSilent(trial.feedback) ? <span className="text-soft">nothing</span> : <FeedbackView feedback={trial.feedback} />}
+            {isSilent(trial.feedback) ? (
+              <span className="text-soft">nothing</span>
+            ) : (
+              <FeedbackView feedback={trial.feedback} />
+            )}
           </p>
         </>
       )}

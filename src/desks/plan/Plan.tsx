@@ -1,12 +1,11 @@
-import { useEffect, useState } from 'react';
 import { ASPECTS, type Aspect, type Condition } from '@/core/reveal/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { now } from '@/store/clock';
 import { saveContent, showAspect } from '@/store/quizzes';
 import { dayAndTime } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
+import { useNow } from '@/ui/useNow';
 
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
   score: 'The score appears',
@@ -65,11 +64,7 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
 /** What a student who handed in at a moment would see now and later: the plan, said back. */
 function Preview() {
   const { quiz } = useQuiz();
-  const [at, setAt] = useState(now);
-  useEffect(() => {
-    const timer = setInterval(() => setAt(now()), 15_000);
-    return () => clearInterval(timer);
-  }, []);
+  const at = useNow();
   const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, at, at);
   const names: Readonly<Record<Aspect, string>> = {
     score: 'score', rightWrong: 'right and wrong', ownAnswers: 'own answers', feedback: 'feedback', rightAnswers: 'right answers',
@@ -94,7 +89,9 @@ function Preview() {
           return (
             <div key={aspect} className="flex justify-between gap-4 border-b border-line pb-1.5">
               <dt>{names[aspect]}</dt>
-              <dd className={showing.shown ? 'font-semibold' : 'text-soft'}>{showing.shown ? 'at once' : later}</dd>
+              <dd className={showing.shown ? 'font-semibold' : 'text-soft'}>
+                {showing.shown ? 'at once' : later}
+              </dd>
             </div>
           );
         })}
@@ -110,7 +107,9 @@ export default function Plan() {
   const { content } = quiz;
   const leak = leaksOf(content);
   const save = (patch: Partial<QuizContent>, label: string) => {
-    const base = Object.fromEntries(Object.keys(patch).map((field) => [field, content[field as keyof QuizContent]]));
+    const base = Object.fromEntries(
+      Object.keys(patch).map((field) => [field, content[field as keyof QuizContent]]),
+    );
     void saveContent(quiz.id, patch, base, { label, field: '' });
   };
   const setWhen = (aspect: Aspect, when: When) =>
@@ -119,7 +118,9 @@ export default function Plan() {
     <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
       <div className="bg-paper px-9 py-7 max-sm:px-4">
         <h1 className="text-[24px]">Reveal plan</h1>
-        <p className="caption mt-1">What each student sees of their result, and when. Changes hold at once, for everyone.</p>
+        <p className="caption mt-1">
+          What each student sees of their result, and when. Changes hold at once, for everyone.
+        </p>
         <ul className="mt-4">
           {ASPECTS.map((aspect) => (
             <li key={aspect} className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
@@ -146,7 +147,10 @@ export default function Plan() {
               aria-label="Work that is not handed in when the quiz closes"
               value={content.unfinished}
               onChange={(event) =>
-                save({ unfinished: event.target.value as QuizContent['unfinished'] }, 'Change the rule for unfinished work')
+                save(
+                  { unfinished: event.target.value as QuizContent['unfinished'] },
+                  'Change the rule for unfinished work',
+                )
               }
             >
               <option value="taken">is taken as it stands</option>
@@ -157,20 +161,28 @@ export default function Plan() {
         </ul>
         {leak && (
           <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
-            <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others can still sit
-            until the quiz closes.
+            <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others
+            can still sit until the quiz closes.
           </p>
         )}
         <h2 className="mt-6 text-[15px]">Ready-made plans</h2>
         <div className="mt-2 flex flex-wrap gap-2">
           {READY_MADE.map(({ title, plan }) => (
-            <button key={title} type="button" className="btn btn-sm btn-outline font-normal" onClick={() => save({ plan }, 'Take a ready-made plan')}>
+            <button
+              key={title}
+              type="button"
+              className="btn btn-sm btn-outline font-normal"
+              onClick={() => save({ plan }, 'Take a ready-made plan')}
+            >
               {title}
             </button>
           ))}
         </div>
       </div>
-      <aside aria-label="Margin" className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0">
+      <aside
+        aria-label="Margin"
+        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+      >
         <Preview />
       </aside>
     </main>

@@ -32,7 +32,8 @@ const FAILURES: Readonly<Record<StorageFailure, string>> = {
   full: 'The storage of this browser is full, so Yentrel cannot start here. Free some space and load this page again.',
   forbidden:
     'This browser does not let Yentrel store anything: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
-  other: 'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
+  other:
+    'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
 };
 
 function Rescue() {

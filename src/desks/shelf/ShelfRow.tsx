@@ -15,7 +15,10 @@ function stands({ standing }: QuizRecord): { word: string; detail: string } {
   const { opening } = standing;
   if (!opening) return { word: 'Draft', detail: 'never opened' };
   if (isOpen(opening, now())) {
-    return { word: 'Open', detail: opening.until === null ? 'without an end' : `until ${dayAndTime(opening.until)}` };
+    return {
+      word: 'Open',
+      detail: opening.until === null ? 'without an end' : `until ${dayAndTime(opening.until)}`,
+    };
   }
   if (isOver(opening, now())) return { word: 'Closed', detail: `since ${dayAndTime(opening.until ?? 0)}` };
   return { word: 'Ready', detail: `opens ${dayAndTime(opening.from)}` };
@@ -38,7 +41,10 @@ export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly se
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_210px_150px_170px] items-baseline gap-x-6 gap-y-1 border-b border-line px-6 py-4 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2">
       <div className="min-w-0 max-md:col-span-2">
-        <a className="font-title text-[17px] font-semibold hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#write`}>
+        <a
+          className="font-title text-[17px] font-semibold hover:underline"
+          href={`/quiz/?id=${encodeURIComponent(id)}#write`}
+        >
           {quiz.content.title || 'Untitled quiz'}
         </a>
         <p className="caption truncate">
@@ -59,7 +65,10 @@ export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly se
       </p>
       <p className="figures">
         {work && work.waiting > 0 ? (
-          <a className="font-semibold text-saffron-text hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#check`}>
+          <a
+            className="font-semibold text-saffron-text hover:underline"
+            href={`/quiz/?id=${encodeURIComponent(id)}#check`}
+          >
             {count(work.waiting, 'answer')} waiting
           </a>
         ) : (

@@ -5,7 +5,13 @@ import { RichText } from '@/ui/RichText';
 import { whenResultsCome } from './planWords';
 
 /** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
-export function CoverPage({ cover, onBegin }: { readonly cover: Cover; readonly onBegin: () => Promise<void> }) {
+export function CoverPage({
+  cover,
+  onBegin,
+}: {
+  readonly cover: Cover;
+  readonly onBegin: () => Promise<void>;
+}) {
   const [busy, setBusy] = useState(false);
   const facts = [
     `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,

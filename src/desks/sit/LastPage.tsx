@@ -18,7 +18,9 @@ interface Props {
 export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn }: Props) {
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState(false);
-  const missing = questions.map((question, index) => ({ question, index })).filter(({ question }) => !answered(question.id));
+  const missing = questions
+    .map((question, index) => ({ question, index }))
+    .filter(({ question }) => !answered(question.id));
   const handIn = async () => {
     setBusy(true);
     const trouble = await onHandIn();
@@ -35,14 +37,22 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
       ) : (
         <>
           <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">
-            {missing.length === 1 ? '1 question has no answer yet:' : `${missing.length} questions have no answer yet:`}
+            {missing.length === 1
+              ? '1 question has no answer yet:'
+              : `${missing.length} questions have no answer yet:`}
           </p>
           <ul className="mt-2 border-t border-line">
             {missing.map(({ question, index }) => (
               <li key={question.id} className="border-b border-hair">
-                <button type="button" className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200" onClick={() => onGo(index)}>
+                <button
+                  type="button"
+                  className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
+                  onClick={() => onGo(index)}
+                >
                   <span className="figures font-semibold">{index + 1}</span>
-                  <span className="truncate underline underline-offset-2">{plainText(question.text) || 'Question without text'}</span>
+                  <span className="truncate underline underline-offset-2">
+                    {plainText(question.text) || 'Question without text'}
+                  </span>
                 </button>
               </li>
             ))}
@@ -51,12 +61,18 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
       )}
       <KeepLine keep={keep} />
       <p className="mt-4">Handing in is once and for all: afterwards nothing can be changed.</p>
-      <button type="button" className="btn btn-primary mt-4 h-12 px-8 text-[16px]" disabled={busy} onClick={() => void handIn()}>
+      <button
+        type="button"
+        className="btn btn-primary mt-4 h-12 px-8 text-[16px]"
+        disabled={busy}
+        onClick={() => void handIn()}
+      >
         Hand in
       </button>
       {failed && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          It was not handed in, because an answer could not be kept. Everything is still on this page: try again.
+          It was not handed in, because an answer could not be kept. Everything is still on this page: try
+          again.
         </p>
       )}
     </>

@@ -52,10 +52,20 @@ export function Sit() {
 
   if (packet === 'loading') return <p className="px-6 py-24 text-center text-soft">Fetching your paper …</p>;
   if (packet === 'failed') {
-    return <Message title="Your paper cannot be opened here" text="This browser does not let the page keep anything. Open the address in an ordinary window, or in another browser." />;
+    return (
+      <Message
+        title="Your paper cannot be opened here"
+        text="This browser does not let the page keep anything. Open the address in an ordinary window, or in another browser."
+      />
+    );
   }
   if (packet.state === 'unknown') {
-    return <Message title="There is no paper at this address" text="Check the address with your teacher. Nothing of yours is lost." />;
+    return (
+      <Message
+        title="There is no paper at this address"
+        text="Check the address with your teacher. Nothing of yours is lost."
+      />
+    );
   }
   if (packet.state === 'closed') {
     const text =
@@ -65,10 +75,17 @@ export function Sit() {
     return <Message title={packet.cover.title} text={text} />;
   }
   if (packet.state === 'notHandedIn') {
-    return <Message title={packet.cover.title} text="The quiz has closed. Your work was not handed in, and this quiz does not count such work. Ask your teacher." />;
+    return (
+      <Message
+        title={packet.cover.title}
+        text="The quiz has closed. Your work was not handed in, and this quiz does not count such work. Ask your teacher."
+      />
+    );
   }
   if (packet.state === 'ready') {
-    return <CoverPage cover={packet.cover} onBegin={async () => setPacket(await port.begin(quizId, studentId))} />;
+    return (
+      <CoverPage cover={packet.cover} onBegin={async () => setPacket(await port.begin(quizId, studentId))} />
+    );
   }
   if (packet.state === 'working') {
     return <WorkPages port={port} cover={packet.cover} working={packet.working} onDone={open} />;

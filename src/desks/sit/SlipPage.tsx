@@ -7,7 +7,13 @@ import { dayAndTime, points } from '@/ui/figures';
 import { RichText } from '@/ui/RichText';
 import { stillToCome } from './planWords';
 
-const VERDICTS = { right: 'Right', partly: 'Partly right', wrong: 'Not right', waits: 'Waits to be marked', blank: 'No answer' };
+const VERDICTS = {
+  right: 'Right',
+  partly: 'Partly right',
+  wrong: 'Not right',
+  waits: 'Waits to be marked',
+  blank: 'No answer',
+};
 
 function Part({ part }: { readonly part: SlipPart }) {
   const { result, text, ownAnswer, feedback, right } = part;
@@ -21,7 +27,9 @@ function Part({ part }: { readonly part: SlipPart }) {
             <CreditPie credit={result.credit} verdict={result.verdict} label="" />
             <span className="flex-1 font-semibold">{VERDICTS[result.verdict]}</span>
             <span className="figures">
-              {result.verdict === 'waits' ? `${points(part.points)} to come` : `${points(result.earned)} of ${points(part.points)}`}
+              {result.verdict === 'waits'
+                ? `${points(part.points)} to come`
+                : `${points(result.earned)} of ${points(part.points)}`}
             </span>
           </>
         )}
@@ -44,7 +52,9 @@ function Part({ part }: { readonly part: SlipPart }) {
           <span className="font-semibold">{right.answers.join(', or ')}</span>
         </p>
       )}
-      {right && right.explanation !== '' && <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>}
+      {right && right.explanation !== '' && (
+        <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
+      )}
     </li>
   );
 }
@@ -55,7 +65,9 @@ function Score({ score }: { readonly score: NonNullable<Slip['score']> }) {
     <p className="figures mt-5 font-title text-[30px] leading-tight font-semibold">
       {points(earned)} of {points(outOf)}
       {waiting.n > 0 && (
-        <span className="block font-sans text-[16px] text-saffron-text">so far, {points(waiting)} to come</span>
+        <span className="block font-sans text-[16px] text-saffron-text">
+          so far, {points(waiting)} to come
+        </span>
       )}
     </p>
   );

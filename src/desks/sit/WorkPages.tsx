@@ -17,7 +17,8 @@ interface Props {
 const TROUBLE = {
   closed: 'The quiz has closed. What was kept before stays.',
   handedIn: 'This paper has been handed in already, perhaps in another tab.',
-  storage: 'This device cannot keep the answer: its storage is full or forbidden. It is still on this page; make space and go on typing.',
+  storage:
+    'This device cannot keep the answer: its storage is full or forbidden. It is still on this page; make space and go on typing.',
   unknown: 'This answer could not be kept. It is still on this page.',
 } as const;
 
@@ -29,7 +30,12 @@ export function KeepLine({ keep }: { readonly keep: KeepState }) {
       </p>
     );
   }
-  const words = keep.state === 'keeping' ? 'Keeping …' : keep.at === null ? '' : `Kept on this device at ${time(keep.at)}`;
+  const words =
+    keep.state === 'keeping'
+      ? 'Keeping …'
+      : keep.at === null
+        ? ''
+        : `Kept on this device at ${time(keep.at)}`;
   return (
     <p role="status" className="caption figures mt-4 min-h-5">
       {words}
@@ -61,7 +67,9 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
       <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
         <p className="truncate font-semibold">{cover.title}</p>
-        {cover.until !== null && <p className="caption figures whitespace-nowrap">until {dayAndTime(cover.until)}</p>}
+        {cover.until !== null && (
+          <p className="caption figures whitespace-nowrap">until {dayAndTime(cover.until)}</p>
+        )}
       </header>
       <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
         {questions.map(({ id }, index) => (
@@ -108,8 +116,16 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
           />
         )}
       </main>
-      <nav aria-label="Questions" className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3">
-        <button type="button" className="btn btn-outline h-11 px-5" disabled={at === 0} onClick={() => go(at - 1)}>
+      <nav
+        aria-label="Questions"
+        className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3"
+      >
+        <button
+          type="button"
+          className="btn btn-outline h-11 px-5"
+          disabled={at === 0}
+          onClick={() => go(at - 1)}
+        >
           Back
         </button>
         {question && (

@@ -37,7 +37,11 @@ export function stillToCome(toCome: Slip['toCome']): string[] {
   const closed = names('closed');
   const teacher = names('byTeacher');
   return [
-    ...(closed ? [`${sentence(closed)} will come ${until === null ? 'after the quiz has closed' : `on ${dayAndTime(until)}, when the quiz has closed`}.`] : []),
+    ...(closed
+      ? [
+          `${sentence(closed)} will come ${until === null ? 'after the quiz has closed' : `on ${dayAndTime(until)}, when the quiz has closed`}.`,
+        ]
+      : []),
     ...(teacher ? [`${sentence(teacher)} will come when your teacher shows it.`] : []),
   ];
 }

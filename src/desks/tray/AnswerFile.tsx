@@ -51,7 +51,9 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
       <h2 id="answer-file" className="text-[15px]">
         Answers from a file
       </h2>
-      <p className="mt-1 text-[14px] text-soft">One row a student, separated by commas, semicolons or tabs, with a heading row.</p>
+      <p className="mt-1 text-[14px] text-soft">
+        One row a student, separated by commas, semicolons or tabs, with a heading row.
+      </p>
       <div
         className={`mt-3 rounded border border-dashed px-4 py-7 text-center ${over ? 'border-petrol bg-paper' : 'border-[var(--field)]'}`}
         onDragOver={(event) => {

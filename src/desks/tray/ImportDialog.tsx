@@ -9,8 +9,10 @@ import { classWorker } from '@/workers/clients';
 import type { FilePreview } from '@/workers/classDesk';
 
 const keyOf = (use: ColumnUse): string => (use.use === 'question' ? `q:${use.questionId}` : use.use);
-const useOf = (key: string): ColumnUse =>
-  key.startsWith('q:') ? { use: 'question', questionId: key.slice(2) } : { use: key as 'student' | 'number' | 'ignored' };
+const columnUse = (key: string): ColumnUse =>
+  key.startsWith('q:')
+    ? { use: 'question', questionId: key.slice(2) }
+    : { use: key as 'student' | 'number' | 'ignored' };
 
 interface Props {
   readonly table: AnswerTable;
@@ -64,11 +66,11 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
                 </th>
                 <td className="py-1 pr-4">
                   <select
-                    className="select select-sm w-64"
+                    className="lined-field !w-72 truncate"
                     aria-label={`Column ${heading || index + 1}`}
                     value={keyOf(columns[index] ?? { use: 'ignored' })}
                     onChange={(event) =>
-                      choose(columns.map((column, at) => (at === index ? useOf(event.target.value) : column)))
+                      choose(columns.map((column, at) => (at === index ? columnUse(event.target.value) : column)))
                     }
                   >
                     <option value="ignored">is ignored</option>
@@ -82,7 +84,11 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
                   </select>
                 </td>
                 <td className="max-w-72 truncate py-1.5 text-soft">
-                  {table.rows.slice(0, 3).map((row) => row.cells[index] ?? '').filter(Boolean).join(' · ')}
+                  {table.rows
+                    .slice(0, 3)
+                    .map((row) => row.cells[index] ?? '')
+                    .filter(Boolean)
+                    .join(' · ')}
                 </td>
               </tr>
             ))}
@@ -93,7 +99,8 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
         {!named && <p className="text-saffron-text">Say which column holds the student.</p>}
         {named && (
           <p>
-            {count(papers.length, 'paper')} ready{fresh > 0 ? `, ${fresh} of them from students who will be added to the class list` : ''}.
+            {count(papers.length, 'paper')} ready
+            {fresh > 0 ? `, ${fresh} of them from students who will be added to the class list` : ''}.
           </p>
         )}
         {(preview?.problems.length ?? 0) > 0 && (
@@ -114,7 +121,12 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
         <button type="button" className="btn btn-ghost" onClick={onClose}>
           Leave it
         </button>
-        <button type="button" className="btn btn-primary" disabled={busy || !named || papers.length === 0} onClick={() => void take()}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={busy || !named || papers.length === 0}
+          onClick={() => void take()}
+        >
           Take in {count(papers.length, 'paper')}
         </button>
       </div>

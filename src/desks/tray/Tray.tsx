@@ -29,7 +29,8 @@ function useTray(listed: number): TrayRow[] | null {
 }
 
 function when(row: TrayRow): string {
-  if (row.handedInAt !== null) return `${dayAndTime(row.handedInAt)}${row.source === 'file' ? ', from a file' : ''}`;
+  if (row.handedInAt !== null)
+    return `${dayAndTime(row.handedInAt)}${row.source === 'file' ? ', from a file' : ''}`;
   return row.openedAt !== null ? `since ${dayAndTime(row.openedAt)}, ${row.answered} answered` : '';
 }
 
@@ -42,12 +43,20 @@ function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }
       <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
         {row.name}
       </th>
-      <td className={`py-1.5 pr-4 ${row.state === 'working' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}>
+      <td
+        className={`py-1.5 pr-4 ${row.state === 'working' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
+      >
         {STATES[row.state]}
       </td>
       <td className="figures caption py-1.5 pr-4">{when(row)}</td>
       <td className="py-1.5 pr-9 text-right">
-        <a className="link-text" href={address} target="_blank" rel="noopener" aria-label={`Page of ${row.name}`}>
+        <a
+          className="link-text"
+          href={address}
+          target="_blank"
+          rel="noopener"
+          aria-label={`Page of ${row.name}`}
+        >
           {done ? 'their slip' : 'their page'}
         </a>
       </td>
@@ -130,7 +139,10 @@ export default function Tray() {
         )}
         <NewStudent onAdded={() => setListed((n) => n + 1)} />
       </div>
-      <aside aria-label="Answers from a file" className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0">
+      <aside
+        aria-label="Answers from a file"
+        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+      >
         <AnswerFile onImported={() => setListed((n) => n + 1)} />
       </aside>
     </main>

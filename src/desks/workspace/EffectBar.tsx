@@ -9,7 +9,10 @@ import type { NamedChange, Pending } from '@/workers/classDesk';
 
 function words({ up, down, unchanged }: Pending): string {
   if (up + down === 0) return 'No score changes';
-  const parts = [up > 0 ? `${count(up, 'student')} up` : '', down > 0 ? `${count(down, 'student')} down` : ''];
+  const parts = [
+    up > 0 ? `${count(up, 'student')} up` : '',
+    down > 0 ? `${count(down, 'student')} down` : '',
+  ];
   return `${parts.filter(Boolean).join(', ')}, ${unchanged} unchanged`;
 }
 
@@ -25,7 +28,9 @@ function Row({ change }: { readonly change: NamedChange }) {
         {compare(by, { n: 0, d: 1 }) > 0 ? '+' : ''}
         {points(by)}
       </td>
-      <td className="figures px-3 text-right text-saffron-text">{waitingAfter.n > 0 ? points(waitingAfter) : ''}</td>
+      <td className="figures px-3 text-right text-saffron-text">
+        {waitingAfter.n > 0 ? points(waitingAfter) : ''}
+      </td>
     </tr>
   );
 }
@@ -78,8 +83,13 @@ export function EffectBar() {
   if (pending.changes.length === 0) {
     if (pending.undoable === null) return null;
     return (
-      <section aria-label="Last change to the key" className="sticky bottom-0 z-10 mt-auto flex items-center gap-4 border-t border-line bg-paper px-6 py-2">
-        <p className="flex-1 text-soft">The key was changed and applied to everyone at {time(pending.undoable)}.</p>
+      <section
+        aria-label="Last change to the key"
+        className="sticky bottom-0 z-10 mt-auto flex items-center gap-4 border-t border-line bg-paper px-6 py-2"
+      >
+        <p className="flex-1 text-soft">
+          The key was changed and applied to everyone at {time(pending.undoable)}.
+        </p>
         <button type="button" className="btn btn-sm btn-outline" onClick={() => void undo()}>
           Undo the change
         </button>
@@ -91,11 +101,17 @@ export function EffectBar() {
       aria-label="Changes not applied"
       className="sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-x-5 gap-y-2 bg-[#1a2436] px-6 py-3 text-[#fffefb] dark:bg-[#0d1119]"
     >
-      <p className="font-title text-[17px] font-semibold">{count(pending.changes.length, 'change')} not applied</p>
+      <p className="font-title text-[17px] font-semibold">
+        {count(pending.changes.length, 'change')} not applied
+      </p>
       <p className="figures flex-1" role="status">
         {words(pending)}
       </p>
-      <button type="button" className="btn btn-sm h-9 border-[#8f98a8] bg-transparent text-[#fffefb] shadow-none hover:bg-white/10" onClick={() => setSeeing(true)}>
+      <button
+        type="button"
+        className="btn btn-sm h-9 border-[#8f98a8] bg-transparent text-[#fffefb] shadow-none hover:bg-white/10"
+        onClick={() => setSeeing(true)}
+      >
         See who
       </button>
       <button type="button" className="btn btn-sm btn-accent h-9 text-[#1a1405]" onClick={() => void apply()}>

@@ -51,7 +51,12 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
       <div className="mt-4 grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <label className="block">
           <span className="label-small">Open from</span>
-          <input type="datetime-local" className="input w-full" value={from} onChange={(e) => setFrom(e.target.value)} />
+          <input
+            type="datetime-local"
+            className="input w-full"
+            value={from}
+            onChange={(e) => setFrom(e.target.value)}
+          />
         </label>
         <label className="block">
           <span className="label-small">Until</span>
@@ -65,7 +70,12 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
         </label>
       </div>
       <label className="mt-3 flex items-center gap-2">
-        <input type="checkbox" className="size-4 accent-[var(--petrol)]" checked={endless} onChange={(e) => setEndless(e.target.checked)} />
+        <input
+          type="checkbox"
+          className="size-4 accent-[var(--petrol)]"
+          checked={endless}
+          onChange={(e) => setEndless(e.target.checked)}
+        />
         Without an end, until I close it
       </label>
       {bad && (
@@ -82,7 +92,12 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
             {open ? 'Close now' : 'Take back'}
           </button>
         )}
-        <button type="button" className="btn btn-primary" disabled={bad !== null} onClick={() => void apply()}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={bad !== null}
+          onClick={() => void apply()}
+        >
           {open ? 'Change the times' : 'Open it'}
         </button>
       </div>

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/attempt';
 import { pointsOfPaper } from '@/core/quiz/edits';
-import { now } from '@/store/clock';
+import { useNow } from '@/ui/useNow';
 import { nextSteps, redo, undo } from '@/store/history';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
 import { notify } from '@/ui/notices';
@@ -15,7 +15,13 @@ import { classWorker } from '@/workers/clients';
 import { OpenDialog } from './OpenDialog';
 import { STATIONS, type StationName } from './stations';
 
-const SAVING_WORDS = { saved: 'saved', saving: 'saving …', full: 'not saved', forbidden: 'not saved', other: 'not saved' };
+const SAVING_WORDS = {
+  saved: 'saved',
+  saving: 'saving …',
+  full: 'not saved',
+  forbidden: 'not saved',
+  other: 'not saved',
+};
 
 /** What is left to do at each station, in two or three words. */
 function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
@@ -38,9 +44,8 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
   };
 }
 
-function openWords({ quiz }: QuizView): string {
+function openWords({ quiz }: QuizView, at: number): string {
   const { opening } = quiz.standing;
-  const at = now();
   if (!opening) return 'Closed: never opened';
   if (isOpen(opening, at)) return opening.until === null ? 'Open' : `Open until ${dayAndTime(opening.until)}`;
   if (isOver(opening, at) && opening.until !== null) return `Closed since ${dayAndTime(opening.until)}`;
@@ -86,8 +91,12 @@ export function StationBar({ station }: { readonly station: string }) {
   const [asking, setAsking] = useState(false);
   const saving = useSaving();
   const left = useLeft(view);
-  const total = pointsOfPaper({ content: quiz.content, questions: questions.map((record) => record.question) });
-  const open = isOpen(quiz.standing.opening, now());
+  const total = pointsOfPaper({
+    content: quiz.content,
+    questions: questions.map((record) => record.question),
+  });
+  const at = useNow();
+  const open = isOpen(quiz.standing.opening, at);
   return (
     <header className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1">
       <div className="flex min-w-0 items-center gap-2">
@@ -95,7 +104,9 @@ export function StationBar({ station }: { readonly station: string }) {
           <ChevronLeft size={18} aria-hidden />
         </a>
         <div className="min-w-0">
-          <p className="truncate font-title text-[16px] font-semibold">{quiz.content.title || 'Untitled quiz'}</p>
+          <p className="truncate font-title text-[16px] font-semibold">
+            {quiz.content.title || 'Untitled quiz'}
+          </p>
           <p className="caption figures truncate">
             {count(questions.length, 'question')} · {pointsWord(total)} ·{' '}
             <span role="status">{SAVING_WORDS[saving]}</span>
@@ -108,12 +119,18 @@ export function StationBar({ station }: { readonly station: string }) {
             const here = name === station;
             return (
               <li key={name} className="station w-28 text-center">
-                <a href={`#${name}`} aria-current={here ? 'page' : undefined} className="group block rounded pb-0.5">
+                <a
+                  href={`#${name}`}
+                  aria-current={here ? 'page' : undefined}
+                  className="group block rounded pb-0.5"
+                >
                   <span className="figures block h-4 text-[12px] leading-4 font-semibold text-saffron-text">
                     {left[name] ?? ''}
                   </span>
                   <span className="station-dot" data-here={here || undefined} />
-                  <span className={`block text-[13.5px] leading-5 ${here ? 'font-bold' : 'text-soft group-hover:text-ink'}`}>
+                  <span
+                    className={`block text-[13.5px] leading-5 ${here ? 'font-bold' : 'text-soft group-hover:text-ink'}`}
+                  >
                     {title}
                   </span>
                 </a>
@@ -130,7 +147,7 @@ export function StationBar({ station }: { readonly station: string }) {
           className={`btn btn-sm h-9 whitespace-nowrap ${open ? 'btn-outline' : 'btn-primary'}`}
           onClick={() => setAsking(true)}
         >
-          {openWords(view)}
+          {openWords(view, at)}
           <span aria-hidden>…</span>
         </button>
       </div>

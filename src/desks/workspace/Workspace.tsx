@@ -17,7 +17,11 @@ import { stationOf, STATIONS } from './stations';
 type Loaded = 'loading' | 'missing' | Omit<QuizView, 'pending'>;
 
 async function load(quizId: string): Promise<Loaded> {
-  const [quiz, records, seq] = await Promise.all([getQuiz(quizId), getQuestions(quizId), attemptsSeq(quizId)]);
+  const [quiz, records, seq] = await Promise.all([
+    getQuiz(quizId),
+    getQuestions(quizId),
+    attemptsSeq(quizId),
+  ]);
   if (!quiz) return 'missing';
   const byId = new Map(records.map((record) => [record.id, record]));
   return { quiz, questions: quiz.content.order.flatMap((id) => byId.get(id) ?? []), attemptsSeq: seq };
@@ -64,7 +68,11 @@ function useUndoKeys(quizId: string | undefined): void {
       event.preventDefault();
       const forward = key === 'y' || event.shiftKey;
       const label = await (forward ? redo(quizId) : undo(quizId));
-      notify(label ? `${forward ? 'Done again' : 'Undone'}: ${label.toLowerCase()}` : `Nothing to ${forward ? 'do again' : 'undo'}`);
+      notify(
+        label
+          ? `${forward ? 'Done again' : 'Undone'}: ${label.toLowerCase()}`
+          : `Nothing to ${forward ? 'do again' : 'undo'}`,
+      );
     };
     const listen = (event: KeyboardEvent) => void step(event);
     addEventListener('keydown', listen, true);
@@ -106,10 +114,20 @@ export function Workspace() {
   }, [title]);
 
   if (loaded === 'missing') {
-    return <Message title="This quiz is not in this browser" text="It may have been made in another browser, or deleted. Your other quizzes are safe." />;
+    return (
+      <Message
+        title="This quiz is not in this browser"
+        text="It may have been made in another browser, or deleted. Your other quizzes are safe."
+      />
+    );
   }
   if (ready !== 'ready' && ready !== 'starting') {
-    return <Message title="This browser stores nothing" text="Yentrel keeps quizzes in the browser, and this one does not allow it: a private window or a setting forbids storage. Open Yentrel in an ordinary window." />;
+    return (
+      <Message
+        title="This browser stores nothing"
+        text="Yentrel keeps quizzes in the browser, and this one does not allow it: a private window or a setting forbids storage. Open Yentrel in an ordinary window."
+      />
+    );
   }
   if (!view) return <p className="px-6 py-24 text-center text-soft">Opening the quiz …</p>;
   const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];

@@ -14,7 +14,9 @@ export function Conflict<T>({ draft, show, what }: Props<T>) {
   if (!conflict) return null;
   return (
     <div role="alert" className="my-3 border-l-2 border-saffron bg-wash px-4 py-3">
-      <p className="font-semibold">{what} was changed in another tab while you were writing. Nothing is lost: choose one.</p>
+      <p className="font-semibold">
+        {what} was changed in another tab while you were writing. Nothing is lost: choose one.
+      </p>
       <div className="mt-2 grid grid-cols-2 gap-6 max-sm:grid-cols-1">
         <div>
           <p className="label-small">Written here</p>
@@ -25,7 +27,9 @@ export function Conflict<T>({ draft, show, what }: Props<T>) {
         </div>
         <div>
           <p className="label-small">From the other tab</p>
-          <div className="mt-1">{conflict.theirs === null ? 'It was deleted there.' : show(conflict.theirs)}</div>
+          <div className="mt-1">
+            {conflict.theirs === null ? 'It was deleted there.' : show(conflict.theirs)}
+          </div>
           <button type="button" className="btn btn-sm btn-outline mt-2" onClick={draft.takeTheirs}>
             Take the other
           </button>

@@ -50,7 +50,8 @@ export function Heading() {
           most={1000}
           onChange={points.edit}
         />{' '}
-        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} unless it says otherwise. Answers are in{' '}
+        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} unless it says otherwise. Answers
+        are in{' '}
         <select
           className="sentence-part"
           aria-label="Language of the answers"

@@ -50,7 +50,13 @@ interface TrialProps {
   readonly open: boolean;
 }
 
-const VERDICTS = { right: 'right', partly: 'partly right', wrong: 'wrong', waits: 'waits for you', blank: 'blank' };
+const VERDICTS = {
+  right: 'right',
+  partly: 'partly right',
+  wrong: 'wrong',
+  waits: 'waits for you',
+  blank: 'blank',
+};
 
 function TrialRow({ question, answer, trial, open }: TrialProps) {
   const waits = trial.verdict === 'waits';
@@ -60,16 +66,24 @@ function TrialRow({ question, answer, trial, open }: TrialProps) {
         <CreditPie credit={trial.credit} verdict={trial.verdict} label={VERDICTS[trial.verdict]} />
         <span className="min-w-0 flex-1 break-words">{kindOf(question).answerText(question, answer)}</span>
         <span className="figures font-semibold whitespace-nowrap">
-          {waits ? `${points(trial.waiting)} to come` : `${points(trial.earned)} of ${points(trial.possible)}`}
+          {waits
+            ? `${points(trial.waiting)} to come`
+            : `${points(trial.earned)} of ${points(trial.possible)}`}
         </span>
       </div>
       <div className="pl-[27px]">
         {trial.nearMiss && (
-          <p className="mt-1 text-[13.5px] font-semibold text-saffron-text">Near miss: {nearMissWords(trial.nearMiss)}</p>
+          <p className="mt-1 text-[13.5px] font-semibold text-saffron-text">
+            Near miss: {nearMissWords(trial.nearMiss)}
+          </p>
         )}
         <p className="mt-1 text-[14px]">
           <span className="label-small">The student reads </span>
-          {isSilent(trial.feedback) ? <span className="text-soft">nothing</span> : <FeedbackView feedback={trial.feedback} />}
+          {isSilent(trial.feedback) ? (
+            <span className="text-soft">nothing</span>
+          ) : (
+            <FeedbackView feedback={trial.feedback} />
+          )}
         </p>
         <details className="mt-1" open={open}>
           <summary className="label-small cursor-pointer">How this came about</summary>
@@ -109,7 +123,9 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
   const { Try } = writeFaces(question.kind);
   const keep = () => {
     if (!answer) return;
-    setKept([answer, ...kept.filter((other) => JSON.stringify(other) !== JSON.stringify(answer))].slice(0, 8));
+    setKept(
+      [answer, ...kept.filter((other) => JSON.stringify(other) !== JSON.stringify(answer))].slice(0, 8),
+    );
     setAnswer(null);
   };
   return (
@@ -118,7 +134,13 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
         Try an answer to question {number}
       </h2>
       <div className="mt-1.5">
-        <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} context={contextOf(quiz.content)} />
+        <Try
+          question={question}
+          value={answer}
+          onChange={setAnswer}
+          onKeep={keep}
+          context={contextOf(quiz.content)}
+        />
       </div>
       <ul aria-live="polite">
         {answers.map((tried, index) => {
@@ -133,13 +155,21 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
           What comes back appears here as you type: the points, the feedback, and how it was decided.
         </p>
       )}
-      {answer && question.kind === 'phrase' && <p className="caption mt-1">Enter keeps it and tries another.</p>}
+      {answer && question.kind === 'phrase' && (
+        <p className="caption mt-1">Enter keeps it and tries another.</p>
+      )}
     </section>
   );
 }
 
 /** The column right of the paper in which computed marks stand. */
-export function Margin({ record, number }: { readonly record: QuestionRecord | null; readonly number: number }) {
+export function Margin({
+  record,
+  number,
+}: {
+  readonly record: QuestionRecord | null;
+  readonly number: number;
+}) {
   return (
     <aside
       aria-label="Margin"

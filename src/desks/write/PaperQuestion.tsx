@@ -79,7 +79,11 @@ export function PaperQuestion({ record, number, inHand, onTake, onRemove }: Prop
           <span className="caption figures block leading-tight whitespace-nowrap">
             {value} {value === '1' ? 'pt' : 'pts'}
           </span>
-          {problem && <span className="block text-[12px] leading-tight font-semibold text-saffron-text">{problem.text}</span>}
+          {problem && (
+            <span className="block text-[12px] leading-tight font-semibold text-saffron-text">
+              {problem.text}
+            </span>
+          )}
         </div>
       </div>
       {inHand ? (

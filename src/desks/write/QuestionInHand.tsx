@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useCallback } from 'react';
 import { KINDS, type Question } from '@/core/kinds';
+import { pointsOf } from '@/core/quiz/edits';
 import { plainText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
@@ -89,6 +90,7 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
   const { value: question, edit } = draft;
   const { Rules: KindRules } = writeFaces(question.kind);
   const own = question.points !== null;
+  const value = pointsOf(question, quiz.content);
   return (
     <div className="mt-4 leading-loose">
       <DecimalField
@@ -98,9 +100,9 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
         most={1000}
         fallback={points(quiz.content.defaultPoints)}
         onEmpty={() => edit({ ...question, points: null })}
-        onChange={(value) => edit({ ...question, points: value })}
+        onChange={(typed) => edit({ ...question, points: typed })}
       />{' '}
-      points
+      {value.n === 1 && value.d === 1 ? 'point' : 'points'}
       {own ? (
         <>
           {' ('}
@@ -129,11 +131,24 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
   const { value: question, edit } = draft;
   const { Key } = writeFaces(question.kind);
   return (
-    <section aria-label={`Question ${number} in hand`} className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4">
-      <Conflict draft={draft} what={`Question ${number}`} show={(version) => <Version question={version} />} />
+    <section
+      aria-label={`Question ${number} in hand`}
+      className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4"
+    >
+      <Conflict
+        draft={draft}
+        what={`Question ${number}`}
+        show={(version) => <Version question={version} />}
+      />
       <div className="flex items-start justify-between gap-4">
         <p className="label-small mb-1">{KINDS[question.kind].title}</p>
-        <button type="button" className="icon-button" aria-label={`Delete question ${number}`} title="Delete the question" onClick={onRemove}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={`Delete question ${number}`}
+          title="Delete the question"
+          onClick={onRemove}
+        >
           <Trash2 size={15} aria-hidden />
         </button>
       </div>

@@ -1,4 +1,12 @@
-import { DndContext, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
 import { KIND_NAMES, KINDS, type KindName } from '@/core/kinds';
@@ -64,7 +72,10 @@ export default function Write() {
     const at = order.indexOf(id);
     await removeQuestion(quiz.id, id);
     setHand(order[at + 1] ?? order[at - 1] ?? null);
-    notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => void undo(quiz.id).then(() => setHand(id)) });
+    notify(`Question ${at + 1} deleted`, {
+      label: 'Undo',
+      run: () => void undo(quiz.id).then(() => setHand(id)),
+    });
   };
 
   useEffect(() => {
@@ -103,7 +114,10 @@ export default function Write() {
               </ol>
             </SortableContext>
           </DndContext>
-          <NextQuestion last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null} onAdd={(kind) => void add(kind)} />
+          <NextQuestion
+            last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
+            onAdd={(kind) => void add(kind)}
+          />
         </div>
       </div>
       <Margin record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} />

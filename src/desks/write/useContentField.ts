@@ -19,10 +19,18 @@ export function useContentField<F extends keyof QuizContent>(field: F, label: st
   const { id } = quiz;
   const save = useCallback(
     async (value: QuizContent[F], base: Token<QuizContent[F]>) => {
-      const saved = await saveContent(id, { [field]: value }, { [field]: base.value }, { label, field: `content:${field}` });
+      const saved = await saveContent(
+        id,
+        { [field]: value },
+        { [field]: base.value },
+        { label, field: `content:${field}` },
+      );
       return saved.ok
         ? { ok: true as const, token: { seq: saved.rev, value } }
-        : { ok: false as const, theirs: { value: saved.theirs[field], token: { seq: 0, value: saved.theirs[field] } } };
+        : {
+            ok: false as const,
+            theirs: { value: saved.theirs[field], token: { seq: 0, value: saved.theirs[field] } },
+          };
     },
     [id, field, label],
   );

@@ -34,7 +34,11 @@ interface SettingsProps {
 function Settings({ settings, language, onChange }: SettingsProps) {
   const offered = SWITCHES.filter(([name]) => name !== 'ignoreArticles' || hasArticles(language));
   return (
-    <div className="mt-2 border-l-2 border-line pl-4 leading-loose" role="group" aria-label="How answers are compared">
+    <div
+      className="mt-2 border-l-2 border-line pl-4 leading-loose"
+      role="group"
+      aria-label="How answers are compared"
+    >
       {offered.map(([name, words]) => (
         <span key={name} className="mr-3 whitespace-nowrap">
           {words}{' '}
@@ -57,7 +61,10 @@ function Settings({ settings, language, onChange }: SettingsProps) {
           value={String(settings.typingErrors)}
           onChange={(event) => {
             const value = event.target.value;
-            onChange({ ...settings, typingErrors: value === 'byLength' ? value : (Number(value) as 0 | 1 | 2) });
+            onChange({
+              ...settings,
+              typingErrors: value === 'byLength' ? value : (Number(value) as 0 | 1 | 2),
+            });
           }}
         >
           <option value="0">none</option>

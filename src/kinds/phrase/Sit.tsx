@@ -13,7 +13,9 @@ export default function PhraseSit({ answer, labelledBy, onAnswer }: SitProps) {
       enterKeyHint="next"
       maxLength={10_000}
       value={answer?.kind === 'phrase' ? answer.text : ''}
-      onChange={(event) => onAnswer(event.target.value === '' ? null : { kind: 'phrase', text: event.target.value })}
+      onChange={(event) =>
+        onAnswer(event.target.value === '' ? null : { kind: 'phrase', text: event.target.value })
+      }
     />
   );
 }

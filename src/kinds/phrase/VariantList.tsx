@@ -62,7 +62,8 @@ function formTrouble(question: PhraseQuestion, variant: Variant): string | null 
   const settings = { ...question.settings, ...variant.settings };
   for (const form of variant.forms) {
     if (variant.match === 'pattern') {
-      if (!readPattern(form, settings, 'en')) return `“${form}” cannot be read as a pattern and matches nothing`;
+      if (!readPattern(form, settings, 'en'))
+        return `“${form}” cannot be read as a pattern and matches nothing`;
     } else if (comparedText(form, settings, 'en') === '') {
       return `Nothing is left of “${form}” once it is compared: it matches nothing`;
     }
@@ -74,7 +75,8 @@ function VariantRow({ question, variant, onChange, onRemove }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
   const setForm = (at: number, form: string) =>
     onChange({ ...variant, forms: variant.forms.map((old, index) => (index === at ? form : old)) });
-  const dropForm = (at: number) => onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
+  const dropForm = (at: number) =>
+    onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
   const trouble = formTrouble(question, variant);
   return (
     <li className="grid grid-cols-[24px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-2">
@@ -152,7 +154,11 @@ interface ListProps {
 
 const TEXTS = {
   right: { title: 'Right', label: 'Another right answer', placeholder: 'a right answer' },
-  wrong: { title: 'Expected, wrong', label: 'Another expected wrong answer', placeholder: 'a wrong answer you expect' },
+  wrong: {
+    title: 'Expected, wrong',
+    label: 'Another expected wrong answer',
+    placeholder: 'a wrong answer you expect',
+  },
 } as const;
 
 /** The accepted variants, or the wrong answers that are expected, each keyed in place. */
@@ -177,7 +183,9 @@ export function VariantList({ side, question, onChange }: ListProps) {
             key={variant.id}
             question={question}
             variant={variant}
-            onChange={(changed) => put(question.variants.map((old) => (old.id === variant.id ? changed : old)))}
+            onChange={(changed) =>
+              put(question.variants.map((old) => (old.id === variant.id ? changed : old)))
+            }
             onRemove={() => put(question.variants.filter((old) => old.id !== variant.id))}
           />
         ))}

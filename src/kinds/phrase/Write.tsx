@@ -40,7 +40,9 @@ const Try: WriteFaces<PhraseQuestion>['Try'] = ({ value, onChange, onKeep }) => 
     spellCheck={false}
     maxLength={10_000}
     value={value?.kind === 'phrase' ? value.text : ''}
-    onChange={(event) => onChange(event.target.value === '' ? null : { kind: 'phrase', text: event.target.value })}
+    onChange={(event) =>
+      onChange(event.target.value === '' ? null : { kind: 'phrase', text: event.target.value })
+    }
     onKeyDown={(event) => event.key === 'Enter' && onKeep()}
   />
 );

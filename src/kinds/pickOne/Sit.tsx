@@ -10,7 +10,9 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
         <label
           key={option.id}
           className={`mb-2 flex min-h-12 cursor-pointer items-center gap-3 rounded border px-4 py-2.5 ${
-            chosen === option.id ? 'border-ink bg-paper font-semibold ring-1 ring-ink' : 'border-[var(--field)]'
+            chosen === option.id
+              ? 'border-ink bg-paper font-semibold ring-1 ring-ink'
+              : 'border-[var(--field)]'
           }`}
         >
           <input
@@ -24,7 +26,11 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
         </label>
       ))}
       {chosen !== null && (
-        <button type="button" className="link-text min-h-8 cursor-pointer text-[14px]" onClick={() => onAnswer(null)}>
+        <button
+          type="button"
+          className="link-text min-h-8 cursor-pointer text-[14px]"
+          onClick={() => onAnswer(null)}
+        >
           Take my answer back
         </button>
       )}

@@ -60,10 +60,20 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
         onChange={(feedback) => onChange({ ...option, feedback })}
       />
       <div className="flex">
-        <button type="button" className="icon-button" aria-label={`Move ${about} up`} onClick={() => onMove(-1)}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={`Move ${about} up`}
+          onClick={() => onMove(-1)}
+        >
           <ArrowUp size={14} aria-hidden />
         </button>
-        <button type="button" className="icon-button" aria-label={`Move ${about} down`} onClick={() => onMove(1)}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={`Move ${about} down`}
+          onClick={() => onMove(1)}
+        >
           <ArrowDown size={14} aria-hidden />
         </button>
         <button type="button" className="icon-button" aria-label={`Delete ${about}`} onClick={onRemove}>
@@ -80,13 +90,18 @@ const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) =
   const put = (options: Option[]) => onChange({ ...question, options });
   const focusRow = (index: number) =>
     setTimeout(() => list.current?.querySelectorAll<HTMLInputElement>('[data-option]')[index]?.focus());
-  const replace = (id: string, change: Option) => put(question.options.map((o) => (o.id === id ? change : o)));
+  const replace = (id: string, change: Option) =>
+    put(question.options.map((o) => (o.id === id ? change : o)));
   const insert = (after: Option, added: Option[]) => {
     const at = question.options.indexOf(after) + 1;
     put([...question.options.slice(0, at), ...added, ...question.options.slice(at)]);
   };
   const remove = (option: Option) =>
-    put(seen ? question.options.map((o) => (o === option ? { ...o, gone: true } : o)) : question.options.filter((o) => o !== option));
+    put(
+      seen
+        ? question.options.map((o) => (o === option ? { ...o, gone: true } : o))
+        : question.options.filter((o) => o !== option),
+    );
   const moveBy = (option: Option, by: -1 | 1) => {
     const ids = shown.map((o) => o.id);
     const at = ids.indexOf(option.id);
@@ -163,7 +178,9 @@ const Try: WriteFaces<PickOneQuestion>['Try'] = ({ question, value, onChange }) 
     className="lined-field"
     aria-label="Try an answer"
     value={value?.kind === 'pickOne' ? value.option : ''}
-    onChange={(event) => onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)}
+    onChange={(event) =>
+      onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)
+    }
   >
     <option value="">Pick one …</option>
     {question.options

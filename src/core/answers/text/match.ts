@@ -112,7 +112,12 @@ function* stretches(form: Prepared, answer: Prepared, comparison: Comparison): G
   }
 }
 
-function phraseErrors(form: Prepared, answer: Prepared, limit: number, comparison: Comparison): number | null {
+function phraseErrors(
+  form: Prepared,
+  answer: Prepared,
+  limit: number,
+  comparison: Comparison,
+): number | null {
   if (UNSPACED.test(form.text) && answer.text.includes(form.text)) return 0;
   if (holdsPhrase(form.text, answer.text, comparison.punctuationCounts)) return 0;
   if (limit === 0 && comparison.same.size === 0) return null;
@@ -126,12 +131,19 @@ function phraseErrors(form: Prepared, answer: Prepared, limit: number, compariso
 }
 
 /** Each word of the form against its best word of the answer, each word used once. */
-function allWordsErrors(form: Prepared, answer: Prepared, exact: boolean, comparison: Comparison): number | null {
+function allWordsErrors(
+  form: Prepared,
+  answer: Prepared,
+  exact: boolean,
+  comparison: Comparison,
+): number | null {
   const words = comparison.punctuationCounts
     ? answer.words.map((word) => (form.words.includes(word) ? word : trimMarks(word)))
     : answer.words;
   if (form.words.length > words.length) return null;
-  const allowed = form.words.map((word) => (exact ? 0 : errorsAllowed(comparison.errors, graphemes(word).length)));
+  const allowed = form.words.map((word) =>
+    exact ? 0 : errorsAllowed(comparison.errors, graphemes(word).length),
+  );
   const cost = form.words.map((word, row) =>
     words.map((other) => wordErrors(word, other, allowed[row] as number, comparison.same) ?? NEVER),
   );
@@ -140,7 +152,8 @@ function allWordsErrors(form: Prepared, answer: Prepared, exact: boolean, compar
     (errors, column, row) => errors + ((cost[row] as number[])[column] as number),
     0,
   );
-  const limit = comparison.errors === 'byLength' ? allowed.reduce((a, b) => a + b, 0) : exact ? 0 : comparison.errors;
+  const limit =
+    comparison.errors === 'byLength' ? allowed.reduce((a, b) => a + b, 0) : exact ? 0 : comparison.errors;
   return total <= limit ? total : null;
 }
 
@@ -148,7 +161,12 @@ function allWordsErrors(form: Prepared, answer: Prepared, exact: boolean, compar
  * Typing errors with which the form matches the answer, null where it does not. With `exact` only
  * matches without an error are looked for.
  */
-export function formErrors(form: Prepared, answer: Prepared, comparison: Comparison, exact: boolean): number | null {
+export function formErrors(
+  form: Prepared,
+  answer: Prepared,
+  comparison: Comparison,
+  exact: boolean,
+): number | null {
   if (comparison.way === 'allWords') return allWordsErrors(form, answer, exact, comparison);
   const limit = exact ? 0 : errorsAllowed(comparison.errors, form.letters.length);
   if (comparison.way === 'phrase') return phraseErrors(form, answer, limit, comparison);

@@ -4,7 +4,7 @@ import { dropAccents } from './accents';
 import { unify } from './unify';
 
 /** Longest pattern that is taken, in characters. */
-export const LONGEST_PATTERN = 200;
+const LONGEST_PATTERN = 200;
 
 /** A pattern that an answer can be tried on; the engine takes time linear in the answer. */
 export interface Pattern {

@@ -34,7 +34,7 @@ export const DEFAULT_SETTINGS: TextSettings = {
 };
 
 /** One choice that sets several settings at once; the price of a typing error stays as it is. */
-export const PRESETS = {
+const PRESETS = {
   spellingCounts: { ...DEFAULT_SETTINGS },
   smallErrorsPass: { ...DEFAULT_SETTINGS, ignoreAccents: true, typingErrors: 'byLength' },
   onlyTheSense: {

@@ -2,10 +2,11 @@
 
 /** Control, zero-width, direction and variation characters and the soft hyphen. */
 const INVISIBLE =
-  // eslint-disable-next-line no-misleading-character-class, no-control-regex
+   
   /[\p{Cc}\u00AD\u034F\u061C\u115F\u1160\u17B4\u17B5\u180B-\u180F\u200B-\u200F\u202A-\u202E\u2060-\u206F\uFE00-\uFE0F\uFEFF\u{E0100}-\u{E01EF}]/gu;
 const WHITE_SPACE = /[\p{White_Space}]/gu;
-const SINGLE_QUOTES = /[\u2018-\u201B\u2039\u203A`\u00B4\u02B9\u02BB-\u02BD\u02BC\u02CA\u02CB\u2032\u2035\uFF07]/g;
+const SINGLE_QUOTES =
+  /[\u2018-\u201B\u2039\u203A`\u00B4\u02B9\u02BB-\u02BD\u02BC\u02CA\u02CB\u2032\u2035\uFF07]/g;
 const DOUBLE_QUOTES = /[\u201C-\u201F\u00AB\u00BB\u02BA\u2033\u2036\u301D-\u301F\uFF02]/g;
 const DASHES = /[\p{Pd}\u2212]/gu;
 const SLASHES = /[\u2044\u2215]/g;

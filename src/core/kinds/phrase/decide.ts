@@ -54,7 +54,9 @@ const best = (matches: (Match | null)[]): Match | null =>
 export function decide(key: readonly ReadyVariant[], answer: AnswerTexts): Match | null {
   const exact = best(key.map((variant) => matchOf(variant, answer, true)));
   if (exact) return exact;
-  const lenient = key.filter(({ settings, variant }) => settings.typingErrors !== 0 && variant.match !== 'pattern');
+  const lenient = key.filter(
+    ({ settings, variant }) => settings.typingErrors !== 0 && variant.match !== 'pattern',
+  );
   return best(lenient.map((variant) => matchOf(variant, answer, false)));
 }
 

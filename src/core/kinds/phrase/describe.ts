@@ -9,7 +9,9 @@ function formProblems(question: PhraseQuestion, variant: Variant): Problem[] {
   const settings = { ...question.settings, ...variant.settings };
   return variant.forms.flatMap((form): Problem[] => {
     if (variant.match === 'pattern') {
-      return readPattern(form, settings, 'en') ? [] : [{ code: 'badPattern', text: `“${form}” is no pattern` }];
+      return readPattern(form, settings, 'en')
+        ? []
+        : [{ code: 'badPattern', text: `“${form}” is no pattern` }];
     }
     return comparedText(form, settings, 'en') === ''
       ? [{ code: 'emptyForm', text: `nothing is left of “${form}” once compared` }]

@@ -10,7 +10,8 @@ import { AnswerTexts, readyKey, type ReadyVariant } from './key';
 import { hasKey, mark } from './mark';
 import type { PhraseAnswer, PhraseQuestion } from './schema';
 
-type Ignorable = 'ignoreCapitals' | 'ignoreArticles' | 'ignorePunctuation' | 'ignoreAccents' | 'ignoreWordOrder';
+type Ignorable =
+  'ignoreCapitals' | 'ignoreArticles' | 'ignorePunctuation' | 'ignoreAccents' | 'ignoreWordOrder';
 const IGNORABLE: readonly Ignorable[] = [
   'ignoreCapitals',
   'ignoreArticles',
@@ -20,7 +21,12 @@ const IGNORABLE: readonly Ignorable[] = [
 ];
 
 /** Would the form match exactly under these settings? */
-function matchesUnder(settings: TextSettings, form: string, answer: AnswerTexts, variant: ReadyVariant): boolean {
+function matchesUnder(
+  settings: TextSettings,
+  form: string,
+  answer: AnswerTexts,
+  variant: ReadyVariant,
+): boolean {
   const ready = (text: string) => prepared(comparedText(text, settings, answer.language));
   const comparison = {
     ...variant.comparison,
@@ -43,7 +49,8 @@ function whyNot(variant: ReadyVariant, answer: AnswerTexts): TraceLine {
   for (const { source } of variant.forms) {
     const missing = IGNORABLE.find(
       (name) =>
-        !variant.settings[name] && matchesUnder({ ...variant.settings, [name]: true }, source, answer, variant),
+        !variant.settings[name] &&
+        matchesUnder({ ...variant.settings, [name]: true }, source, answer, variant),
     );
     if (missing) return note('others', `differsIn.${missing}`, { ...values, form: source });
   }
@@ -56,7 +63,11 @@ function byErrors(variant: ReadyVariant, answer: AnswerTexts): TraceLine | null 
   for (const { source, form } of variant.forms) {
     const errors = typingErrors(form.letters, compared.letters, 3, variant.comparison.same);
     if (errors === null || (closest && closest.errors <= errors)) continue;
-    closest = { form: source, errors, allowed: errorsAllowed(variant.settings.typingErrors, form.letters.length) };
+    closest = {
+      form: source,
+      errors,
+      allowed: errorsAllowed(variant.settings.typingErrors, form.letters.length),
+    };
   }
   return closest && closest.errors * 2 <= closest.form.length
     ? note('others', 'typingErrors', { ...closest, credit: variant.variant.credit })
@@ -66,7 +77,8 @@ function byErrors(variant: ReadyVariant, answer: AnswerTexts): TraceLine | null 
 function byWords(variant: ReadyVariant, answer: AnswerTexts): TraceLine {
   const words = new Set(answer.under(variant).words);
   const [closest] = [...variant.forms].sort(
-    (a, b) => b.form.words.filter((w) => words.has(w)).length - a.form.words.filter((w) => words.has(w)).length,
+    (a, b) =>
+      b.form.words.filter((w) => words.has(w)).length - a.form.words.filter((w) => words.has(w)).length,
   );
   const values = { form: closest?.source ?? '', credit: variant.variant.credit };
   const form = closest?.form.words ?? [];
@@ -81,14 +93,25 @@ function byWords(variant: ReadyVariant, answer: AnswerTexts): TraceLine {
 
 function matchLines(match: Match): TraceLine[] {
   const { variant } = match.variant;
-  const line = note('rule', `matched.${variant.match}`, { form: match.form, credit: variant.credit, errors: match.errors });
+  const line = note('rule', `matched.${variant.match}`, {
+    form: match.form,
+    credit: variant.credit,
+    errors: match.errors,
+  });
   if (match.errors === 0 || match.credit === variant.credit) return [line];
   const price = match.variant.settings.typingErrorPrice;
-  return [line, change('credit', 'errorPrice', variant.credit, match.credit, { errors: match.errors, price })];
+  return [
+    line,
+    change('credit', 'errorPrice', variant.credit, match.credit, { errors: match.errors, price }),
+  ];
 }
 
 /** What the answer was compared as, which variant matched, and why each other one did not. */
-export function explain(question: PhraseQuestion, answer: PhraseAnswer | null, context: MarkingContext): TraceLine[] {
+export function explain(
+  question: PhraseQuestion,
+  answer: PhraseAnswer | null,
+  context: MarkingContext,
+): TraceLine[] {
   const marked = mark(question, answer, context);
   if (!answer || marked.state === 'blank') return [note('answer', 'blank')];
   const given = note('answer', 'comparedAs', {
@@ -101,7 +124,11 @@ export function explain(question: PhraseQuestion, answer: PhraseAnswer | null, c
   const match = decide(key, texts);
   const rule = match
     ? matchLines(match)
-    : [note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong', { near: marked.nearMiss })];
+    : [
+        note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong', {
+          near: marked.nearMiss,
+        }),
+      ];
   const others = key.filter((variant) => variant !== match?.variant);
   return [
     given,

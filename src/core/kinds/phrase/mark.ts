@@ -10,7 +10,9 @@ import type { PhraseAnswer, PhraseQuestion } from './schema';
 
 /** A key needs at least one variant that earns something. */
 export const hasKey = (question: PhraseQuestion): boolean =>
-  question.variants.some((variant) => variant.credit.n > 0 && variant.forms.some((form) => form.trim() !== ''));
+  question.variants.some(
+    (variant) => variant.credit.n > 0 && variant.forms.some((form) => form.trim() !== ''),
+  );
 
 const BLANK: Mark = {
   state: 'blank',
@@ -52,12 +54,16 @@ export function mark(question: PhraseQuestion, answer: PhraseAnswer | null, cont
 }
 
 function unmatched(question: PhraseQuestion, nearMiss: Mark['nearMiss']): Mark {
-  const waits = question.unmatched === 'waits' || (question.unmatched === 'nearMissesWait' && nearMiss !== null);
+  const waits =
+    question.unmatched === 'waits' || (question.unmatched === 'nearMissesWait' && nearMiss !== null);
   if (waits) return { ...WAITS, nearMiss };
   return { ...BLANK, state: 'marked', feedback: question.wrong, nearMiss };
 }
 
 export function bestCredit(question: PhraseQuestion): Fraction | null {
   if (!hasKey(question)) return null;
-  return question.variants.reduce((best, { credit }) => (credit.n * best.d > best.n * credit.d ? credit : best), ZERO);
+  return question.variants.reduce(
+    (best, { credit }) => (credit.n * best.d > best.n * credit.d ? credit : best),
+    ZERO,
+  );
 }

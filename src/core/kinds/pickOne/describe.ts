@@ -4,7 +4,10 @@ import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 export function answerText(question: PickOneQuestion, answer: PickOneAnswer): string {
   if (answer.kind === 'pickOneOther') return answer.text;
-  return question.options.find((option) => option.id === answer.option)?.text ?? 'an option that is no longer there';
+  return (
+    question.options.find((option) => option.id === answer.option)?.text ??
+    'an option that is no longer there'
+  );
 }
 
 export function problems(question: PickOneQuestion): Problem[] {
@@ -19,4 +22,6 @@ export function problems(question: PickOneQuestion): Problem[] {
 }
 
 export const rightAnswers = (question: PickOneQuestion): string[] =>
-  question.options.filter((option) => !option.gone && option.credit.n === option.credit.d).map((option) => option.text);
+  question.options
+    .filter((option) => !option.gone && option.credit.n === option.credit.d)
+    .map((option) => option.text);

@@ -4,7 +4,8 @@ import { note, type TraceLine } from '../../marking/trace';
 import { isSilent, SILENCE } from '../../quiz/silence';
 import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
 
-export const hasKey = (question: PickOneQuestion): boolean => question.options.some((option) => option.credit.n > 0);
+export const hasKey = (question: PickOneQuestion): boolean =>
+  question.options.some((option) => option.credit.n > 0);
 
 const chosen = (question: PickOneQuestion, answer: PickOneAnswer): Option | undefined =>
   answer.kind === 'pickOne' ? question.options.find((option) => option.id === answer.option) : undefined;
@@ -26,7 +27,8 @@ export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): M
   if (!answer || (answer.kind === 'pickOneOther' && answer.text.trim() === '')) return BLANK;
   const option = chosen(question, answer);
   if (!hasKey(question) || !option) return WAITS;
-  const general = option.credit.n === option.credit.d ? question.right : option.credit.n === 0 ? question.wrong : SILENCE;
+  const general =
+    option.credit.n === option.credit.d ? question.right : option.credit.n === 0 ? question.wrong : SILENCE;
   return {
     ...BLANK,
     state: 'marked',
@@ -47,7 +49,9 @@ export function explain(question: PickOneQuestion, answer: PickOneAnswer | null)
   }
   const picked = note('answer', 'picked', { text: option.text });
   if (!hasKey(question)) return [picked, note('rule', 'noKey')];
-  const right = question.options.filter((other) => other.credit.n === other.credit.d && other.id !== option.id);
+  const right = question.options.filter(
+    (other) => other.credit.n === other.credit.d && other.id !== option.id,
+  );
   return [
     picked,
     note('rule', 'optionCredit', { text: option.text, credit: option.credit }),
@@ -61,4 +65,3 @@ export function bestCredit(question: PickOneQuestion) {
   const open = question.options.filter((option) => !option.gone);
   return open.reduce((best, { credit }) => (credit.n * best.d > best.n * credit.d ? credit : best), ZERO);
 }
-

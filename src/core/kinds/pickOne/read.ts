@@ -16,7 +16,8 @@ export function readAnswer(question: PickOneQuestion, text: string): PickOneAnsw
     question.options.find((option) => compared(option.text) === compared(trimmed));
   if (byText) return { kind: 'pickOne', option: byText.id };
   const letter = /^\(?([a-z])[).:]?$/i.exec(trimmed)?.[1];
-  const byLetter = letter && question.options.filter((option) => !option.gone)[letter.toLowerCase().charCodeAt(0) - 97];
+  const byLetter =
+    letter && question.options.filter((option) => !option.gone)[letter.toLowerCase().charCodeAt(0) - 97];
   if (byLetter) return { kind: 'pickOne', option: byLetter.id };
   return { kind: 'pickOneOther', text: trimmed.slice(0, 10_000) };
 }

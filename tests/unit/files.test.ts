@@ -1,0 +1,190 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { describe, test } from 'node:test';
+import fc from 'fast-check';
+import { proposeColumns, readAnswerTable, readPapers, type AnswerTable } from '@/core/formats/answerFile';
+import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
+import { canonical } from '@/core/quiz/edits';
+import { RichText } from '@/core/quiz/richText';
+import { fromEditor, toEditor } from '@/ui/editorTree';
+import { readRescue } from '@/ui/rescue';
+import { emptyContent } from '@/core/quiz/quiz';
+import { QUESTIONS } from '../../demo/quiz';
+import { STUDENTS } from '../../demo/class';
+import { share } from './support';
+
+function table(text: string): AnswerTable {
+  const read = readAnswerTable(text);
+  if (!read.ok) assert.fail(read.error);
+  return read.table;
+}
+
+describe('answer file', () => {
+  const demo = readFileSync('demo/import/answers.csv', 'utf8');
+
+  test('the demo file: columns proposed, papers read, the row without a student named', () => {
+    const read = table(demo);
+    const columns = proposeColumns(read, QUESTIONS, STUDENTS);
+    assert.deepEqual(columns.map((column) => (column.use === 'question' ? column.questionId : column.use)), [
+      'student', 'number', 'ignored', ...QUESTIONS.map((question) => question.id),
+    ]); // prettier-ignore
+    const { papers, problems } = readPapers(read, columns, QUESTIONS, STUDENTS);
+    assert.deepEqual(papers.map((paper) => [paper.name, paper.studentId]), [
+      ['Yann Isle', 'demo-25'], ['Zoe Mere', 'demo-26'], ['Aro Tide', null], ['Bo Sluice', null], ['Ada Marsh', 'demo-1'],
+    ]); // prettier-ignore
+    assert.deepEqual(problems, [{ line: 6, column: null, text: 'no name and no number' }]);
+    assert.deepEqual(papers[3]?.answers['q-cutting'], { kind: 'pickOneOther', text: 'upper' });
+    assert.deepEqual(papers[3]?.answers['q-discharge'], { kind: 'phrase', text: '=discharge' });
+  });
+
+  test('semicolons, tabs, a byte order mark, quoted newlines and empty rows', () => {
+    for (const sign of [',', ';', '\t']) {
+      const read = table(`\uFEFFName${sign}Q1\r\n\r\nA${sign}"two\nlines"\r\nB${sign}x\r\n`);
+      assert.deepEqual(read.header, ['Name', 'Q1']);
+      assert.deepEqual(read.rows.map((row) => [row.line, ...row.cells]), [[3, 'A', 'two\nlines'], [5, 'B', 'x']]); // prettier-ignore
+    }
+  });
+
+  test('what cannot be read is refused with its place', () => {
+    const errors: [string, RegExp][] = [
+      ['', /empty/],
+      ['Name,Q1\n', /no rows/],
+      ['Name,Q1\nA,"open\nB,x', /Line 2: a quotation mark/],
+    ];
+    for (const [text, pattern] of errors) {
+      const read = readAnswerTable(text);
+      assert.ok(!read.ok && pattern.test(read.error), JSON.stringify(read));
+    }
+  });
+
+  test('the same student twice, two of one name and an unknown number are named by line', () => {
+    const students = [
+      { id: 'a', name: 'Ada', number: '1' },
+      { id: 'b', name: 'Bo', number: '' },
+      { id: 'c', name: 'Bo', number: '' },
+    ];
+    const read = table('Name,Number,Q1\nAda,,x\nada,1,y\nBo,,z\n,9,w\nAda,7,v\n');
+    const { papers, problems } = readPapers(
+      read,
+      proposeColumns(read, QUESTIONS, students),
+      QUESTIONS,
+      students,
+    );
+    assert.equal(papers.length, 1);
+    assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
+      '3: ada stands on line 2 already',
+      '4: more than one student is called Bo',
+      '5: no student has the number 9',
+      '6: Ada has another number on the list',
+    ]); // prettier-ignore
+  });
+
+  test('questions are known by number, by text and by the beginning of their text', () => {
+    const heads = [
+      'Q2',
+      'question 3',
+      'What is the flat land beside a river called that lies under water in a flood?',
+      'Contour lines bend into a V',
+      'Remarks',
+    ];
+    const columns = proposeColumns(table(`${heads.join(';')}\n1;2;3;4;5\n`), QUESTIONS, STUDENTS);
+    assert.deepEqual(columns.map((c) => (c.use === 'question' ? c.questionId : c.use)), ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'ignored']); // prettier-ignore
+  });
+
+  test('10 000 mutated files: never a throw, always papers or a located error', () => {
+    const signs = fc.constantFrom(
+      '"',
+      ',',
+      ';',
+      '\n',
+      '\r',
+      '\t',
+      '\u0000',
+      '\uFEFF',
+      '=',
+      'é',
+      '\u202E',
+      '<b>',
+      ' ',
+    );
+    const edits = fc.array(fc.tuple(fc.nat(demo.length), fc.nat(5), signs), { minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(edits, (list) => {
+        const text = list.reduce((t, [at, cut, sign]) => t.slice(0, at) + sign + t.slice(at + cut), demo);
+        const read = readAnswerTable(text);
+        if (!read.ok) return /line \d+|empty|no rows/i.test(read.error);
+        const columns = proposeColumns(read.table, QUESTIONS, STUDENTS);
+        const { papers, problems } = readPapers(read.table, columns, QUESTIONS, STUDENTS);
+        return papers.length + problems.filter((p) => p.column === null).length === read.table.rows.length;
+      }),
+      { numRuns: 10_000 },
+    );
+  });
+});
+
+describe('scores file', () => {
+  const row = (name: string): ScoreRow => ({
+    name, number: '7', score: share('7.5'), outOf: share('12'), waiting: share('2'), parts: [share('2/3'), null],
+  }); // prettier-ignore
+
+  test('a header, decimal points, two decimals, empty where nothing was handed in', () => {
+    const text = writeScores(
+      [row('Ada Marsh'), { ...row('Bo'), score: null, parts: [null, null] }],
+      ['First, one', 'Second'],
+    );
+    assert.equal(
+      text,
+      '\uFEFFName,Number,Score,Out of,Points waiting,"1. First, one",2. Second\r\n' +
+        'Ada Marsh,7,7.5,12,2,0.67,\r\n' +
+        'Bo,7,,12,,,\r\n',
+    );
+  });
+  test('text that a spreadsheet would run is defused; figures are left alone', () => {
+    for (const sign of ['=', '+', '-', '@', '\t', '\r', '＝']) {
+      const text = writeScores([{ ...row(`${sign}cmd()`), score: share('-1') }], []);
+      const cell = text.split('\r\n')[1] ?? '';
+      assert.ok(cell.startsWith(`'${sign}`) || cell.startsWith(`"'${sign}`), JSON.stringify(cell));
+      assert.ok(text.includes(',-1,'));
+    }
+  });
+});
+
+const run = fc.record({
+  type: fc.constant('text' as const),
+  text: fc.string({ minLength: 1, maxLength: 20 }),
+  marks: fc.uniqueArray(fc.constantFrom('bold' as const, 'italic' as const, 'sub' as const, 'sup' as const)),
+});
+const paragraph = fc.record({
+  type: fc.constant('paragraph' as const),
+  runs: fc.array(run, { maxLength: 4 }),
+});
+const list = fc.record({
+  type: fc.constantFrom('bullets' as const, 'numbers' as const),
+  items: fc.array(fc.array(paragraph, { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 3 }),
+});
+
+test('formatted text goes into the editor and comes back the same', () => {
+  fc.assert(
+    fc.property(fc.array(fc.oneof(paragraph, list), { minLength: 1, maxLength: 4 }), (tree) => {
+      const empty = tree.every((block) => block.type === 'paragraph' && block.runs.length === 0);
+      assert.equal(canonical(fromEditor(toEditor(tree))), canonical(empty ? [] : tree));
+    }),
+  );
+  assert.equal(RichText.safeParse([{ type: 'script', runs: [] }]).success, false);
+});
+
+test('a rescue file is read back, and a broken one is refused with its place', () => {
+  const file = {
+    format: 'yentrel-rescue',
+    version: 1,
+    content: emptyContent('R'),
+    questions: [...QUESTIONS],
+  };
+  const read = readRescue(JSON.stringify(file));
+  assert.ok(read.ok && read.file.questions.length === QUESTIONS.length);
+  const broken = readRescue(
+    JSON.stringify({ ...file, questions: [{ ...QUESTIONS[0], points: { n: -1, d: 1 } }] }),
+  );
+  assert.ok(!broken.ok && /questions › 0 › points/.test(broken.error), JSON.stringify(broken));
+  assert.ok(!readRescue('{').ok);
+});

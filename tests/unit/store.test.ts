@@ -1,0 +1,280 @@
+import 'fake-indexeddb/auto';
+import assert from 'node:assert/strict';
+import { beforeEach, describe, test } from 'node:test';
+import type { Answer } from '@/core/kinds';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
+import {
+  attemptOf,
+  attemptsOf,
+  handInAttempt,
+  importPapers,
+  keepAnswer,
+  startAttempt,
+} from '@/store/attempts';
+import { db } from '@/store/db';
+import { ensureDemo } from '@/store/demo';
+import { storageFailure } from '@/store/failure';
+import { nextSteps, redo, undo } from '@/store/history';
+import {
+  addQuestion,
+  closeQuiz,
+  createQuiz,
+  draftPaper,
+  openQuiz,
+  removeQuestion,
+  saveContent,
+  saveQuestion,
+} from '@/store/quizzes';
+import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
+import { classDesk } from '@/workers/classDesk';
+import { studentDesk } from '@/workers/studentDesk';
+import { emptyContent } from '@/core/quiz/quiz';
+import { plain } from '@/core/quiz/plainText';
+import { phraseQuestion, pickOneQuestion, variant, written } from './support';
+
+const label = (field = '') => ({ label: 'Edit', field });
+const silt = () => phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1' });
+const levee = () => pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2' });
+
+async function newQuiz(): Promise<string> {
+  return createQuiz({ ...emptyContent('Rivers'), order: ['q1', 'q2'] }, [silt(), levee()]);
+}
+const question = async (quizId: string, id: string) => {
+  const record = await db.questions.get([quizId, id]);
+  assert.ok(record);
+  return record;
+};
+const say = (text: string): Answer => ({ kind: 'phrase', text });
+const pick = (option: string): Answer => ({ kind: 'pickOne', option });
+
+beforeEach(async () => {
+  await db.delete();
+  await db.open();
+  await db.students.bulkAdd([
+    { id: 's1', name: 'Ada Marsh', number: '1' },
+    { id: 's2', name: 'Bo Weir', number: '2' },
+  ]);
+});
+
+async function sit(quizId: string, studentId: string, answers: Record<string, Answer>): Promise<void> {
+  const attempt = await startAttempt(quizId, studentId);
+  assert.ok(attempt);
+  for (const [id, answer] of Object.entries(answers))
+    assert.equal((await keepAnswer(attempt.id, id, answer)).ok, true);
+  assert.equal((await handInAttempt(attempt.id)).ok, true);
+}
+
+describe('history', () => {
+  test('undo and redo go through every edit, also after adding and deleting', async () => {
+    const id = await newQuiz();
+    const states = [await draftPaper(id)];
+    const step = async (work: Promise<unknown>) => {
+      await work;
+      states.push(await draftPaper(id));
+    };
+    await step(saveContent(id, { title: 'Floods' }, { title: 'Rivers' }, label('t')));
+    await step(addQuestion(id, 'pickOne', 'q1'));
+    const record = await question(id, 'q1');
+    await step(saveQuestion(id, { ...record.question, explanation: 'x' }, record.rev, label('q')));
+    await step(removeQuestion(id, 'q2'));
+    for (const state of [...states].reverse().slice(1)) {
+      assert.ok(await undo(id));
+      assert.deepEqual(await draftPaper(id), state);
+    }
+    assert.equal(await undo(id), null);
+    for (const state of states.slice(1)) {
+      assert.ok(await redo(id));
+      assert.deepEqual(await draftPaper(id), state);
+    }
+    assert.equal(await redo(id), null);
+  });
+
+  test('quick edits of one field are one step; a new edit forgets what was undone', async () => {
+    const id = await newQuiz();
+    await saveContent(id, { title: 'F' }, { title: 'Rivers' }, label('title'));
+    await saveContent(id, { title: 'Fl' }, { title: 'F' }, label('title'));
+    await saveContent(id, { topic: 'T' }, { topic: '' }, label('topic'));
+    await undo(id);
+    assert.ok((await nextSteps(id)).redo);
+    await saveContent(id, { topic: 'U' }, { topic: '' }, label('topic'));
+    assert.equal((await nextSteps(id)).redo, null);
+    await undo(id);
+    await undo(id);
+    assert.equal((await draftPaper(id)).content.title, 'Rivers');
+  });
+
+  test('the later of two tabs is told, and nothing of the first is lost', async () => {
+    const id = await newQuiz();
+    const record = await question(id, 'q1');
+    const first = await saveQuestion(id, { ...record.question, explanation: 'first' }, record.rev, label());
+    assert.equal(first.ok, true);
+    const second = await saveQuestion(id, { ...record.question, explanation: 'second' }, record.rev, label());
+    assert.ok(!second.ok && second.theirs?.question.explanation === 'first');
+    assert.equal((await question(id, 'q1')).question.explanation, 'first');
+    const title = await saveContent(id, { title: 'B' }, { title: 'not what stands' }, label());
+    assert.equal(title.ok, false);
+    const topic = await saveContent(id, { topic: 'B' }, { topic: '' }, label());
+    assert.equal(topic.ok, true, 'another field is no conflict');
+  });
+});
+
+describe('draft and live', () => {
+  test('before the first hand-in edits count at once, afterwards they wait until applied, and it can be undone', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    const accept = async (form: string) => {
+      const record = await question(id, 'q1');
+      const old = record.question as PhraseQuestion;
+      const variants = [...old.variants, variant(`v-${form}`, [form])];
+      assert.ok((await saveQuestion(id, { ...old, variants }, record.rev, label())).ok);
+    };
+    await accept('mud');
+    await sit(id, 's1', { q1: say('mud'), q2: pick('levee') });
+    await sit(id, 's2', { q1: say('clay'), q2: pick('gorge') });
+    const totals = async () =>
+      (await classDesk.checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
+    assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0']);
+    await accept('clay');
+    assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0'], 'the change waits in the draft');
+    const pending = await classDesk.pending(id);
+    assert.deepEqual([pending.changes.length, pending.up, pending.down, pending.unchanged], [1, 1, 0, 1]);
+    assert.deepEqual(pending.students.map((s) => [s.name, written(s.after)]), [['Bo Weir', '1']]); // prettier-ignore
+    const rev = await applyDraft(id);
+    assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 1']);
+    assert.equal((await classDesk.pending(id)).changes.length, 0);
+    assert.equal(
+      (await db.quizRevs.get([id, rev]))?.questionRevs['q2'],
+      1,
+      'an untouched question keeps its revision',
+    );
+    assert.equal(await undoRevision(id), true);
+    assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0']);
+    assert.equal(
+      (await classDesk.pending(id)).changes.length,
+      1,
+      'what was applied waits in the draft again',
+    );
+    assert.equal(await undoRevision(id), false);
+    assert.equal((await paperAt(id, rev)).questions.length, 2, 'a revision is never changed');
+  });
+
+  test('marks are kept a question revision and used again', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    await sit(id, 's1', { q1: say('silt') });
+    await classDesk.checkTable(id);
+    const kept = await db.markColumns.get([id, 'q1', 1]);
+    assert.deepEqual(kept?.marks.map(([key]) => key), ['silt']); // prettier-ignore
+    await db.markColumns.update([id, 'q1', 1], {
+      marks: [['silt', { ...(kept?.marks[0]?.[1] as object), credit: { n: 1, d: 2 } }]] as never,
+    });
+    const table = await classDesk.checkTable(id);
+    assert.equal(written(table.rows[0]?.cells[0]?.credit ?? { n: 9, d: 1 }), '1/2', 'the kept mark was used');
+  });
+});
+
+describe('the student’s desk', () => {
+  test('closed, ready, working, finished; late answers and second hand-ins are refused', async () => {
+    const id = await newQuiz();
+    assert.equal((await studentDesk.openPaper(id, 's1')).state, 'closed');
+    assert.equal((await studentDesk.openPaper(id, 'nobody')).state, 'unknown');
+    await openQuiz(id, 0, null);
+    assert.equal((await studentDesk.openPaper(id, 's1')).state, 'ready');
+    const working = await studentDesk.begin(id, 's1');
+    assert.ok(working.state === 'working');
+    const { attemptId, questions } = working.working;
+    assert.ok(!JSON.stringify(questions).includes('silt'));
+    assert.equal(
+      (await studentDesk.saveAnswer(attemptId, 'q1', { kind: 'phrase', text: 'silt' })).state,
+      'kept',
+    );
+    assert.deepEqual(await studentDesk.saveAnswer(attemptId, 'q1', { kind: 'phrase' }), {
+      state: 'refused',
+      reason: 'unknown',
+    });
+    assert.equal((await studentDesk.handIn(attemptId)).state, 'kept');
+    assert.deepEqual(await studentDesk.handIn(attemptId), { state: 'refused', reason: 'handedIn' });
+    assert.deepEqual(await studentDesk.saveAnswer(attemptId, 'q1', null), {
+      state: 'refused',
+      reason: 'handedIn',
+    });
+    const done = await studentDesk.openPaper(id, 's1');
+    assert.ok(done.state === 'finished');
+    assert.deepEqual(done.slip.score, {
+      earned: { n: 1, d: 1 },
+      outOf: { n: 2, d: 1 },
+      waiting: { n: 0, d: 1 },
+    });
+  });
+
+  test('work that is not handed in when the quiz closes is taken as it stands, or not, by the quiz’s rule', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    const attempt = await startAttempt(id, 's1');
+    assert.ok(attempt);
+    await keepAnswer(attempt.id, 'q1', say('silt'));
+    await closeQuiz(id);
+    assert.deepEqual(await studentDesk.saveAnswer(attempt.id, 'q1', null), {
+      state: 'refused',
+      reason: 'closed',
+    });
+    const taken = await studentDesk.openPaper(id, 's1');
+    assert.ok(taken.state === 'finished' && taken.slip.byItself);
+    assert.equal((await classDesk.checkTable(id)).rows.length, 1);
+    await saveContent(id, { unfinished: 'notCounted' }, { unfinished: 'taken' }, label());
+    assert.equal((await studentDesk.openPaper(id, 's1')).state, 'notHandedIn');
+    assert.equal((await classDesk.checkTable(id)).rows.length, 0);
+  });
+});
+
+describe('papers from a file', () => {
+  const paper = (name: string, studentId: string | null, text: string) => ({
+    line: 2,
+    studentId,
+    name,
+    number: '',
+    answers: { q1: say(text) },
+  });
+
+  test('new students are added, the same file changes nothing, a corrected one just what differs', async () => {
+    const id = await newQuiz();
+    const first = await importPapers(id, [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', null, 'sand')]);
+    assert.deepEqual(first, { added: 2, changed: 0, unchanged: 0, newStudents: 1, refused: [] });
+    const cy = (await db.students.toArray()).find((student) => student.name === 'Cy Brook');
+    assert.ok(cy);
+    const again = await importPapers(id, [
+      paper('Ada Marsh', 's1', 'silt'),
+      paper('Cy Brook', cy.id, 'silt'),
+    ]);
+    assert.deepEqual(again, { added: 0, changed: 1, unchanged: 1, newStudents: 0, refused: [] });
+    assert.equal((await attemptsOf(id)).length, 2);
+  });
+  test('work that a student handed in on screen is never replaced', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    await sit(id, 's1', { q1: say('silt') });
+    const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')]);
+    assert.deepEqual(report.refused, [{ line: 2, name: 'Ada Marsh' }]);
+    assert.deepEqual((await attemptOf(id, 's1'))?.answers['q1'], say('silt'));
+  });
+});
+
+test('the demo school comes once, with 24 papers of 26 students', async () => {
+  await db.students.clear();
+  await ensureDemo();
+  await ensureDemo();
+  const table = await classDesk.checkTable('demo-rivers');
+  assert.equal(table.rows.length, 24);
+  assert.equal((await classDesk.tray('demo-rivers')).filter((row) => row.state === 'notOpened').length, 2);
+  assert.equal(written(table.outOf), '12');
+  assert.equal((await draftPaper('demo-rivers')).content.instructions.length, plain('x').length);
+  assert.equal((await classDesk.pending('demo-rivers')).changes.length, 0);
+});
+
+test('a full storage is told from a forbidden one, through wrapped errors', () => {
+  const quota = Object.assign(new Error('x'), { name: 'QuotaExceededError' });
+  assert.equal(storageFailure(quota), 'full');
+  assert.equal(storageFailure({ name: 'AbortError', inner: quota }), 'full');
+  assert.equal(storageFailure({ name: 'OpenFailedError', inner: { name: 'SecurityError' } }), 'forbidden');
+  assert.equal(storageFailure(new Error('boom')), 'other');
+});

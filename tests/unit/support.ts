@@ -1,0 +1,74 @@
+import type { Question } from '@/core/kinds';
+import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
+import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
+import { fraction, type Fraction } from '@/core/figures/fraction';
+import { emptyContent, type Paper, type QuizContent } from '@/core/quiz/quiz';
+import { plain } from '@/core/quiz/plainText';
+import { SILENCE } from '@/core/quiz/silence';
+
+/** `1`, `1/2` or `0.25` as a fraction. */
+export function share(text: string): Fraction {
+  const [n, d] = text.split('/');
+  if (d) return fraction(Number(n), Number(d));
+  const places = (text.split('.')[1] ?? '').length;
+  return fraction(Math.round(Number(text) * 10 ** places), 10 ** places);
+}
+
+export const written = (value: Fraction): string => (value.d === 1 ? `${value.n}` : `${value.n}/${value.d}`);
+
+const shared = (id: string) => ({
+  id,
+  text: plain(`Text of ${id}`),
+  points: null,
+  right: SILENCE,
+  wrong: SILENCE,
+  explanation: '',
+});
+
+/** A variant: its id, forms separated by ` / ` and credit; more as needed. */
+export const variant = (id: string, forms: string[], credit = '1', more: Partial<Variant> = {}): Variant => ({
+  id,
+  forms,
+  match: 'whole',
+  credit: share(credit),
+  feedback: SILENCE,
+  decides: false,
+  settings: {},
+  ...more,
+});
+
+export const phraseQuestion = (
+  variants: Variant[],
+  settings: Partial<TextSettings> = {},
+  more: Partial<PhraseQuestion> = {},
+): PhraseQuestion => ({
+  ...shared('q-phrase'),
+  kind: 'phrase',
+  settings: { ...DEFAULT_SETTINGS, ...settings },
+  variants,
+  unmatched: 'wrong',
+  ...more,
+});
+
+/** Options written as text and credit: `{ levee: '1', gorge: '0' }`; the text is the id as well. */
+export const pickOneQuestion = (
+  options: Record<string, string>,
+  more: Partial<PickOneQuestion> = {},
+): PickOneQuestion => ({
+  ...shared('q-pick'),
+  kind: 'pickOne',
+  options: Object.entries(options).map(([text, credit]) => ({
+    id: text.replace(/[^a-z0-9]/g, '-'),
+    text,
+    credit: share(credit),
+    feedback: SILENCE,
+    gone: false,
+  })),
+  ...more,
+});
+
+export const paperOf = (questions: Question[], more: Partial<QuizContent> = {}): Paper => ({
+  content: { ...emptyContent('Test'), order: questions.map((question) => question.id), ...more },
+  questions,
+});
