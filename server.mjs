@@ -81,6 +81,8 @@ const server = createServer((request, response) => {
   if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY) {
     return refuse(response, 413, `A request may hold at most ${LARGEST_BODY} bytes.`);
   }
+  // Astro serves its own not-found page under any address but that page's own.
+  if (/^\/404\/?$/.test(path)) request.url = '/not-here';
   return handler(request, response);
 });
 

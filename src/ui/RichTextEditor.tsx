@@ -63,6 +63,9 @@ function Tools({ editor }: { readonly editor: Editor }) {
   );
 }
 
+/** The editor is loaded when first used: it must not take the focus from a field that was gone to meanwhile. */
+const isWritingElsewhere = (): boolean => document.activeElement?.matches('input, textarea, select') ?? false;
+
 /** Formatted text being written. Its own undo is off: the quiz has one history. */
 export default function RichTextEditor({ value, label, placeholder, autoFocus = false, onChange }: Props) {
   const latest = useRef(value);
@@ -72,7 +75,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     extensions: EXTENSIONS,
     content: toEditor(value),
     injectCSS: false,
-    autofocus: autoFocus ? 'end' : false,
+    autofocus: autoFocus && !isWritingElsewhere() ? 'end' : false,
     editorProps: {
       attributes: {
         role: 'textbox',

@@ -1,10 +1,12 @@
 import { ASPECTS, type Aspect, type Condition } from '@/core/reveal/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { saveContent, showAspect } from '@/store/quizzes';
+import { showAspect } from '@/store/quizzes';
 import { dayAndTime } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
+import { Conflict } from '@/ui/Conflict';
+import { useContentField } from '@/ui/useContentField';
 import { useNow } from '@/ui/useNow';
 
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
@@ -30,7 +32,7 @@ const READY_MADE: readonly { title: string; plan: QuizContent['plan'] }[] = [
 ]; // prettier-ignore
 
 /** Early students can pass on what they see while others can still hand in. */
-function leaksOf({ plan }: QuizContent): string | null {
+function leaksOf(plan: QuizContent['plan']): string | null {
   const risky = [
     ['rightAnswers', 'the right answers'],
     ['feedback', 'feedback'],
@@ -103,17 +105,9 @@ function Preview() {
 
 /** Which part of the result is shown when, as sentences that can be changed. */
 export default function Plan() {
-  const { quiz } = useQuiz();
-  const { content } = quiz;
-  const leak = leaksOf(content);
-  const save = (patch: Partial<QuizContent>, label: string) => {
-    const base = Object.fromEntries(
-      Object.keys(patch).map((field) => [field, content[field as keyof QuizContent]]),
-    );
-    void saveContent(quiz.id, patch, base, { label, field: '' });
-  };
-  const setWhen = (aspect: Aspect, when: When) =>
-    save({ plan: { ...content.plan, [aspect]: when } }, 'Change the reveal plan');
+  const plan = useContentField('plan', 'Change the reveal plan');
+  const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
+  const leak = leaksOf(plan.value);
   return (
     <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
       <div className="bg-paper px-9 py-7 max-sm:px-4">
@@ -121,6 +115,13 @@ export default function Plan() {
         <p className="caption mt-1">
           What each student sees of their result, and when. Changes hold at once, for everyone.
         </p>
+        <Conflict
+          draft={plan}
+          what="The reveal plan"
+          show={(version) =>
+            ASPECTS.map((aspect) => <p key={aspect}>{`${SUBJECTS[aspect]} ${WHEN[version[aspect]]}.`}</p>)
+          }
+        />
         <ul className="mt-4">
           {ASPECTS.map((aspect) => (
             <li key={aspect} className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
@@ -128,8 +129,8 @@ export default function Plan() {
               <select
                 className="sentence-part"
                 aria-label={SUBJECTS[aspect]}
-                value={content.plan[aspect]}
-                onChange={(event) => setWhen(aspect, event.target.value as When)}
+                value={plan.value[aspect]}
+                onChange={(event) => plan.edit({ ...plan.value, [aspect]: event.target.value as When })}
               >
                 {Object.entries(WHEN).map(([when, words]) => (
                   <option key={when} value={when}>
@@ -137,7 +138,7 @@ export default function Plan() {
                   </option>
                 ))}
               </select>
-              .{content.plan[aspect] === 'byTeacher' && <ByHand aspect={aspect} />}
+              .{plan.value[aspect] === 'byTeacher' && <ByHand aspect={aspect} />}
             </li>
           ))}
           <li className="py-3 text-[16.5px] leading-relaxed">
@@ -145,13 +146,8 @@ export default function Plan() {
             <select
               className="sentence-part"
               aria-label="Work that is not handed in when the quiz closes"
-              value={content.unfinished}
-              onChange={(event) =>
-                save(
-                  { unfinished: event.target.value as QuizContent['unfinished'] },
-                  'Change the rule for unfinished work',
-                )
-              }
+              value={unfinished.value}
+              onChange={(event) => unfinished.edit(event.target.value as QuizContent['unfinished'])}
             >
               <option value="taken">is taken as it stands</option>
               <option value="notCounted">counts as not handed in</option>
@@ -167,12 +163,12 @@ export default function Plan() {
         )}
         <h2 className="mt-6 text-[15px]">Ready-made plans</h2>
         <div className="mt-2 flex flex-wrap gap-2">
-          {READY_MADE.map(({ title, plan }) => (
+          {READY_MADE.map(({ title, plan: readyMade }) => (
             <button
               key={title}
               type="button"
               className="btn btn-sm btn-outline font-normal"
-              onClick={() => save({ plan }, 'Take a ready-made plan')}
+              onClick={() => plan.edit(readyMade)}
             >
               {title}
             </button>

@@ -20,7 +20,10 @@ interface Props {
   readonly onImported: (report: ImportReport) => void;
 }
 
-function usePreview(table: AnswerTable): [FilePreview | null, (columns: ColumnUse[]) => void] {
+/** What the file would bring under the columns as chosen; until they are, under those that are proposed. */
+function usePreview(
+  table: AnswerTable,
+): [FilePreview | null, readonly ColumnUse[], (columns: ColumnUse[]) => void] {
   const { quiz } = useQuiz();
   const [chosen, setChosen] = useState<ColumnUse[] | null>(null);
   const [preview, setPreview] = useState<FilePreview | null>(null);
@@ -31,15 +34,15 @@ function usePreview(table: AnswerTable): [FilePreview | null, (columns: ColumnUs
       current = false;
     };
   }, [quiz.id, table, chosen]);
-  return [preview, setChosen];
+  const columns = chosen ?? preview?.columns ?? table.header.map((): ColumnUse => ({ use: 'ignored' }));
+  return [preview, columns, setChosen];
 }
 
 /** What each column holds, with the first rows to see it by; then everything is taken in at once, or nothing. */
 export function ImportDialog({ table, onClose, onImported }: Props) {
   const { quiz, questions } = useQuiz();
-  const [preview, choose] = usePreview(table);
+  const [preview, columns, choose] = usePreview(table);
   const [busy, setBusy] = useState(false);
-  const columns = preview?.columns ?? table.header.map((): ColumnUse => ({ use: 'ignored' }));
   const papers = preview?.papers ?? [];
   const fresh = papers.filter((paper) => paper.studentId === null).length;
   const named = columns.some((column) => column.use === 'student' || column.use === 'number');
@@ -70,7 +73,9 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
                     aria-label={`Column ${heading || index + 1}`}
                     value={keyOf(columns[index] ?? { use: 'ignored' })}
                     onChange={(event) =>
-                      choose(columns.map((column, at) => (at === index ? columnUse(event.target.value) : column)))
+                      choose(
+                        columns.map((column, at) => (at === index ? columnUse(event.target.value) : column)),
+                      )
                     }
                   >
                     <option value="ignored">is ignored</option>

@@ -50,14 +50,9 @@ function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }
       </td>
       <td className="figures caption py-1.5 pr-4">{when(row)}</td>
       <td className="py-1.5 pr-9 text-right">
-        <a
-          className="link-text"
-          href={address}
-          target="_blank"
-          rel="noopener"
-          aria-label={`Page of ${row.name}`}
-        >
-          {done ? 'their slip' : 'their page'}
+        <a className="link-text" href={address} target="_blank" rel="noopener">
+          {done ? 'Slip' : 'Page'}
+          <span className="sr-only"> of {row.name}</span>
         </a>
       </td>
     </tr>

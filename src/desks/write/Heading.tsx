@@ -1,8 +1,8 @@
 import { lazy, Suspense } from 'react';
 import { RichText } from '@/ui/RichText';
 import { DecimalField } from '@/ui/DecimalField';
-import { Conflict } from './Conflict';
-import { useContentField } from './useContentField';
+import { Conflict } from '@/ui/Conflict';
+import { useContentField } from '@/ui/useContentField';
 
 const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
 

@@ -17,6 +17,7 @@ interface Props {
   readonly number: number;
   readonly inHand: boolean;
   readonly onTake: () => void;
+  readonly onMove: (by: -1 | 1) => void;
   readonly onRemove: () => void;
 }
 
@@ -36,7 +37,7 @@ function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
 }
 
 /** One question on the paper: its number and points in the left edge, folded as students read it, or in hand. */
-export function PaperQuestion({ record, number, inHand, onTake, onRemove }: Props) {
+export function PaperQuestion({ record, number, inHand, onTake, onMove, onRemove }: Props) {
   const { quiz } = useQuiz();
   const sortable = useSortable({ id: record.id });
   const { question } = record;
@@ -55,21 +56,26 @@ export function PaperQuestion({ record, number, inHand, onTake, onRemove }: Prop
       style={style}
       className={`relative scroll-mt-20 border-b border-line ${sortable.isDragging ? 'z-10 bg-paper shadow-lg' : ''}`}
     >
-      <div className="absolute top-4 -left-[72px] flex w-[60px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
+      <div className="absolute top-4 -left-[72px] flex w-[62px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
         <button
           type="button"
-          className="icon-button touch-none !min-w-5 cursor-grab"
+          className="icon-button !min-w-6 touch-none cursor-grab"
           {...sortable.attributes}
           {...sortable.listeners}
           aria-label={`Move question ${number}`}
-          title="Drag, or press space and use the arrow keys"
+          title="Drag, or use the arrow keys"
+          onKeyDown={(event) => {
+            if (event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+            event.preventDefault();
+            onMove(event.key === 'ArrowUp' ? -1 : 1);
+          }}
         >
           <GripVertical size={14} aria-hidden />
         </button>
         <div className="text-right max-sm:flex max-sm:items-baseline max-sm:gap-2">
           <button
             type="button"
-            className="figures block min-h-6 w-full cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
+            className="figures block min-h-6 w-full min-w-7 cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
             aria-expanded={inHand}
             aria-label={`Question ${number}`}
             onClick={onTake}

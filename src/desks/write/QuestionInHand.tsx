@@ -6,13 +6,13 @@ import { plainText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
 import { saveQuestion } from '@/store/quizzes';
+import { Conflict } from '@/ui/Conflict';
 import { DecimalField } from '@/ui/DecimalField';
 import { FeedbackField } from '@/ui/FeedbackField';
 import { points } from '@/ui/figures';
 import { useQuiz } from '@/ui/quizContext';
 import { RichText } from '@/ui/RichText';
 import { useDraft, type Draft } from '@/ui/useDraft';
-import { Conflict } from './Conflict';
 
 const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;

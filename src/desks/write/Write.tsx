@@ -1,13 +1,13 @@
 import {
   DndContext,
-  KeyboardSensor,
   PointerSensor,
-  closestCenter,
   useSensor,
   useSensors,
+  type Announcements,
+  type CollisionDetection,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
 import { KIND_NAMES, KINDS, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/edits';
@@ -49,20 +49,49 @@ function NextQuestion({ last, onAdd }: AddProps) {
   );
 }
 
+/** Questions differ much in height: the one whose upper edge is nearest is meant. */
+const closestTop: CollisionDetection = ({ collisionRect, droppableRects, droppableContainers }) =>
+  droppableContainers
+    .flatMap((droppableContainer) => {
+      const rect = droppableRects.get(droppableContainer.id);
+      if (!rect) return [];
+      const value = Math.abs(rect.top - collisionRect.top);
+      return [{ id: droppableContainer.id, data: { droppableContainer, value } }];
+    })
+    .sort((a, b) => a.data.value - b.data.value);
+
+/** What a screen reader hears while a question is moved. */
+function spokenMoves(order: readonly string[]): Announcements {
+  const number = (id: string | number) => order.indexOf(String(id)) + 1;
+  return {
+    onDragStart: ({ active }) => `Question ${number(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) =>
+      over ? `Question ${number(active.id)} would become question ${number(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `Question ${number(active.id)} is now question ${number(over.id)}.` : 'It stays where it was.',
+    onDragCancel: () => 'It stays where it was.',
+  };
+}
+
 /** The whole paper as one page, with the margin in which computed marks stand. */
 export default function Write() {
   const { quiz, questions } = useQuiz();
   const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
   const order = quiz.content.order;
   const inHand = questions.find((record) => record.id === hand) ?? null;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const reorder = async (id: string, to: number) => {
     const next = move(order, order.indexOf(id), to);
-    await saveContent(quiz.id, { order: next }, { order }, { label: 'Move a question', field: '' });
+    const saved = await saveContent(
+      quiz.id,
+      { order: next },
+      { order },
+      { label: 'Move a question', field: '' },
+    );
+    if (!saved.ok) notify('The order was changed in another tab just now: move it again');
+    else if (order.indexOf(id) !== to && next.includes(id))
+      notify(`Question ${order.indexOf(id) + 1} is now question ${next.indexOf(id) + 1}`);
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) void reorder(String(active.id), order.indexOf(String(over.id)));
@@ -98,7 +127,12 @@ export default function Write() {
       <div className="pt-5 pb-24 pl-[72px] max-sm:pl-0">
         <div className="bg-paper">
           <Heading />
-          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+          <DndContext
+            sensors={sensors}
+            collisionDetection={closestTop}
+            onDragEnd={dropped}
+            accessibility={{ announcements: spokenMoves(order) }}
+          >
             <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
               <ol>
                 {questions.map((record, index) => (
@@ -108,6 +142,7 @@ export default function Write() {
                     number={index + 1}
                     inHand={record.id === hand}
                     onTake={() => setHand(record.id)}
+                    onMove={(by) => void reorder(record.id, index + by)}
                     onRemove={() => void remove(record.id)}
                   />
                 ))}

@@ -98,7 +98,7 @@ function VariantRow({ question, variant, onChange, onRemove }: RowProps) {
               {variant.forms.length > 1 && (
                 <button
                   type="button"
-                  className="cursor-pointer px-0.5 text-soft hover:text-ink"
+                  className="-my-0.5 inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
                   aria-label={`Remove the form ${form}`}
                   onClick={() => dropForm(index)}
                 >

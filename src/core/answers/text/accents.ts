@@ -23,7 +23,6 @@ function strip(text: string): string {
  * umlauts stay, to be compared as ae or a (see {@link equivalents}); capital Æ, Œ, Þ likewise.
  */
 export function dropAccents(text: string, language: string): string {
-   
   if (/^[\u0000-\u007F]*$/.test(text)) return text;
   if (!isGerman(language)) return strip(text);
   return text

@@ -42,7 +42,7 @@ const hasDottedI = (language: string): boolean => /^(tr|az)\b/i.test(language);
  */
 export function foldCapitals(text: string, language: string): string {
   const source = hasDottedI(language) ? text.replace(TURKISH_I, 'i') : text;
-   
+
   if (/^[\u0000-\u007F]*$/.test(source)) return source.toLowerCase();
   let folded = '';
   for (const letter of source) folded += FOLDS[letter] ?? letter.toLowerCase();

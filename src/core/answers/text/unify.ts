@@ -2,7 +2,6 @@
 
 /** Control, zero-width, direction and variation characters and the soft hyphen. */
 const INVISIBLE =
-   
   /[\p{Cc}\u00AD\u034F\u061C\u115F\u1160\u17B4\u17B5\u180B-\u180F\u200B-\u200F\u202A-\u202E\u2060-\u206F\uFE00-\uFE0F\uFEFF\u{E0100}-\u{E01EF}]/gu;
 const WHITE_SPACE = /[\p{White_Space}]/gu;
 const SINGLE_QUOTES =

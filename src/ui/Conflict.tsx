@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Draft } from '@/ui/useDraft';
+import type { Draft } from './useDraft';
 
 interface Props<T> {
   readonly draft: Draft<T>;

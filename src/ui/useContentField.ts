@@ -2,8 +2,8 @@ import { useCallback } from 'react';
 import { same } from '@/core/quiz/edits';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { saveContent } from '@/store/quizzes';
-import { useQuiz } from '@/ui/quizContext';
-import { useDraft, type Draft } from '@/ui/useDraft';
+import { useQuiz } from './quizContext';
+import { useDraft, type Draft } from './useDraft';
 
 interface Token<T> {
   readonly seq: number;

@@ -1,0 +1,40 @@
+import { defineConfig } from '@playwright/test';
+
+const port = process.env['PORT'] ?? '4410';
+const dist = process.env['DIST'] ?? 'dist-test';
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  reporter: [['list']],
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Berlin',
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 10_000,
+    trace: 'off',
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node server.mjs',
+    env: { PORT: port, DIST: dist },
+    url: `http://127.0.0.1:${port}/api/about`,
+    reuseExistingServer: false,
+  },
+});

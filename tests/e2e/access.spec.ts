@@ -1,0 +1,118 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import type { AxeResults } from 'axe-core';
+import { expect, openDemo, test } from './support';
+
+const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+
+/** Runs axe in the page as it is, under the page's own content policy. */
+async function expectAccessible(page: Page, view: string): Promise<void> {
+  await page.evaluate(axeSource);
+  const { violations } = await page.evaluate(() =>
+    (window as unknown as { axe: { run: (options: object) => Promise<AxeResults> } }).axe.run({
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    }),
+  );
+  const found = violations.map(
+    (one) =>
+      `${one.id}: ${one.nodes
+        .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
+  expect(found, view).toEqual([]);
+}
+
+for (const theme of ['chalk', 'slate'] as const) {
+  test.describe(theme, () => {
+    test.beforeEach(async ({ context }) => {
+      await context.addInitScript((name) => {
+        if (location.protocol === 'http:') localStorage.setItem('yentrel-theme', name);
+      }, theme);
+    });
+
+    test('the Shelf, and pages that are not there', async ({ page }) => {
+      await page.goto('/');
+      await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+      await expectAccessible(page, 'shelf');
+      await page.goto('/quiz/?id=nowhere');
+      await expect(page.getByRole('heading', { name: 'This quiz is not in this browser' })).toBeVisible();
+      await expectAccessible(page, 'missing quiz');
+      await page.goto('/sit/?quiz=nowhere&student=nobody');
+      await expect(page.getByRole('heading', { name: 'There is no paper at this address' })).toBeVisible();
+      await expectAccessible(page, 'missing paper');
+    });
+
+    test('every station, with dialogs and the effect bar', async ({ page }) => {
+      await openDemo(page, 'write');
+      await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+      await expectAccessible(page, 'write, pick one');
+      await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+      await page.getByRole('button', { name: 'Each setting' }).click();
+      await page.getByRole('textbox', { name: 'Try an answer' }).fill('flood plain');
+      await expect(page.getByText('Near miss:')).toBeVisible();
+      await page.getByLabel('Another form of floodplain').fill('flood plain');
+      await page.keyboard.press('Enter');
+      await expect(page.getByText('5 students up')).toBeVisible();
+      await expectAccessible(page, 'write, word or phrase');
+      await page.getByRole('button', { name: 'See who' }).click();
+      await expectAccessible(page, 'who goes up');
+      await page.getByRole('button', { name: 'Close' }).click();
+      await page.goto('/quiz/?id=demo-rivers#plan');
+      await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
+      await expectAccessible(page, 'plan');
+      await page.getByRole('button', { name: /^Open until/ }).click();
+      await expectAccessible(page, 'opening');
+      await page.keyboard.press('Escape');
+      await page.goto('/quiz/?id=demo-rivers#tray');
+      await expect(page.getByRole('heading', { name: 'Tray' })).toBeVisible();
+      await expect(page.getByText('24 of 26')).toBeVisible();
+      await expectAccessible(page, 'tray');
+      await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await expectAccessible(page, 'columns of a file');
+      await page.keyboard.press('Escape');
+      await page.goto('/quiz/?id=demo-rivers#check');
+      await expect(page.getByText('papers marked')).toBeVisible();
+      await expectAccessible(page, 'check');
+    });
+
+    test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
+      await page.setViewportSize({ width: 360, height: 740 });
+      await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
+      await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+      await expectAccessible(page, 'first page');
+      await page.getByRole('button', { name: 'Begin' }).click();
+      await page.getByText('upper course').click();
+      await expectAccessible(page, 'pick one');
+      await page.getByRole('button', { name: 'Next' }).click();
+      await page.getByRole('textbox').fill('oxbow lake');
+      await expectAccessible(page, 'word or phrase');
+      for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+      await expect(page.getByText('6 questions have no answer yet:')).toBeVisible();
+      await expectAccessible(page, 'last page');
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(width).toBeLessThanOrEqual(360);
+      await page.getByRole('button', { name: 'Hand in' }).click();
+      await expect(page.getByText('It has been received.')).toBeVisible();
+      await expectAccessible(page, 'slip');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+    });
+  });
+}
+
+test('a whole paper can be sat with the keyboard alone', async ({ page }) => {
+  await page.goto('/sit/?quiz=demo-rivers&student=demo-26');
+  await page.getByRole('button', { name: 'Begin' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('radiogroup')).toBeVisible();
+  await page.getByRole('radio').first().focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Next' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Question 2 of 8')).toBeVisible();
+  await expect(page.getByRole('textbox')).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('oxbow lake');
+  await expect(page.getByRole('textbox')).toHaveValue('oxbow lake');
+});

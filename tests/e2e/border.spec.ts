@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { join } from 'node:path';
+import { expect, goTo, pageOf, saved, test } from './support';
+
+interface Chunk {
+  modules: string[];
+  imports: string[];
+}
+
+const dist = join(process.env['DIST'] ?? 'dist-test', 'client');
+
+/** Every browser file that a page loads, at once or later, workers apart. */
+function filesOf(page: string): string[] {
+  const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
+  const html = readFileSync(join(dist, page), 'utf8');
+  const found = new Set<string>();
+  const walk = (file: string) => {
+    if (found.has(file)) return;
+    found.add(file);
+    for (const next of chunks[file]?.imports ?? []) walk(next);
+  };
+  for (const [, file] of html.matchAll(/["']\/(_astro\/[^"']+\.js)["']/g)) walk(file as string);
+  return [...found];
+}
+
+test('the student’s page holds no store, no keys and no marking', () => {
+  const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
+  const modules = filesOf('sit/index.html').flatMap((file) => chunks[file]?.modules ?? []);
+  expect(modules.some((module) => module.includes('desks/sit/Sit'))).toBe(true);
+  expect(modules.some((module) => module.includes('kinds/phrase/Sit'))).toBe(true);
+  const forbidden =
+    /src\/store\/|src\/core\/(marking|answers|kinds|checking|formats|reveal)\/|src\/kinds\/\w+\/Write|node_modules\/(dexie|zod|re2js|papaparse)/;
+  expect(modules.filter((module) => forbidden.test(module))).toEqual([]);
+});
+
+test('the student’s page stays small', () => {
+  const bytes = filesOf('sit/index.html').reduce(
+    (sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length,
+    0,
+  );
+  expect(bytes).toBeGreaterThan(20_000);
+  expect(bytes).toBeLessThan(150_000);
+});
+
+test('no key reaches the student’s page before its time', async ({ page, context }) => {
+  await context.addInitScript(() => {
+    const seen: string[] = [];
+    Object.assign(window, { seen });
+    const listen = Worker.prototype.addEventListener;
+    Worker.prototype.addEventListener = function (
+      this: Worker,
+      type: string,
+      listener: unknown,
+      options?: unknown,
+    ) {
+      if (type === 'message') {
+        listen.call(this, 'message', ((event: Event) =>
+          seen.push(JSON.stringify((event as MessageEvent).data))) as EventListener);
+      }
+      return listen.call(this, type as 'message', listener as EventListener, options as boolean);
+    };
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill('Canaries');
+  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+  await page.getByLabel('Option 1', { exact: true }).fill('alpha');
+  await page.getByLabel('Option 2', { exact: true }).fill('beta');
+  await page.getByRole('button', { name: 'alpha is right' }).click();
+  await page.getByLabel('Feedback for alpha').fill('CANARY feedback');
+  await page.getByLabel('Feedback for right answers').fill('CANARY right');
+  await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
+  await page.getByLabel('Explanation').fill('CANARY explanation');
+  await page.getByRole('button', { name: 'word or phrase' }).click();
+  await page.getByLabel('Another right answer').fill('CANARY form');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Another expected wrong answer').fill('CANARY expected');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await goTo(page, 'Reveal plan');
+  await page.getByRole('button', { name: 'All by hand' }).click();
+  await page.getByRole('button', { name: 'Closed: never opened' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Ada Marsh');
+  const everything = async () =>
+    `${(await sit.evaluate(() => (window as unknown as { seen: string[] }).seen)).join('\n')}\n${await sit.content()}`;
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByText('beta').click();
+  await sit.getByRole('button', { name: 'Next' }).click();
+  await sit.getByRole('textbox').fill('mine');
+  await sit.getByRole('button', { name: 'To the end' }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+  const before = await everything();
+  expect(before).toContain('beta');
+  expect(before).not.toContain('CANARY');
+  expect(before).not.toContain('credit');
+
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('Feedback with its links appears').selectOption('handedIn');
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByText('CANARY wrong').first()).toBeVisible();
+  const after = await everything();
+  for (const hidden of [
+    'CANARY form',
+    'CANARY explanation',
+    'CANARY right',
+    'CANARY feedback',
+    'CANARY expected',
+  ]) {
+    expect(after).not.toContain(hidden);
+  }
+});

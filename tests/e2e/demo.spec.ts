@@ -1,0 +1,54 @@
+import { checkRow, expect, goTo, openDemo, test } from './support';
+
+test('the demo class: totals, the unforeseen form, and the file to import', async ({ page }) => {
+  await openDemo(page, 'check');
+  await expect(page.getByText('24 papers marked, 4 answers waiting for you')).toBeVisible();
+  const total = async (name: string) => (await checkRow(page, name)).at(-1);
+  expect(await total('Ada Marsh')).toBe('12');
+  expect(await total('Cato Weir')).toBe('5.8');
+  expect(await total('Fleur Banks')).toBe('11');
+  expect(await total('Karl Mead')).toBe('+2 to come4');
+  await page
+    .getByRole('row', { name: /Nora Pool/ })
+    .getByRole('button', { name: /^Question 4/ })
+    .click();
+  await expect(page.getByText('equal to an accepted answer without the spaces.')).toBeVisible();
+
+  await goTo(page, 'Write');
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByLabel('Another form of floodplain').fill('flood plain');
+  await page.keyboard.press('Enter');
+  const bar = page.getByRole('region', { name: 'Changes not applied' });
+  await expect(bar.getByText('5 students up, 19 unchanged')).toBeVisible();
+  await bar.getByRole('button', { name: 'Apply to all' }).click();
+  await goTo(page, 'Check');
+  await expect.poll(() => total('Nora Pool')).toBe('10');
+
+  await goTo(page, 'Tray');
+  await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
+  await page.getByRole('button', { name: 'Take in 5 papers' }).click();
+  await expect(page.getByText('line 7, Ada Marsh')).toBeVisible();
+  await expect(page.getByText('28 of 28 handed in')).toBeVisible();
+  await goTo(page, 'Check');
+  expect(await total('Yann Isle')).toBe('10');
+  expect(await total('Ada Marsh')).toBe('12');
+});
+
+test('the Shelf leads to the first answer that waits in two presses', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: '4 answers waiting' }).click();
+  await expect(page.getByText('it waits for you')).toBeVisible();
+  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+});
+
+test('arrow keys go through the answers, and a total opens into its parts', async ({ page }) => {
+  await openDemo(page, 'check');
+  await page
+    .getByRole('button', { name: /^Question 8: waits/ })
+    .first()
+    .click();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Jule Beck, question 8')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('8 questions add up to 6.5 of 12')).toBeVisible();
+});

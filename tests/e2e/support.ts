@@ -1,0 +1,76 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every test fails on a console error, an uncaught error, or anything that the content policy refused. */
+export const test = base.extend<{ quiet: void; allowedErrors: RegExp[] }>({
+  allowedErrors: [[], { option: true }],
+  quiet: [
+    async ({ context, allowedErrors }, use) => {
+      const troubles: string[] = [];
+      const note = (text: string) => {
+        if (!allowedErrors.some((pattern) => pattern.test(text))) troubles.push(text);
+      };
+      await context.addInitScript(() => {
+        document.addEventListener('securitypolicyviolation', (event) => {
+          console.error(`policy: ${event.violatedDirective} ${event.blockedURI}`);
+        });
+      });
+      context.on('console', (message) => {
+        if (message.type() === 'error') note(message.text());
+      });
+      context.on('weberror', (error) => note(error.error().message));
+      await use();
+      expect(troubles, 'errors on the console').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export const DEMO = '/quiz/?id=demo-rivers';
+
+/** Opens a station of the demo quiz in a fresh browser. */
+export async function openDemo(page: Page, station: string): Promise<void> {
+  await page.goto(`${DEMO}#${station}`);
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+}
+
+/** Goes to a station of the quiz at hand. */
+export async function goTo(page: Page, title: string): Promise<void> {
+  // A page behind another one draws once a second only.
+  await page.bringToFront();
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: title }).click();
+}
+
+export const saved = (page: Page) =>
+  expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+
+/** Adds a student's page: the address behind their name in the tray. */
+export async function pageOf(page: Page, name: string): Promise<Page> {
+  const [opened] = await Promise.all([
+    page.context().waitForEvent('page'),
+    page.getByRole('link', { name: `Page of ${name}`, exact: true }).click(),
+  ]);
+  return opened;
+}
+
+/** The row of the Check table: each cell as spoken, and the total. */
+export async function checkRow(page: Page, name: string): Promise<string[]> {
+  const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) });
+  const buttons = row.getByRole('button');
+  const labels = await buttons.evaluateAll((cells) =>
+    cells.map((cell) => cell.getAttribute('aria-label') ?? cell.textContent ?? ''),
+  );
+  return labels;
+}
+
+/** The downloaded file's text. */
+export async function downloaded(
+  page: Page,
+  press: () => Promise<void>,
+): Promise<{ name: string; text: string }> {
+  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  const stream = await file.createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  return { name: file.suggestedFilename(), text: Buffer.concat(chunks).toString('utf8') };
+}

@@ -1,0 +1,99 @@
+import type { Page } from '@playwright/test';
+import { expect, openDemo, saved, test } from './support';
+
+const numbersInOrder = (page: Page) =>
+  page
+    .locator('ol > li[class*="border-line"]')
+    .evaluateAll((items) => items.map((item) => item.textContent?.slice(0, 60) ?? ''));
+
+test('questions are reordered by keyboard and by dragging, deleted with undo', async ({ page }) => {
+  await openDemo(page, 'write');
+  await page.getByRole('button', { name: 'Question 3', exact: true }).click();
+  const title = 'Which of these is built up by a river';
+  await page.getByRole('button', { name: 'Move question 3' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('Question 3 is now question 2')).toBeVisible();
+  await saved(page);
+  await expect.poll(async () => (await numbersInOrder(page))[1]).toContain(title);
+  await page.keyboard.press('Alt+Shift+ArrowDown');
+  await expect.poll(async () => (await numbersInOrder(page))[2]).toContain(title);
+  await page.getByRole('button', { name: 'Move question 6' }).scrollIntoViewIfNeeded();
+  const from = await page.getByRole('button', { name: 'Move question 5' }).boundingBox();
+  const to = await page.getByRole('button', { name: 'Move question 6' }).boundingBox();
+  if (!from || !to) throw new Error('no handles');
+  const fifth = (await numbersInOrder(page))[4]?.slice(5) ?? '';
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y + 30, { steps: 4 });
+  await page.mouse.move(from.x + 8, to.y + 12, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(async () => (await numbersInOrder(page))[5]).toContain(fifth);
+  await page.getByRole('button', { name: 'Delete question 3' }).click();
+  await expect(page.getByText('7 questions')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('8 questions')).toBeVisible();
+  const bar = page.getByRole('region', { name: 'Changes not applied' });
+  await expect(bar.getByText('1 change not applied')).toBeVisible();
+  await expect(bar.getByText('No score changes')).toBeVisible();
+});
+
+test('a pasted list becomes options, and text with markup stays text', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Text of question 1' })).toBeFocused();
+  await page.getByLabel('Option 1', { exact: true }).focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData('text', 'gorge\n<img src=x onerror=alert(1)>\n\nlevee');
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
+  });
+  await expect(page.getByLabel('Option 1', { exact: true })).toHaveValue('gorge');
+  await expect(page.getByLabel('Option 2', { exact: true })).toHaveValue('<img src=x onerror=alert(1)>');
+  await expect(page.getByLabel('Option 3', { exact: true })).toHaveValue('levee');
+  await page.getByRole('textbox', { name: 'Text of question 1' }).click();
+  await page.keyboard.type('<script>alert(1)</script>');
+  await page.getByRole('button', { name: 'word or phrase' }).click();
+  await expect(page.getByText('<script>alert(1)</script>')).toBeVisible();
+  await expect(page.locator('main img')).toHaveCount(0);
+});
+
+test('formatted text keeps its format when folded', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByRole('button', { name: 'Word or phrase', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Text of question 1' }).click();
+  await page.keyboard.type('Speed in m s');
+  await page
+    .getByRole('group', { name: 'Text format' })
+    .last()
+    .getByRole('button', { name: 'Superscript' })
+    .click();
+  await page.keyboard.type('-1');
+  await page.getByRole('button', { name: 'pick one' }).click();
+  await expect(page.locator('main sup')).toHaveText('-1');
+});
+
+test('typing is never lost: the page is killed again and again while typing', async ({ context, page }) => {
+  await openDemo(page, 'write');
+  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+  let expected = await page.getByLabel('Explanation').inputValue();
+  let current = page;
+  for (let round = 0; round < 12; round++) {
+    const field = current.getByLabel('Explanation');
+    await field.focus();
+    await current.keyboard.press('End');
+    await current.keyboard.press('Control+End');
+    const added = ` r${round}`;
+    await current.keyboard.type(added);
+    await saved(current);
+    expected += added;
+    await current.close({ runBeforeUnload: false });
+    current = await context.newPage();
+    await openDemo(current, 'write');
+    await current.getByRole('button', { name: 'Question 1', exact: true }).click();
+    await expect(current.getByLabel('Explanation')).toHaveValue(expected);
+  }
+});
