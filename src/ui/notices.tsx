@@ -35,10 +35,10 @@ export function NoticeBar() {
     <div
       role="status"
       aria-live="polite"
-      className="fixed inset-x-0 bottom-4 z-50 flex justify-center px-4 empty:hidden"
+      className="pointer-events-none fixed inset-x-0 bottom-18 z-50 flex justify-center px-4 empty:hidden"
     >
       {notice && (
-        <div className="flex items-center gap-4 rounded bg-ink px-4 py-2 text-paper shadow-lg">
+        <div className="pointer-events-auto flex items-center gap-4 rounded bg-ink px-4 py-2 text-paper shadow-lg">
           <span>{notice.text}</span>
           {action && (
             <button

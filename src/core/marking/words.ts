@@ -54,10 +54,8 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   'matched.pattern': matched('Fits the pattern'),
   errorPrice: (v, line) =>
     `${errors(v['errors'])} at ${share(v['price'])} each: ${share(line.after)} left of ${share(line.before)}`,
-  unmatchedWrong: (v) =>
-    `Matches nothing in the key: anything else is wrong${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
-  unmatchedWaits: (v) =>
-    `Matches nothing in the key: it waits for you${v['near'] ? `. Close: ${NEAR[text(v['near'])]}` : ''}`,
+  unmatchedWrong: () => 'Matches nothing in the key: anything else is wrong',
+  unmatchedWaits: () => 'Matches nothing in the key: it waits for you',
   contradiction: () => 'It also holds another answer of different credit: worth a look',
   noForm: () => 'A variant without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,

@@ -45,6 +45,8 @@ const Part = z.strictObject({
       verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank']),
       earned: Fraction,
       credit: Fraction,
+      /** Typing errors that took a price off a right answer. */
+      errors: z.number().int(),
     })
     .nullable(),
   /** The question's text, with anything that needs it. */

@@ -1,5 +1,6 @@
 import { kindOf, type Answer } from '../kinds';
-import { verdictOf } from '../marking/mark';
+import { equal } from '../figures/fraction';
+import { verdictOf, type Mark } from '../marking/mark';
 import { markAttempt, total } from '../marking/markAttempt';
 import type { Paper } from '../quiz/quiz';
 import { plainText } from '../quiz/plainText';
@@ -24,6 +25,9 @@ interface Finished {
   readonly byItself: boolean;
 }
 
+/** Typing errors that cost something. */
+const pricedErrors = (mark: Mark): number => (equal(mark.credit, mark.keyCredit) ? 0 : mark.errors);
+
 /** What one student gets back: only the aspects that are shown are in it. */
 export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
   const scores = markAttempt(paper, attempt.answers);
@@ -38,7 +42,12 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
       number: index + 1,
       points: score.possible,
       result: shown.rightWrong.shown
-        ? { verdict: verdictOf(score.mark), earned: score.earned, credit: score.mark.credit }
+        ? {
+            verdict: verdictOf(score.mark),
+            earned: score.earned,
+            credit: score.mark.credit,
+            errors: pricedErrors(score.mark),
+          }
         : null,
       text: needsText ? question.text : null,
       ownAnswer: shown.ownAnswers.shown && answer ? kind.answerText(question, answer) : null,

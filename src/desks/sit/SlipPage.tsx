@@ -3,7 +3,7 @@ import type { Cover, Slip, SlipPart } from '@/core/reveal/packets';
 import { isSilent } from '@/core/quiz/silence';
 import { CreditPie } from '@/ui/CreditPie';
 import { FeedbackView } from '@/ui/FeedbackView';
-import { dayAndTime, points } from '@/ui/figures';
+import { count, dayAndTime, points } from '@/ui/figures';
 import { RichText } from '@/ui/RichText';
 import { stillToCome } from './planWords';
 
@@ -25,7 +25,12 @@ function Part({ part }: { readonly part: SlipPart }) {
         {result && (
           <>
             <CreditPie credit={result.credit} verdict={result.verdict} label="" />
-            <span className="flex-1 font-semibold">{VERDICTS[result.verdict]}</span>
+            <span className="flex-1 font-semibold">
+              {VERDICTS[result.verdict]}
+              {result.errors > 0 && (
+                <span className="font-normal">, less {count(result.errors, 'typing error')}</span>
+              )}
+            </span>
             <span className="figures">
               {result.verdict === 'waits'
                 ? `${points(part.points)} to come`
@@ -37,7 +42,7 @@ function Part({ part }: { readonly part: SlipPart }) {
       {text && <RichText text={text} className="mt-1.5" />}
       {text && ownAnswer !== null && (
         <p className="mt-1.5">
-          <span className="label-small">You wrote </span>
+          <span className="label-small">Your answer </span>
           <span className="font-semibold break-words">{ownAnswer}</span>
         </p>
       )}

@@ -122,14 +122,14 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
       >
         <button
           type="button"
-          className="btn btn-outline h-11 px-5"
+          className="btn btn-outline h-11 px-5 text-[15px]"
           disabled={at === 0}
           onClick={() => go(at - 1)}
         >
           Back
         </button>
         {question && (
-          <button type="button" className="btn btn-primary h-11 px-6" onClick={() => go(at + 1)}>
+          <button type="button" className="btn btn-primary h-11 px-6 text-[15px]" onClick={() => go(at + 1)}>
             {at === questions.length - 1 ? 'To the end' : 'Next'}
           </button>
         )}

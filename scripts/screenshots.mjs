@@ -1,0 +1,93 @@
+/** `npm run screenshots`: takes the pictures in docs/screenshots anew from the demo data. */
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { build, chromium, freePort, installPackages } from './setup.mjs';
+
+installPackages();
+const executablePath = chromium();
+build('dist-test');
+const port = await freePort();
+const server = spawn(process.execPath, ['server.mjs'], {
+  env: { ...process.env, PORT: String(port), DIST: 'dist-test' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+process.on('exit', () => server.kill());
+await new Promise((resolve) => server.stdout.once('data', resolve));
+
+const { chromium: launcher } = await import('@playwright/test');
+const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+const address = `http://127.0.0.1:${port}`;
+const folder = 'docs/screenshots';
+mkdirSync(folder, { recursive: true });
+
+async function fresh(theme, size = { width: 1280, height: 800 }) {
+  const context = await browser.newContext({ viewport: size, locale: 'en-GB', timezoneId: 'Europe/Berlin' });
+  await context.addInitScript((name) => {
+    if (location.protocol === 'http:') localStorage.setItem('yentrel-theme', name);
+  }, theme);
+  return context.newPage();
+}
+const shot = async (page, name) => {
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+const station = (page, title) =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: title }).click();
+
+async function teacher(theme, suffix) {
+  const page = await fresh(theme);
+  await page.goto(address);
+  await page.getByText('24 of 26 handed in').waitFor();
+  if (!suffix) await shot(page, 'shelf');
+  await page.getByRole('link', { name: 'How rivers shape the land' }).click();
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Try an answer' }).fill('oxbow laek');
+  await page.getByText('1.8 of 2').waitFor();
+  await shot(page, `write${suffix}`);
+  await station(page, 'Check');
+  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, “flood plain”' }).first().click();
+  await shot(page, `check${suffix}`);
+  if (suffix) return;
+  await station(page, 'Reveal plan');
+  await page.getByRole('heading', { name: 'Reveal plan' }).waitFor();
+  await shot(page, 'plan');
+  await station(page, 'Tray');
+  await page.getByText('24 of 26').waitFor();
+  await shot(page, 'tray');
+  await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
+  await page.getByText('5 papers ready').waitFor();
+  await shot(page, 'answer-file');
+  await page.keyboard.press('Escape');
+  await station(page, 'Write');
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByLabel('Another form of floodplain').fill('flood plain');
+  await page.keyboard.press('Enter');
+  await page.getByText('5 students up').waitFor();
+  await page.getByRole('button', { name: 'See who' }).click();
+  await shot(page, 'effect');
+}
+
+async function student(size, suffix) {
+  const page = await fresh('chalk', size);
+  await page.goto(`${address}/sit/?quiz=demo-rivers&student=demo-25`);
+  await page.getByRole('button', { name: 'Begin' }).waitFor();
+  if (suffix === '-phone') await shot(page, 'sit-first-page-phone');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByText('upper course').click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('textbox').fill('oxbow la');
+  await page.getByText('Kept on this device').waitFor();
+  await shot(page, `sit${suffix}`);
+  for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  if (suffix === '-phone') await shot(page, 'sit-last-page-phone');
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByText('It has been received.').waitFor();
+  await shot(page, `slip${suffix}`);
+}
+
+await teacher('chalk', '');
+await teacher('slate', '-slate');
+await student({ width: 1280, height: 800 }, '');
+await student({ width: 360, height: 740 }, '-phone');
+await browser.close();
+process.exit(0);
