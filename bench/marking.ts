@@ -7,7 +7,7 @@ import { writeFileSync } from 'node:fs';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { kindOf, type Answer } from '@/core/kinds';
 import { contextOf, scoreQuestion, total } from '@/core/marking/markAttempt';
-import { pointsOf } from '@/core/quiz/edits';
+import { pointsOf } from '@/core/quiz/points';
 import { CONTENT, QUESTIONS } from '../demo/quiz';
 import { WRITTEN_ANSWERS } from '../demo/class';
 

@@ -4,7 +4,8 @@ import type { Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
 import { SILENCE } from '@/core/quiz/silence';
 import type { Feedback } from '@/core/quiz/feedback';
-import { emptyContent, type QuizContent } from '@/core/quiz/quiz';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import type { QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/quiz/plainText';
 
 /** The made-up school's quiz on rivers: eight questions, four of each kind. */

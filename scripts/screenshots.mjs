@@ -1,22 +1,14 @@
 /** `npm run screenshots`: takes the pictures in docs/screenshots anew from the demo data. */
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { build, chromium, freePort, installPackages } from './setup.mjs';
+import { build, chromium, installPackages, serve } from './setup.mjs';
 
 installPackages();
 const executablePath = chromium();
 build('dist-test');
-const port = await freePort();
-const server = spawn(process.execPath, ['server.mjs'], {
-  env: { ...process.env, PORT: String(port), DIST: 'dist-test' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-process.on('exit', () => server.kill());
-await new Promise((resolve) => server.stdout.once('data', resolve));
+const address = await serve('dist-test');
 
 const { chromium: launcher } = await import('@playwright/test');
 const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
-const address = `http://127.0.0.1:${port}`;
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
 

@@ -1,5 +1,5 @@
 /** What the two commands need before anything else: packages as locked, a build that fits the sources, Chromium. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -89,6 +89,18 @@ export function chromium() {
       'Install it by hand (Debian: apt-get install chromium), or point to one: CHROMIUM=/path/to/chromium npm test',
   );
   process.exit(1);
+}
+
+/** Serves a build on a free port until this process ends; gives its address. */
+export async function serve(folder) {
+  const port = await freePort();
+  const server = spawn(process.execPath, ['server.mjs'], {
+    env: { ...process.env, PORT: String(port), DIST: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  process.on('exit', () => server.kill());
+  await new Promise((resolve) => server.stdout.once('data', resolve));
+  return `http://127.0.0.1:${port}`;
 }
 
 /** A free port on this machine. */

@@ -1,6 +1,7 @@
-import { canonical } from '@/core/quiz/edits';
+import { canonical } from '@/core/quiz/same';
 import type { Answer } from '@/core/kinds';
-import { isOpen, type Attempt, type Student } from '@/core/quiz/attempt';
+import { isOpen } from '@/core/quiz/window';
+import type { Attempt, Student } from '@/core/quiz/attempt';
 import type { ReadPaper } from '@/core/formats/answerFile';
 import { now } from './clock';
 import { db, type QuizRecord } from './db';

@@ -1,74 +1,8 @@
-import { kindOf, type Answer } from '@/core/kinds';
-import type { Attempt } from '@/core/quiz/attempt';
-import { CONTENT, QUESTIONS } from '../../demo/quiz';
-import { STUDENTS, WRITTEN_ANSWERS } from '../../demo/class';
-import { now } from './clock';
 import { db } from './db';
-import { REVISION_TABLES, settle } from './revisions';
 
-const DEMO_QUIZ = 'demo-rivers';
-const DAY = 86_400_000;
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
-
-/** Three in the afternoon, local time, some days before or after an instant. */
-function afternoon(at: number, days: number): number {
-  const date = new Date(at + days * DAY);
-  date.setHours(15, 0, 0, 0);
-  return date.getTime();
-}
-
-function answersOf(written: readonly string[]): Record<string, Answer> {
-  const read = QUESTIONS.map((question, index) => [
-    question.id,
-    kindOf(question).readAnswer(question, written[index] ?? ''),
-  ]);
-  return Object.fromEntries(read.filter(([, answer]) => answer !== null));
-}
-
-function demoAttempt(written: readonly string[], index: number, opened: number): Attempt {
-  const evening = index < 15 ? index * 21 * MINUTE : DAY + (index - 15) * 31 * MINUTE;
-  const openedAt = opened + 12 * MINUTE + evening;
-  const handedInAt = openedAt + (9 + ((index * 5) % 14)) * MINUTE;
-  return {
-    id: `demo-paper-${index + 1}`,
-    quizId: DEMO_QUIZ,
-    studentId: STUDENTS[index]?.id ?? '',
-    number: 1,
-    revision: 1,
-    openedAt,
-    savedAt: handedInAt,
-    handedInAt,
-    source: 'sat',
-    answers: answersOf(written),
-    seq: index + 1,
-  };
-}
-
-/** Puts the made-up school into an empty browser, on the first visit only. */
+/** Puts the made-up school into an empty browser, on the first visit only; it is loaded only then. */
 export async function ensureDemo(): Promise<void> {
   if (await db.meta.get('started')) return;
-  const tables = [...REVISION_TABLES, db.students, db.attempts, db.meta];
-  await db.transaction('rw', tables, async () => {
-    if (await db.meta.get('started')) return;
-    const at = now();
-    const opened = afternoon(at, -3);
-    await db.meta.put({ key: 'started', value: at });
-    await db.quizzes.put({
-      id: DEMO_QUIZ,
-      content: CONTENT,
-      standing: { opening: { from: opened, until: afternoon(at, 2) + HOUR }, shown: {}, live: null },
-      changeSeq: 1,
-      firstHandInAt: null,
-      createdAt: at - 5 * DAY,
-      changedAt: at - 3 * DAY,
-    });
-    await db.questions.bulkPut(
-      QUESTIONS.map((question) => ({ quizId: DEMO_QUIZ, id: question.id, rev: 1, question })),
-    );
-    await db.students.bulkPut([...STUDENTS]);
-    await settle(DEMO_QUIZ, opened + 9 * MINUTE);
-    await db.attempts.bulkPut(WRITTEN_ANSWERS.map((written, index) => demoAttempt(written, index, opened)));
-    await db.meta.put({ key: `seq:${DEMO_QUIZ}`, value: WRITTEN_ANSWERS.length });
-  });
+  const { writeDemo } = await import('./demoSchool');
+  await writeDemo();
 }

@@ -1,5 +1,6 @@
-import { inOrder, same } from '@/core/quiz/edits';
-import { counts } from '@/core/quiz/attempt';
+import { inOrder } from '@/core/quiz/order';
+import { same } from '@/core/quiz/same';
+import { counts } from '@/core/quiz/window';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from './clock';
 import { db, type QuizRecord, type QuizRevRecord } from './db';

@@ -4,7 +4,7 @@ import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/r
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { same } from '@/core/quiz/edits';
+import { same } from '@/core/quiz/same';
 import type { RichText } from '@/core/quiz/richText';
 import { fromEditor, toEditor } from './editorTree';
 

@@ -1,6 +1,6 @@
 import type { Question } from '@/core/kinds';
-import { inOrder } from '@/core/quiz/edits';
-import { RescueFile, type QuizContent } from '@/core/quiz/quiz';
+import { inOrder } from '@/core/quiz/order';
+import type { QuizContent, RescueFile } from '@/core/quiz/quiz';
 import { download, fileName } from './download';
 import type { QuizView } from './quizContext';
 import { unsavedWork } from './saving';
@@ -23,23 +23,4 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
 export function downloadRescue(view: QuizView): void {
   const file = rescueFile(view);
   download(`${fileName(file.content.title)}.rescue.json`, JSON.stringify(file, null, 1), 'application/json');
-}
-
-type Read = { readonly ok: true; readonly file: RescueFile } | { readonly ok: false; readonly error: string };
-
-/** Reads a rescue file; what is wrong is named with its place. */
-export function readRescue(text: string): Read {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch {
-    return { ok: false, error: 'This is no rescue file: it cannot be read as JSON.' };
-  }
-  const read = RescueFile.safeParse(data);
-  if (read.success) return { ok: true, file: read.data };
-  const issue = read.error.issues[0];
-  return {
-    ok: false,
-    error: `This rescue file cannot be read: ${issue?.path.join(' › ') || 'file'}: ${issue?.message ?? ''}`,
-  };
 }

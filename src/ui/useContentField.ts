@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
-import { same } from '@/core/quiz/edits';
+import { same } from '@/core/quiz/same';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { saveContent } from '@/store/quizzes';
+import { saveContent } from '@/store/edits';
 import { useQuiz } from './quizContext';
 import { useDraft, type Draft } from './useDraft';
 

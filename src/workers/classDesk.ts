@@ -17,8 +17,10 @@ import {
   type Total,
 } from '@/core/marking/markAttempt';
 import { traceWords } from '@/core/marking/words';
-import { attemptState, counts, type Attempt, type AttemptState, type Student } from '@/core/quiz/attempt';
-import { draftChanges, pointsOf, pointsOfPaper, type DraftChange } from '@/core/quiz/edits';
+import { attemptState, counts, type AttemptState } from '@/core/quiz/window';
+import type { Attempt, Student } from '@/core/quiz/attempt';
+import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
+import { pointsOf, pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { questionTitle } from '@/core/reveal/slip';
 import { attemptsOf, importPapers, listStudents, type ImportReport } from '@/store/attempts';

@@ -3,7 +3,7 @@ import { verdictOf, type NearMiss, type Verdict } from '@/core/marking/mark';
 import { contextOf, markAnswer, scoreQuestion, traceAnswer } from '@/core/marking/markAttempt';
 import type { Fraction } from '@/core/figures/fraction';
 import { traceWords } from '@/core/marking/words';
-import { pointsOf } from '@/core/quiz/edits';
+import { pointsOf } from '@/core/quiz/points';
 import type { Feedback } from '@/core/quiz/feedback';
 import type { QuizContent } from '@/core/quiz/quiz';
 

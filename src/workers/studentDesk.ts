@@ -1,5 +1,6 @@
-import { attemptState, isOpen, isOver, type Attempt } from '@/core/quiz/attempt';
-import { pointsOfPaper } from '@/core/quiz/edits';
+import { attemptState, isOpen, isOver } from '@/core/quiz/window';
+import type { Attempt } from '@/core/quiz/attempt';
+import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
 import { PaperPacket, Receipt, type Cover } from '@/core/reveal/packets';

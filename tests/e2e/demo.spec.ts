@@ -52,3 +52,26 @@ test('arrow keys go through the answers, and a total opens into its parts', asyn
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('8 questions add up to 6.5 of 12')).toBeVisible();
 });
+
+test('an answer given after closing is refused, and the student is told what was kept', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'tray');
+  const sit = await context.newPage();
+  await sit.goto('/sit/?quiz=demo-rivers&student=demo-25');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByText('upper course').click();
+  await expect(sit.getByText(/Kept on this device/)).toBeVisible();
+  await page.bringToFront();
+  await expect(page.getByText('24 of 26 handed in, 1 working, 1 not opened')).toBeVisible();
+  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: 'Close now' }).click();
+  await expect(page.getByText('25 of 26 handed in, 0 working, 1 not opened')).toBeVisible();
+  await sit.bringToFront();
+  await sit.getByText('lower course').click();
+  await expect(sit.getByText('The quiz has closed. What was kept before stays.')).toBeVisible();
+  await sit.getByRole('button', { name: 'See where my paper stands' }).click();
+  await expect(sit.getByText('Taken as it stood when the quiz closed,')).toBeVisible();
+  await expect(sit.getByText('1 of 12')).toBeVisible();
+});

@@ -6,7 +6,7 @@ import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import type { TextSettings } from '@/core/answers/text/settings';
 import { traceAnswer } from '@/core/marking/markAttempt';
 import { traceWords } from '@/core/marking/words';
-import { emptyContent } from '@/core/quiz/quiz';
+import { emptyContent } from '@/core/quiz/newQuiz';
 import { PHRASE_CASES } from './phraseCases';
 import { phraseQuestion, share, variant, written } from './support';
 

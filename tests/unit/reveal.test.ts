@@ -1,9 +1,14 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { attemptState, counts, isOpen, type Attempt } from '@/core/quiz/attempt';
-import { draftChanges, insertAfter, move, newQuestion } from '@/core/quiz/edits';
-import { emptyContent, type Opening } from '@/core/quiz/quiz';
-import { ASPECTS, DEFAULT_PLAN, type RevealPlan } from '@/core/reveal/plan';
+import { attemptState, counts, isOpen } from '@/core/quiz/window';
+import type { Attempt } from '@/core/quiz/attempt';
+import { draftChanges } from '@/core/quiz/draftChanges';
+import { insertAfter, move } from '@/core/quiz/order';
+import { newQuestion } from '@/core/quiz/newQuestion';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import type { Opening } from '@/core/quiz/quiz';
+import { ASPECTS, type RevealPlan } from '@/core/reveal/plan';
+import { DEFAULT_PLAN } from '@/core/reveal/defaultPlan';
 import { PaperPacket } from '@/core/reveal/packets';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
 import { whatIsShown } from '@/core/reveal/whatIsShown';

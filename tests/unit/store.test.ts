@@ -15,20 +15,12 @@ import { db } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
 import { storageFailure } from '@/store/failure';
 import { nextSteps, redo, undo } from '@/store/history';
-import {
-  addQuestion,
-  closeQuiz,
-  createQuiz,
-  draftPaper,
-  openQuiz,
-  removeQuestion,
-  saveContent,
-  saveQuestion,
-} from '@/store/quizzes';
+import { closeQuiz, createQuiz, draftPaper, openQuiz } from '@/store/quizzes';
+import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
 import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
-import { emptyContent } from '@/core/quiz/quiz';
+import { emptyContent } from '@/core/quiz/newQuiz';
 import { plain } from '@/core/quiz/plainText';
 import { phraseQuestion, pickOneQuestion, variant, written } from './support';
 

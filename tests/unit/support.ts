@@ -3,7 +3,8 @@ import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
 import { fraction, type Fraction } from '@/core/figures/fraction';
-import { emptyContent, type Paper, type QuizContent } from '@/core/quiz/quiz';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/quiz/plainText';
 import { SILENCE } from '@/core/quiz/silence';
 

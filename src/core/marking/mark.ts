@@ -1,5 +1,6 @@
 import type { Feedback } from '../quiz/feedback';
-import type { Fraction } from '../figures/fraction';
+import { ZERO, type Fraction } from '../figures/fraction';
+import { SILENCE } from '../quiz/silence';
 
 /**
  * What one answer earns by its key alone, before points:
@@ -27,6 +28,21 @@ export interface Mark {
   /** The answer holds two variants of different credit: marked by the rule, and shown to the teacher. */
   readonly contradiction: boolean;
 }
+
+/** Nothing was given. */
+export const BLANK: Mark = {
+  state: 'blank',
+  credit: ZERO,
+  keyCredit: ZERO,
+  rule: null,
+  feedback: SILENCE,
+  errors: 0,
+  nearMiss: null,
+  contradiction: false,
+};
+
+/** The teacher decides. */
+export const WAITS: Mark = { ...BLANK, state: 'waits' };
 
 /** Right, partly right or wrong as shown and filtered everywhere; waiting and blank are states of their own. */
 export type Verdict = 'right' | 'partly' | 'wrong' | 'waits' | 'blank';

@@ -1,5 +1,5 @@
 import { kindOf, type Answer, type Question } from '../kinds';
-import { pointsOf } from '../quiz/edits';
+import { pointsOf } from '../quiz/points';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { add, larger, multiply, ONE, roundTo, subtract, ZERO, type Fraction } from '../figures/fraction';
 import type { Mark, MarkingContext } from './mark';

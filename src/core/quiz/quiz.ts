@@ -1,6 +1,6 @@
 import { Id, Points } from '../kinds/base';
 import { Question } from '../kinds';
-import { DEFAULT_PLAN, Aspect, RevealPlan } from '../reveal/plan';
+import { Aspect, RevealPlan } from '../reveal/plan';
 import { z } from '../zod';
 import { RichText } from './richText';
 
@@ -43,19 +43,6 @@ export interface Paper {
   readonly content: QuizContent;
   readonly questions: readonly Question[];
 }
-
-export const emptyContent = (title: string): QuizContent => ({
-  title,
-  topic: '',
-  instructions: [],
-  language: 'en',
-  defaultPoints: { n: 1, d: 1 },
-  order: [],
-  plan: DEFAULT_PLAN,
-  unfinished: 'taken',
-});
-
-export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, live: null };
 
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({

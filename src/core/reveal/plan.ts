@@ -18,11 +18,3 @@ export const RevealPlan = z.strictObject({
   rightAnswers: Condition.or(z.literal('never')),
 });
 export type RevealPlan = z.infer<typeof RevealPlan>;
-
-export const DEFAULT_PLAN: RevealPlan = {
-  score: 'handedIn',
-  rightWrong: 'handedIn',
-  ownAnswers: 'handedIn',
-  feedback: 'handedIn',
-  rightAnswers: 'closed',
-};

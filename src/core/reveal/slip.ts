@@ -7,7 +7,7 @@ import { plainText } from '../quiz/plainText';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from './plan';
 import type { WhatIsShown } from './whatIsShown';
-import { pointsOf } from '../quiz/edits';
+import { pointsOf } from '../quiz/points';
 
 /** The paper's questions as a student sees them: nothing of any key. */
 export function questionsForStudent(paper: Paper): StudentQuestion[] {

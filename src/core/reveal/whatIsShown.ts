@@ -1,4 +1,4 @@
-import { isOver } from '../quiz/attempt';
+import { isOver } from '../quiz/window';
 import type { QuizContent, QuizStanding } from '../quiz/quiz';
 import { ASPECTS, type Aspect, type Condition } from './plan';
 

@@ -5,7 +5,6 @@ import { storageFailure, type StorageFailure } from '@/store/failure';
 import type { QuizRecord } from '@/store/db';
 import { createEmptyQuiz, createFromRescue, listQuizzes } from '@/store/quizzes';
 import { NoticeBar, notify } from '@/ui/notices';
-import { readRescue } from '@/ui/rescue';
 import { useReady } from '@/ui/useReady';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
 import { ShelfRow } from './ShelfRow';
@@ -40,6 +39,7 @@ function Rescue() {
   const field = useRef<HTMLInputElement>(null);
   const [error, setError] = useState<string | null>(null);
   const read = async (file: File) => {
+    const { readRescue } = await import('@/ui/readRescue');
     const result = readRescue(await file.text());
     if (!result.ok) {
       setError(result.error);

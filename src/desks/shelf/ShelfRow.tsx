@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { isOpen, isOver } from '@/core/quiz/attempt';
+import { isOpen, isOver } from '@/core/quiz/window';
 import { now } from '@/store/clock';
 import type { QuizRecord } from '@/store/db';
 import { count, dayAndTime } from '@/ui/figures';

@@ -98,6 +98,15 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
               />
             </Suspense>
             <KeepLine keep={keep} />
+            {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
+              <button
+                type="button"
+                className="btn btn-outline mt-3 h-11 text-[15px]"
+                onClick={() => void onDone()}
+              >
+                See where my paper stands
+              </button>
+            )}
           </>
         ) : (
           <LastPage

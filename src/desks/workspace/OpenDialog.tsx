@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isOpen } from '@/core/quiz/attempt';
+import { isOpen } from '@/core/quiz/window';
 import { now } from '@/store/clock';
 import { closeQuiz, openQuiz } from '@/store/quizzes';
 import { Dialog } from '@/ui/Dialog';
@@ -33,7 +33,7 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
       ? 'The end must come after the beginning.'
       : null;
   const apply = async () => {
-    await openQuiz(quiz.id, Math.min(fromAt, open && opening ? opening.from : fromAt), untilAt);
+    await openQuiz(quiz.id, fromAt, untilAt);
     notify(untilAt === null ? 'The quiz is open' : `The quiz is open until ${dayAndTime(untilAt)}`);
     onClose();
   };

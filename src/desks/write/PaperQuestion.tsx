@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { kindOf } from '@/core/kinds';
-import { pointsOf } from '@/core/quiz/edits';
+import { pointsOf } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';

@@ -1,11 +1,11 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useCallback } from 'react';
 import { KINDS, type Question } from '@/core/kinds';
-import { pointsOf } from '@/core/quiz/edits';
+import { pointsOf } from '@/core/quiz/points';
 import { plainText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
-import { saveQuestion } from '@/store/quizzes';
+import { saveQuestion } from '@/store/edits';
 import { Conflict } from '@/ui/Conflict';
 import { DecimalField } from '@/ui/DecimalField';
 import { FeedbackField } from '@/ui/FeedbackField';

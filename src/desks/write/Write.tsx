@@ -10,8 +10,8 @@ import {
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
 import { KIND_NAMES, KINDS, type KindName } from '@/core/kinds';
-import { move } from '@/core/quiz/edits';
-import { addQuestion, removeQuestion, saveContent } from '@/store/quizzes';
+import { move } from '@/core/quiz/order';
+import { addQuestion, removeQuestion, saveContent } from '@/store/edits';
 import { undo } from '@/store/history';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';

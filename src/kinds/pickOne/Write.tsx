@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Option, PickOneQuestion } from '@/core/kinds/pickOne/schema';
-import { move } from '@/core/quiz/edits';
+import { move } from '@/core/quiz/order';
 import { SILENCE } from '@/core/quiz/silence';
 import { newId } from '@/store/ids';
 import { CreditPie } from '@/ui/CreditPie';

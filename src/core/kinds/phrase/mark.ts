@@ -1,6 +1,6 @@
 import { isBlankText } from '../../answers/text/prepare';
 import { ZERO, type Fraction } from '../../figures/fraction';
-import type { Mark, MarkingContext } from '../../marking/mark';
+import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
 import { isSilent, SILENCE } from '../../quiz/silence';
 import type { Feedback } from '../../quiz/feedback';
 import { contradicts, decide } from './decide';
@@ -13,18 +13,6 @@ export const hasKey = (question: PhraseQuestion): boolean =>
   question.variants.some(
     (variant) => variant.credit.n > 0 && variant.forms.some((form) => form.trim() !== ''),
   );
-
-const BLANK: Mark = {
-  state: 'blank',
-  credit: ZERO,
-  keyCredit: ZERO,
-  rule: null,
-  feedback: SILENCE,
-  errors: 0,
-  nearMiss: null,
-  contradiction: false,
-};
-const WAITS: Mark = { ...BLANK, state: 'waits' };
 
 function feedbackFor(question: PhraseQuestion, own: Feedback, credit: Fraction): Feedback {
   if (!isSilent(own)) return own;

@@ -1,5 +1,5 @@
 import { ZERO } from '../../figures/fraction';
-import type { Mark } from '../../marking/mark';
+import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
 import { isSilent, SILENCE } from '../../quiz/silence';
 import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
@@ -9,18 +9,6 @@ export const hasKey = (question: PickOneQuestion): boolean =>
 
 const chosen = (question: PickOneQuestion, answer: PickOneAnswer): Option | undefined =>
   answer.kind === 'pickOne' ? question.options.find((option) => option.id === answer.option) : undefined;
-
-const BLANK: Mark = {
-  state: 'blank',
-  credit: ZERO,
-  keyCredit: ZERO,
-  rule: null,
-  feedback: SILENCE,
-  errors: 0,
-  nearMiss: null,
-  contradiction: false,
-};
-const WAITS: Mark = { ...BLANK, state: 'waits' };
 
 /** Credit of the chosen option. Without a key, or for words that name no option, the teacher decides. */
 export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): Mark {

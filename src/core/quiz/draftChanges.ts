@@ -1,0 +1,33 @@
+import type { Paper } from './quiz';
+import { same } from './same';
+
+/** One difference between what is written and what counts. */
+export interface DraftChange {
+  readonly kind: 'added' | 'removed' | 'changed' | 'order' | 'points' | 'language' | 'texts';
+  readonly questionId: string | null;
+}
+
+/** What the draft holds that the live revision does not. Plan and closing rule take effect at once. */
+export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
+  const liveById = new Map(live.questions.map((question) => [question.id, question]));
+  const draftIds = new Set(draft.questions.map((question) => question.id));
+  const found: DraftChange[] = [];
+  for (const question of draft.questions) {
+    const before = liveById.get(question.id);
+    if (!before) found.push({ kind: 'added', questionId: question.id });
+    else if (!same(before, question)) found.push({ kind: 'changed', questionId: question.id });
+  }
+  for (const question of live.questions) {
+    if (!draftIds.has(question.id)) found.push({ kind: 'removed', questionId: question.id });
+  }
+  const kept = (paper: Paper, other: Set<string>) =>
+    paper.questions.map((q) => q.id).filter((id) => other.has(id));
+  const liveIds = new Set(liveById.keys());
+  if (!same(kept(draft, liveIds), kept(live, draftIds))) found.push({ kind: 'order', questionId: null });
+  const [a, b] = [draft.content, live.content];
+  if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
+  if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
+  if (!same([a.title, a.instructions], [b.title, b.instructions]))
+    found.push({ kind: 'texts', questionId: null });
+  return found;
+}

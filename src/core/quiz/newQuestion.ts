@@ -1,0 +1,17 @@
+import { kindOf, KINDS, type KindName, type Question } from '../kinds';
+import { SILENCE } from './silence';
+
+/** A new question of a kind. After one of the same kind it takes that one's points and rules. */
+export function newQuestion(kind: KindName, last: Question | undefined, newId: () => string): Question {
+  const alike = last?.kind === kind ? last : undefined;
+  const body = alike ? kindOf(alike).next(alike, newId) : KINDS[kind].create(newId);
+  const shared = {
+    id: newId(),
+    text: [],
+    points: last?.points ?? null,
+    right: SILENCE,
+    wrong: SILENCE,
+    explanation: '',
+  };
+  return { ...shared, ...body } as unknown as Question;
+}

@@ -1,0 +1,23 @@
+import type { Question } from '../kinds';
+
+/** The order with `id` put behind `after`; at the end where that is null or unknown. */
+export function insertAfter(order: readonly string[], id: string, after: string | null): string[] {
+  const at = after === null ? -1 : order.indexOf(after);
+  return at < 0 ? [...order, id] : [...order.slice(0, at + 1), id, ...order.slice(at + 1)];
+}
+
+/** The order with the item at `from` moved to `to`; unchanged where either lies outside. */
+export function move(order: readonly string[], from: number, to: number): string[] {
+  const moved = [...order];
+  if (to < 0 || to >= order.length) return moved;
+  const [id] = moved.splice(from, 1);
+  if (id === undefined) return [...order];
+  moved.splice(to, 0, id);
+  return moved;
+}
+
+/** The questions of the paper in its order; ids without a question are passed over. */
+export function inOrder(order: readonly string[], questions: readonly Question[]): Question[] {
+  const byId = new Map(questions.map((question) => [question.id, question]));
+  return order.flatMap((id) => byId.get(id) ?? []);
+}

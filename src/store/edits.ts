@@ -1,0 +1,94 @@
+import type { KindName, Question } from '@/core/kinds';
+import { newQuestion } from '@/core/quiz/newQuestion';
+import { insertAfter } from '@/core/quiz/order';
+import type { QuizContent } from '@/core/quiz/quiz';
+import { same } from '@/core/quiz/same';
+import { db, type QuestionRecord } from './db';
+import { record, type EditLabel } from './history';
+import { newId } from './ids';
+import { head } from './quizzes';
+
+/** A save either went through, or another tab was faster and the teacher chooses. */
+export type Saved<T> =
+  { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
+
+const editing = <T>(work: () => Promise<T>): Promise<T> =>
+  db.transaction('rw', db.quizzes, db.questions, db.history, work);
+
+/**
+ * Saves some fields of the content. `base` holds those fields as the editor last saw them: where another
+ * tab has changed one of them meanwhile, nothing is written and their content is given back.
+ */
+export function saveContent(
+  quizId: string,
+  patch: Partial<QuizContent>,
+  base: Partial<QuizContent>,
+  label: EditLabel,
+): Promise<Saved<QuizContent>> {
+  return editing(async () => {
+    const quiz = await head(quizId);
+    const fields = Object.keys(patch) as (keyof QuizContent)[];
+    if (fields.some((field) => !same(quiz.content[field], base[field])))
+      return { ok: false, theirs: quiz.content };
+    const after = { ...quiz.content, ...patch };
+    if (same(after, quiz.content)) return { ok: true, rev: quiz.changeSeq };
+    const saved = await record(quiz, [{ kind: 'content', before: quiz.content, after }], label);
+    return { ok: true, rev: saved.changeSeq };
+  });
+}
+
+/** Saves a question that was read at `baseRev`. Where it has been changed since, nothing is written. */
+export function saveQuestion(
+  quizId: string,
+  question: Question,
+  baseRev: number,
+  label: EditLabel,
+): Promise<Saved<QuestionRecord | null>> {
+  return editing(async () => {
+    const quiz = await head(quizId);
+    const current = await db.questions.get([quizId, question.id]);
+    if (!current || current.rev !== baseRev) return { ok: false, theirs: current ?? null };
+    if (same(current.question, question)) return { ok: true, rev: current.rev };
+    const change = { kind: 'question', id: question.id, before: current.question, after: question } as const;
+    const saved = await record(quiz, [change], label);
+    return { ok: true, rev: saved.changeSeq };
+  });
+}
+
+/** Adds a question behind another; it takes kind, points and rules of the one before where those are alike. */
+export function addQuestion(quizId: string, kind: KindName, after: string | null): Promise<string> {
+  return editing(async () => {
+    const quiz = await head(quizId);
+    const { order } = quiz.content;
+    const lastId = after ?? order.at(-1) ?? null;
+    const last = lastId ? await db.questions.get([quizId, lastId]) : undefined;
+    const question = newQuestion(kind, last?.question, newId);
+    const content = { ...quiz.content, order: insertAfter(order, question.id, lastId) };
+    await record(
+      quiz,
+      [
+        { kind: 'content', before: quiz.content, after: content },
+        { kind: 'question', id: question.id, before: null, after: question },
+      ],
+      { label: 'Add a question', field: '' },
+    );
+    return question.id;
+  });
+}
+
+export function removeQuestion(quizId: string, questionId: string): Promise<void> {
+  return editing(async () => {
+    const quiz = await head(quizId);
+    const current = await db.questions.get([quizId, questionId]);
+    if (!current) return;
+    const content = { ...quiz.content, order: quiz.content.order.filter((id) => id !== questionId) };
+    await record(
+      quiz,
+      [
+        { kind: 'content', before: quiz.content, after: content },
+        { kind: 'question', id: questionId, before: current.question, after: null },
+      ],
+      { label: 'Delete a question', field: '' },
+    );
+  });
+}

@@ -1,0 +1,20 @@
+import { RescueFile } from '@/core/quiz/quiz';
+
+type Read = { readonly ok: true; readonly file: RescueFile } | { readonly ok: false; readonly error: string };
+
+/** Reads a rescue file; what is wrong is named with its place. */
+export function readRescue(text: string): Read {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    return { ok: false, error: 'This is no rescue file: it cannot be read as JSON.' };
+  }
+  const read = RescueFile.safeParse(data);
+  if (read.success) return { ok: true, file: read.data };
+  const issue = read.error.issues[0];
+  return {
+    ok: false,
+    error: `This rescue file cannot be read: ${issue?.path.join(' › ') || 'file'}: ${issue?.message ?? ''}`,
+  };
+}
