@@ -6,19 +6,8 @@ import type { ReadPaper } from '@/core/formats/answerFile';
 import { now } from './clock';
 import { db, type QuizRecord } from './db';
 import { newId } from './ids';
+import { nextSeq } from './seq';
 import { currentRevision, REVISION_TABLES, settle } from './revisions';
-
-/** The number after the last change in the quiz's attempts. To be called inside a transaction that holds meta. */
-async function nextSeq(quizId: string): Promise<number> {
-  const key = `seq:${quizId}`;
-  const value = Number((await db.meta.get(key))?.value ?? 0) + 1;
-  await db.meta.put({ key, value });
-  return value;
-}
-
-/** Grows with every change in the quiz's attempts: cheap to watch. */
-export const attemptsSeq = async (quizId: string): Promise<number> =>
-  Number((await db.meta.get(`seq:${quizId}`))?.value ?? 0);
 
 export const attemptsOf = (quizId: string): Promise<Attempt[]> =>
   db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();

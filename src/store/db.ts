@@ -2,6 +2,7 @@ import Dexie, { type Table } from 'dexie';
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marking/mark';
 import type { Attempt, Student } from '@/core/quiz/attempt';
+import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
 
 /** A quiz's head: what the teacher writes, and what happened to it. */
@@ -54,6 +55,13 @@ interface MarkColumnRecord {
 }
 
 export type RecordChange =
+  | {
+      kind: 'override';
+      attemptId: string;
+      questionId: string;
+      before: Override | null;
+      after: Override | null;
+    }
   | { kind: 'content'; before: QuizContent; after: QuizContent }
   | { kind: 'question'; id: string; before: Question | null; after: Question | null };
 
@@ -79,6 +87,7 @@ class YentrelDb extends Dexie {
   declare students: Table<Student, string>;
   declare attempts: Table<Attempt, string>;
   declare markColumns: Table<MarkColumnRecord, [string, string, number]>;
+  declare overrides: Table<Override, [string, string, string]>;
   declare history: Table<HistoryRecord, number>;
   declare meta: Table<{ key: string; value: number | string }, string>;
 
@@ -95,6 +104,7 @@ class YentrelDb extends Dexie {
       history: '++id, [quizId+seq]',
       meta: 'key',
     });
+    this.version(2).stores({ overrides: '[quizId+attemptId+questionId]' });
   }
 }
 

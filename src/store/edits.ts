@@ -4,7 +4,7 @@ import { insertAfter } from '@/core/quiz/order';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/quiz/same';
 import { db, type QuestionRecord } from './db';
-import { record, type EditLabel } from './history';
+import { EDIT_TABLES, record, type EditLabel } from './history';
 import { newId } from './ids';
 import { head } from './quizzes';
 
@@ -12,8 +12,7 @@ import { head } from './quizzes';
 export type Saved<T> =
   { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
 
-const editing = <T>(work: () => Promise<T>): Promise<T> =>
-  db.transaction('rw', db.quizzes, db.questions, db.history, work);
+const editing = <T>(work: () => Promise<T>): Promise<T> => db.transaction('rw', EDIT_TABLES, work);
 
 /**
  * Saves some fields of the content. `base` holds those fields as the editor last saw them: where another

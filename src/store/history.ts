@@ -1,6 +1,7 @@
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';
+import { nextSeq } from './seq';
 
 /** Edits of one field in one tab that follow each other within this time are undone together, in ms. */
 const JOIN_WITHIN = 2000;
@@ -12,8 +13,17 @@ export interface EditLabel {
   readonly field: string;
 }
 
+/** Tables that an edit and its undo touch. */
+export const EDIT_TABLES = [db.quizzes, db.questions, db.overrides, db.history, db.meta];
+
 async function write(quiz: QuizRecord, change: RecordChange): Promise<QuizRecord> {
   if (change.kind === 'content') return { ...quiz, content: change.after };
+  if (change.kind === 'override') {
+    if (change.after === null) await db.overrides.delete([quiz.id, change.attemptId, change.questionId]);
+    else await db.overrides.put(change.after);
+    await nextSeq(quiz.id);
+    return quiz;
+  }
   if (change.after === null) await db.questions.delete([quiz.id, change.id]);
   else
     await db.questions.put({ quizId: quiz.id, id: change.id, rev: quiz.changeSeq, question: change.after });
@@ -49,7 +59,7 @@ function joined(
   );
 }
 
-/** Writes changes and the step that undoes them. To be called inside a transaction over quizzes, questions, history. */
+/** Writes changes and the step that undoes them. To be called inside a transaction over {@link EDIT_TABLES}. */
 export async function record(
   quiz: QuizRecord,
   changes: RecordChange[],
@@ -79,7 +89,7 @@ function inverse(change: RecordChange): RecordChange {
 }
 
 async function step(quizId: string, direction: 'undo' | 'redo'): Promise<string | null> {
-  return db.transaction('rw', db.quizzes, db.questions, db.history, async () => {
+  return db.transaction('rw', EDIT_TABLES, async () => {
     const quiz = await db.quizzes.get(quizId);
     const steps = await stepsOf(quizId).sortBy('seq');
     const entry =

@@ -5,6 +5,7 @@ import type { Fraction } from '@/core/figures/fraction';
 import { traceWords } from '@/core/marking/words';
 import { pointsOf } from '@/core/quiz/points';
 import type { Feedback } from '@/core/quiz/feedback';
+import type { Override } from '@/core/quiz/override';
 import type { QuizContent } from '@/core/quiz/quiz';
 
 /** A line of a trace ready to be read, with the step it belongs to. */
@@ -27,12 +28,17 @@ export interface Trial {
 }
 
 /** Marks one answer and explains it. */
-export function tryAnswer(question: Question, answer: Answer | null, content: QuizContent): Trial {
+export function tryAnswer(
+  question: Question,
+  answer: Answer | null,
+  content: QuizContent,
+  override: Override | null = null,
+): Trial {
   const { mark, earned, possible, waiting } = scoreQuestion(
     markAnswer(question, answer, contextOf(content)),
     pointsOf(question, content),
   );
-  const trace = traceAnswer(question, answer, content).map((line) => ({
+  const trace = traceAnswer(question, answer, content, override).map((line) => ({
     step: line.step,
     text: traceWords(line),
   }));

@@ -12,6 +12,7 @@ import { now } from '@/store/clock';
 import { db, type QuizRecord } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
 import { storageFailure } from '@/store/failure';
+import { ofAttempt, overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
 
@@ -43,15 +44,21 @@ async function paperFor(quiz: QuizRecord, attempt: Attempt | undefined): Promise
   return live === null || quiz.firstHandInAt === null ? draftPaper(quiz.id) : paperAt(quiz.id, live);
 }
 
-function finishedPacket(quiz: QuizRecord, paper: Paper, attempt: Attempt, cover: Cover): PaperPacket {
+async function finishedPacket(
+  quiz: QuizRecord,
+  paper: Paper,
+  attempt: Attempt,
+  cover: Cover,
+): Promise<PaperPacket> {
   const byItself = attempt.handedInAt === null;
   if (byItself && quiz.content.unfinished === 'notCounted') return { state: 'notHandedIn', cover };
   const finishedAt = attempt.handedInAt ?? quiz.standing.opening?.until ?? attempt.savedAt;
   const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, finishedAt, now());
+  const overrides = ofAttempt(await overridesOf(quiz.id), attempt.id);
   return {
     state: 'finished',
     cover,
-    slip: slipOf(paper, { answers: attempt.answers, finishedAt, byItself }, shown),
+    slip: slipOf(paper, { answers: attempt.answers, finishedAt, byItself, overrides }, shown),
   };
 }
 

@@ -17,6 +17,7 @@ import { storageFailure } from '@/store/failure';
 import { nextSteps, redo, undo } from '@/store/history';
 import { closeQuiz, createQuiz, draftPaper, openQuiz } from '@/store/quizzes';
 import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
+import { removeOverride, setOverride } from '@/store/overrides';
 import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
@@ -162,6 +163,55 @@ describe('draft and live', () => {
     });
     const table = await classDesk.checkTable(id);
     assert.equal(written(table.rows[0]?.cells[0]?.credit ?? { n: 9, d: 1 }), '1/2', 'the kept mark was used');
+  });
+});
+
+describe('a teacher’s own scores', () => {
+  test('stand through marking again, are counted in the effect where marking differs, undone, and shown on the slip', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    await sit(id, 's1', { q1: say('mud'), q2: pick('levee') });
+    const attempt = await attemptOf(id, 's1');
+    assert.ok(attempt);
+    const place = { quizId: id, attemptId: attempt.id, questionId: 'q1' };
+    await setOverride({
+      ...place,
+      points: { n: 1, d: 2 },
+      reason: 'said it well',
+      at: 1,
+      gave: { n: 0, d: 1 },
+    });
+    const cell = async () => (await classDesk.checkTable(id)).rows[0]?.cells[0];
+    assert.deepEqual(await cell().then((c) => [c?.verdict, written(c?.earned ?? { n: 9, d: 1 }), c?.override]), [
+      'partly', '1/2', { reason: 'said it well', differs: false },
+    ]); // prettier-ignore
+    const record = await question(id, 'q1');
+    const old = record.question as PhraseQuestion;
+    await saveQuestion(
+      id,
+      { ...old, variants: [...old.variants, variant('w', ['mud'])] },
+      record.rev,
+      label(),
+    );
+    const effect = await classDesk.pending(id);
+    assert.deepEqual([effect.up, effect.unchanged, effect.overridesDiffer], [0, 1, 1]);
+    await applyDraft(id);
+    assert.deepEqual((await cell())?.override, { reason: 'said it well', differs: true });
+    const slip = await studentDesk.openPaper(id, 's1');
+    assert.ok(slip.state === 'finished');
+    assert.deepEqual(slip.slip.score?.earned, { n: 3, d: 2 });
+    assert.deepEqual(slip.slip.parts[0]?.result, {
+      verdict: 'partly',
+      earned: { n: 1, d: 2 },
+      credit: { n: 1, d: 2 },
+      errors: 0,
+    });
+    assert.ok(!JSON.stringify(slip).includes('said it well'), 'the reason is for the teacher alone');
+    await removeOverride(place);
+    assert.equal((await cell())?.override, null);
+    await undo(id);
+    assert.equal((await cell())?.override?.reason, 'said it well');
+    assert.equal((await classDesk.openAnswer(id, attempt.id, 'q1'))?.override?.reason, 'said it well');
   });
 });
 

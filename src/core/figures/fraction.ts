@@ -63,6 +63,12 @@ export function multiply(a: Fraction, b: Fraction): Fraction {
   return reduceBig(BigInt(a.n) * BigInt(b.n), BigInt(a.d) * BigInt(b.d));
 }
 
+/** a ÷ b, exactly. Throws RangeError where b is 0. */
+export function divide(a: Fraction, b: Fraction): Fraction {
+  if (b.n === 0) throw new RangeError('Nothing can be divided by 0.');
+  return multiply(a, b.n > 0 ? { n: b.d, d: b.n } : { n: -b.d, d: -b.n });
+}
+
 /** Below 0 where a < b, 0 where equal, above 0 where a > b. */
 export function compare(a: Fraction, b: Fraction): number {
   const left = a.n * b.d;

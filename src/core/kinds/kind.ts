@@ -1,5 +1,6 @@
 import type { z } from '../zod';
 import type { Mark, MarkingContext } from '../marking/mark';
+import type { Feedback } from '../quiz/feedback';
 import type { Fraction } from '../figures/fraction';
 import type { TraceLine } from '../marking/trace';
 
@@ -7,6 +8,13 @@ import type { TraceLine } from '../marking/trace';
 export interface Problem {
   readonly code: 'noKey' | 'noText' | 'noOptions' | 'emptyForm' | 'badPattern' | 'twice';
   readonly text: string;
+}
+
+/** How an answer found in the class is taken into the key. */
+export interface Accepted {
+  /** 1 as a right answer, between for part of the points, 0 as an expected wrong one. */
+  readonly credit: Fraction;
+  readonly feedback: Feedback;
 }
 
 /** Everything the core knows of one kind of question. A kind is one folder and one line in the list. */
@@ -37,6 +45,11 @@ export interface Kind<Question, Answer, Face> {
   answerText(question: Question, answer: Answer): string;
   /** The answer that stands in a file as this text; null where it is empty. */
   readAnswer(question: Question, text: string): Answer | null;
+  /**
+   * The question with this answer keyed: its credit, and feedback where that is not silent. What the key said of
+   * it before is replaced. Null where the answer cannot be keyed.
+   */
+  accept(question: Question, answer: Answer, as: Accepted, newId: () => string): Question | null;
   /** The right answers as a student may read them once they are shown. */
   rightAnswers(question: Question): string[];
   /** What a student sees to answer: never anything of the key. */

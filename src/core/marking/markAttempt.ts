@@ -1,8 +1,11 @@
 import { kindOf, type Answer, type Question } from '../kinds';
 import { pointsOf } from '../quiz/points';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { add, larger, multiply, ONE, roundTo, subtract, ZERO, type Fraction } from '../figures/fraction';
-import type { Mark, MarkingContext } from './mark';
+import {
+  add, clamp, compare, divide, equal, larger, multiply, ONE, roundTo, subtract, ZERO, type Fraction,
+} from '../figures/fraction'; // prettier-ignore
+import type { Override } from '../quiz/override';
+import { verdictOf, type Mark, type MarkingContext, type Verdict } from './mark';
 import { change, note, type TraceLine } from './trace';
 
 /** Recorded scores are rounded to hundredths, halves away from zero. */
@@ -17,6 +20,10 @@ export interface QuestionScore {
   readonly earned: Fraction;
   /** What is still to come if the waiting answer turns out right. */
   readonly waiting: Fraction;
+  /** What marking alone gives; null while the answer waits. */
+  readonly marked: Fraction | null;
+  /** The teacher's own score, which stands instead. */
+  readonly override: Override | null;
 }
 
 /** A total: what is earned so far, out of what, and what still waits. */
@@ -34,11 +41,38 @@ export function markAnswer(question: Question, answer: Answer | null, context: M
   return kindOf(question).mark(question, answer, context);
 }
 
-/** Credit × points, not below 0. */
-export function scoreQuestion(mark: Mark, possible: Fraction): QuestionScore {
+/** Credit × points, not below 0; an override stands instead and ends waiting. */
+export function scoreQuestion(
+  mark: Mark,
+  possible: Fraction,
+  override: Override | null = null,
+): QuestionScore {
   const earned = larger(ZERO, multiply(mark.credit, possible));
-  const waiting = mark.state === 'waits' ? multiply(subtract(ONE, mark.credit), possible) : ZERO;
-  return { mark, possible, earned, waiting };
+  const waits = mark.state === 'waits';
+  const marked = waits ? null : earned;
+  if (override) return { mark, possible, earned: override.points, waiting: ZERO, marked, override };
+  const waiting = waits ? multiply(subtract(ONE, mark.credit), possible) : ZERO;
+  return { mark, possible, earned, waiting, marked, override: null };
+}
+
+/** True where marking now gives something else than it gave when the override was set. */
+export function overrideDiffers({ override, marked }: QuestionScore): boolean {
+  if (!override) return false;
+  if (override.gave === null || marked === null) return override.gave !== marked;
+  return !equal(override.gave, marked);
+}
+
+/** Right, partly right or wrong: an overridden answer goes by its points. */
+export function verdictOfScore({ mark, override, possible }: QuestionScore): Verdict {
+  if (!override) return verdictOf(mark);
+  if (override.points.n <= 0) return 'wrong';
+  return compare(override.points, possible) >= 0 ? 'right' : 'partly';
+}
+
+/** The share of the points earned, 0 … 1: what a credit pie shows. */
+export function shareOfScore({ mark, override, possible }: QuestionScore): Fraction {
+  if (!override) return mark.credit;
+  return possible.n === 0 ? ZERO : clamp(divide(override.points, possible), ZERO, ONE);
 }
 
 /** Adds up an attempt: the sum, not below 0, rounded for the record; waiting points are named beside it. */
@@ -56,29 +90,48 @@ export function total(scores: readonly QuestionScore[]): Total {
 }
 
 /** Marks a whole attempt: each question's score in the paper's order. */
-export function markAttempt(paper: Paper, answers: Readonly<Record<string, Answer>>): QuestionScore[] {
+export function markAttempt(
+  paper: Paper,
+  answers: Readonly<Record<string, Answer>>,
+  overrides: Readonly<Record<string, Override>> = {},
+): QuestionScore[] {
   const context = contextOf(paper.content);
   return paper.questions.map((question) =>
     scoreQuestion(
       markAnswer(question, answers[question.id] ?? null, context),
       pointsOf(question, paper.content),
+      overrides[question.id] ?? null,
     ),
   );
 }
 
 /** Every step by which one answer came to its points; the last line holds the points. */
-export function traceAnswer(question: Question, answer: Answer | null, content: QuizContent): TraceLine[] {
+export function traceAnswer(
+  question: Question,
+  answer: Answer | null,
+  content: QuizContent,
+  override: Override | null = null,
+): TraceLine[] {
   const context = contextOf(content);
-  const { mark, possible, earned, waiting } = scoreQuestion(
-    markAnswer(question, answer, context),
-    pointsOf(question, content),
-  );
+  const mark = markAnswer(question, answer, context);
+  const score = scoreQuestion(mark, pointsOf(question, content));
+  const { possible, earned, waiting } = score;
   const lines = kindOf(question).explain(question, answer, context);
-  const last =
+  const points =
     mark.state === 'waits'
       ? change('points', 'pointsWait', ZERO, earned, { waiting, possible })
       : change('points', 'pointsEarned', mark.credit, earned, { credit: mark.credit, possible });
-  return [...lines, last];
+  return [...lines, points, ...overrideLines(scoreQuestion(mark, possible, override))];
+}
+
+function overrideLines(score: QuestionScore): TraceLine[] {
+  const { override, marked, possible } = score;
+  if (!override) return [];
+  const { reason, points, gave } = override;
+  const differs = overrideDiffers(score)
+    ? [note('override', 'overrideDiffers', { gave, gives: marked })]
+    : [];
+  return [...differs, change('override', 'override', marked, points, { reason, possible })];
 }
 
 /** How the total came about: the sum of the questions, and the rounding where it changed something. */

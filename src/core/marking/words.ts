@@ -76,6 +76,10 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
     `${quoted(v['form'])} (${share(v['credit'])}) would match with ${errors(v['errors'])}, but is further away`,
   pointsEarned: (v, line) => `${creditText(v['credit'])} of ${points(v['possible'])} = ${points(line.after)}`,
   pointsWait: (v) => `0 of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
+  overrideDiffers: (v) =>
+    `Marking gave ${v['gave'] ? points(v['gave']) : 'nothing yet'} when you set your own score, and gives ${v['gives'] ? points(v['gives']) : 'nothing yet'} now`,
+  override: (v, line) =>
+    `Your own score stands: ${points(line.after)} of ${points(v['possible'])}${v['reason'] ? ` (“${text(v['reason'])}”)` : ''}`,
   sum: (v, line) =>
     `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
   stillWaiting: (v) => `${points(v['waiting'])} points still wait for you`,

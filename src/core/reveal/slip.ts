@@ -1,7 +1,8 @@
 import { kindOf, type Answer } from '../kinds';
 import { equal } from '../figures/fraction';
-import { verdictOf, type Mark } from '../marking/mark';
-import { markAttempt, total } from '../marking/markAttempt';
+import type { Mark } from '../marking/mark';
+import type { Override } from '../quiz/override';
+import { markAttempt, shareOfScore, total, verdictOfScore } from '../marking/markAttempt';
 import type { Paper } from '../quiz/quiz';
 import { plainText } from '../quiz/plainText';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
@@ -23,6 +24,8 @@ interface Finished {
   readonly answers: Readonly<Record<string, Answer>>;
   readonly finishedAt: number;
   readonly byItself: boolean;
+  /** The teacher's own scores, by question. */
+  readonly overrides?: Readonly<Record<string, Override>>;
 }
 
 /** Typing errors that cost something. */
@@ -30,7 +33,7 @@ const pricedErrors = (mark: Mark): number => (equal(mark.credit, mark.keyCredit)
 
 /** What one student gets back: only the aspects that are shown are in it. */
 export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
-  const scores = markAttempt(paper, attempt.answers);
+  const scores = markAttempt(paper, attempt.answers, attempt.overrides);
   const sum = total(scores);
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
@@ -43,10 +46,10 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
       points: score.possible,
       result: shown.rightWrong.shown
         ? {
-            verdict: verdictOf(score.mark),
+            verdict: verdictOfScore(score),
             earned: score.earned,
-            credit: score.mark.credit,
-            errors: pricedErrors(score.mark),
+            credit: shareOfScore(score),
+            errors: score.override ? 0 : pricedErrors(score.mark),
           }
         : null,
       text: needsText ? question.text : null,

@@ -1,18 +1,15 @@
-import { useRef, type KeyboardEvent } from 'react';
 import { CreditPie } from '@/ui/CreditPie';
 import { points } from '@/ui/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
-
-/** The cell at hand; the column after the last question is the total. */
-export interface Place {
-  readonly row: number;
-  readonly column: number;
-}
+import type { Place } from './rows';
 
 interface Props {
   readonly table: CheckTable;
+  readonly rows: readonly CheckRow[];
   readonly place: Place;
   readonly onPlace: (place: Place) => void;
+  /** A key pressed in the table; true where it was one that is known. */
+  readonly onKey: (key: string) => boolean;
 }
 
 const STATES = {
@@ -24,27 +21,20 @@ const STATES = {
 };
 
 const spoken = (cell: CheckCell, number: number): string =>
-  `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.answer ? `, “${cell.answer}”` : ''}`;
-
-const MOVES: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-};
+  `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.override ? ', your own score' : ''}${cell.answer ? `, “${cell.answer}”` : ''}`;
 
 const cellClass = (here: boolean): string =>
   `flex h-9 w-full cursor-pointer items-center justify-center ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-base-200'}`;
 
 interface RowProps {
   readonly row: CheckRow;
-  readonly at: number;
   readonly place: Place;
   readonly onPlace: (place: Place) => void;
 }
 
-function Row({ row, at, place, onPlace }: RowProps) {
-  const here = (column: number) => place.row === at && place.column === column;
+function Row({ row, place, onPlace }: RowProps) {
+  const { attemptId } = row;
+  const here = (column: number) => place.attemptId === attemptId && place.column === column;
   const totalColumn = row.cells.length;
   const { score, waiting } = row.total;
   return (
@@ -59,27 +49,34 @@ function Row({ row, at, place, onPlace }: RowProps) {
         <td key={column} className="p-0">
           <button
             type="button"
-            data-cell={`${at}:${column}`}
+            data-cell={`${attemptId}:${column}`}
             tabIndex={here(column) ? 0 : -1}
             className={cellClass(here(column))}
             aria-label={spoken(cell, column + 1)}
             aria-pressed={here(column)}
             title={cell.answer}
-            onClick={() => onPlace({ row: at, column })}
+            onClick={() => onPlace({ attemptId, column })}
           >
-            <CreditPie credit={cell.credit} verdict={cell.verdict} label="" />
-            {(cell.nearMiss !== null || cell.contradiction) && <span className="near-mark" aria-hidden />}
+            <CreditPie
+              credit={cell.credit}
+              verdict={cell.verdict}
+              overridden={cell.override !== null}
+              label=""
+            />
+            {(cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction) && (
+              <span className="near-mark" aria-hidden />
+            )}
           </button>
         </td>
       ))}
       <td className="sticky right-0 z-[1] bg-paper p-0">
         <button
           type="button"
-          data-cell={`${at}:${totalColumn}`}
+          data-cell={`${attemptId}:${totalColumn}`}
           tabIndex={here(totalColumn) ? 0 : -1}
           className={`${cellClass(here(totalColumn))} figures !justify-end gap-2 pr-6 pl-3 font-semibold`}
           aria-pressed={here(totalColumn)}
-          onClick={() => onPlace({ row: at, column: totalColumn })}
+          onClick={() => onPlace({ attemptId, column: totalColumn })}
         >
           {waiting.n > 0 && (
             <span className="text-[12.5px] font-medium whitespace-nowrap text-saffron-text">
@@ -94,17 +91,7 @@ function Row({ row, at, place, onPlace }: RowProps) {
 }
 
 /** Students × questions as credit pies with totals. Arrow keys go from cell to cell. */
-export function CheckGrid({ table, place, onPlace }: Props) {
-  const body = useRef<HTMLTableSectionElement>(null);
-  const keys = (event: KeyboardEvent) => {
-    const by = MOVES[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const row = Math.min(table.rows.length - 1, Math.max(0, place.row + by[0]));
-    const column = Math.min(table.questions.length, Math.max(0, place.column + by[1]));
-    onPlace({ row, column });
-    body.current?.querySelector<HTMLElement>(`[data-cell="${row}:${column}"]`)?.focus();
-  };
+export function CheckGrid({ table, rows, place, onPlace, onKey }: Props) {
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse" aria-label="Scores">
@@ -131,15 +118,22 @@ export function CheckGrid({ table, place, onPlace }: Props) {
             </th>
           </tr>
         </thead>
-        <tbody ref={body} onKeyDown={keys}>
-          {table.rows.map((row, at) => (
-            <Row key={row.attemptId} row={row} at={at} place={place} onPlace={onPlace} />
+        <tbody
+          onKeyDown={(event) => {
+            if (event.ctrlKey || event.metaKey || event.altKey) return;
+            if (onKey(event.key)) event.preventDefault();
+          }}
+        >
+          {rows.map((row) => (
+            <Row key={row.attemptId} row={row} place={place} onPlace={onPlace} />
           ))}
         </tbody>
       </table>
       <p className="caption px-6 pt-3">
-        Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, or
-        an answer that holds two variants. Arrow keys go from cell to cell.
+        Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, an
+        answer that holds two variants, or an own score that marking would now give differently; a foot marks
+        your own score. Arrow keys go from cell to cell; N and B to the next and previous one that is wrong or
+        waits; A, P, W and H put it right.
       </p>
     </div>
   );

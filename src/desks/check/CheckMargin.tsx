@@ -7,13 +7,16 @@ import { points } from '@/ui/figures';
 import { useQuiz } from '@/ui/quizContext';
 import { Trace } from '@/ui/Trace';
 import { classWorker } from '@/workers/clients';
-import type { CheckRow, CheckTable } from '@/workers/classDesk';
-import type { Trial } from '@/workers/quickDesk';
+import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
+import { Actions, type Action } from './Actions';
 
 interface Props {
   readonly row: CheckRow;
   readonly table: CheckTable;
   readonly column: number;
+  readonly action: Action | null;
+  readonly onAction: (action: Action | null) => void;
+  readonly onNext: () => void;
 }
 
 function Total({ row }: { readonly row: CheckRow }) {
@@ -45,7 +48,7 @@ function Total({ row }: { readonly row: CheckRow }) {
         {row.cells.map((cell, index) => (
           <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
             <span className="figures w-5 text-right font-semibold">{index + 1}</span>
-            <CreditPie credit={cell.credit} verdict={cell.verdict} />
+            <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
             <span className="min-w-0 flex-1 truncate">
               {cell.answer || <span className="text-soft">nothing given</span>}
             </span>
@@ -59,24 +62,27 @@ function Total({ row }: { readonly row: CheckRow }) {
   );
 }
 
-function useAnswerTrace({ row, table, column }: Props): Trial | null {
+function useOpened({ row, table, column }: Props): OpenedAnswer | null {
   const { quiz } = useQuiz();
-  const [trial, setTrial] = useState<Trial | null>(null);
+  const [opened, setOpened] = useState<{ at: string; found: OpenedAnswer | null } | null>(null);
   const questionId = table.questions[column]?.id;
+  const at = `${row.attemptId}:${questionId}`;
   useEffect(() => {
     if (!questionId) return;
     let current = true;
-    void classWorker().answerTrace(quiz.id, row.attemptId, questionId).then((found) => current && setTrial(found)); // prettier-ignore
+    void classWorker()
+      .openAnswer(quiz.id, row.attemptId, questionId)
+      .then((found) => current && setOpened({ at, found }));
     return () => {
       current = false;
     };
-  }, [quiz.id, row, questionId]);
-  return trial;
+  }, [quiz.id, row, questionId, at]);
+  return opened?.at === at ? opened.found : null;
 }
 
 function OneAnswer(props: Props) {
-  const { row, table, column } = props;
-  const trial = useAnswerTrace(props);
+  const { row, table, column, action, onAction, onNext } = props;
+  const opened = useOpened(props);
   const cell = row.cells[column];
   const question = table.questions[column];
   if (!cell || !question) return null;
@@ -88,7 +94,7 @@ function OneAnswer(props: Props) {
       </p>
       <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
       <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">
-        <CreditPie credit={cell.credit} verdict={cell.verdict} />
+        <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
         <span className="min-w-0 flex-1 font-semibold break-words">
           {cell.answer || <span className="font-normal text-soft">nothing given</span>}
         </span>
@@ -96,23 +102,33 @@ function OneAnswer(props: Props) {
           {waits ? `${points(cell.waiting)} to come` : `${points(cell.earned)} of ${points(question.points)}`}
         </span>
       </div>
-      {cell.nearMiss && (
+      {cell.nearMiss && !cell.override && (
         <p className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
           <strong>Near miss:</strong> {nearMissWords(cell.nearMiss)}.
         </p>
       )}
-      {trial && (
+      {opened && (
         <>
+          <Actions
+            key={`${row.attemptId}:${question.id}`}
+            opened={opened}
+            attemptId={row.attemptId}
+            questionId={question.id}
+            possible={question.points}
+            action={action}
+            onAction={onAction}
+            onNext={onNext}
+          />
           <h3 className="mt-4 text-[14px]">How this came about</h3>
           <div className="mt-1">
-            <Trace lines={trial.trace} />
+            <Trace lines={opened.trial.trace} />
           </div>
           <h3 className="mt-4 text-[14px]">The student reads</h3>
           <p className="mt-1 text-[14px]">
-            {isSilent(trial.feedback) ? (
+            {isSilent(opened.trial.feedback) ? (
               <span className="text-soft">nothing</span>
             ) : (
-              <FeedbackView feedback={trial.feedback} />
+              <FeedbackView feedback={opened.trial.feedback} />
             )}
           </p>
         </>

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
-import { attemptsSeq } from '@/store/attempts';
+import { attemptsSeq } from '@/store/seq';
 import { storageFailure, type StorageFailure } from '@/store/failure';
 import type { QuizRecord } from '@/store/db';
 import { createEmptyQuiz, createFromRescue, listQuizzes } from '@/store/quizzes';

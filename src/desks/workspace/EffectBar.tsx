@@ -106,6 +106,7 @@ export function EffectBar() {
       </p>
       <p className="figures flex-1" role="status">
         {words(pending)}
+        {pending.overridesDiffer > 0 && `, ${count(pending.overridesDiffer, 'own score')} would differ`}
       </p>
       <button
         type="button"

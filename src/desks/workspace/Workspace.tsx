@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { attemptsSeq } from '@/store/attempts';
+import { attemptsSeq } from '@/store/seq';
 import { redo, undo } from '@/store/history';
 import { getQuestions, getQuiz } from '@/store/quizzes';
 import { NoticeBar, notify } from '@/ui/notices';

@@ -1,6 +1,7 @@
 import { unify } from '../../answers/text/unify';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import type { Kind } from '../kind';
+import { accept } from './accept';
 import { problems, rightAnswers } from './describe';
 import { explain } from './explain';
 import { bestCredit, hasKey, mark } from './mark';
@@ -27,6 +28,7 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   answerKey: (answer) => answer.text,
   answerText: (_, answer) => answer.text,
   readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
+  accept,
   rightAnswers,
   faceOf: () => ({ kind: 'phrase' }),
 };

@@ -1,6 +1,7 @@
 import { ZERO } from '../../figures/fraction';
 import { SILENCE } from '../../quiz/silence';
 import type { Kind } from '../kind';
+import { accept } from './accept';
 import { answerText, problems, rightAnswers } from './describe';
 import { bestCredit, explain, hasKey, mark } from './mark';
 import { readAnswer } from './read';
@@ -32,6 +33,7 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   answerKey: (answer) => (answer.kind === 'pickOne' ? `=${answer.option}` : `"${answer.text}`),
   answerText,
   readAnswer,
+  accept,
   rightAnswers,
   faceOf: (question) => ({
     kind: 'pickOne',

@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { Dialog } from '@/ui/Dialog';
+import { CreditPie } from '@/ui/CreditPie';
+import { count, points } from '@/ui/figures';
+import type { CheckTable } from '@/workers/classDesk';
+import type { Place } from './rows';
+
+interface Props {
+  readonly table: CheckTable;
+  readonly onGo: (place: Place) => void;
+}
+
+/** All own scores of the teacher in one place; those that marking would now give differently first. */
+export function Overrides({ table, onGo }: Props) {
+  const [open, setOpen] = useState(false);
+  const all = table.rows
+    .flatMap((row) => row.cells.map((cell, column) => ({ row, cell, column })))
+    .filter(({ cell }) => cell.override !== null)
+    .sort((a, b) => Number(b.cell.override?.differs) - Number(a.cell.override?.differs));
+  const differing = all.filter(({ cell }) => cell.override?.differs).length;
+  if (all.length === 0) return null;
+  return (
+    <>
+      <button type="button" className="btn btn-sm btn-outline h-9" onClick={() => setOpen(true)}>
+        {count(all.length, 'own score')}
+        {differing > 0 && <span className="text-saffron-text">{differing} differ</span>}
+      </button>
+      {open && (
+        <Dialog title={count(all.length, 'own score')} onClose={() => setOpen(false)}>
+          <ul>
+            {all.map(({ row, cell, column }) => (
+              <li key={`${row.attemptId}:${column}`} className="border-b border-hair">
+                <button
+                  type="button"
+                  className="flex w-full cursor-pointer items-baseline gap-3 py-2 text-left hover:bg-base-200"
+                  onClick={() => {
+                    setOpen(false);
+                    onGo({ attemptId: row.attemptId, column });
+                  }}
+                >
+                  <CreditPie credit={cell.credit} verdict={cell.verdict} overridden label="" />
+                  <span className="w-40 truncate font-semibold">{row.name}</span>
+                  <span className="figures whitespace-nowrap">
+                    {column + 1}: {points(cell.earned)} of{' '}
+                    {points(table.questions[column]?.points ?? cell.earned)}
+                  </span>
+                  <span className="min-w-0 flex-1 truncate text-soft">
+                    {cell.override?.reason || 'no reason given'}
+                  </span>
+                  {cell.override?.differs && (
+                    <span className="font-semibold text-saffron-text">marking differs now</span>
+                  )}
+                </button>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-6 flex justify-end">
+            <button type="button" className="btn btn-primary" onClick={() => setOpen(false)}>
+              Close
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

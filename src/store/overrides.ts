@@ -1,0 +1,52 @@
+import type { Override } from '@/core/quiz/override';
+import { db } from './db';
+import { EDIT_TABLES, record } from './history';
+import { head } from './quizzes';
+
+const NONE: Readonly<Record<string, Override>> = {};
+
+/** The teacher's own scores of a quiz, by attempt and question. */
+export async function overridesOf(
+  quizId: string,
+): Promise<ReadonlyMap<string, Readonly<Record<string, Override>>>> {
+  const all = await db.overrides
+    .where('[quizId+attemptId+questionId]')
+    .between([quizId, '', ''], [quizId, '\uffff', '\uffff'])
+    .toArray();
+  const byAttempt = new Map<string, Record<string, Override>>();
+  for (const override of all) {
+    byAttempt.set(override.attemptId, {
+      ...byAttempt.get(override.attemptId),
+      [override.questionId]: override,
+    });
+  }
+  return byAttempt;
+}
+
+/** The overrides of one attempt out of all. */
+export const ofAttempt = (
+  overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>,
+  attemptId: string,
+): Readonly<Record<string, Override>> => overrides.get(attemptId) ?? NONE;
+
+interface Place {
+  readonly quizId: string;
+  readonly attemptId: string;
+  readonly questionId: string;
+}
+
+async function write(place: Place, after: Override | null, label: string): Promise<void> {
+  const { quizId, attemptId, questionId } = place;
+  await db.transaction('rw', EDIT_TABLES, async () => {
+    const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
+    const change = { kind: 'override', attemptId, questionId, before, after } as const;
+    await record(await head(quizId), [change], { label, field: '' });
+  });
+}
+
+/** Sets the teacher's own score for one answer; it can be undone. */
+export const setOverride = (override: Override): Promise<void> =>
+  write(override, override, 'Set your own score');
+
+/** Takes the teacher's own score away: what marking gives stands again. */
+export const removeOverride = (place: Place): Promise<void> => write(place, null, 'Take your own score away');

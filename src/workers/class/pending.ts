@@ -1,0 +1,102 @@
+import { effectOf, type ScoreChange } from '@/core/checking/effect';
+import { MarkColumn } from '@/core/checking/markColumn';
+import { contextOf, total } from '@/core/marking/markAttempt';
+import type { Attempt } from '@/core/quiz/attempt';
+import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
+import type { Paper } from '@/core/quiz/quiz';
+import { same } from '@/core/quiz/same';
+import { db } from '@/store/db';
+import { draftPaper } from '@/store/quizzes';
+import { undoableRevision } from '@/store/revisions';
+import { liveClass, scoresOf, type ClassPapers } from './papers';
+
+export interface NamedChange extends ScoreChange {
+  readonly name: string;
+}
+
+/** What waits in the draft, and what applying it would do. */
+export interface Pending {
+  readonly changes: readonly DraftChange[];
+  readonly up: number;
+  readonly down: number;
+  readonly unchanged: number;
+  readonly students: readonly NamedChange[];
+  /** The teacher's own scores for which marking would give something else than now. */
+  readonly overridesDiffer: number;
+  /** When the revision that counts was applied, where that can be undone. */
+  readonly undoable: number | null;
+}
+
+/** The draft's marks: columns of untouched questions are shared, so that only touched ones are marked again. */
+function draftColumns(draft: Paper, live: ClassPapers, touched: Set<string>): MarkColumn[] {
+  const known = new Map(live.columns.map((column) => [column.question.id, column]));
+  const sameLanguage = draft.content.language === live.paper.content.language;
+  return draft.questions.map((question) => {
+    const column = known.get(question.id);
+    return column && sameLanguage && !touched.has(question.id)
+      ? column
+      : new MarkColumn(question, contextOf(draft.content));
+  });
+}
+
+/** How many of an attempt's overrides would meet another mark under the draft than under the live key. */
+function newlyDiffering(
+  attempt: Attempt,
+  draft: Paper,
+  columns: readonly MarkColumn[],
+  live: ClassPapers,
+): number {
+  const now = new Map(
+    scoresOf(attempt, live.paper, live.columns, live).map((score, index) => [
+      live.paper.questions[index]?.id,
+      score,
+    ]),
+  );
+  return scoresOf(attempt, draft, columns, live).filter((score, index) => {
+    const before = now.get(draft.questions[index]?.id);
+    return score.override !== null && before !== undefined && !same(score.marked, before.marked);
+  }).length;
+}
+
+/** What waits in the draft, and what applying it would do to everyone. */
+export async function pending(quizId: string): Promise<Pending> {
+  const quiz = await db.quizzes.get(quizId);
+  const undoable = (await undoableRevision(quizId))?.at ?? null;
+  const none: Pending = {
+    changes: [],
+    up: 0,
+    down: 0,
+    unchanged: 0,
+    students: [],
+    overridesDiffer: 0,
+    undoable,
+  };
+  if (!quiz || quiz.firstHandInAt === null || quiz.standing.live === null) return none;
+  const live = await liveClass(quizId);
+  const draft = await draftPaper(quizId);
+  const changes = draftChanges(draft, live.paper);
+  if (changes.length === 0) return none;
+  const touched = new Set(changes.flatMap((change) => change.questionId ?? []));
+  const columns = draftColumns(draft, live, touched);
+  let overridesDiffer = 0;
+  const effect = effectOf(
+    live.attempts.map((attempt) => {
+      const after = total(scoresOf(attempt, draft, columns, live));
+      const before = total(scoresOf(attempt, live.paper, live.columns, live));
+      overridesDiffer += newlyDiffering(attempt, draft, columns, live);
+      return {
+        studentId: attempt.studentId,
+        before: before.score,
+        after: after.score,
+        waitingBefore: before.waiting,
+        waitingAfter: after.waiting,
+      };
+    }),
+  );
+  const named = (change: ScoreChange): NamedChange => ({
+    ...change,
+    name: live.students.get(change.studentId)?.name ?? 'Removed student',
+  });
+  const { up, down, unchanged } = effect;
+  return { changes, up, down, unchanged, students: effect.changes.map(named), overridesDiffer, undoable };
+}

@@ -1,0 +1,108 @@
+import type { Page } from '@playwright/test';
+import { checkRow, expect, openDemo, test } from './support';
+
+const total = async (page: Page, name: string) => (await checkRow(page, name)).at(-1);
+const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
+
+test('an unforeseen right form is accepted with one key, for everyone, after its effect was seen', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, “flood plain”' }).first().click();
+  await page.keyboard.press('a');
+  await expect(bar(page).getByText('5 students up, 19 unchanged')).toBeVisible();
+  await bar(page).getByRole('button', { name: 'See who' }).click();
+  await expect(page.getByRole('dialog').getByRole('row')).toHaveText([
+    /^Student/, 'Bela Fenn810+2', 'Emil Brook35+2', 'Hana Reed24+2', 'Nora Pool810+2', 'Wim Eddy4.56.5+22',
+  ]); // prettier-ignore
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await bar(page).getByRole('button', { name: 'Apply to all' }).click();
+  await expect.poll(() => total(page, 'Nora Pool')).toBe('10');
+  expect(await total(page, 'Ada Marsh')).toBe('12');
+});
+
+test('an answer is accepted for part of the points, another is expected as wrong with feedback', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: 'Question 2: wrong, 0 points, “oxbow”' }).click();
+  await page.keyboard.press('p');
+  await margin(page).getByLabel('Credit for this answer, per cent').fill('75');
+  await margin(page).getByRole('button', { name: 'Into the key' }).click();
+  await expect(bar(page).getByText('1 student up, 23 unchanged')).toBeVisible();
+  await page.getByRole('button', { name: 'Question 8: waits for you, 0 points, “rubbing”' }).click();
+  await page.keyboard.press('w');
+  await margin(page).getByLabel('Feedback for this answer').fill('Which word is in the booklet?');
+  await margin(page).getByRole('button', { name: 'Expect as wrong', exact: true }).click();
+  await expect(bar(page).getByText('2 changes not applied')).toBeVisible();
+  await bar(page).getByRole('button', { name: 'Apply to all' }).click();
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('+2 to come5.5');
+  await expect.poll(() => total(page, 'Wim Eddy')).toBe('4.5');
+  await page.getByRole('button', { name: 'Question 8: wrong, 0 points, “rubbing”' }).click();
+  await expect(margin(page).getByText('Which word is in the booklet?')).toBeVisible();
+});
+
+test('a waiting answer is marked by hand, stays through marking again, is listed, flagged and undone', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'check');
+  await expect(margin(page).getByText('Karl Mead, question 8')).toBeVisible();
+  await page.getByRole('button', { name: 'Question 8: waits for you, 0 points, “scraping”' }).click();
+  await page.keyboard.press('h');
+  await margin(page).getByLabel('Your own points').fill('1,5');
+  await margin(page).getByLabel('Reason').fill('the right idea');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('5.5');
+  await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+  await expect(margin(page).getByText('Your own score stands: 1.5 of 2 (“the right idea”)')).toBeVisible();
+
+  const slip = await context.newPage();
+  await slip.goto('/sit/?quiz=demo-rivers&student=demo-11');
+  await expect(slip.getByText('5.5 of 12')).toBeVisible();
+  await expect(slip.getByText('the right idea')).toHaveCount(0);
+  await page.bringToFront();
+
+  await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, your own score/ }).click();
+  await page.keyboard.press('a');
+  await expect(bar(page).getByText('1 own score would differ')).toBeVisible();
+  await bar(page).getByRole('button', { name: 'Apply to all' }).click();
+  await expect(page.getByRole('button', { name: '1 own score 1 differ' })).toBeVisible();
+  expect(await total(page, 'Karl Mead')).toBe('5.5');
+  await page.getByRole('button', { name: '1 own score 1 differ' }).click();
+  await expect(page.getByRole('dialog').getByText('marking differs now')).toBeVisible();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Karl Mead/ })
+    .click();
+  await expect(
+    margin(page).getByText('Marking gave nothing yet when you set your own score, and gives 2 now'),
+  ).toBeVisible();
+  await page.keyboard.press('h');
+  await margin(page).getByRole('button', { name: 'Take it away' }).click();
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('6');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('5.5');
+});
+
+test('keys go to the next and previous answer that is wrong or waits; rows are found and sorted', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page
+    .getByRole('button', { name: /^Question 8: waits for you/ })
+    .first()
+    .click();
+  await page.keyboard.press('n');
+  await expect(margin(page).getByText('Milo Shaw, question 8')).toBeVisible();
+  await page.keyboard.press('b');
+  await page.keyboard.press('b');
+  await expect(margin(page).getByText('Emil Brook, question 8')).toBeVisible();
+  await page.getByLabel('Sorted by').selectOption('lowest');
+  await expect(page.getByRole('rowheader').first()).toHaveText('Tess Bourne');
+  await page.getByLabel('Find a student').fill('mar');
+  await expect(page.getByRole('rowheader')).toHaveText(['Ada Marsh']);
+  await page.getByLabel('Find a student').fill('zzz');
+  await expect(page.getByText('No student’s name holds “zzz”.')).toBeVisible();
+});
