@@ -16,6 +16,11 @@ export interface QuizRecord {
   firstHandInAt: number | null;
   createdAt: number;
   changedAt: number;
+  /** Place on the Shelf: smaller stands higher. */
+  position: number;
+  archivedAt: number | null;
+  /** Deleted quizzes can be brought back for 30 days. */
+  deletedAt: number | null;
 }
 
 /** The draft of one question: the unit of saving, merging and undo. */
@@ -104,7 +109,18 @@ class YentrelDb extends Dexie {
       history: '++id, [quizId+seq]',
       meta: 'key',
     });
-    this.version(2).stores({ overrides: '[quizId+attemptId+questionId]' });
+    this.version(2)
+      .stores({ overrides: '[quizId+attemptId+questionId]' })
+      .upgrade((change) =>
+        change
+          .table<QuizRecord>('quizzes')
+          .toCollection()
+          .modify((quiz) => {
+            quiz.position ??= -quiz.createdAt;
+            quiz.archivedAt ??= null;
+            quiz.deletedAt ??= null;
+          }),
+      );
   }
 }
 

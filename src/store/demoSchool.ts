@@ -6,7 +6,8 @@ import { now } from './clock';
 import { db } from './db';
 import { REVISION_TABLES, settle } from './revisions';
 
-const DEMO_QUIZ = 'demo-rivers';
+/** The id of the demo quiz, the same in every browser. */
+export const DEMO_QUIZ = 'demo-rivers';
 const DAY = 86_400_000;
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -61,6 +62,9 @@ export async function writeDemo(): Promise<void> {
       firstHandInAt: null,
       createdAt: at - 5 * DAY,
       changedAt: at - 3 * DAY,
+      position: -(at - 5 * DAY),
+      archivedAt: null,
+      deletedAt: null,
     });
     await db.questions.bulkPut(
       QUESTIONS.map((question) => ({ quizId: DEMO_QUIZ, id: question.id, rev: 1, question })),

@@ -21,6 +21,7 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
   await db.transaction('rw', db.quizzes, db.questions, async () => {
     await db.quizzes.add({
       id, content, standing: NEW_STANDING, changeSeq: 1, firstHandInAt: null, createdAt: at, changedAt: at,
+      position: -at, archivedAt: null, deletedAt: null,
     }); // prettier-ignore
     await db.questions.bulkAdd(
       questions.map((question) => ({ quizId: id, id: question.id, rev: 1, question })),
@@ -35,7 +36,6 @@ export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('N
 export const createFromRescue = (file: RescueFile): Promise<string> =>
   createQuiz(file.content, file.questions);
 
-export const listQuizzes = (): Promise<QuizRecord[]> => db.quizzes.toArray();
 export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
 export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>
   db.questions.where('quizId').equals(quizId).toArray();

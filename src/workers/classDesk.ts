@@ -1,5 +1,6 @@
 import { readAnswerTable } from '@/core/formats/answerFile';
 import { checkTable, openAnswer, totalTrace } from './class/check';
+import { decodeText } from './class/decode';
 import { importFile, previewFile, scoresFile } from './class/files';
 import { pending } from './class/pending';
 import { tray } from './class/tray';
@@ -17,7 +18,7 @@ export const classDesk = {
   totalTrace,
   tray,
   scoresFile,
-  readFile: readAnswerTable,
+  readFile: (bytes: Uint8Array) => readAnswerTable(decodeText(bytes)),
   previewFile,
   importFile,
 };

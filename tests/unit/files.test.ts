@@ -7,6 +7,7 @@ import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
 import { canonical } from '@/core/quiz/same';
 import { RichText } from '@/core/quiz/richText';
 import { fromEditor, toEditor } from '@/ui/editorTree';
+import { decodeText } from '@/workers/class/decode';
 import { readRescue } from '@/ui/readRescue';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { QUESTIONS } from '../../demo/quiz';
@@ -43,6 +44,34 @@ describe('answer file', () => {
       assert.deepEqual(read.header, ['Name', 'Q1']);
       assert.deepEqual(read.rows.map((row) => [row.line, ...row.cells]), [[3, 'A', 'two\nlines'], [5, 'B', 'x']]); // prettier-ignore
     }
+  });
+
+  test('a heading that is repeated and rows of other lengths do no harm', () => {
+    const read = table('Name,Q1,Q2\nAda,x\nName,Q1,Q2\nBo,y,z,more\n');
+    assert.deepEqual(read.rows.map((row) => [row.line, row.cells.length]), [[2, 2], [4, 4]]); // prettier-ignore
+    const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, STUDENTS), QUESTIONS, STUDENTS);
+    assert.deepEqual(papers.map((paper) => Object.keys(paper.answers).length), [1, 2]); // prettier-ignore
+  });
+
+  test('UTF-8 and UTF-16 with and without a mark, and Windows-1252, read alike', () => {
+    const text = 'Name,Q1\nAdà Märsh,levée “–”\n';
+    const utf16 = (bigEndian: boolean, mark: boolean) => {
+      const units = Array.from((mark ? '\uFEFF' : '') + text, (sign) => sign.charCodeAt(0));
+      return Uint8Array.from(units.flatMap((u) => (bigEndian ? [u >> 8, u & 255] : [u & 255, u >> 8])));
+    };
+    const cp1252: Record<string, number> = { '“': 0x93, '”': 0x94, '–': 0x96 };
+    const files = [
+      new TextEncoder().encode(text),
+      new TextEncoder().encode(`\uFEFF${text}`),
+      utf16(false, true),
+      utf16(true, true),
+      utf16(false, false),
+      utf16(true, false),
+      Uint8Array.from(text, (sign) => cp1252[sign] ?? sign.charCodeAt(0)),
+    ];
+    for (const bytes of files)
+      assert.deepEqual(table(decodeText(bytes)).rows[0]?.cells, ['Adà Märsh', 'levée “–”']);
+    fc.assert(fc.property(fc.uint8Array(), (bytes) => typeof decodeText(bytes) === 'string'));
   });
 
   test('what cannot be read is refused with its place', () => {
@@ -171,6 +200,26 @@ test('formatted text goes into the editor and comes back the same', () => {
     }),
   );
   assert.equal(RichText.safeParse([{ type: 'script', runs: [] }]).success, false);
+});
+
+test('10 000 mutated rescue files: never a throw, always a quiz or a located error', () => {
+  const whole = JSON.stringify({
+    format: 'yentrel-rescue',
+    version: 1,
+    content: emptyContent('R'),
+    questions: QUESTIONS.slice(0, 2),
+  });
+  const signs = fc.constantFrom('"', '{', ']', '0', '-1', 'null', '1e9', '\\u0000', ':', 'true', '');
+  const edits = fc.array(fc.tuple(fc.nat(whole.length), fc.nat(8), signs), { minLength: 1, maxLength: 3 });
+  fc.assert(
+    fc.property(edits, (list) => {
+      const read = readRescue(
+        list.reduce((t, [at, cut, sign]) => t.slice(0, at) + sign + t.slice(at + cut), whole),
+      );
+      return read.ok || read.error.length > 20;
+    }),
+    { numRuns: 10_000 },
+  );
 });
 
 test('a rescue file is read back, and a broken one is refused with its place', () => {

@@ -19,6 +19,16 @@ import { closeQuiz, createQuiz, draftPaper, openQuiz } from '@/store/quizzes';
 import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
 import { removeOverride, setOverride } from '@/store/overrides';
 import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
+import {
+  arrange,
+  duplicateQuiz,
+  listQuizzes,
+  removeDemo,
+  removeForGood,
+  resetDemo,
+  setDeleted,
+  sweep,
+} from '@/store/shelf';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';
@@ -298,6 +308,51 @@ describe('papers from a file', () => {
     const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')]);
     assert.deepEqual(report.refused, [{ line: 2, name: 'Ada Marsh' }]);
     assert.deepEqual((await attemptOf(id, 's1'))?.answers['q1'], say('silt'));
+  });
+});
+
+describe('the Shelf', () => {
+  test('a copy has the questions and nobody’s work; what is removed for good leaves nothing behind', async () => {
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    await sit(id, 's1', { q1: say('silt') });
+    await classDesk.checkTable(id);
+    const copy = await duplicateQuiz(id);
+    assert.deepEqual((await draftPaper(copy)).questions, (await draftPaper(id)).questions);
+    assert.equal((await classDesk.checkTable(copy)).rows.length, 0);
+    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [copy, id]); // prettier-ignore
+    await arrange([id, copy]);
+    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [id, copy]); // prettier-ignore
+    await removeForGood(id);
+    for (const table of db.tables.filter(({ name }) => name !== 'students')) {
+      const left = JSON.stringify(await table.toArray());
+      assert.ok(!left.includes(id), `${table.name}: ${left}`);
+    }
+    assert.equal((await draftPaper(copy)).questions.length, 2);
+  });
+  test('a deleted quiz is kept for 30 days', async () => {
+    const [old, recent] = [await newQuiz(), await newQuiz()];
+    await setDeleted(recent, 'deleted');
+    await db.quizzes.update(old, { deletedAt: Date.now() - 31 * 86_400_000 });
+    await sweep();
+    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [recent]); // prettier-ignore
+    await setDeleted(recent, 'back');
+    assert.equal((await listQuizzes())[0]?.deletedAt, null);
+  });
+  test('taking the demo school away keeps students who have work in other quizzes', async () => {
+    await ensureDemo();
+    const id = await newQuiz();
+    await openQuiz(id, 0, null);
+    await sit(id, 'demo-3', { q1: say('silt') });
+    await removeDemo();
+    assert.deepEqual((await db.students.toArray()).map((student) => student.id).sort(), [
+      'demo-3',
+      's1',
+      's2',
+    ]);
+    await resetDemo();
+    assert.equal((await classDesk.checkTable('demo-rivers')).rows.length, 24);
+    assert.equal((await classDesk.checkTable(id)).rows[0]?.name, 'Cato Weir');
   });
 });
 

@@ -53,7 +53,7 @@ function separatorOf(text: string): string {
   return often.reduce((best, next) => (next.times > best.times ? next : best)).sign;
 }
 
-/** Reads comma-, semicolon- or tab-separated text with a header row. Empty rows are passed over. */
+/** Reads comma-, semicolon- or tab-separated text with a header row. Empty rows and repeated headings are passed over. */
 export function readAnswerTable(text: string): Read {
   if (text.length > LARGEST_FILE)
     return { ok: false, error: 'The file is larger than 20 million characters.' };
@@ -73,9 +73,12 @@ export function readAnswerTable(text: string): Read {
   const filled = rows.filter((row) => !isEmptyRow(row.cells));
   const [head, ...rest] = filled;
   if (!head) return { ok: false, error: 'The file is empty.' };
-  if (rest.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
+  const isHeading = (cells: readonly string[]) =>
+    cells.every((cell, at) => cell.trim() === head.cells[at]?.trim());
+  const body = rest.filter((row) => !isHeading(row.cells));
+  if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
   if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
-  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: rest } };
+  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: body } };
 }
 
 const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');

@@ -3,17 +3,24 @@ import { useEffect, useRef, useState } from 'react';
 import { attemptsSeq } from '@/store/seq';
 import { storageFailure, type StorageFailure } from '@/store/failure';
 import type { QuizRecord } from '@/store/db';
-import { createEmptyQuiz, createFromRescue, listQuizzes } from '@/store/quizzes';
+import { createEmptyQuiz, createFromRescue } from '@/store/quizzes';
+import { countStudents, listQuizzes, sweep } from '@/store/shelf';
 import { NoticeBar, notify } from '@/ui/notices';
 import { useReady } from '@/ui/useReady';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
-import { ShelfRow } from './ShelfRow';
+import { DemoData } from './DemoData';
+import { ShelfList } from './ShelfList';
+import { ShelfTools, type Filter } from './ShelfTools';
+import { matches } from './matches';
 
-type Listed = { quizzes: QuizRecord[]; seqs: number[] } | null;
+/** `states` tell for each quiz when its counts must be made again. */
+type Listed = { quizzes: QuizRecord[]; states: string[] } | null;
 
 async function load(): Promise<Listed> {
-  const quizzes = (await listQuizzes()).sort((a, b) => b.changedAt - a.changedAt);
-  return { quizzes, seqs: await Promise.all(quizzes.map((quiz) => attemptsSeq(quiz.id))) };
+  const quizzes = await listQuizzes();
+  const students = await countStudents();
+  const seqs = await Promise.all(quizzes.map((quiz) => attemptsSeq(quiz.id)));
+  return { quizzes, states: seqs.map((seq) => `${seq}/${students}`) };
 }
 
 const goTo = (id: string) => location.assign(`/quiz/?id=${encodeURIComponent(id)}#write`);
@@ -74,11 +81,19 @@ function Rescue() {
   );
 }
 
+const EVERYTHING: Filter = { search: '', topic: '', among: 'shelf' };
+
 /** All quizzes, each with where it stands. */
 export function Shelf() {
   const ready = useReady();
   const listed = useLiveQuery(async () => (ready === 'ready' ? load() : null), [ready], null);
   const kept = usePersistence();
+  const [filter, setFilter] = useState<Filter>(EVERYTHING);
+  const shown = listed?.quizzes.filter((quiz) => matches(quiz, filter)) ?? [];
+  const states = new Map(listed?.quizzes.map((quiz, index) => [quiz.id, listed.states[index] ?? '']));
+  useEffect(() => {
+    if (ready === 'ready') void sweep();
+  }, [ready]);
   const create = async () => {
     try {
       goTo(await createEmptyQuiz());
@@ -111,17 +126,20 @@ export function Shelf() {
             {FAILURES[ready]}
           </p>
         )}
-        {listed && listed.quizzes.length === 0 && (
+        {listed && <ShelfTools quizzes={listed.quizzes} filter={filter} onFilter={setFilter} />}
+        {listed && shown.length === 0 && (
           <p className="bg-paper px-6 py-12 text-center">
-            The shelf is empty. <strong>New quiz</strong> begins one; everything saves by itself.
+            {listed.quizzes.every((quiz) => quiz.deletedAt !== null) ? (
+              <>
+                The shelf is empty. <strong>New quiz</strong> begins one; everything saves by itself.
+              </>
+            ) : (
+              'No quiz fits. Take a word out of the search, or look among the others.'
+            )}
           </p>
         )}
-        {listed && listed.quizzes.length > 0 && (
-          <ul className="bg-paper">
-            {listed.quizzes.map((quiz, index) => (
-              <ShelfRow key={quiz.id} quiz={quiz} seq={listed.seqs[index] ?? 0} />
-            ))}
-          </ul>
+        {listed && shown.length > 0 && (
+          <ShelfList quizzes={shown} states={states} movable={filter === EVERYTHING} />
         )}
         <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
           <p className="max-w-lg">
@@ -129,7 +147,10 @@ export function Shelf() {
               ? 'Everything is kept in this browser. It may clear that when space runs short: it has not promised to keep it.'
               : 'Everything is kept in this browser.'}
           </p>
-          <Rescue />
+          <div className="space-y-1 text-right">
+            <Rescue />
+            {ready === 'ready' && <DemoData />}
+          </div>
         </div>
       </main>
       <NoticeBar />

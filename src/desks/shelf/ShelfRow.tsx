@@ -1,8 +1,13 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { now } from '@/store/clock';
 import type { QuizRecord } from '@/store/db';
 import { count, dayAndTime } from '@/ui/figures';
+import { setDeleted } from '@/store/shelf';
+import { ShelfMenu } from './ShelfMenu';
 import { classWorker } from '@/workers/clients';
 
 interface Standing {
@@ -24,8 +29,18 @@ function stands({ standing }: QuizRecord): { word: string; detail: string } {
   return { word: 'Ready', detail: `opens ${dayAndTime(opening.from)}` };
 }
 
+interface Props {
+  readonly quiz: QuizRecord;
+  /** Changes whenever the counts must be made again. */
+  readonly state: string;
+  readonly movable: boolean;
+  readonly onMove: (by: -1 | 1) => void;
+}
+
 /** One quiz on the Shelf: its name, where it stands, how many have handed in, what waits. */
-export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly seq: number }) {
+export function ShelfRow({ quiz, state, movable, onMove }: Props) {
+  const sortable = useSortable({ id: quiz.id });
+  const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const [work, setWork] = useState<Standing | null>(null);
   const { id, standing: head } = quiz;
   useEffect(() => {
@@ -36,20 +51,41 @@ export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly se
     return () => {
       current = false;
     };
-  }, [id, seq, head.live]);
+  }, [id, state, head.live]);
   const { word, detail } = stands(quiz);
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_210px_150px_170px] items-baseline gap-x-6 gap-y-1 border-b border-line px-6 py-4 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2">
-      <div className="min-w-0 max-md:col-span-2">
-        <a
-          className="font-title text-[17px] font-semibold hover:underline"
-          href={`/quiz/?id=${encodeURIComponent(id)}#write`}
+    <li
+      ref={sortable.setNodeRef}
+      style={style}
+      className="grid grid-cols-[minmax(0,1fr)_215px_140px_150px_30px] items-baseline gap-x-6 gap-y-1 border-b border-line bg-paper py-4 pr-4 pl-3 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2"
+    >
+      <div className="flex min-w-0 items-start gap-1 max-md:col-span-2">
+        <button
+          type="button"
+          className={`icon-button touch-none ${movable ? 'cursor-grab' : 'invisible'}`}
+          {...sortable.attributes}
+          {...sortable.listeners}
+          aria-label={`Move ${quiz.content.title || 'Untitled quiz'}`}
+          title="Drag, or use the arrow keys"
+          onKeyDown={(event) => {
+            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+            event.preventDefault();
+            onMove(event.key === 'ArrowUp' ? -1 : 1);
+          }}
         >
-          {quiz.content.title || 'Untitled quiz'}
-        </a>
-        <p className="caption truncate">
-          {[quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
-        </p>
+          <GripVertical size={14} aria-hidden />
+        </button>
+        <div className="min-w-0">
+          <a
+            className="font-title text-[17px] font-semibold hover:underline"
+            href={`/quiz/?id=${encodeURIComponent(id)}#write`}
+          >
+            {quiz.content.title || 'Untitled quiz'}
+          </a>
+          <p className="caption truncate">
+            {[quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
+          </p>
+        </div>
       </div>
       <p>
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
@@ -75,6 +111,17 @@ export function ShelfRow({ quiz, seq }: { readonly quiz: QuizRecord; readonly se
           <span className="text-soft">{work && work.finished > 0 ? 'nothing waits' : ''}</span>
         )}
       </p>
+      {quiz.deletedAt === null ? (
+        <ShelfMenu quiz={quiz} />
+      ) : (
+        <button
+          type="button"
+          className="link-text cursor-pointer"
+          onClick={() => void setDeleted(quiz.id, 'back')}
+        >
+          Back
+        </button>
+      )}
     </li>
   );
 }

@@ -30,7 +30,7 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
       setError('The file is larger than 20 MB.');
       return;
     }
-    const result = await classWorker().readFile(await file.text());
+    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()));
     setError(result.ok ? null : result.error);
     setTable(result.ok ? result.table : null);
   };

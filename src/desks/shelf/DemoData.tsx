@@ -1,0 +1,47 @@
+import { useState } from 'react';
+import { removeDemo, resetDemo } from '@/store/shelf';
+import { Dialog } from '@/ui/Dialog';
+import { notify } from '@/ui/notices';
+
+/** The made-up school can be put back as it was, or taken away to start empty. */
+export function DemoData() {
+  const [asking, setAsking] = useState<'reset' | 'empty' | null>(null);
+  const act = async () => {
+    if (asking === 'reset') await resetDemo();
+    else await removeDemo();
+    notify(asking === 'reset' ? 'The demo school is as on the first day' : 'The demo school is gone');
+    setAsking(null);
+  };
+  return (
+    <p>
+      Demo school:{' '}
+      <button type="button" className="link-text cursor-pointer" onClick={() => setAsking('reset')}>
+        reset it
+      </button>{' '}
+      or{' '}
+      <button type="button" className="link-text cursor-pointer" onClick={() => setAsking('empty')}>
+        start empty
+      </button>
+      {asking && (
+        <Dialog
+          title={asking === 'reset' ? 'Reset the demo school?' : 'Start empty?'}
+          onClose={() => setAsking(null)}
+        >
+          <p>
+            {asking === 'reset'
+              ? 'The demo quiz, its class and all their work become as they were on the first visit. Your changes to them go; your own quizzes stay.'
+              : 'The demo quiz with all work in it is removed, and its class too, but for students who have work in your own quizzes. Those stay as they are.'}
+          </p>
+          <div className="mt-6 flex justify-end gap-3">
+            <button type="button" className="btn btn-ghost" onClick={() => setAsking(null)}>
+              Leave it
+            </button>
+            <button type="button" className="btn btn-primary" onClick={() => void act()}>
+              {asking === 'reset' ? 'Reset it' : 'Remove it'}
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,87 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './support';
+
+const titles = (page: Page) =>
+  page
+    .getByRole('main')
+    .getByRole('listitem')
+    .getByRole('link', { name: /rivers|Floods|Maps/ });
+
+async function more(page: Page, title: string, action: string): Promise<void> {
+  await page.getByRole('button', { name: `More for ${title}`, exact: true }).click();
+  await page.getByRole('button', { name: action, exact: true }).click();
+}
+
+async function newQuiz(page: Page, title: string, topic: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill(title);
+  await page.getByLabel('Topic').fill(topic);
+  await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+}
+
+test('quizzes are found, filtered, put in order, copied, put away, deleted and brought back', async ({
+  page,
+}) => {
+  await newQuiz(page, 'Floods', 'Water');
+  await newQuiz(page, 'Maps', 'Geography');
+  await page.goto('/');
+  const demo = 'How rivers shape the land';
+  await expect(titles(page)).toHaveText(['Maps', 'Floods', demo]);
+
+  await page.getByRole('button', { name: 'Move Maps' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
+  await page.reload();
+  await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
+
+  await page.getByLabel('Find a quiz').fill('ri land');
+  await expect(titles(page)).toHaveText([demo]);
+  await page.getByLabel('Find a quiz').fill('');
+  await page.getByLabel('Topic').selectOption('Geography');
+  await expect(titles(page)).toHaveText(['Maps']);
+  await page.getByLabel('Topic').selectOption('any');
+
+  await more(page, demo, 'Duplicate');
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+  const copy = page.getByRole('listitem').filter({ hasText: '(copy)' });
+  await expect(copy.getByText('0 of 26 handed in')).toBeVisible();
+  await expect(copy.getByText('never opened')).toBeVisible();
+
+  await more(page, 'Maps', 'Put away');
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', demo]);
+  await page.getByLabel('Among').selectOption('away');
+  await expect(titles(page)).toHaveText(['Maps']);
+  await more(page, 'Maps', 'Back on the Shelf');
+  await page.getByLabel('Among').selectOption('shelf');
+
+  await more(page, demo, 'Delete');
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+  await more(page, 'Floods', 'Delete');
+  await page.reload();
+  await page.getByLabel('Among').selectOption('deleted');
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByLabel('Among').selectOption('shelf');
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+});
+
+test('the demo school is reset, or taken away without the teacher’s own quizzes', async ({ page }) => {
+  await newQuiz(page, 'Floods', '');
+  await page.goto('/quiz/?id=demo-rivers#write');
+  await page.getByLabel('Title of the quiz').fill('Changed rivers');
+  await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+  await page.goto('/');
+  await page.getByRole('button', { name: 'reset it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Reset it' }).click();
+  await expect(titles(page)).toHaveText(['Floods', 'How rivers shape the land']);
+  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+  await page.getByRole('button', { name: 'start empty' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click();
+  await expect(titles(page)).toHaveText(['Floods']);
+  await expect(page.getByText('0 of 0 handed in')).toBeVisible();
+  await page.reload();
+  await expect(titles(page)).toHaveText(['Floods']);
+});
