@@ -32,7 +32,7 @@ const direction = layers.map((layer, index) => ({
 }));
 
 /** A desk never imports another desk; the workspace alone joins them. */
-const desks = ['shelf', 'write', 'plan', 'tray', 'check', 'sit'];
+const desks = ['shelf', 'roster', 'write', 'plan', 'tray', 'check', 'sit'];
 const studentsBorder = {
   group: ['@/store/**', '@/core/marking/**', '@/core/answers/**', '@/core/kinds/**'],
   allowTypeImports: true,

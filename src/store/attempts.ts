@@ -1,11 +1,12 @@
 import { canonical } from '@/core/quiz/same';
 import type { Answer } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
-import type { Attempt, Student } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/attempt';
 import type { ReadPaper } from '@/core/formats/answerFile';
 import { now } from './clock';
 import { db, type QuizRecord } from './db';
 import { newId } from './ids';
+import { newStudent } from './roster';
 import { nextSeq } from './seq';
 import { currentRevision, REVISION_TABLES, settle } from './revisions';
 
@@ -103,7 +104,7 @@ export const importPapers = (quizId: string, papers: readonly ReadPaper[]): Prom
     for (const paper of papers) {
       const studentId = paper.studentId ?? newId();
       if (paper.studentId === null) {
-        await db.students.add({ id: studentId, name: paper.name, number: paper.number });
+        await db.students.add({ ...newStudent(studentId, paper.name), number: paper.number });
         report.newStudents++;
       }
       const known = await attemptOf(quizId, studentId);
@@ -134,9 +135,3 @@ export const importPapers = (quizId: string, papers: readonly ReadPaper[]): Prom
     }
     return { ...report, refused };
   });
-
-export const listStudents = (): Promise<Student[]> => db.students.toArray();
-
-export async function addStudent(name: string): Promise<void> {
-  await db.students.add({ id: newId(), name: name.trim().slice(0, 200), number: '' });
-}

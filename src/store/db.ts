@@ -121,6 +121,17 @@ class YentrelDb extends Dexie {
             quiz.deletedAt ??= null;
           }),
       );
+    this.version(3)
+      .stores({})
+      .upgrade((change) =>
+        change
+          .table<Student>('students')
+          .toCollection()
+          .modify((student) => {
+            student.groups ??= [];
+            student.removedAt ??= null;
+          }),
+      );
   }
 }
 

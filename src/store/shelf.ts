@@ -1,6 +1,7 @@
 import { now } from './clock';
 import { db, type QuizRecord } from './db';
 import { createQuiz, draftPaper, head } from './quizzes';
+import { listStudents } from './roster';
 
 const DAY = 86_400_000;
 const KEPT_DELETED = 30 * DAY;
@@ -10,7 +11,7 @@ export const listQuizzes = async (): Promise<QuizRecord[]> =>
   (await db.quizzes.toArray()).sort((a, b) => a.position - b.position);
 
 /** How many students are on the class list. */
-export const countStudents = (): Promise<number> => db.students.count();
+export const countStudents = async (): Promise<number> => (await listStudents()).length;
 
 /** A new quiz with the same questions, plan and rules: closed, without anybody's work. Gives its id. */
 export async function duplicateQuiz(quizId: string): Promise<string> {

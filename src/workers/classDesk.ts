@@ -1,12 +1,12 @@
-import { readAnswerTable } from '@/core/formats/answerFile';
+import { readTable } from '@/core/formats/table';
 import { checkTable, openAnswer, totalTrace } from './class/check';
 import { decodeText } from './class/decode';
-import { importFile, previewFile, scoresFile } from './class/files';
+import { importFile, previewFile, previewRoster, scoresFile } from './class/files';
 import { pending } from './class/pending';
 import { tray } from './class/tray';
 
 export type { CheckCell, CheckRow, CheckTable, OpenedAnswer } from './class/check';
-export type { FilePreview } from './class/files';
+export type { FilePreview, RosterPreview } from './class/files';
 export type { NamedChange, Pending } from './class/pending';
 export type { TrayRow } from './class/tray';
 
@@ -18,8 +18,9 @@ export const classDesk = {
   totalTrace,
   tray,
   scoresFile,
-  readFile: (bytes: Uint8Array) => readAnswerTable(decodeText(bytes)),
+  readFile: (bytes: Uint8Array) => readTable(decodeText(bytes)),
   previewFile,
   importFile,
+  previewRoster,
 };
 export type ClassDesk = typeof classDesk;

@@ -35,6 +35,9 @@ for (const theme of ['chalk', 'slate'] as const) {
       await page.goto('/');
       await expect(page.getByText('24 of 26 handed in')).toBeVisible();
       await expectAccessible(page, 'shelf');
+      await page.goto('/class/');
+      await expect(page.getByText('26 students.')).toBeVisible();
+      await expectAccessible(page, 'class list');
       await page.goto('/quiz/?id=nowhere');
       await expect(page.getByRole('heading', { name: 'This quiz is not in this browser' })).toBeVisible();
       await expectAccessible(page, 'missing quiz');

@@ -2,7 +2,9 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { proposeColumns, readAnswerTable, readPapers, type AnswerTable } from '@/core/formats/answerFile';
+import { proposeColumns, readPapers } from '@/core/formats/answerFile';
+import { proposeRosterColumns, readRoster } from '@/core/formats/rosterFile';
+import { readTable, type Table } from '@/core/formats/table';
 import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
 import { canonical } from '@/core/quiz/same';
 import { RichText } from '@/core/quiz/richText';
@@ -14,8 +16,8 @@ import { QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { share } from './support';
 
-function table(text: string): AnswerTable {
-  const read = readAnswerTable(text);
+function table(text: string): Table {
+  const read = readTable(text);
   if (!read.ok) assert.fail(read.error);
   return read.table;
 }
@@ -81,16 +83,16 @@ describe('answer file', () => {
       ['Name,Q1\nA,"open\nB,x', /Line 2: a quotation mark/],
     ];
     for (const [text, pattern] of errors) {
-      const read = readAnswerTable(text);
+      const read = readTable(text);
       assert.ok(!read.ok && pattern.test(read.error), JSON.stringify(read));
     }
   });
 
   test('the same student twice, two of one name and an unknown number are named by line', () => {
     const students = [
-      { id: 'a', name: 'Ada', number: '1' },
-      { id: 'b', name: 'Bo', number: '' },
-      { id: 'c', name: 'Bo', number: '' },
+      { id: 'a', name: 'Ada', number: '1', groups: [], removedAt: null },
+      { id: 'b', name: 'Bo', number: '', groups: [], removedAt: null },
+      { id: 'c', name: 'Bo', number: '', groups: [], removedAt: null },
     ];
     const read = table('Name,Number,Q1\nAda,,x\nada,1,y\nBo,,z\n,9,w\nAda,7,v\n');
     const { papers, problems } = readPapers(
@@ -140,11 +142,72 @@ describe('answer file', () => {
     fc.assert(
       fc.property(edits, (list) => {
         const text = list.reduce((t, [at, cut, sign]) => t.slice(0, at) + sign + t.slice(at + cut), demo);
-        const read = readAnswerTable(text);
+        const read = readTable(text);
         if (!read.ok) return /line \d+|empty|no rows/i.test(read.error);
         const columns = proposeColumns(read.table, QUESTIONS, STUDENTS);
         const { papers, problems } = readPapers(read.table, columns, QUESTIONS, STUDENTS);
         return papers.length + problems.filter((p) => p.column === null).length === read.table.rows.length;
+      }),
+      { numRuns: 10_000 },
+    );
+  });
+});
+
+describe('roster file', () => {
+  const student = (id: string, name: string, number: string, groups: string[] = []) => ({
+    id,
+    name,
+    number,
+    groups,
+    removedAt: null,
+  });
+  const students = [
+    student('a', 'Ada Marsh', '1', ['8C']),
+    student('b', 'Bo Weir', ''),
+    student('c', 'Cy Ford', ''),
+    student('d', 'Cy Ford', ''),
+  ];
+
+  test('new, changed and unchanged students are told apart; problems are named by line', () => {
+    const read = table(
+      'Last name;First name;No;Class\nMarsh;Ada;1;8C\nWeir;Bo;2;8D, choir\nFord;Cy;;8C\nRill;Dee;5;\nRill;Dee;5;\n;;9;8C\n',
+    );
+    const columns = proposeRosterColumns(read);
+    assert.deepEqual(columns, ['name', 'firstName', 'number', 'groups']);
+    const { changes, unchanged, problems } = readRoster(read, columns, students);
+    assert.equal(unchanged, 1);
+    assert.deepEqual(changes.map(({ known, student: s }) => [known, s.id, s.name, s.number, s.groups]), [
+      [true, 'b', 'Bo Weir', '2', ['8D', 'choir']],
+      [false, '', 'Dee Rill', '5', []],
+    ]); // prettier-ignore
+    assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
+      '4: more than one student is called Cy Ford',
+      '6: Dee Rill stands on line 5 already',
+      '7: no name',
+    ]); // prettier-ignore
+  });
+  test('a file without groups leaves them as they are, and brings a student back who was taken off', () => {
+    const off = [{ ...student('a', 'Ada Marsh', '1', ['8C']), removedAt: 5 }];
+    const read = table('Name,Number\nAda Marsh,1\n');
+    const { changes } = readRoster(read, proposeRosterColumns(read), off);
+    assert.deepEqual(changes.map((change) => change.student), [student('a', 'Ada Marsh', '1', ['8C'])]); // prettier-ignore
+  });
+  test('10 000 mutated files: never a throw, every row accounted for', () => {
+    const whole = 'Name,Number,Group\n"Marsh, Ada",801,8C\nBo Weir,802,"8C; choir"\n=Evil,803,8D\n';
+    const signs = fc.constantFrom('"', ',', ';', '\n', '\r', '\t', '\u0000', '=', '\u202E', '<b>', '');
+    const edits = fc.array(fc.tuple(fc.nat(whole.length), fc.nat(4), signs), { minLength: 1, maxLength: 5 });
+    fc.assert(
+      fc.property(edits, (list) => {
+        const read = readTable(
+          list.reduce((t, [at, cut, sign]) => t.slice(0, at) + sign + t.slice(at + cut), whole),
+        );
+        if (!read.ok) return read.error.length > 10;
+        const { changes, unchanged, problems } = readRoster(
+          read.table,
+          proposeRosterColumns(read.table),
+          students,
+        );
+        return changes.length + unchanged + problems.length === read.table.rows.length;
       }),
       { numRuns: 10_000 },
     );

@@ -54,8 +54,8 @@ beforeEach(async () => {
   await db.delete();
   await db.open();
   await db.students.bulkAdd([
-    { id: 's1', name: 'Ada Marsh', number: '1' },
-    { id: 's2', name: 'Bo Weir', number: '2' },
+    { id: 's1', name: 'Ada Marsh', number: '1', groups: [], removedAt: null },
+    { id: 's2', name: 'Bo Weir', number: '2', groups: [], removedAt: null },
   ]);
 });
 

@@ -1,15 +1,9 @@
-import papa from 'papaparse';
 import { comparedText } from '../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../answers/text/settings';
 import { kindOf, type Answer, type Question } from '../kinds';
 import type { Student } from '../quiz/attempt';
 import { plainText } from '../quiz/plainText';
-
-/** An answer file as read: a header and rows, each with the line it begins on. */
-export interface AnswerTable {
-  readonly header: readonly string[];
-  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
-}
+import type { Table } from './table';
 
 /** What a column holds. */
 export type ColumnUse =
@@ -35,52 +29,6 @@ export interface ReadPaper {
   readonly answers: Readonly<Record<string, Answer>>;
 }
 
-/** Largest file that is read, in characters. */
-export const LARGEST_FILE = 20_000_000;
-const MOST_ROWS = 100_000;
-
-type Read =
-  { readonly ok: true; readonly table: AnswerTable } | { readonly ok: false; readonly error: string };
-
-const isEmptyRow = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
-const lineBreaks = (cells: readonly string[]): number =>
-  cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
-
-/** The sign that separates the columns: the one that stands most often in the heading, outside quotes. */
-function separatorOf(text: string): string {
-  const heading = /[^\r\n]+/.exec(text)?.[0].replace(/"[^"]*"/g, '') ?? '';
-  const often = [',', ';', '\t'].map((sign) => ({ sign, times: heading.split(sign).length }));
-  return often.reduce((best, next) => (next.times > best.times ? next : best)).sign;
-}
-
-/** Reads comma-, semicolon- or tab-separated text with a header row. Empty rows and repeated headings are passed over. */
-export function readAnswerTable(text: string): Read {
-  if (text.length > LARGEST_FILE)
-    return { ok: false, error: 'The file is larger than 20 million characters.' };
-  const content = text.replace(/^\uFEFF/, '');
-  const parsed = papa.parse(content, { delimiter: separatorOf(content) });
-  let line = 1;
-  const rows = parsed.data.map((cells) => {
-    const row = { line, cells };
-    line += 1 + lineBreaks(cells);
-    return row;
-  });
-  const broken = parsed.errors.find((error) => error.type === 'Quotes');
-  if (broken) {
-    const at = rows[broken.row ?? 0]?.line ?? 1;
-    return { ok: false, error: `Line ${at}: a quotation mark is opened and not closed as it should be.` };
-  }
-  const filled = rows.filter((row) => !isEmptyRow(row.cells));
-  const [head, ...rest] = filled;
-  if (!head) return { ok: false, error: 'The file is empty.' };
-  const isHeading = (cells: readonly string[]) =>
-    cells.every((cell, at) => cell.trim() === head.cells[at]?.trim());
-  const body = rest.filter((row) => !isHeading(row.cells));
-  if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
-  if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
-  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: body } };
-}
-
 const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
 const STUDENT_HEADS = new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner']);
 const NUMBER_HEADS = new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code']);
@@ -102,7 +50,7 @@ function questionOf(heading: string, questions: readonly Question[]): Question |
 
 /** A proposal of what each column holds; the teacher corrects it. A use that is taken is not proposed twice. */
 export function proposeColumns(
-  table: AnswerTable,
+  table: Table,
   questions: readonly Question[],
   students: readonly Student[],
 ): ColumnUse[] {
@@ -127,7 +75,7 @@ export function proposeColumns(
 
 /** The file's rows as papers, and what could not be taken. Nothing is stored here. */
 export function readPapers(
-  table: AnswerTable,
+  table: Table,
   columns: readonly ColumnUse[],
   questions: readonly Question[],
   students: readonly Student[],
@@ -196,7 +144,7 @@ function studentFinder(students: readonly Student[]): (name: string, number: str
 }
 
 function answersOf(
-  row: AnswerTable['rows'][number],
+  row: Table['rows'][number],
   columns: readonly ColumnUse[],
   header: readonly string[],
   questions: ReadonlyMap<string, Question>,

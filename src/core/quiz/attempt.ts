@@ -7,6 +7,10 @@ export const Student = z.strictObject({
   name: z.string().min(1).max(200),
   /** The school's own number or code; may be empty. */
   number: z.string().max(60),
+  /** Groups the student belongs to, such as `8C`. */
+  groups: z.array(z.string().min(1).max(60)).max(20),
+  /** Taken off the class list; the work stays. */
+  removedAt: z.number().int().nullable(),
 });
 export type Student = z.infer<typeof Student>;
 

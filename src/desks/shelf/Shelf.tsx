@@ -106,6 +106,9 @@ export function Shelf() {
       <header className="flex items-center gap-3 py-4">
         <img src="/mark.svg" alt="" width={26} height={26} />
         <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+        <a className="link-text" href="/class/">
+          Class list
+        </a>
         <ThemeSwitch />
       </header>
       <main>

@@ -1,6 +1,7 @@
-import { useRef, useState, type DragEvent } from 'react';
-import { LARGEST_FILE, type AnswerTable } from '@/core/formats/answerFile';
+import { useState } from 'react';
+import { LARGEST_FILE, type Table } from '@/core/formats/table';
 import { count } from '@/ui/figures';
+import { FileDrop } from '@/ui/FileDrop';
 import { notify } from '@/ui/notices';
 import { classWorker } from '@/workers/clients';
 import type { ImportReport } from '@/store/attempts';
@@ -18,9 +19,7 @@ function reportWords(report: ImportReport): string {
 
 /** A file of answers is dropped or chosen; what its columns hold is settled before anything is taken in. */
 export function AnswerFile({ onImported }: { readonly onImported: () => void }) {
-  const field = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
-  const [table, setTable] = useState<AnswerTable | null>(null);
+  const [table, setTable] = useState<Table | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [report, setReport] = useState<ImportReport | null>(null);
 
@@ -33,12 +32,6 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
     const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()));
     setError(result.ok ? null : result.error);
     setTable(result.ok ? result.table : null);
-  };
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    const file = event.dataTransfer.files[0];
-    if (file) void read(file);
   };
   const done = (result: ImportReport) => {
     setTable(null);
@@ -54,32 +47,11 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
       <p className="mt-1 text-[14px] text-soft">
         One row a student, separated by commas, semicolons or tabs, with a heading row.
       </p>
-      <div
-        className={`mt-3 rounded border border-dashed px-4 py-7 text-center ${over ? 'border-petrol bg-paper' : 'border-[var(--field)]'}`}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={drop}
-      >
-        <p className="text-soft">Drop a file here, or</p>
-        <button type="button" className="btn btn-sm btn-primary mt-2" onClick={() => field.current?.click()}>
-          Choose a file
-        </button>
-        <input
-          ref={field}
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
-          className="hidden"
-          aria-label="Answer file"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file) void read(file);
-            event.target.value = '';
-          }}
-        />
-      </div>
+      <FileDrop
+        label="Answer file"
+        accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
+        onFile={(file) => void read(file)}
+      />
       {error && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
           {error}

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { AnswerTable, ColumnUse } from '@/core/formats/answerFile';
+import type { ColumnUse } from '@/core/formats/answerFile';
+import type { Table } from '@/core/formats/table';
 import { questionTitle } from '@/core/reveal/slip';
 import type { ImportReport } from '@/store/attempts';
 import { Dialog } from '@/ui/Dialog';
@@ -15,14 +16,14 @@ const columnUse = (key: string): ColumnUse =>
     : { use: key as 'student' | 'number' | 'ignored' };
 
 interface Props {
-  readonly table: AnswerTable;
+  readonly table: Table;
   readonly onClose: () => void;
   readonly onImported: (report: ImportReport) => void;
 }
 
 /** What the file would bring under the columns as chosen; until they are, under those that are proposed. */
 function usePreview(
-  table: AnswerTable,
+  table: Table,
 ): [FilePreview | null, readonly ColumnUse[], (columns: ColumnUse[]) => void] {
   const { quiz } = useQuiz();
   const [chosen, setChosen] = useState<ColumnUse[] | null>(null);

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { addStudent } from '@/store/attempts';
+import { addStudent } from '@/store/roster';
 import { dayAndTime } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
@@ -106,7 +106,10 @@ export default function Tray() {
           <p className="caption figures mt-1">
             {rows === null
               ? 'Looking who is there …'
-              : `${done} of ${rows.length} handed in, ${working} working, ${rows.length - done - working} not opened`}
+              : `${done} of ${rows.length} handed in, ${working} working, ${rows.length - done - working} not opened`}{' '}
+            <a className="link-text" href="/class/">
+              Class list
+            </a>
           </p>
         </div>
         {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nobody is on the class list yet.</p>}

@@ -1,12 +1,20 @@
 import {
-  proposeColumns, readPapers, type AnswerTable, type ColumnUse, type ReadPaper, type RowProblem,
+  proposeColumns, readPapers, type ColumnUse, type ReadPaper, type RowProblem,
 } from '@/core/formats/answerFile'; // prettier-ignore
+import {
+  proposeRosterColumns,
+  readRoster,
+  type RosterChange,
+  type RosterUse,
+} from '@/core/formats/rosterFile';
+import type { Table } from '@/core/formats/table';
 import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
 import type { Question } from '@/core/kinds';
 import { total } from '@/core/marking/markAttempt';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { questionTitle } from '@/core/reveal/slip';
-import { importPapers, listStudents, type ImportReport } from '@/store/attempts';
+import { importPapers, type ImportReport } from '@/store/attempts';
+import { everyStudent, listStudents } from '@/store/roster';
 import { byName, liveClass, scoresOf } from './papers';
 
 export interface FilePreview {
@@ -20,7 +28,8 @@ export async function scoresFile(quizId: string): Promise<string> {
   const live = await liveClass(quizId);
   const { attempts, students, paper, columns } = live;
   const byStudent = new Map(attempts.map((attempt) => [attempt.studentId, attempt]));
-  const rows = [...students.values()].sort(byName).map((student): ScoreRow => {
+  const listed = [...students.values()].filter((one) => one.removedAt === null || byStudent.has(one.id));
+  const rows = listed.sort(byName).map((student): ScoreRow => {
     const attempt = byStudent.get(student.id);
     const scores = attempt ? scoresOf(attempt, paper, columns, live) : null;
     const sum = total(scores ?? []);
@@ -44,7 +53,7 @@ async function questionsForFile(quizId: string): Promise<readonly Question[]> {
 /** What a file would bring, under columns as chosen or else as proposed. Nothing is stored. */
 export async function previewFile(
   quizId: string,
-  table: AnswerTable,
+  table: Table,
   chosen: ColumnUse[] | null,
 ): Promise<FilePreview> {
   const [questions, students] = await Promise.all([questionsForFile(quizId), listStudents()]);
@@ -53,11 +62,21 @@ export async function previewFile(
 }
 
 /** Takes a file in, all of it or nothing. */
-export async function importFile(
-  quizId: string,
-  table: AnswerTable,
-  columns: ColumnUse[],
-): Promise<ImportReport> {
+export async function importFile(quizId: string, table: Table, columns: ColumnUse[]): Promise<ImportReport> {
   const { papers } = await previewFile(quizId, table, columns);
   return importPapers(quizId, papers);
+}
+
+/** What a roster file would bring, and under which columns. */
+export interface RosterPreview {
+  readonly columns: readonly RosterUse[];
+  readonly changes: readonly RosterChange[];
+  readonly unchanged: number;
+  readonly problems: readonly RowProblem[];
+}
+
+/** What a roster file would change in the class list. Nothing is stored. */
+export async function previewRoster(table: Table, chosen: RosterUse[] | null): Promise<RosterPreview> {
+  const columns = chosen ?? proposeRosterColumns(table);
+  return { columns, ...readRoster(table, columns, await everyStudent()) };
 }

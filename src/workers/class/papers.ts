@@ -5,12 +5,13 @@ import type { Override } from '@/core/quiz/override';
 import { pointsOf } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { counts } from '@/core/quiz/window';
-import { attemptsOf, listStudents } from '@/store/attempts';
+import { attemptsOf } from '@/store/attempts';
 import { now } from '@/store/clock';
 import { keepColumn, loadColumn } from '@/store/columns';
 import { db } from '@/store/db';
 import { ofAttempt, overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
+import { everyStudent } from '@/store/roster';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/revisions';
 
 /** The work that counts, and the marks of the key that counts. */
@@ -36,7 +37,7 @@ export async function liveClass(quizId: string): Promise<ClassPapers> {
   const columns = await Promise.all(
     paper.questions.map((question) => loadColumn(quizId, question, revs[question.id] ?? 0, paper.content)),
   );
-  const students = new Map((await listStudents()).map((student) => [student.id, student]));
+  const students = new Map((await everyStudent()).map((student) => [student.id, student]));
   for (const column of columns) {
     for (const attempt of attempts) column.mark(attempt.answers[column.question.id]);
     const rev = revs[column.question.id];

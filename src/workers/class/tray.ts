@@ -1,8 +1,9 @@
 import type { Attempt } from '@/core/quiz/attempt';
 import { attemptState, type AttemptState } from '@/core/quiz/window';
-import { attemptsOf, listStudents } from '@/store/attempts';
+import { attemptsOf } from '@/store/attempts';
 import { now } from '@/store/clock';
 import { db } from '@/store/db';
+import { everyStudent } from '@/store/roster';
 import { byName } from './papers';
 
 export interface TrayRow {
@@ -20,11 +21,12 @@ export interface TrayRow {
 export async function tray(quizId: string): Promise<TrayRow[]> {
   const [quiz, students, attempts] = await Promise.all([
     db.quizzes.get(quizId),
-    listStudents(),
+    everyStudent(),
     attemptsOf(quizId),
   ]);
   const byStudent = new Map(attempts.map((attempt) => [attempt.studentId, attempt]));
-  const rows = students.map((student): TrayRow => {
+  const shown = students.filter((student) => student.removedAt === null || byStudent.has(student.id));
+  const rows = shown.map((student): TrayRow => {
     const attempt = byStudent.get(student.id);
     return {
       studentId: student.id,

@@ -1,0 +1,87 @@
+import { X } from 'lucide-react';
+import type { Student } from '@/core/quiz/attempt';
+import { saveStudent, setRemoved } from '@/store/roster';
+import { notify } from '@/ui/notices';
+import { useTextDraft } from '@/ui/useTextDraft';
+
+const groupsOf = (text: string): string[] =>
+  [...new Set(text.split(/[,;]/).map((group) => group.trim().slice(0, 60)).filter(Boolean))].slice(0, 20); // prettier-ignore
+
+interface Props {
+  readonly student: Student;
+  /** Another student of the same name, if there is one. */
+  readonly namesake: Student | null;
+}
+
+/** One student, edited in place. An empty name is not taken: the last one stays. */
+export function RosterRow({ student, namesake }: Props) {
+  const [name, editName] = useTextDraft(student.name, (text) => {
+    if (text.trim() !== '') void saveStudent(student.id, { name: text });
+  });
+  const [number, editNumber] = useTextDraft(
+    student.number,
+    (text) => void saveStudent(student.id, { number: text.trim() }),
+  );
+  const [groups, editGroups] = useTextDraft(student.groups.join(', '), (text) => {
+    void saveStudent(student.id, { groups: groupsOf(text) });
+  });
+  const remove = async () => {
+    await setRemoved(student.id, 'off');
+    notify(`${student.name} is off the class list; the work stays`, {
+      label: 'Undo',
+      run: () => void setRemoved(student.id, 'back'),
+    });
+  };
+  return (
+    <tr className="border-b border-hair hover:bg-base-200">
+      <td className="w-28 py-1 pr-3 pl-9">
+        <input
+          className="plain-field figures"
+          aria-label={`Number of ${student.name}`}
+          placeholder="none"
+          maxLength={60}
+          value={number}
+          onChange={(event) => editNumber(event.target.value)}
+        />
+      </td>
+      <td className="py-1 pr-3">
+        <input
+          className="plain-field font-semibold"
+          aria-label={`Name of ${student.name}`}
+          aria-invalid={name.trim() === ''}
+          placeholder={student.name}
+          maxLength={200}
+          value={name}
+          onChange={(event) => editName(event.target.value)}
+        />
+        {namesake && (
+          <p className="text-[13px] text-saffron-text">
+            {student.number && namesake.number
+              ? `Same name as number ${namesake.number}: told apart by their numbers`
+              : 'Two have this name: give both a number, so that files can tell them apart'}
+          </p>
+        )}
+      </td>
+      <td className="py-1 pr-3">
+        <input
+          className="plain-field"
+          aria-label={`Groups of ${student.name}`}
+          placeholder="no group"
+          value={groups}
+          onChange={(event) => editGroups(event.target.value)}
+        />
+      </td>
+      <td className="w-16 py-1 pr-6 text-right">
+        <button
+          type="button"
+          className="icon-button"
+          aria-label={`Take ${student.name} off the list`}
+          title="Take off the list"
+          onClick={() => void remove()}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      </td>
+    </tr>
+  );
+}

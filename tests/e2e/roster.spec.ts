@@ -1,0 +1,42 @@
+import { expect, test } from './support';
+
+test('the class list: edited in place, taken from a file after a look, taken off and put back', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Class list' }).click();
+  await expect(page.getByText('26 students.')).toBeVisible();
+  await page.getByLabel('Groups of Ada Marsh').fill('8C blue, choir');
+  await page.getByLabel('Name of a new student').fill('Bela Fenn');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('Two have this name')).toHaveCount(2);
+  await page.getByLabel('Number of Bela Fenn').first().fill('900');
+  await expect(page.getByText('Same name as number 802: told apart by their numbers')).toBeVisible();
+
+  const csv =
+    'Nummer;Student;Group\n801;Ada Marsh-Rill;8C blue\n804;Dina Ford;8C green\n950;Ny Åse;8D\n;;8D\n';
+  await page
+    .getByLabel('Class list file')
+    .setInputFiles({ name: 'class.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'latin1') });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByLabel('Column Nummer')).toHaveValue('ignored');
+  await dialog.getByLabel('Column Nummer').selectOption('number');
+  await expect(
+    dialog.getByText('1 new student, 1 changed, 1 as they are. Nobody is taken off.'),
+  ).toBeVisible();
+  await expect(dialog.getByText('was Ada Marsh · 801 · 8C blue, choir')).toBeVisible();
+  await expect(dialog.getByText('line 5: no name')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take in 2 rows' }).click();
+  await expect(page.getByText('28 students.')).toBeVisible();
+  await expect(page.getByLabel('Name of Ny Åse')).toHaveValue('Ny Åse');
+
+  await page.getByRole('button', { name: 'Take Ada Marsh-Rill off the list' }).click();
+  await expect(page.getByText('27 students.')).toBeVisible();
+  await page.goto('/quiz/?id=demo-rivers#check');
+  await expect(page.getByRole('rowheader', { name: 'Ada Marsh-Rill' })).toBeVisible();
+  await page.goto('/class/');
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByText('28 students.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Groups of Ada Marsh-Rill')).toHaveValue('8C blue');
+});
