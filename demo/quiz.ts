@@ -33,14 +33,19 @@ const variant = (
   match: Variant['match'] = 'whole',
 ): Variant => ({ id, forms, match, credit: share(percent), feedback, decides: false, settings: {} });
 
-type Shared = Pick<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+type Shared = Pick<
+  Question,
+  'id' | 'text' | 'points' | 'right' | 'partly' | 'wrong' | 'mustAnswer' | 'explanation'
+>;
 
 const shared = (id: string, text: string, points: number | null, more: Partial<Shared> = {}): Shared => ({
   id,
   text: plain(text),
   points: points === null ? null : { n: points, d: 1 },
   right: SILENCE,
+  partly: SILENCE,
   wrong: SILENCE,
+  mustAnswer: null,
   explanation: '',
   ...more,
 });

@@ -8,7 +8,8 @@ import { db, type QuizRecord } from './db';
 import { newId } from './ids';
 import { newStudent } from './roster';
 import { nextSeq } from './seq';
-import { currentRevision, REVISION_TABLES, settle } from './revisions';
+import { mustAnswer } from '@/core/quiz/points';
+import { currentRevision, paperAt, REVISION_TABLES, settle } from './revisions';
 
 export const attemptsOf = (quizId: string): Promise<Attempt[]> =>
   db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();
@@ -50,7 +51,7 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
 
 export type Kept =
   | { readonly ok: true; readonly at: number }
-  | { readonly ok: false; readonly reason: 'closed' | 'handedIn' | 'unknown' };
+  | { readonly ok: false; readonly reason: 'closed' | 'handedIn' | 'missing' | 'unknown' };
 
 async function unfinished(attemptId: string): Promise<Attempt | Exclude<Kept, { ok: true }>> {
   const attempt = await db.attempts.get(attemptId);
@@ -76,6 +77,11 @@ export const handInAttempt = (attemptId: string): Promise<Kept> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
     const attempt = await unfinished(attemptId);
     if ('ok' in attempt) return attempt;
+    const paper = await paperAt(attempt.quizId, attempt.revision);
+    const missing = paper.questions.some(
+      (question) => mustAnswer(question, paper.content) && !(question.id in attempt.answers),
+    );
+    if (missing) return { ok: false, reason: 'missing' };
     const at = now();
     await settle(attempt.quizId, at);
     await db.attempts.put({ ...attempt, handedInAt: at, seq: await nextSeq(attempt.quizId) });

@@ -106,32 +106,10 @@ class YentrelDb extends Dexie {
       students: 'id',
       attempts: 'id, [quizId+studentId], [quizId+seq]',
       markColumns: '[quizId+questionId+rev]',
+      overrides: '[quizId+attemptId+questionId]',
       history: '++id, [quizId+seq]',
       meta: 'key',
     });
-    this.version(2)
-      .stores({ overrides: '[quizId+attemptId+questionId]' })
-      .upgrade((change) =>
-        change
-          .table<QuizRecord>('quizzes')
-          .toCollection()
-          .modify((quiz) => {
-            quiz.position ??= -quiz.createdAt;
-            quiz.archivedAt ??= null;
-            quiz.deletedAt ??= null;
-          }),
-      );
-    this.version(3)
-      .stores({})
-      .upgrade((change) =>
-        change
-          .table<Student>('students')
-          .toCollection()
-          .modify((student) => {
-            student.groups ??= [];
-            student.removedAt ??= null;
-          }),
-      );
   }
 }
 

@@ -56,6 +56,7 @@ test('from a new quiz to the scores', async ({ page }) => {
     await expect(page.getByLabel('What counts in spelling')).toHaveValue('smallErrorsPass');
     await page.getByRole('textbox', { name: 'Text of question 3' }).click();
     await page.keyboard.type('Name one thing you saw on the flood map.');
+    await page.getByLabel('Must it be answered').selectOption('true');
     await saved(page);
     await expect(page.getByText('3 questions · 7 points')).toBeVisible();
     await expect(page.getByText('1 without key')).toBeVisible();
@@ -121,6 +122,8 @@ test('from a new quiz to the scores', async ({ page }) => {
     await sit.getByRole('button', { name: 'Next' }).click();
     await sit.getByRole('button', { name: 'To the end' }).click();
     await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
+    await expect(sit.getByText('Before you can hand in, one question must be answered.')).toBeVisible();
+    await expect(sit.getByRole('button', { name: 'Hand in' })).toBeDisabled();
     await sit.getByRole('button', { name: /Name one thing you saw/ }).click();
     await sit.getByRole('textbox').fill('a bridge');
     await sit.getByRole('button', { name: 'To the end' }).click();

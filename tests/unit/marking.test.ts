@@ -56,13 +56,16 @@ describe('pick one', () => {
   test('own feedback goes before that of the question', () => {
     const own = { text: 'own', links: [] };
     const right = { text: 'general', links: [] };
+    const partly = { text: 'halfway', links: [] };
     const spoken = {
       ...question,
       right,
+      partly,
       options: question.options.map((o) => (o.id === 'gorge' ? { ...o, feedback: own } : o)),
     };
     assert.equal(markAnswer(spoken, pick('levee'), context).feedback.text, 'general');
     assert.equal(markAnswer(spoken, pick('gorge'), context).feedback.text, 'own');
+    assert.equal(markAnswer(spoken, pick('bank'), context).feedback.text, 'halfway');
   });
   test('an answer in a file is read by text, then by letter, and never lost', () => {
     const read = (text: string) => kindOf(question).readAnswer(question, text);

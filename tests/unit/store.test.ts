@@ -259,6 +259,21 @@ describe('the student’s desk', () => {
     });
   });
 
+  test('a paper is not handed in while a question that must be answered has no answer', async () => {
+    const id = await createQuiz({ ...emptyContent('R'), mustAnswer: true, order: ['q1', 'q2'] }, [
+      silt(),
+      { ...levee(), mustAnswer: false },
+    ]);
+    await openQuiz(id, 0, null);
+    const working = await studentDesk.begin(id, 's1');
+    assert.ok(working.state === 'working');
+    assert.deepEqual(working.working.questions.map((one) => one.mustAnswer), [true, false]); // prettier-ignore
+    const { attemptId } = working.working;
+    assert.deepEqual(await studentDesk.handIn(attemptId), { state: 'refused', reason: 'missing' });
+    await studentDesk.saveAnswer(attemptId, 'q1', { kind: 'phrase', text: 'silt' });
+    assert.equal((await studentDesk.handIn(attemptId)).state, 'kept');
+  });
+
   test('work that is not handed in when the quiz closes is taken as it stands, or not, by the quiz’s rule', async () => {
     const id = await newQuiz();
     await openQuiz(id, 0, null);

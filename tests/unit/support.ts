@@ -23,7 +23,9 @@ const shared = (id: string) => ({
   text: plain(`Text of ${id}`),
   points: null,
   right: SILENCE,
+  partly: SILENCE,
   wrong: SILENCE,
+  mustAnswer: null,
   explanation: '',
 });
 

@@ -25,9 +25,12 @@ export const questionBase = {
   text: RichText,
   /** null: the quiz's own default. */
   points: Points.nullable(),
-  /** Feedback for every right and every wrong answer that has none of its own. */
+  /** Feedback for every right, partly right and wrong answer that has none of its own. */
   right: Feedback,
+  partly: Feedback,
   wrong: Feedback,
+  /** Whether a paper can be handed in without an answer to it; null: as the quiz sets. */
+  mustAnswer: z.boolean().nullable(),
   /** Shown with the right answers. */
   explanation: z.string().max(5000),
 };

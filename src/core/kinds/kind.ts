@@ -17,6 +17,18 @@ export interface Accepted {
   readonly feedback: Feedback;
 }
 
+/** What every question has besides its kind's own body. */
+interface Shared {
+  id: unknown;
+  text: unknown;
+  points: unknown;
+  right: unknown;
+  partly: unknown;
+  wrong: unknown;
+  mustAnswer: unknown;
+  explanation: unknown;
+}
+
 /** Everything the core knows of one kind of question. A kind is one folder and one line in the list. */
 export interface Kind<Question, Answer, Face> {
   readonly name: string;
@@ -26,12 +38,9 @@ export interface Kind<Question, Answer, Face> {
   readonly answer: z.ZodType<Answer>;
   readonly face: z.ZodType<Face>;
   /** A new, empty body; `newId` gives a fresh id each time. */
-  create(newId: () => string): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+  create(newId: () => string): Omit<Question, keyof Shared>;
   /** The next question's body after this one: the same rules, nothing else. */
-  next(
-    question: Question,
-    newId: () => string,
-  ): Omit<Question, 'id' | 'text' | 'points' | 'right' | 'wrong' | 'explanation'>;
+  next(question: Question, newId: () => string): Omit<Question, keyof Shared>;
   hasKey(question: Question): boolean;
   problems(question: Question): Problem[];
   /** The largest credit the key can give, null without a key. */

@@ -27,7 +27,7 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const [a, b] = [draft.content, live.content];
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
-  if (!same([a.title, a.instructions], [b.title, b.instructions]))
+  if (!same([a.title, a.instructions, a.mustAnswer], [b.title, b.instructions, b.mustAnswer]))
     found.push({ kind: 'texts', questionId: null });
   return found;
 }

@@ -9,7 +9,9 @@ export function newQuestion(kind: KindName, last: Question | undefined, newId: (
     id: newId(),
     text: [],
     points: last?.points ?? null,
+    mustAnswer: last?.mustAnswer ?? null,
     right: SILENCE,
+    partly: SILENCE,
     wrong: SILENCE,
     explanation: '',
   };

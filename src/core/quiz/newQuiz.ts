@@ -8,6 +8,7 @@ export const emptyContent = (title: string): QuizContent => ({
   instructions: [],
   language: 'en',
   defaultPoints: { n: 1, d: 1 },
+  mustAnswer: false,
   order: [],
   plan: DEFAULT_PLAN,
   unfinished: 'taken',

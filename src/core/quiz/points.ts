@@ -6,6 +6,10 @@ import type { Paper, QuizContent } from './quiz';
 export const pointsOf = (question: Question, content: QuizContent): Fraction =>
   question.points ?? content.defaultPoints;
 
+/** Whether a paper can be handed in without an answer to this question. */
+export const mustAnswer = (question: Question, content: QuizContent): boolean =>
+  question.mustAnswer ?? content.mustAnswer;
+
 /** All points of the paper. */
 export const pointsOfPaper = (paper: Paper): Fraction =>
   sum(paper.questions.map((question) => pointsOf(question, paper.content)));

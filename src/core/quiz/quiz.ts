@@ -16,6 +16,8 @@ export const QuizContent = z.strictObject({
   language: z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
   /** Points of a question that sets none. */
   defaultPoints: Points,
+  /** Whether questions must be answered that do not say otherwise. */
+  mustAnswer: z.boolean(),
   order: z.array(Id).max(500),
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */

@@ -12,6 +12,7 @@ const StudentQuestion = z.strictObject({
   id: Id,
   text: RichText,
   points: Fraction,
+  mustAnswer: z.boolean(),
   face: Face,
 });
 export type StudentQuestion = z.infer<typeof StudentQuestion>;
@@ -95,7 +96,7 @@ export const Receipt = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
   z.strictObject({
     state: z.literal('refused'),
-    reason: z.enum(['closed', 'handedIn', 'storage', 'unknown']),
+    reason: z.enum(['closed', 'handedIn', 'missing', 'storage', 'unknown']),
   }),
 ]);
 export type Receipt = z.infer<typeof Receipt>;

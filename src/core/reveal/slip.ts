@@ -8,7 +8,7 @@ import { plainText } from '../quiz/plainText';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from './plan';
 import type { WhatIsShown } from './whatIsShown';
-import { pointsOf } from '../quiz/points';
+import { mustAnswer, pointsOf } from '../quiz/points';
 
 /** The paper's questions as a student sees them: nothing of any key. */
 export function questionsForStudent(paper: Paper): StudentQuestion[] {
@@ -16,6 +16,7 @@ export function questionsForStudent(paper: Paper): StudentQuestion[] {
     id: question.id,
     text: question.text,
     points: pointsOf(question, paper.content),
+    mustAnswer: mustAnswer(question, paper.content),
     face: kindOf(question).faceOf(question),
   }));
 }

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronLeft } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Student } from '@/core/quiz/attempt';
 import { addStudent, everyStudent, setRemoved } from '@/store/roster';
 import { count } from '@/ui/figures';
@@ -10,8 +10,21 @@ import { useReady } from '@/ui/useReady';
 import { RosterFile } from './RosterFile';
 import { RosterRow } from './RosterRow';
 
+/** By number; those without one at the end, where they were added. */
 const byNumberAndName = (a: Student, b: Student): number =>
-  a.number.localeCompare(b.number, undefined, { numeric: true }) || a.name.localeCompare(b.name);
+  Number(a.number === '') - Number(b.number === '') ||
+  a.number.localeCompare(b.number, undefined, { numeric: true }) ||
+  a.name.localeCompare(b.name);
+
+/** The order in which the page was opened, new ones at the end: a row must not jump away while its number is typed. */
+function useSteadyOrder(students: readonly Student[]): readonly Student[] {
+  const order = useRef<readonly string[]>([]);
+  const known = new Set(order.current);
+  const added = students.filter((student) => !known.has(student.id)).sort(byNumberAndName);
+  order.current = [...order.current, ...added.map((student) => student.id)];
+  const byId = new Map(students.map((student) => [student.id, student]));
+  return order.current.flatMap((id) => byId.get(id) ?? []);
+}
 
 function namesakeOf(student: Student, all: readonly Student[]): Student | null {
   const name = student.name.trim().toLocaleLowerCase();
@@ -80,7 +93,7 @@ function TakenOff({ students }: { readonly students: readonly Student[] }) {
 export function Roster() {
   const ready = useReady();
   const all = useLiveQuery(async () => (ready === 'ready' ? everyStudent() : null), [ready], null);
-  const listed = all?.filter((student) => student.removedAt === null).sort(byNumberAndName) ?? [];
+  const listed = useSteadyOrder(all?.filter((student) => student.removedAt === null) ?? []);
   const off = all?.filter((student) => student.removedAt !== null) ?? [];
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
@@ -132,7 +145,7 @@ export function Roster() {
         </div>
         <aside
           aria-label="Class list from a file"
-          className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+          className="sticky top-4 border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:static max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
         >
           <RosterFile students={all ?? []} />
           <TakenOff students={off} />

@@ -21,6 +21,7 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
   const missing = questions
     .map((question, index) => ({ question, index }))
     .filter(({ question }) => !answered(question.id));
+  const must = missing.filter(({ question }) => question.mustAnswer).length;
   const handIn = async () => {
     setBusy(true);
     const trouble = await onHandIn();
@@ -53,6 +54,9 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
                   <span className="truncate underline underline-offset-2">
                     {plainText(question.text) || 'Question without text'}
                   </span>
+                  {question.mustAnswer && (
+                    <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
+                  )}
                 </button>
               </li>
             ))}
@@ -60,11 +64,15 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
         </>
       )}
       <KeepLine keep={keep} />
-      <p className="mt-4">Handing in is once and for all: afterwards nothing can be changed.</p>
+      <p className="mt-4">
+        {must > 0
+          ? `Before you can hand in, ${must === 1 ? 'one question' : `${must} questions`} must be answered.`
+          : 'Handing in is once and for all: afterwards nothing can be changed.'}
+      </p>
       <button
         type="button"
         className="btn btn-primary mt-4 h-12 px-8 text-[16px]"
-        disabled={busy}
+        disabled={busy || must > 0}
         onClick={() => void handIn()}
       >
         Hand in

@@ -19,6 +19,7 @@ const TROUBLE = {
   handedIn: 'This paper has been handed in already, perhaps in another tab.',
   storage:
     'This device cannot keep the answer: its storage is full or forbidden. It is still on this page; make space and go on typing.',
+  missing: 'A question that must be answered has no answer yet.',
   unknown: 'This answer could not be kept. It is still on this page.',
 } as const;
 
@@ -84,6 +85,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
           <>
             <p className="caption figures">
               Question {at + 1} of {questions.length} · {pointsWord(question.points)}
+              {question.mustAnswer && ' · must be answered'}
             </p>
             <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
               <RichText text={question.text} className="!text-[19px] leading-snug font-semibold" />

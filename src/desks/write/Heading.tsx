@@ -17,6 +17,7 @@ export function Heading() {
   const topic = useContentField('topic', 'Change the topic');
   const instructions = useContentField('instructions', 'Change the instructions');
   const points = useContentField('defaultPoints', 'Change the points of a question');
+  const must = useContentField('mustAnswer', 'Change whether questions must be answered');
   const language = useContentField('language', 'Change the language');
   return (
     <div className="border-b border-line px-9 pt-7 pb-4 max-sm:px-4">
@@ -50,8 +51,17 @@ export function Heading() {
           most={1000}
           onChange={points.edit}
         />{' '}
-        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} unless it says otherwise. Answers
-        are in{' '}
+        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
+        <select
+          className="sentence-part"
+          aria-label="Must questions be answered"
+          value={String(must.value)}
+          onChange={(event) => must.edit(event.target.value === 'true')}
+        >
+          <option value="false">may be left out</option>
+          <option value="true">must be answered</option>
+        </select>{' '}
+        unless it says otherwise. Answers are in{' '}
         <select
           className="sentence-part"
           aria-label="Language of the answers"

@@ -54,6 +54,7 @@ function General({ draft }: { readonly draft: Draft<Question> }) {
   const { value: question, edit } = draft;
   const rows = [
     ['When right', 'right answers', 'right'],
+    ['Partly right', 'partly right answers', 'partly'],
     ['When wrong', 'wrong answers', 'wrong'],
   ] as const;
   return (
@@ -118,6 +119,24 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
       ) : (
         <span className="text-soft"> as the quiz sets</span>
       )}
+      {'. It '}
+      <select
+        className="sentence-part"
+        aria-label="Must it be answered"
+        value={String(question.mustAnswer)}
+        onChange={(event) =>
+          edit({
+            ...question,
+            mustAnswer: event.target.value === 'null' ? null : event.target.value === 'true',
+          })
+        }
+      >
+        <option value="null">
+          {quiz.content.mustAnswer ? 'must be answered' : 'may be left out'}, as the quiz sets
+        </option>
+        <option value="true">must be answered</option>
+        <option value="false">may be left out</option>
+      </select>
       {'. '}
       <KindRules question={question} onChange={edit} language={quiz.content.language} />
     </div>

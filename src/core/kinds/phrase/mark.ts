@@ -1,7 +1,7 @@
 import { isBlankText } from '../../answers/text/prepare';
 import { ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
-import { isSilent, SILENCE } from '../../quiz/silence';
+import { isSilent } from '../../quiz/silence';
 import type { Feedback } from '../../quiz/feedback';
 import { contradicts, decide } from './decide';
 import { AnswerTexts, readyKey } from './key';
@@ -17,7 +17,7 @@ export const hasKey = (question: PhraseQuestion): boolean =>
 function feedbackFor(question: PhraseQuestion, own: Feedback, credit: Fraction): Feedback {
   if (!isSilent(own)) return own;
   if (credit.n <= 0) return question.wrong;
-  return credit.n === credit.d ? question.right : SILENCE;
+  return credit.n === credit.d ? question.right : question.partly;
 }
 
 /** Compares a typed answer with the key: see `docs/marking.md`, text. */

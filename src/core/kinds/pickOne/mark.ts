@@ -1,7 +1,7 @@
 import { ZERO } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
-import { isSilent, SILENCE } from '../../quiz/silence';
+import { isSilent } from '../../quiz/silence';
 import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
 
 export const hasKey = (question: PickOneQuestion): boolean =>
@@ -15,8 +15,8 @@ export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): M
   if (!answer || (answer.kind === 'pickOneOther' && answer.text.trim() === '')) return BLANK;
   const option = chosen(question, answer);
   if (!hasKey(question) || !option) return WAITS;
-  const general =
-    option.credit.n === option.credit.d ? question.right : option.credit.n === 0 ? question.wrong : SILENCE;
+  const { credit } = option;
+  const general = credit.n === 0 ? question.wrong : credit.n === credit.d ? question.right : question.partly;
   return {
     ...BLANK,
     state: 'marked',
