@@ -59,6 +59,13 @@ async function teacher(theme, suffix) {
   await shot(page, 'effect');
 }
 
+async function classList() {
+  const page = await fresh('chalk');
+  await page.goto(`${address}/class/`);
+  await page.getByText('26 students.').waitFor();
+  await shot(page, 'class-list');
+}
+
 async function student(size, suffix) {
   const page = await fresh('chalk', size);
   await page.goto(`${address}/sit/?quiz=demo-rivers&student=demo-25`);
@@ -79,6 +86,7 @@ async function student(size, suffix) {
 
 await teacher('chalk', '');
 await teacher('slate', '-slate');
+await classList();
 await student({ width: 1280, height: 800 }, '');
 await student({ width: 360, height: 740 }, '-phone');
 await browser.close();
