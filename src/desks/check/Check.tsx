@@ -78,6 +78,12 @@ export default function Check() {
   const [action, setAction] = useState<Action | null>(null);
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
+  const [went, setWent] = useState(0);
+  const target = chosen ? `${chosen.attemptId}:${chosen.column}` : null;
+  // After everything is drawn: a dialog that is still there would keep the focus to itself.
+  useEffect(() => {
+    if (went > 0) document.querySelector<HTMLElement>(`[data-cell="${target}"]`)?.focus();
+  }, [went, target]);
   if (table === null) return <p className="px-6 py-16 text-center text-soft">Marking …</p>;
 
   const rows = rowsShown(table, search, sort);
@@ -87,10 +93,7 @@ export default function Check() {
   const go = (next: Place) => {
     setAction(null);
     setPlace(next);
-    // After a dialog that closes has given the focus back.
-    setTimeout(() =>
-      document.querySelector<HTMLElement>(`[data-cell="${next.attemptId}:${next.column}"]`)?.focus(),
-    );
+    setWent((times) => times + 1);
   };
   const look = (by: 1 | -1) => {
     const next = place && nextToLookAt(rows, place, by);

@@ -46,8 +46,14 @@ export function PaperQuestion({ record, number, inHand, onTake, onMove, onRemove
   const taken = useRef(inHand);
   const { node } = sortable;
   useEffect(() => {
-    if (inHand && !taken.current) node.current?.scrollIntoView({ block: 'nearest' });
+    const newly = inHand && !taken.current;
     taken.current = inHand;
+    if (!newly) return;
+    const show = () => node.current?.scrollIntoView({ block: 'nearest' });
+    show();
+    // Once more when what is loaded for it has found its height.
+    const again = setTimeout(show, 300);
+    return () => clearTimeout(again);
   }, [inHand, node]);
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   return (
