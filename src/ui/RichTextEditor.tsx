@@ -75,7 +75,6 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     extensions: EXTENSIONS,
     content: toEditor(value),
     injectCSS: false,
-    autofocus: autoFocus && !isWritingElsewhere() ? 'end' : false,
     editorProps: {
       attributes: {
         role: 'textbox',
@@ -94,6 +93,11 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     latest.current = value;
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
+  useEffect(() => {
+    // At once, not through the editor's own delayed focus: in between somebody may have begun to write elsewhere.
+    if (editor && autoFocus && !isWritingElsewhere()) editor.view.dom.focus();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [editor]);
   const empty = value.length === 0;
   return (
     <div className="group">
