@@ -61,6 +61,7 @@ test('quizzes are found, filtered, put in order, copied, put away, deleted and b
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
   await expect(page.getByText('24 of 26 handed in')).toBeVisible();
   await more(page, 'Floods', 'Delete');
+  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Maps', demo]);
   await page.reload();
   await page.getByLabel('Among').selectOption('deleted');
   await page.getByRole('button', { name: 'Back', exact: true }).click();

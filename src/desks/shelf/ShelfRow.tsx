@@ -8,6 +8,7 @@ import type { QuizRecord } from '@/store/db';
 import { count, dayAndTime } from '@/ui/figures';
 import { setDeleted } from '@/store/shelf';
 import { ShelfMenu } from './ShelfMenu';
+import type { CheckTable, TrayRow } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
 interface Standing {
@@ -45,9 +46,14 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
   const { id, standing: head } = quiz;
   useEffect(() => {
     let current = true;
-    void Promise.all([classWorker().tray(id), classWorker().checkTable(id)]).then(([tray, table]) => {
+    const show = (tray: readonly TrayRow[], table: CheckTable) => {
       if (current) setWork({ finished: table.rows.length, expected: tray.length, waiting: table.waiting });
-    });
+    };
+    Promise.all([classWorker().tray(id), classWorker().checkTable(id)]).then(
+      ([tray, table]) => show(tray, table),
+      // The quiz was removed meanwhile: its row goes as well.
+      () => setWork(null),
+    );
     return () => {
       current = false;
     };
