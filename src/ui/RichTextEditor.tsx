@@ -93,14 +93,22 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     latest.current = value;
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
+  const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    // At once, not through the editor's own delayed focus: in between somebody may have begun to write elsewhere.
-    if (editor && autoFocus && !isWritingElsewhere()) editor.view.dom.focus();
+    if (!autoFocus) return;
+    // As soon as the editor is mounted, unless somebody has begun to write elsewhere meanwhile.
+    const timer = setInterval(() => {
+      const field = box.current?.querySelector<HTMLElement>('.tiptap');
+      if (!field) return;
+      clearInterval(timer);
+      if (!isWritingElsewhere()) field.focus();
+    }, 10);
+    return () => clearInterval(timer);
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [editor]);
+  }, []);
   const empty = value.length === 0;
   return (
-    <div className="group">
+    <div ref={box} className="group">
       <div className="relative border-b border-line pb-1">
         {empty && <p className="prose-paper pointer-events-none absolute text-soft">{placeholder}</p>}
         <EditorContent editor={editor} />
