@@ -12,7 +12,7 @@ import { plain } from '@/core/quiz/plainText';
 
 const say = (text: string, title = '', page = ''): Feedback => ({
   text,
-  links: title === '' ? [] : [{ title, address: `https://rivers.example/${page}` }],
+  links: title === '' ? [] : [{ kind: 'read', title, address: `https://rivers.example/${page}` }],
 });
 
 const share = (percent: number) => (percent === 50 ? { n: 1, d: 2 } : { n: percent / 100, d: 1 });
@@ -20,6 +20,7 @@ const share = (percent: number) => (percent === 50 ? { n: 1, d: 2 } : { n: perce
 const option = (id: string, text: string, percent: number, feedback: Feedback = SILENCE): Option => ({
   id,
   text,
+  picture: null,
   credit: share(percent),
   feedback,
   gone: false,

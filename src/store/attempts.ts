@@ -1,21 +1,21 @@
-import { canonical } from '@/core/quiz/same';
 import type { Answer } from '@/core/kinds';
-import { isOpen } from '@/core/quiz/window';
+import { mustAnswer } from '@/core/quiz/points';
 import type { Attempt } from '@/core/quiz/attempt';
-import type { ReadPaper } from '@/core/formats/answerFile';
+import { attemptState, isFinished, isOpen } from '@/core/quiz/window';
 import { now } from './clock';
 import { db, type QuizRecord } from './db';
 import { newId } from './ids';
-import { newStudent } from './roster';
 import { nextSeq } from './seq';
-import { mustAnswer } from '@/core/quiz/points';
 import { currentRevision, paperAt, REVISION_TABLES, settle } from './revisions';
 
 export const attemptsOf = (quizId: string): Promise<Attempt[]> =>
   db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();
 
-export const attemptOf = (quizId: string, studentId: string): Promise<Attempt | undefined> =>
-  db.attempts.where('[quizId+studentId]').equals([quizId, studentId]).first();
+/** A student's attempts at a quiz, the first one first. */
+export const attemptsOfStudent = async (quizId: string, studentId: string): Promise<Attempt[]> =>
+  (await db.attempts.where('[quizId+studentId]').equals([quizId, studentId]).toArray()).sort(
+    (a, b) => a.number - b.number,
+  );
 
 const ATTEMPT_TABLES = [...REVISION_TABLES, db.attempts, db.meta];
 
@@ -24,19 +24,34 @@ async function openQuizNow(quizId: string): Promise<QuizRecord | null> {
   return quiz && isOpen(quiz.standing.opening, now()) ? quiz : null;
 }
 
-/** Starts the student's attempt, or finds the one that was started. Gives null where the quiz is not open. */
+/** True where a student who has made these attempts may begin another one. */
+export function mayBegin(quiz: QuizRecord, attempts: readonly Attempt[], at: number): boolean {
+  const { most } = quiz.content.attempts;
+  const { opening } = quiz.standing;
+  return (
+    isOpen(opening, at) &&
+    attempts.every((attempt) => isFinished(attemptState(attempt, opening, at))) &&
+    (most === null || attempts.length < most)
+  );
+}
+
+/**
+ * Starts the student's next attempt, or finds the one that is being worked at. Gives null where the quiz is not
+ * open or no attempt is left.
+ */
 export const startAttempt = (quizId: string, studentId: string): Promise<Attempt | null> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
-    const known = await attemptOf(quizId, studentId);
-    if (known) return known;
+    const made = await attemptsOfStudent(quizId, studentId);
+    const last = made.at(-1);
+    if (last && last.handedInAt === null) return last;
     const quiz = await openQuizNow(quizId);
-    if (!quiz) return null;
     const at = now();
+    if (!quiz || !mayBegin(quiz, made, at)) return null;
     const attempt: Attempt = {
       id: newId(),
       quizId,
       studentId,
-      number: 1,
+      number: (last?.number ?? 0) + 1,
       revision: await currentRevision(quiz),
       openedAt: at,
       savedAt: at,
@@ -86,58 +101,4 @@ export const handInAttempt = (attemptId: string): Promise<Kept> =>
     await settle(attempt.quizId, at);
     await db.attempts.put({ ...attempt, handedInAt: at, seq: await nextSeq(attempt.quizId) });
     return { ok: true, at };
-  });
-
-/** What an import did, in numbers of papers. */
-export interface ImportReport {
-  readonly added: number;
-  readonly changed: number;
-  readonly unchanged: number;
-  /** Students who handed in on screen: their work stays. */
-  readonly refused: readonly { readonly line: number; readonly name: string }[];
-  readonly newStudents: number;
-}
-
-/** Takes papers from a file, all in one transaction. A paper that came from a file before is brought up to date. */
-export const importPapers = (quizId: string, papers: readonly ReadPaper[]): Promise<ImportReport> =>
-  db.transaction('rw', [...ATTEMPT_TABLES, db.students], async () => {
-    const at = now();
-    if (papers.length > 0) await settle(quizId, at);
-    const quiz = await db.quizzes.get(quizId);
-    if (!quiz) throw new Error(`No quiz ${quizId}`);
-    const report = { added: 0, changed: 0, unchanged: 0, newStudents: 0 };
-    const refused: { line: number; name: string }[] = [];
-    for (const paper of papers) {
-      const studentId = paper.studentId ?? newId();
-      if (paper.studentId === null) {
-        await db.students.add({ ...newStudent(studentId, paper.name), number: paper.number });
-        report.newStudents++;
-      }
-      const known = await attemptOf(quizId, studentId);
-      if (known && known.source === 'sat') {
-        refused.push({ line: paper.line, name: paper.name });
-        continue;
-      }
-      const outcome = known
-        ? canonical(known.answers) === canonical(paper.answers)
-          ? 'unchanged'
-          : 'changed'
-        : 'added';
-      report[outcome]++;
-      if (outcome === 'unchanged') continue;
-      await db.attempts.put({
-        id: known?.id ?? newId(),
-        quizId,
-        studentId,
-        number: 1,
-        revision: quiz.standing.live ?? 1,
-        openedAt: known?.openedAt ?? at,
-        savedAt: at,
-        handedInAt: known?.handedInAt ?? at,
-        source: 'file',
-        answers: paper.answers,
-        seq: await nextSeq(quizId),
-      });
-    }
-    return { ...report, refused };
   });

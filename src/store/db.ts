@@ -1,9 +1,12 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { type Table, type Transaction } from 'dexie';
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marking/mark';
-import type { Attempt, Student } from '@/core/quiz/attempt';
+import type { ColumnUse } from '@/core/formats/answerColumns';
+import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
+import { upgradeContent, upgradeQuestion, upgradeStanding } from '@/core/quiz/upgrade';
+import { ownZone } from './clock';
 
 /** A quiz's head: what the teacher writes, and what happened to it. */
 export interface QuizRecord {
@@ -59,18 +62,43 @@ interface MarkColumnRecord {
   marks: [string, Mark][];
 }
 
-export type RecordChange =
-  | {
-      kind: 'override';
-      attemptId: string;
-      questionId: string;
-      before: Override | null;
-      after: Override | null;
-    }
-  | { kind: 'content'; before: QuizContent; after: QuizContent }
-  | { kind: 'question'; id: string; before: Question | null; after: Question | null };
+/** A picture's bytes, stored once by their hash. */
+export interface MediaRecord {
+  hash: string;
+  blob: Blob;
+}
 
-/** One step of a quiz's undo history, shared by all tabs. */
+/** What the columns of an answer file held, by their headings: proposed again for the next file. */
+export interface MappingRecord {
+  quizId: string;
+  columns: [string, ColumnUse][];
+  twice: 'attempts' | 'later';
+}
+
+interface Change<Kind extends string, Value> {
+  kind: Kind;
+  before: Value;
+  after: Value;
+}
+
+/** What the Shelf knows of a quiz besides its content. */
+export type ShelfPlace = Pick<QuizRecord, 'position' | 'archivedAt' | 'deletedAt'>;
+/** What the teacher did with a quiz, which can be taken back. */
+export type StandingActs = Pick<QuizStanding, 'opening' | 'shown' | 'shownTo'>;
+
+/** One record as it was before and after; null where there was or is none. */
+export type RecordChange =
+  | Change<'content', QuizContent>
+  | Change<'standing', StandingActs>
+  | (Change<'question', Question | null> & { id: string })
+  | (Change<'override', Override | null> & { attemptId: string; questionId: string })
+  | (Change<'ruling', Ruling | null> & { attemptId: string })
+  | (Change<'comment', Comment | null> & { attemptId: string; questionId: string })
+  | (Change<'attempt', Attempt | null> & { id: string })
+  | (Change<'student', Student | null> & { id: string })
+  | (Change<'shelf', ShelfPlace> & { id: string });
+
+/** One step of an undo history, shared by all tabs. `quizId` is a quiz, the class list or the Shelf. */
 export interface HistoryRecord {
   id?: number;
   quizId: string;
@@ -84,6 +112,33 @@ export interface HistoryRecord {
   undone: 0 | 1;
 }
 
+/** Brings what the first version stored to what the schemas ask for now. Cached marks are made again. */
+async function upgradeFirst(transaction: Transaction): Promise<void> {
+  const zone = ownZone();
+  const content = (record: Record<string, unknown>) => {
+    record['content'] = upgradeContent(record['content'], zone);
+  };
+  const question = (record: Record<string, unknown>) => {
+    record['question'] = upgradeQuestion(record['question']);
+  };
+  await transaction.table('quizzes').toCollection().modify((quiz: Record<string, unknown>) => {
+    content(quiz);
+    quiz['standing'] = upgradeStanding(quiz['standing']);
+  }); // prettier-ignore
+  await transaction.table('quizRevs').toCollection().modify(content);
+  await transaction.table('questions').toCollection().modify(question);
+  await transaction.table('questionRevs').toCollection().modify(question);
+  await transaction.table('markColumns').clear();
+  await transaction.table('history').toCollection().modify((step: HistoryRecord) => {
+    step.changes = step.changes.map((change) => {
+      const both = (upgrade: (value: unknown) => unknown) =>
+        ({ ...change, before: upgrade(change.before), after: upgrade(change.after) }) as RecordChange;
+      if (change.kind === 'content') return both((value) => upgradeContent(value, zone));
+      return change.kind === 'question' ? both(upgradeQuestion) : change;
+    });
+  }); // prettier-ignore
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -93,6 +148,10 @@ class YentrelDb extends Dexie {
   declare attempts: Table<Attempt, string>;
   declare markColumns: Table<MarkColumnRecord, [string, string, number]>;
   declare overrides: Table<Override, [string, string, string]>;
+  declare rulings: Table<Ruling, [string, string]>;
+  declare comments: Table<Comment, [string, string, string]>;
+  declare media: Table<MediaRecord, string>;
+  declare mappings: Table<MappingRecord, string>;
   declare history: Table<HistoryRecord, number>;
   declare meta: Table<{ key: string; value: number | string }, string>;
 
@@ -110,6 +169,14 @@ class YentrelDb extends Dexie {
       history: '++id, [quizId+seq]',
       meta: 'key',
     });
+    this.version(2)
+      .stores({
+        rulings: '[quizId+attemptId]',
+        comments: '[quizId+attemptId+questionId]',
+        media: 'hash',
+        mappings: 'quizId',
+      })
+      .upgrade(upgradeFirst);
   }
 }
 

@@ -2,7 +2,7 @@ import { kindOf, type Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS, WRITTEN_ANSWERS } from '../../demo/class';
-import { now } from './clock';
+import { now, ownZone } from './clock';
 import { db } from './db';
 import { REVISION_TABLES, settle } from './revisions';
 
@@ -56,8 +56,13 @@ export async function writeDemo(): Promise<void> {
     await db.meta.put({ key: 'started', value: at });
     await db.quizzes.put({
       id: DEMO_QUIZ,
-      content: CONTENT,
-      standing: { opening: { from: opened, until: afternoon(at, 2) + HOUR }, shown: {}, live: null },
+      content: { ...CONTENT, zone: ownZone() },
+      standing: {
+        opening: { from: opened, due: null, grace: 0, until: afternoon(at, 2) + HOUR },
+        shown: {},
+        shownTo: {},
+        live: null,
+      },
       changeSeq: 1,
       firstHandInAt: null,
       createdAt: at - 5 * DAY,

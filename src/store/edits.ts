@@ -4,15 +4,13 @@ import { insertAfter } from '@/core/quiz/order';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/quiz/same';
 import { db, type QuestionRecord } from './db';
-import { EDIT_TABLES, record, type EditLabel } from './history';
+import { editing, record, type EditLabel } from './history';
 import { newId } from './ids';
 import { head } from './quizzes';
 
 /** A save either went through, or another tab was faster and the teacher chooses. */
 export type Saved<T> =
   { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
-
-const editing = <T>(work: () => Promise<T>): Promise<T> => db.transaction('rw', EDIT_TABLES, work);
 
 /**
  * Saves some fields of the content. `base` holds those fields as the editor last saw them: where another
@@ -31,8 +29,8 @@ export function saveContent(
       return { ok: false, theirs: quiz.content };
     const after = { ...quiz.content, ...patch };
     if (same(after, quiz.content)) return { ok: true, rev: quiz.changeSeq };
-    const saved = await record(quiz, [{ kind: 'content', before: quiz.content, after }], label);
-    return { ok: true, rev: saved.changeSeq };
+    const rev = await record(quizId, [{ kind: 'content', before: quiz.content, after }], label);
+    return { ok: true, rev };
   });
 }
 
@@ -44,13 +42,11 @@ export function saveQuestion(
   label: EditLabel,
 ): Promise<Saved<QuestionRecord | null>> {
   return editing(async () => {
-    const quiz = await head(quizId);
     const current = await db.questions.get([quizId, question.id]);
     if (!current || current.rev !== baseRev) return { ok: false, theirs: current ?? null };
     if (same(current.question, question)) return { ok: true, rev: current.rev };
     const change = { kind: 'question', id: question.id, before: current.question, after: question } as const;
-    const saved = await record(quiz, [change], label);
-    return { ok: true, rev: saved.changeSeq };
+    return { ok: true, rev: await record(quizId, [change], label) };
   });
 }
 
@@ -64,7 +60,7 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
     const question = newQuestion(kind, last?.question, newId);
     const content = { ...quiz.content, order: insertAfter(order, question.id, lastId) };
     await record(
-      quiz,
+      quizId,
       [
         { kind: 'content', before: quiz.content, after: content },
         { kind: 'question', id: question.id, before: null, after: question },
@@ -82,7 +78,7 @@ export function removeQuestion(quizId: string, questionId: string): Promise<void
     if (!current) return;
     const content = { ...quiz.content, order: quiz.content.order.filter((id) => id !== questionId) };
     await record(
-      quiz,
+      quizId,
       [
         { kind: 'content', before: quiz.content, after: content },
         { kind: 'question', id: questionId, before: current.question, after: null },

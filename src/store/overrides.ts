@@ -1,7 +1,6 @@
 import type { Override } from '@/core/quiz/override';
 import { db } from './db';
-import { EDIT_TABLES, record } from './history';
-import { head } from './quizzes';
+import { editing, record } from './history';
 
 const NONE: Readonly<Record<string, Override>> = {};
 
@@ -15,10 +14,9 @@ export async function overridesOf(
     .toArray();
   const byAttempt = new Map<string, Record<string, Override>>();
   for (const override of all) {
-    byAttempt.set(override.attemptId, {
-      ...byAttempt.get(override.attemptId),
-      [override.questionId]: override,
-    });
+    const own = byAttempt.get(override.attemptId) ?? {};
+    own[override.questionId] = override;
+    byAttempt.set(override.attemptId, own);
   }
   return byAttempt;
 }
@@ -37,10 +35,9 @@ interface Place {
 
 async function write(place: Place, after: Override | null, label: string): Promise<void> {
   const { quizId, attemptId, questionId } = place;
-  await db.transaction('rw', EDIT_TABLES, async () => {
+  await editing(async () => {
     const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
-    const change = { kind: 'override', attemptId, questionId, before, after } as const;
-    await record(await head(quizId), [change], { label, field: '' });
+    await record(quizId, [{ kind: 'override', attemptId, questionId, before, after }], { label, field: '' });
   });
 }
 

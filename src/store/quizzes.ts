@@ -2,8 +2,7 @@ import type { Question } from '@/core/kinds';
 import { inOrder } from '@/core/quiz/order';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent, RescueFile } from '@/core/quiz/quiz';
-import type { Aspect } from '@/core/reveal/plan';
-import { now } from './clock';
+import { now, ownZone } from './clock';
 import { db, type QuestionRecord, type QuizRecord } from './db';
 import { newId } from './ids';
 
@@ -30,7 +29,7 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
   return id;
 }
 
-export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('New quiz'));
+export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('New quiz', ownZone()));
 
 /** A rescue file brought back as a quiz of its own. */
 export const createFromRescue = (file: RescueFile): Promise<string> =>
@@ -45,29 +44,3 @@ export async function draftPaper(quizId: string): Promise<Paper> {
   const [quiz, records] = await Promise.all([head(quizId), getQuestions(quizId)]);
   return { content: quiz.content, questions: inOrder(quiz.content.order, records.map((r) => r.question)) }; // prettier-ignore
 }
-
-const changeHead = (quizId: string, change: (quiz: QuizRecord) => QuizRecord): Promise<void> =>
-  db.transaction('rw', db.quizzes, async () => {
-    await db.quizzes.put(change(await head(quizId)));
-  });
-
-/** Opens the quiz from an instant until another, or without an end. */
-export const openQuiz = (quizId: string, from: number, until: number | null): Promise<void> =>
-  changeHead(quizId, (quiz) => ({ ...quiz, standing: { ...quiz.standing, opening: { from, until } } }));
-
-/** Ends the window now. A window that has not begun is taken back altogether. */
-export const closeQuiz = (quizId: string): Promise<void> =>
-  changeHead(quizId, (quiz) => {
-    const { opening } = quiz.standing;
-    const at = now();
-    const ended = !opening || opening.from > at ? null : { ...opening, until: at };
-    return { ...quiz, standing: { ...quiz.standing, opening: ended } };
-  });
-
-/** Shows an aspect that waits for the teacher, or takes it back. */
-export const showAspect = (quizId: string, aspect: Aspect, show: 'show' | 'takeBack'): Promise<void> =>
-  changeHead(quizId, (quiz) => {
-    const { [aspect]: _, ...rest } = quiz.standing.shown;
-    const shown = show === 'show' ? { ...rest, [aspect]: now() } : rest;
-    return { ...quiz, standing: { ...quiz.standing, shown } };
-  });

@@ -1,5 +1,6 @@
 import { now } from './clock';
-import { db, type QuizRecord } from './db';
+import { db, type QuizRecord, type RecordChange, type ShelfPlace } from './db';
+import { editing, record, SHELF } from './history';
 import { createQuiz, draftPaper, head } from './quizzes';
 import { listStudents } from './roster';
 
@@ -19,22 +20,45 @@ export async function duplicateQuiz(quizId: string): Promise<string> {
   return createQuiz({ ...content, title: `${content.title} (copy)` }, questions);
 }
 
+const placeOf = ({ position, archivedAt, deletedAt }: QuizRecord): ShelfPlace => ({
+  position, archivedAt, deletedAt,
+}); // prettier-ignore
+
+const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string): Promise<void> =>
+  editing(async () => {
+    const before = placeOf(await head(quizId));
+    const change = { kind: 'shelf', id: quizId, before, after: { ...before, ...patch } } as const;
+    await record(SHELF, [change], { label, field: '' });
+  });
+
 /** Puts a quiz away, or back among the others. */
-export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<number> =>
-  db.quizzes.update(quizId, { archivedAt: archived === 'away' ? now() : null });
+export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<void> =>
+  changePlace(
+    quizId,
+    { archivedAt: archived === 'away' ? now() : null },
+    archived === 'away' ? 'Put a quiz away' : 'Take a quiz back out',
+  );
 
 /** Deletes a quiz so that it can be brought back for 30 days, or brings it back. */
-export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise<number> =>
-  db.quizzes.update(quizId, { deletedAt: deleted === 'deleted' ? now() : null });
+export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise<void> =>
+  changePlace(
+    quizId,
+    { deletedAt: deleted === 'deleted' ? now() : null },
+    deleted === 'deleted' ? 'Delete a quiz' : 'Bring a quiz back',
+  );
 
 /** Puts a quiz to another place among those shown; `order` are their ids from the top. */
 export const arrange = (order: readonly string[]): Promise<void> =>
-  db.transaction('rw', db.quizzes, async () => {
-    const places = (await Promise.all(order.map(head))).map((quiz) => quiz.position).sort((a, b) => a - b);
-    for (const [index, id] of order.entries()) {
+  editing(async () => {
+    const heads = await Promise.all(order.map(head));
+    const places = heads.map((quiz) => quiz.position).sort((a, b) => a - b);
+    const changes = heads.map((quiz, index): RecordChange => {
+      const before = placeOf(quiz);
       // Two quizzes of the same moment must not share a place.
-      await db.quizzes.update(id, { position: (places[index] as number) + index / 1e6 });
-    }
+      const position = (places[index] as number) + index / 1e6;
+      return { kind: 'shelf', id: quiz.id, before, after: { ...before, position } };
+    });
+    await record(SHELF, changes, { label: 'Move a quiz', field: '' });
   });
 
 const ofQuiz = (quizId: string) =>
@@ -47,14 +71,34 @@ const ofQuiz = (quizId: string) =>
     db.overrides
       .where('[quizId+attemptId+questionId]')
       .between([quizId, '', ''], [quizId, '\uffff', '\uffff']),
+    db.rulings.where('[quizId+attemptId]').between([quizId, ''], [quizId, '\uffff']),
+    db.comments
+      .where('[quizId+attemptId+questionId]')
+      .between([quizId, '', ''], [quizId, '\uffff', '\uffff']),
     db.history.where('[quizId+seq]').between([quizId, -Infinity], [quizId, Infinity]),
   ] as const;
+
+/** Takes a quiz out of the Shelf's own undo steps. */
+async function forgetSteps(quizId: string): Promise<void> {
+  const steps = await db.history
+    .where('[quizId+seq]')
+    .between([SHELF, -Infinity], [SHELF, Infinity])
+    .toArray();
+  for (const step of steps) {
+    const changes = step.changes.filter((change) => change.kind !== 'shelf' || change.id !== quizId);
+    if (changes.length === 0) await db.history.delete(step.id as number);
+    else if (changes.length < step.changes.length) await db.history.put({ ...step, changes });
+  }
+}
 
 /** Removes a quiz and everything that belongs to it, for good. */
 export const removeForGood = (quizId: string): Promise<void> =>
   db.transaction('rw', db.tables, async () => {
     for (const collection of ofQuiz(quizId)) await collection.delete();
+    await forgetSteps(quizId);
     await db.meta.delete(`seq:${quizId}`);
+    await db.mappings.delete(quizId);
+    await db.meta.delete(`scoreColumns:${quizId}`);
     await db.quizzes.delete(quizId);
   });
 

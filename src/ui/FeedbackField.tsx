@@ -1,7 +1,7 @@
 import { Link2, Pencil, X } from 'lucide-react';
 import { useId, useState } from 'react';
-import { isSafeAddress } from '@/core/quiz/silence';
-import type { Feedback } from '@/core/quiz/feedback';
+import { isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
+import type { Feedback, RemedialLink } from '@/core/quiz/feedback';
 
 interface Props {
   readonly value: Feedback;
@@ -11,40 +11,55 @@ interface Props {
   readonly onChange: (value: Feedback) => void;
 }
 
-interface LinkProps extends Props {
+interface LinkProps {
+  readonly link: RemedialLink | null;
+  readonly about: string;
+  /** null takes the link away. */
+  readonly onChange: (link: RemedialLink | null) => void;
   readonly onClose: () => void;
 }
 
 /** The address is taken once it is one that a browser may open; until then it stays in the field, named as wrong. */
-function LinkFields({ value, about, onChange, onClose }: LinkProps) {
-  const link = value.links[0];
-  const [title, setTitle] = useState(link?.title ?? '');
-  const [address, setAddress] = useState(link?.address ?? '');
+function LinkFields({ link, about, onChange, onClose }: LinkProps) {
+  const [typed, setTyped] = useState<RemedialLink>(link ?? { kind: 'read', title: '', address: '' });
   const hint = useId();
-  const safe = isSafeAddress(address);
-  const wrong = address.trim() !== '' && !safe;
-  const change = (nextTitle: string, nextAddress: string) => {
-    setTitle(nextTitle);
-    setAddress(nextAddress);
-    if (isSafeAddress(nextAddress))
-      onChange({ ...value, links: [{ title: nextTitle, address: nextAddress.trim() }] });
-    else if (nextAddress.trim() === '') onChange({ ...value, links: [] });
+  const safe = isSafeAddress(typed.address);
+  const empty = typed.address.trim() === '';
+  const wrong = !empty && !safe;
+  const change = (patch: Partial<RemedialLink>) => {
+    const next = { ...typed, ...patch };
+    setTyped(next);
+    if (isSafeAddress(next.address)) onChange({ ...next, address: next.address.trim() });
+    else if (next.address.trim() === '') onChange(null);
   };
   return (
     <div
       className="mt-1 flex flex-wrap items-center gap-x-2 text-[13.5px]"
       onBlur={(event) => {
         const left = !event.currentTarget.contains(event.relatedTarget);
-        if (left && (safe || (address.trim() === '' && title.trim() === ''))) onClose();
+        if (left && (safe || (empty && typed.title.trim() === ''))) onClose();
       }}
     >
+      <select
+        className="sentence-part"
+        aria-label={`What the link for ${about} is for`}
+        value={typed.kind}
+        onChange={(event) => change({ kind: event.target.value as RemedialLink['kind'] })}
+      >
+        {Object.entries(LINK_KINDS).map(([kind, words]) => (
+          <option key={kind} value={kind}>
+            {words}
+          </option>
+        ))}
+      </select>
       <input
         className="lined-field !w-36 flex-1"
         autoFocus
         aria-label={`Link title for ${about}`}
-        placeholder="What to read next"
-        value={title}
-        onChange={(event) => change(event.target.value, address)}
+        placeholder="Name of the page"
+        maxLength={300}
+        value={typed.title}
+        onChange={(event) => change({ title: event.target.value })}
       />
       <input
         className="lined-field !w-44 flex-1"
@@ -53,15 +68,16 @@ function LinkFields({ value, about, onChange, onClose }: LinkProps) {
         aria-describedby={wrong ? hint : undefined}
         placeholder="https://…"
         inputMode="url"
-        value={address}
-        onChange={(event) => change(title, event.target.value)}
+        maxLength={2000}
+        value={typed.address}
+        onChange={(event) => change({ address: event.target.value })}
       />
       <button
         type="button"
         className="icon-button"
         aria-label={`Remove the link for ${about}`}
         onClick={() => {
-          onChange({ ...value, links: [] });
+          onChange(null);
           onClose();
         }}
       >
@@ -76,16 +92,17 @@ function LinkFields({ value, about, onChange, onClose }: LinkProps) {
   );
 }
 
+interface LineProps {
+  readonly link: RemedialLink;
+  readonly about: string;
+  readonly onEdit: () => void;
+}
+
 /** A link that stands, with the press that changes it. */
-function LinkLine({
-  value,
-  about,
-  onEdit,
-}: Pick<Props, 'value' | 'about'> & { readonly onEdit: () => void }) {
-  const link = value.links[0];
-  if (!link) return null;
+function LinkLine({ link, about, onEdit }: LineProps) {
   return (
     <p className="flex items-center gap-1 text-[14px]">
+      <span className="text-soft">{LINK_KINDS[link.kind]}:</span>
       <a className="link-text truncate" href={link.address} target="_blank" rel="noopener noreferrer">
         {link.title || link.address}
       </a>
@@ -102,11 +119,20 @@ function LinkLine({
   );
 }
 
-/** Feedback written in place: the words, and one remedial link that unfolds. */
-export function FeedbackField(props: Props) {
-  const { value, about, placeholder = 'Feedback', onChange } = props;
-  const [open, setOpen] = useState(false);
-  const linked = value.links.length > 0;
+const MOST_LINKS = 20;
+
+/** Feedback written in place: the words, and the remedial links that unfold. */
+export function FeedbackField({ value, about, placeholder = 'Feedback', onChange }: Props) {
+  // Which link is being written; one past the last is a new one.
+  const [open, setOpen] = useState<number | null>(null);
+  const { links } = value;
+  const put = (at: number) => (link: RemedialLink | null) => {
+    const next = [...links];
+    if (link) next[at] = link;
+    else next.splice(at, 1);
+    onChange({ ...value, links: next });
+  };
+  const close = (at: number) => () => setOpen((now) => (now === at ? null : now));
   return (
     <div className="min-w-0 flex-1">
       <div className="flex items-start gap-1">
@@ -119,20 +145,28 @@ export function FeedbackField(props: Props) {
           value={value.text}
           onChange={(event) => onChange({ ...value, text: event.target.value })}
         />
-        {!open && !linked && (
+        {open === null && links.length < MOST_LINKS && (
           <button
             type="button"
             className="icon-button"
-            aria-label={`Add a link for ${about}`}
-            title="Add a link"
-            onClick={() => setOpen(true)}
+            aria-label={`Add ${links.length === 0 ? 'a' : 'another'} link for ${about}`}
+            title={links.length === 0 ? 'Add a link' : 'Add another link'}
+            onClick={() => setOpen(links.length)}
           >
             <Link2 size={15} aria-hidden />
           </button>
         )}
       </div>
-      {open && <LinkFields {...props} onClose={() => setOpen(false)} />}
-      {linked && !open && <LinkLine value={value} about={about} onEdit={() => setOpen(true)} />}
+      {links.map((link, at) =>
+        at === open ? (
+          <LinkFields key={at} link={link} about={about} onChange={put(at)} onClose={close(at)} />
+        ) : (
+          <LinkLine key={at} link={link} about={about} onEdit={() => setOpen(at)} />
+        ),
+      )}
+      {open !== null && open >= links.length && (
+        <LinkFields key={open} link={null} about={about} onChange={put(open)} onClose={close(open)} />
+      )}
     </div>
   );
 }

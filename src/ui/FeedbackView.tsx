@@ -1,24 +1,21 @@
-import { isSafeAddress } from '@/core/quiz/silence';
+import { isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
 import type { Feedback } from '@/core/quiz/feedback';
 
 /** Feedback as its reader sees it: the words and where to go next. */
 export function FeedbackView({ feedback }: { readonly feedback: Feedback }) {
+  const links = feedback.links.filter((link) => isSafeAddress(link.address));
   return (
     <>
-      {feedback.text !== '' && <span className="whitespace-pre-line">{feedback.text} </span>}
-      {feedback.links
-        .filter((link) => isSafeAddress(link.address))
-        .map((link) => (
-          <a
-            key={link.address}
-            className="link-text"
-            href={link.address}
-            target="_blank"
-            rel="noopener noreferrer"
-          >
+      {feedback.text !== '' && <span className="whitespace-pre-line">{feedback.text}</span>}
+      {links.map((link, index) => (
+        <span key={index} className="block">
+          {LINK_KINDS[link.kind]}:{' '}
+          <a className="link-text" href={link.address} target="_blank" rel="noopener noreferrer">
             {link.title || link.address}
           </a>
-        ))}
+          <span className="hidden break-all print:inline"> ({link.address})</span>
+        </span>
+      ))}
     </>
   );
 }

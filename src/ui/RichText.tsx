@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Picture } from './Picture';
 import type { Block, RichText as Tree, TextRun } from '@/core/quiz/richText';
 
 const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
@@ -14,6 +15,7 @@ function run({ text, marks }: TextRun, key: number): ReactNode {
 }
 
 function block(part: Block, key: number): ReactNode {
+  if (part.type === 'picture') return <Picture key={key} picture={part.picture} />;
   if (part.type === 'paragraph') return <p key={key}>{part.runs.map(run)}</p>;
   const Tag = part.type === 'bullets' ? 'ul' : 'ol';
   return (

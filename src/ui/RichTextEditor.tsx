@@ -1,12 +1,16 @@
+import Document from '@tiptap/extension-document';
 import Subscript from '@tiptap/extension-subscript';
 import Superscript from '@tiptap/extension-superscript';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { Bold, Image, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { same } from '@/core/quiz/same';
 import type { RichText } from '@/core/quiz/richText';
 import { fromEditor, toEditor } from './editorTree';
+import { PictureDialog } from './PictureDialog';
+import { isPictureFile } from './pictureFile';
+import { PictureNode } from './pictureNode';
 
 interface Props {
   readonly value: RichText;
@@ -17,8 +21,10 @@ interface Props {
 }
 
 const EXTENSIONS = [
+  Document.extend({ content: '(block | picture)+' }),
+  PictureNode,
   StarterKit.configure({
-    undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
+    document: false, undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
     strike: false, link: false, underline: false,
   }),
   Subscript,
@@ -34,7 +40,12 @@ const TOOLS = [
   { name: 'orderedList', label: 'Numbered list', Icon: ListOrdered, run: (editor: Editor) => editor.chain().focus().toggleOrderedList().run() },
 ] as const; // prettier-ignore
 
-function Tools({ editor }: { readonly editor: Editor }) {
+interface ToolsProps {
+  readonly editor: Editor;
+  readonly onPicture: () => void;
+}
+
+function Tools({ editor, onPicture }: ToolsProps) {
   const active = useEditorState({
     editor,
     selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
@@ -59,6 +70,16 @@ function Tools({ editor }: { readonly editor: Editor }) {
           <Icon size={15} aria-hidden />
         </button>
       ))}
+      <button
+        type="button"
+        className="icon-button"
+        aria-label="Picture"
+        title="Picture"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={onPicture}
+      >
+        <Image size={15} aria-hidden />
+      </button>
     </div>
   );
 }
@@ -71,11 +92,21 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
   const latest = useRef(value);
   const changed = useRef(onChange);
   changed.current = onChange;
+  // A picture about to be put in: chosen in the dialog, or pasted or dropped as a file.
+  const [adding, setAdding] = useState<'choose' | File | null>(null);
+  const takeFile = (data: DataTransfer | null): boolean => {
+    const file = [...(data?.files ?? [])].find(isPictureFile);
+    if (!file) return false;
+    setAdding(file);
+    return true;
+  };
   const editor = useEditor({
     extensions: EXTENSIONS,
     content: toEditor(value),
     injectCSS: false,
     editorProps: {
+      handlePaste: (_, event) => takeFile(event.clipboardData),
+      handleDrop: (_, event) => takeFile(event.dataTransfer),
       attributes: {
         role: 'textbox',
         'aria-label': label,
@@ -113,7 +144,20 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
         {empty && <p className="prose-paper pointer-events-none absolute text-soft">{placeholder}</p>}
         <EditorContent editor={editor} />
       </div>
-      {editor && <Tools editor={editor} />}
+      {editor && <Tools editor={editor} onPicture={() => setAdding('choose')} />}
+      {editor && adding && (
+        <PictureDialog
+          picture={null}
+          file={adding === 'choose' ? null : adding}
+          onClose={() => setAdding(null)}
+          onSave={(picture) => {
+            setAdding(null);
+            const { $to } = editor.state.selection;
+            const at = $to.depth > 0 ? $to.after(1) : $to.pos;
+            editor.chain().insertContentAt(at, { type: 'picture', attrs: { picture } }).run();
+          }}
+        />
+      )}
     </div>
   );
 }

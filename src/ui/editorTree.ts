@@ -1,4 +1,5 @@
 import type { JSONContent } from '@tiptap/core';
+import { Picture } from '@/core/quiz/picture';
 import { type Block, type Mark, RichText, type TextRun } from '@/core/quiz/richText';
 
 /** Between the editor's own document and our tree. What the tree has no place for becomes plain text. */
@@ -28,6 +29,8 @@ function runs(nodes: readonly JSONContent[] = []): TextRun[] {
 const paragraphOf = (node: JSONContent) => ({ type: 'paragraph' as const, runs: runs(node.content) });
 
 function blockOf(node: JSONContent): Block {
+  const picture = node.type === 'picture' ? Picture.safeParse(node.attrs?.['picture']) : null;
+  if (picture?.success) return { type: 'picture', picture: picture.data };
   if (node.type !== 'bulletList' && node.type !== 'orderedList') return paragraphOf(node);
   const items = (node.content ?? []).map((item) => (item.content ?? []).map(paragraphOf));
   return {
@@ -50,6 +53,7 @@ const textNode = ({ text, marks }: TextRun): JSONContent => ({
 });
 
 function nodeOf(block: Block): JSONContent {
+  if (block.type === 'picture') return { type: 'picture', attrs: { picture: block.picture } };
   if (block.type === 'paragraph') return { type: 'paragraph', content: block.runs.map(textNode) };
   return {
     type: block.type === 'bullets' ? 'bulletList' : 'orderedList',

@@ -1,4 +1,6 @@
 import { RescueFile } from '@/core/quiz/quiz';
+import { upgradeRescue } from '@/core/quiz/upgrade';
+import { ownZone } from '@/store/clock';
 
 type Read = { readonly ok: true; readonly file: RescueFile } | { readonly ok: false; readonly error: string };
 
@@ -10,7 +12,7 @@ export function readRescue(text: string): Read {
   } catch {
     return { ok: false, error: 'This is no rescue file: it cannot be read as JSON.' };
   }
-  const read = RescueFile.safeParse(data);
+  const read = RescueFile.safeParse(upgradeRescue(data, ownZone()));
   if (read.success) return { ok: true, file: read.data };
   const issue = read.error.issues[0];
   return {

@@ -16,7 +16,7 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
   const current = questions.map(
     (record) => (work.get(`question:${record.id}`) as Question | undefined) ?? record.question,
   );
-  return { format: 'yentrel-rescue', version: 1, content, questions: inOrder(content.order, current) };
+  return { format: 'yentrel-rescue', version: 2, content, questions: inOrder(content.order, current) };
 }
 
 /** Saves what is in memory to a file, for when the browser can keep nothing. */

@@ -1,24 +1,31 @@
-import { readTable } from '@/core/formats/table';
-import { checkTable, openAnswer, totalTrace } from './class/check';
-import { decodeText } from './class/decode';
-import { importFile, previewFile, previewRoster, scoresFile } from './class/files';
+import { checkTable, openAnswer, openAttempt } from './class/check';
+import { importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
+import { readFile } from './class/readFile';
+import { handBack } from './class/handBack';
 import { pending } from './class/pending';
-import { tray } from './class/tray';
+import { printed } from './class/printed';
+import { quizCounts, tray } from './class/tray';
 
-export type { CheckCell, CheckRow, CheckTable, OpenedAnswer } from './class/check';
+export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
 export type { FilePreview, RosterPreview } from './class/files';
+export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
-export type { TrayRow } from './class/tray';
+export type { PrintedSlip } from './class/printed';
+export type { QuizCounts, TrayRow } from './class/tray';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {
   checkTable,
   pending,
   openAnswer,
-  totalTrace,
+  openAttempt,
   tray,
+  quizCounts,
   scoresFile,
-  readFile: (bytes: Uint8Array) => readTable(decodeText(bytes)),
+  refusedFile,
+  printed,
+  handBack,
+  readFile,
   previewFile,
   importFile,
   previewRoster,

@@ -1,20 +1,33 @@
-import { attemptState, isOpen, isOver } from '@/core/quiz/window';
-import type { Attempt } from '@/core/quiz/attempt';
+import { attemptState, finishedAt, isFinished, isOpen, isOver, whyNotCounted } from '@/core/quiz/window';
+import type { Attempt, Ruling } from '@/core/quiz/attempt';
+import { joinAttempts } from '@/core/marking/joinAttempts';
+import { markAttempt, total } from '@/core/marking/markAttempt';
 import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
-import { PaperPacket, Receipt, type Cover } from '@/core/reveal/packets';
+import { PaperPacket, Receipt, type Attempts, type Cover } from '@/core/reveal/packets';
 import { ASPECTS } from '@/core/reveal/plan';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { attemptOf, handInAttempt, keepAnswer, startAttempt, type Kept } from '@/store/attempts';
+import { pictureHashes } from '@/core/quiz/pictures';
+import {
+  attemptsOfStudent,
+  handInAttempt,
+  keepAnswer,
+  mayBegin,
+  startAttempt,
+  type Kept,
+} from '@/store/attempts';
 import { now } from '@/store/clock';
+import { commentsOf } from '@/store/comments';
 import { db, type QuizRecord } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
 import { storageFailure } from '@/store/failure';
 import { ofAttempt, overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
+import { rulingsOf } from '@/store/rulings';
+import { latenessOf } from './class/papers';
 
 /**
  * The desk that serves students: the only code that both opens the teacher's database and talks to a
@@ -23,13 +36,18 @@ import { paperAt, settleByClosing } from '@/store/revisions';
 
 function coverOf(quiz: QuizRecord, paper: Paper, student: string): Cover {
   const { title, instructions } = paper.content;
+  const { opening } = quiz.standing;
   return {
     title,
     instructions,
     student,
     questions: paper.questions.length,
     points: pointsOfPaper(paper),
-    until: quiz.standing.opening?.until ?? null,
+    until: opening?.until ?? null,
+    due: opening?.due ?? null,
+    grace: opening?.grace ?? 0,
+    late: paper.content.late,
+    attempts: { most: quiz.content.attempts.most, counts: paper.content.attempts.counts },
     unfinished: quiz.content.unfinished,
     plan: ASPECTS.map((aspect) => ({ aspect, when: quiz.content.plan[aspect] })),
   };
@@ -44,35 +62,75 @@ async function paperFor(quiz: QuizRecord, attempt: Attempt | undefined): Promise
   return live === null || quiz.firstHandInAt === null ? draftPaper(quiz.id) : paperAt(quiz.id, live);
 }
 
-async function finishedPacket(
-  quiz: QuizRecord,
-  paper: Paper,
-  attempt: Attempt,
-  cover: Cover,
-): Promise<PaperPacket> {
-  const byItself = attempt.handedInAt === null;
-  if (byItself && quiz.content.unfinished === 'notCounted') return { state: 'notHandedIn', cover };
-  const finishedAt = attempt.handedInAt ?? quiz.standing.opening?.until ?? attempt.savedAt;
-  const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, finishedAt, now());
-  const overrides = ofAttempt(await overridesOf(quiz.id), attempt.id);
-  return {
-    state: 'finished',
-    cover,
-    slip: slipOf(paper, { answers: attempt.answers, finishedAt, byItself, overrides }, shown),
-  };
+interface Asked {
+  readonly quiz: QuizRecord;
+  readonly paper: Paper;
+  readonly cover: Cover;
+  readonly made: readonly Attempt[];
+  /** Which attempt's slip is asked for; the latest where nothing is said. */
+  readonly wanted: number | undefined;
 }
 
-async function packetFor(quizId: string, studentId: string): Promise<PaperPacket> {
+async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Promise<PaperPacket> {
+  const { opening } = quiz.standing;
+  const at = now();
+  const [overrides, rulings, comments] = await Promise.all([
+    overridesOf(quiz.id),
+    rulingsOf(quiz.id),
+    commentsOf(quiz.id),
+  ]);
+  const why = (one: Attempt) => whyNotCounted(one, opening, quiz.content, at, rulings.get(one.id));
+  const finished = made.filter(
+    (one) => isFinished(attemptState(one, opening, at)) && why(one) !== 'notHandedIn',
+  );
+  const attempt = finished.find((one) => one.number === wanted) ?? finished.at(-1);
+  if (!attempt) return { state: 'notHandedIn', cover };
+  const ended = finishedAt(attempt, opening);
+  const shown = whatIsShown(
+    { plan: quiz.content.plan, standing: quiz.standing },
+    { studentId: attempt.studentId, finishedAt: ended },
+    at,
+  );
+  const late = (one: Attempt) => latenessOf(one, quiz, paper, rulings.get(one.id) as Ruling | undefined);
+  const totals = finished
+    .filter((one) => why(one) === null)
+    .map((one) => total(markAttempt(paper, one.answers, ofAttempt(overrides, one.id)), late(one)));
+  const { counts } = paper.content.attempts;
+  const recorded = finished.length > 1 && shown.score.shown ? joinAttempts(totals, counts) : null;
+  const reason = why(attempt);
+  const attempts: Attempts = {
+    number: attempt.number,
+    finished: finished.map((one) => one.number),
+    notCounted: reason === 'tooLate' || reason === 'voided' ? reason : null,
+    recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
+    mayBegin: mayBegin(quiz, made, at),
+  };
+  const slip = slipOf(
+    paper,
+    {
+      answers: attempt.answers,
+      finishedAt: ended,
+      byItself: attempt.handedInAt === null,
+      overrides: ofAttempt(overrides, attempt.id),
+      late: late(attempt),
+      comments: comments.get(attempt.id) ?? {},
+    },
+    shown,
+  );
+  return { state: 'finished', cover, slip, attempts };
+}
+
+async function packetFor(quizId: string, studentId: string, wanted?: number): Promise<PaperPacket> {
   await ensureDemo();
   await settleByClosing(quizId);
   const [quiz, student] = await Promise.all([db.quizzes.get(quizId), db.students.get(studentId)]);
   if (!quiz || !student) return { state: 'unknown' };
-  const attempt = await attemptOf(quizId, studentId);
+  const made = await attemptsOfStudent(quizId, studentId);
+  const attempt = made.at(-1);
   const paper = await paperFor(quiz, attempt);
   const cover = coverOf(quiz, paper, student.name);
   const state = attemptState(attempt, quiz.standing.opening, now());
-  if (attempt && (state === 'handedIn' || state === 'ranOut'))
-    return finishedPacket(quiz, paper, attempt, cover);
+  if (isFinished(state)) return finishedPacket({ quiz, paper, cover, made, wanted });
   const { opening } = quiz.standing;
   if (!isOpen(opening, now())) {
     const opensAt = opening && opening.from > now() ? opening.from : null;
@@ -106,12 +164,12 @@ async function receipt(work: Promise<Kept>): Promise<Receipt> {
 }
 
 export const studentDesk = {
-  /** Where this student stands, and everything that may be seen there. */
-  async openPaper(quizId: string, studentId: string): Promise<PaperPacket> {
-    return PaperPacket.parse(await packetFor(quizId, studentId));
+  /** Where this student stands, and everything that may be seen there; of several attempts, the one asked for. */
+  async openPaper(quizId: string, studentId: string, attempt?: number): Promise<PaperPacket> {
+    return PaperPacket.parse(await packetFor(quizId, studentId, attempt));
   },
 
-  /** Starts the attempt: the student's one deliberate press. */
+  /** Starts the next attempt: the student's one deliberate press. */
   async begin(quizId: string, studentId: string): Promise<PaperPacket> {
     await startAttempt(quizId, studentId);
     return PaperPacket.parse(await packetFor(quizId, studentId));
@@ -125,6 +183,13 @@ export const studentDesk = {
 
   async handIn(attemptId: string): Promise<Receipt> {
     return receipt(handInAttempt(attemptId));
+  },
+
+  /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
+  async picture(quizId: string, studentId: string, hash: string): Promise<Blob | null> {
+    const packet = await packetFor(quizId, studentId);
+    if (!pictureHashes(packet).has(hash)) return null;
+    return (await db.media.get(hash))?.blob ?? null;
   },
 };
 

@@ -4,10 +4,11 @@ import type { StudentDesk } from './studentDesk';
 
 /** Everything that a student's page can ask for. In this browser a worker answers; the page sees packets only. */
 export interface StudentPort {
-  openPaper(quizId: string, studentId: string): Promise<PaperPacket>;
+  openPaper(quizId: string, studentId: string, attempt?: number): Promise<PaperPacket>;
   begin(quizId: string, studentId: string): Promise<PaperPacket>;
   saveAnswer(attemptId: string, questionId: string, answer: unknown): Promise<Receipt>;
   handIn(attemptId: string): Promise<Receipt>;
+  picture(quizId: string, studentId: string, hash: string): Promise<Blob | null>;
 }
 
 /** Opens the port to the desk that serves students. */

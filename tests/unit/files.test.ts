@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { proposeColumns, readPapers } from '@/core/formats/answerFile';
+import { proposeColumns } from '@/core/formats/answerColumns';
+import { readPapers } from '@/core/formats/answerFile';
 import { proposeRosterColumns, readRoster } from '@/core/formats/rosterFile';
 import { readTable, type Table } from '@/core/formats/table';
 import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
@@ -12,9 +13,11 @@ import { fromEditor, toEditor } from '@/ui/editorTree';
 import { decodeText } from '@/workers/class/decode';
 import { readRescue } from '@/ui/readRescue';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { QUESTIONS } from '../../demo/quiz';
+import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { share } from './support';
+
+const DEMO = { content: CONTENT, questions: [...QUESTIONS] };
 
 function table(text: string): Table {
   const read = readTable(text);
@@ -31,11 +34,11 @@ describe('answer file', () => {
     assert.deepEqual(columns.map((column) => (column.use === 'question' ? column.questionId : column.use)), [
       'student', 'number', 'ignored', ...QUESTIONS.map((question) => question.id),
     ]); // prettier-ignore
-    const { papers, problems } = readPapers(read, columns, QUESTIONS, STUDENTS);
+    const { papers, problems } = readPapers(read, columns, DEMO, STUDENTS);
     assert.deepEqual(papers.map((paper) => [paper.name, paper.studentId]), [
       ['Yann Isle', 'demo-25'], ['Zoe Mere', 'demo-26'], ['Aro Tide', null], ['Bo Sluice', null], ['Ada Marsh', 'demo-1'],
     ]); // prettier-ignore
-    assert.deepEqual(problems, [{ line: 6, column: null, text: 'no name and no number' }]);
+    assert.deepEqual(problems, [{ line: 6, column: null, row: 'refused', text: 'no name and no number' }]);
     assert.deepEqual(papers[3]?.answers['q-cutting'], { kind: 'pickOneOther', text: 'upper' });
     assert.deepEqual(papers[3]?.answers['q-discharge'], { kind: 'phrase', text: '=discharge' });
   });
@@ -51,7 +54,7 @@ describe('answer file', () => {
   test('a heading that is repeated and rows of other lengths do no harm', () => {
     const read = table('Name,Q1,Q2\nAda,x\nName,Q1,Q2\nBo,y,z,more\n');
     assert.deepEqual(read.rows.map((row) => [row.line, row.cells.length]), [[2, 2], [4, 4]]); // prettier-ignore
-    const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, STUDENTS), QUESTIONS, STUDENTS);
+    const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, STUDENTS), DEMO, STUDENTS);
     assert.deepEqual(papers.map((paper) => Object.keys(paper.answers).length), [1, 2]); // prettier-ignore
   });
 
@@ -95,15 +98,10 @@ describe('answer file', () => {
       { id: 'c', name: 'Bo', number: '', groups: [], removedAt: null },
     ];
     const read = table('Name,Number,Q1\nAda,,x\nada,1,y\nBo,,z\n,9,w\nAda,7,v\n');
-    const { papers, problems } = readPapers(
-      read,
-      proposeColumns(read, QUESTIONS, students),
-      QUESTIONS,
-      students,
-    );
+    const { papers, problems } = readPapers(read, proposeColumns(read, QUESTIONS, students), DEMO, students);
     assert.equal(papers.length, 1);
     assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
-      '3: ada stands on line 2 already',
+      '2: Ada stands on line 3 again, and that row counts',
       '4: more than one student is called Bo',
       '5: no student has the number 9',
       '6: Ada has another number on the list',
@@ -119,7 +117,7 @@ describe('answer file', () => {
       'Remarks',
     ];
     const columns = proposeColumns(table(`${heads.join(';')}\n1;2;3;4;5\n`), QUESTIONS, STUDENTS);
-    assert.deepEqual(columns.map((c) => (c.use === 'question' ? c.questionId : c.use)), ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'ignored']); // prettier-ignore
+    assert.deepEqual(columns.map((c) => (c.use === 'question' ? c.questionId : c.use)), ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'note']); // prettier-ignore
   });
 
   test('10 000 mutated files: never a throw, always papers or a located error', () => {
@@ -145,8 +143,8 @@ describe('answer file', () => {
         const read = readTable(text);
         if (!read.ok) return /line \d+|empty|no rows/i.test(read.error);
         const columns = proposeColumns(read.table, QUESTIONS, STUDENTS);
-        const { papers, problems } = readPapers(read.table, columns, QUESTIONS, STUDENTS);
-        return papers.length + problems.filter((p) => p.column === null).length === read.table.rows.length;
+        const { papers, problems } = readPapers(read.table, columns, DEMO, STUDENTS);
+        return papers.length + problems.filter((p) => p.row === 'refused').length === read.table.rows.length;
       }),
       { numRuns: 10_000 },
     );
@@ -217,6 +215,7 @@ describe('roster file', () => {
 describe('scores file', () => {
   const row = (name: string): ScoreRow => ({
     name, number: '7', score: share('7.5'), outOf: share('12'), waiting: share('2'), parts: [share('2/3'), null],
+    groups: ['8C'], attempts: 1, handedIn: null, late: null, comment: '',
   }); // prettier-ignore
 
   test('a header, decimal points, two decimals, empty where nothing was handed in', () => {
@@ -268,7 +267,7 @@ test('formatted text goes into the editor and comes back the same', () => {
 test('10 000 mutated rescue files: never a throw, always a quiz or a located error', () => {
   const whole = JSON.stringify({
     format: 'yentrel-rescue',
-    version: 1,
+    version: 2,
     content: emptyContent('R'),
     questions: QUESTIONS.slice(0, 2),
   });
@@ -288,7 +287,7 @@ test('10 000 mutated rescue files: never a throw, always a quiz or a located err
 test('a rescue file is read back, and a broken one is refused with its place', () => {
   const file = {
     format: 'yentrel-rescue',
-    version: 1,
+    version: 2,
     content: emptyContent('R'),
     questions: [...QUESTIONS],
   };

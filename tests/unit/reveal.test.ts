@@ -15,10 +15,12 @@ import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from './support';
 
 const HOUR = 3_600_000;
-const opening: Opening = { from: 10 * HOUR, until: 20 * HOUR };
+const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
 const all = (when: RevealPlan['score']): RevealPlan =>
-  ({ score: when, rightWrong: when, ownAnswers: when, feedback: when, rightAnswers: when }); // prettier-ignore
-const standing = (more = {}) => ({ opening, shown: {}, live: 1, ...more });
+  ({ score: when, rightWrong: when, ownAnswers: when, feedback: when, rightAnswers: when, comments: when }); // prettier-ignore
+const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, live: 1, ...more });
+
+const at12 = { studentId: 's', finishedAt: 12 * HOUR };
 
 describe('what is shown', () => {
   const cases: [
@@ -39,7 +41,7 @@ describe('what is shown', () => {
     test(title, () => {
       const shown = whatIsShown(
         { plan: all(plan), standing: standing() },
-        finished === null ? null : finished * HOUR,
+        { studentId: 's', finishedAt: finished === null ? null : finished * HOUR },
         at * HOUR,
       );
       for (const aspect of ASPECTS) {
@@ -50,17 +52,20 @@ describe('what is shown', () => {
   }
   test('an aspect shown by hand shows, others by hand do not; taking back hides it again', () => {
     const quiz = { plan: all('byTeacher'), standing: standing({ shown: { score: 15 * HOUR } }) };
-    const shown = whatIsShown(quiz, 12 * HOUR, 16 * HOUR);
+    const shown = whatIsShown(quiz, at12, 16 * HOUR);
     assert.deepEqual(shown.score, { shown: true, since: 15 * HOUR });
     assert.equal(shown.feedback.shown, false);
     assert.equal(
-      whatIsShown({ plan: all('byTeacher'), standing: standing() }, 12 * HOUR, 16 * HOUR).score.shown,
+      whatIsShown({ plan: all('byTeacher'), standing: standing() }, at12, 16 * HOUR).score.shown,
       false,
     );
   });
   test('a quiz without an end has not closed', () => {
-    const quiz = { plan: all('closed'), standing: standing({ opening: { from: 0, until: null } }) };
-    assert.equal(whatIsShown(quiz, 1, 1e15).score.shown, false);
+    const quiz = {
+      plan: all('closed'),
+      standing: standing({ opening: { from: 0, due: null, grace: 0, until: null } }),
+    };
+    assert.equal(whatIsShown(quiz, { studentId: 's', finishedAt: 1 }, 1e15).score.shown, false);
   });
 });
 
@@ -90,7 +95,7 @@ describe('packets for students', () => {
   const canary = (place: string) => `CANARY-${place}`;
   const feedback = (place: string) => ({
     text: canary(place),
-    links: [{ title: canary(`${place}-link`), address: 'https://rivers.example/' }],
+    links: [{ kind: 'read' as const, title: canary(`${place}-link`), address: 'https://rivers.example/' }],
   });
   const phrase = {
     ...phraseQuestion([
@@ -112,7 +117,7 @@ describe('packets for students', () => {
     slipOf(
       paper,
       { answers, finishedAt: 12 * HOUR, byItself: false },
-      whatIsShown({ plan, standing: standing() }, 12 * HOUR, 13 * HOUR),
+      whatIsShown({ plan, standing: standing() }, at12, 13 * HOUR),
     );
 
   test('the questions hold nothing of any key', () => {
@@ -124,7 +129,12 @@ describe('packets for students', () => {
     const nothing = JSON.stringify(slip(all('closed')));
     assert.ok(!nothing.includes('CANARY') && !nothing.includes('mine') && !nothing.includes('Text of'));
     const scoreOnly = slip({ ...all('never'), score: 'handedIn' });
-    assert.deepEqual(scoreOnly.score, { earned: share('0'), outOf: share('2'), waiting: share('0') });
+    assert.deepEqual(scoreOnly.score, {
+      earned: share('0'),
+      outOf: share('2'),
+      waiting: share('0'),
+      late: null,
+    });
     assert.ok(
       scoreOnly.parts.every((part) => part.result === null && part.text === null && part.right === null),
     );

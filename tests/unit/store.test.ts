@@ -3,19 +3,14 @@ import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import type { Answer } from '@/core/kinds';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
-import {
-  attemptOf,
-  attemptsOf,
-  handInAttempt,
-  importPapers,
-  keepAnswer,
-  startAttempt,
-} from '@/store/attempts';
+import { attemptsOf, attemptsOfStudent, handInAttempt, keepAnswer, startAttempt } from '@/store/attempts';
 import { db } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
 import { storageFailure } from '@/store/failure';
 import { nextSteps, redo, undo } from '@/store/history';
-import { closeQuiz, createQuiz, draftPaper, openQuiz } from '@/store/quizzes';
+import { importPapers } from '@/store/imports';
+import { createQuiz, draftPaper } from '@/store/quizzes';
+import { closeQuiz } from '@/store/standing';
 import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
 import { removeOverride, setOverride } from '@/store/overrides';
 import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
@@ -33,7 +28,7 @@ import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { plain } from '@/core/quiz/plainText';
-import { phraseQuestion, pickOneQuestion, variant, written } from './support';
+import { openAlways, phraseQuestion, pickOneQuestion, readPaper, variant, written } from './support';
 
 const label = (field = '') => ({ label: 'Edit', field });
 const silt = () => phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1' });
@@ -47,6 +42,8 @@ const question = async (quizId: string, id: string) => {
   assert.ok(record);
   return record;
 };
+const firstAttempt = async (quizId: string, studentId: string) =>
+  (await attemptsOfStudent(quizId, studentId))[0];
 const say = (text: string): Answer => ({ kind: 'phrase', text });
 const pick = (option: string): Answer => ({ kind: 'pickOne', option });
 
@@ -124,7 +121,7 @@ describe('history', () => {
 describe('draft and live', () => {
   test('before the first hand-in edits count at once, afterwards they wait until applied, and it can be undone', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     const accept = async (form: string) => {
       const record = await question(id, 'q1');
       const old = record.question as PhraseQuestion;
@@ -163,7 +160,7 @@ describe('draft and live', () => {
 
   test('marks are kept a question revision and used again', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
     await classDesk.checkTable(id);
     const kept = await db.markColumns.get([id, 'q1', 1]);
@@ -179,9 +176,9 @@ describe('draft and live', () => {
 describe('a teacher’s own scores', () => {
   test('stand through marking again, are counted in the effect where marking differs, undone, and shown on the slip', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     await sit(id, 's1', { q1: say('mud'), q2: pick('levee') });
-    const attempt = await attemptOf(id, 's1');
+    const attempt = await firstAttempt(id, 's1');
     assert.ok(attempt);
     const place = { quizId: id, attemptId: attempt.id, questionId: 'q1' };
     await setOverride({
@@ -230,7 +227,7 @@ describe('the student’s desk', () => {
     const id = await newQuiz();
     assert.equal((await studentDesk.openPaper(id, 's1')).state, 'closed');
     assert.equal((await studentDesk.openPaper(id, 'nobody')).state, 'unknown');
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     assert.equal((await studentDesk.openPaper(id, 's1')).state, 'ready');
     const working = await studentDesk.begin(id, 's1');
     assert.ok(working.state === 'working');
@@ -256,6 +253,7 @@ describe('the student’s desk', () => {
       earned: { n: 1, d: 1 },
       outOf: { n: 2, d: 1 },
       waiting: { n: 0, d: 1 },
+      late: null,
     });
   });
 
@@ -264,7 +262,7 @@ describe('the student’s desk', () => {
       silt(),
       { ...levee(), mustAnswer: false },
     ]);
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     const working = await studentDesk.begin(id, 's1');
     assert.ok(working.state === 'working');
     assert.deepEqual(working.working.questions.map((one) => one.mustAnswer), [true, false]); // prettier-ignore
@@ -276,7 +274,7 @@ describe('the student’s desk', () => {
 
   test('work that is not handed in when the quiz closes is taken as it stands, or not, by the quiz’s rule', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     const attempt = await startAttempt(id, 's1');
     assert.ok(attempt);
     await keepAnswer(attempt.id, 'q1', say('silt'));
@@ -295,41 +293,56 @@ describe('the student’s desk', () => {
 });
 
 describe('papers from a file', () => {
-  const paper = (name: string, studentId: string | null, text: string) => ({
-    line: 2,
-    studentId,
-    name,
-    number: '',
-    answers: { q1: say(text) },
-  });
+  const paper = (name: string, studentId: string | null, text: string) =>
+    readPaper({ name, studentId, answers: { q1: say(text) } });
+  const none = () => null;
 
   test('new students are added, the same file changes nothing, a corrected one just what differs', async () => {
     const id = await newQuiz();
-    const first = await importPapers(id, [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', null, 'sand')]);
-    assert.deepEqual(first, { added: 2, changed: 0, unchanged: 0, newStudents: 1, refused: [] });
+    const first = await importPapers(
+      id,
+      [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', null, 'sand')],
+      none,
+    );
+    assert.deepEqual(first, {
+      added: 2,
+      changed: 0,
+      unchanged: 0,
+      newStudents: 1,
+      differences: [],
+      refused: [],
+    });
     const cy = (await db.students.toArray()).find((student) => student.name === 'Cy Brook');
     assert.ok(cy);
-    const again = await importPapers(id, [
-      paper('Ada Marsh', 's1', 'silt'),
-      paper('Cy Brook', cy.id, 'silt'),
-    ]);
-    assert.deepEqual(again, { added: 0, changed: 1, unchanged: 1, newStudents: 0, refused: [] });
+    const again = await importPapers(
+      id,
+      [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', cy.id, 'silt')],
+      none,
+    );
+    assert.deepEqual(again, {
+      added: 0,
+      changed: 1,
+      unchanged: 1,
+      newStudents: 0,
+      differences: [{ line: 2, name: 'Cy Brook', what: '1 answer' }],
+      refused: [],
+    });
     assert.equal((await attemptsOf(id)).length, 2);
   });
   test('work that a student handed in on screen is never replaced', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
-    const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')]);
+    const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')], none);
     assert.deepEqual(report.refused, [{ line: 2, name: 'Ada Marsh' }]);
-    assert.deepEqual((await attemptOf(id, 's1'))?.answers['q1'], say('silt'));
+    assert.deepEqual((await firstAttempt(id, 's1'))?.answers['q1'], say('silt'));
   });
 });
 
 describe('the Shelf', () => {
   test('a copy has the questions and nobody’s work; what is removed for good leaves nothing behind', async () => {
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
     await classDesk.checkTable(id);
     const copy = await duplicateQuiz(id);
@@ -357,7 +370,7 @@ describe('the Shelf', () => {
   test('taking the demo school away keeps students who have work in other quizzes', async () => {
     await ensureDemo();
     const id = await newQuiz();
-    await openQuiz(id, 0, null);
+    await openAlways(id);
     await sit(id, 'demo-3', { q1: say('silt') });
     await removeDemo();
     assert.deepEqual((await db.students.toArray()).map((student) => student.id).sort(), [

@@ -1,3 +1,4 @@
+import type { ReadPaper } from '@/core/formats/answerFile';
 import type { Question } from '@/core/kinds';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
@@ -7,6 +8,7 @@ import { emptyContent } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/quiz/plainText';
 import { SILENCE } from '@/core/quiz/silence';
+import { openQuiz } from '@/store/standing';
 
 /** `1`, `1/2` or `0.25` as a fraction. */
 export function share(text: string): Fraction {
@@ -64,6 +66,7 @@ export const pickOneQuestion = (
   options: Object.entries(options).map(([text, credit]) => ({
     id: text.replace(/[^a-z0-9]/g, '-'),
     text,
+    picture: null,
     credit: share(credit),
     feedback: SILENCE,
     gone: false,
@@ -75,3 +78,21 @@ export const paperOf = (questions: Question[], more: Partial<QuizContent> = {}):
   content: { ...emptyContent('Test'), order: questions.map((question) => question.id), ...more },
   questions,
 });
+
+/** A paper as it was read from a file. */
+export const readPaper = (more: Partial<ReadPaper>): ReadPaper => ({
+  line: 2,
+  studentId: null,
+  name: 'Ada Marsh',
+  number: '',
+  attempt: 1,
+  handedInAt: null,
+  answers: {},
+  points: {},
+  note: '',
+  ...more,
+});
+
+/** Opens a quiz without a beginning and an end. */
+export const openAlways = (quizId: string): Promise<void> =>
+  openQuiz(quizId, { from: 0, due: null, grace: 0, until: null });

@@ -1,171 +1,209 @@
-import { comparedText } from '../answers/text/prepare';
-import { DEFAULT_SETTINGS } from '../answers/text/settings';
+import { compare, readDecimal, type Fraction } from '../figures/fraction';
 import { kindOf, type Answer, type Question } from '../kinds';
 import type { Student } from '../quiz/attempt';
-import { plainText } from '../quiz/plainText';
+import { pointsOf } from '../quiz/points';
+import type { Paper } from '../quiz/quiz';
+import type { ColumnUse } from './answerColumns';
+import { compared, studentFinder } from './findStudent';
+import { readTime } from './readTime';
 import type { Table } from './table';
 
-/** What a column holds. */
-export type ColumnUse =
-  | { readonly use: 'student' }
-  | { readonly use: 'number' }
-  | { readonly use: 'question'; readonly questionId: string }
-  | { readonly use: 'ignored' };
-
-/** Something in the file that could not be taken, and where. */
+/** Something in the file that could not be taken as it stands, and where. */
 export interface RowProblem {
   readonly line: number;
+  /** The column, where one cell is meant. */
   readonly column: string | null;
   readonly text: string;
+  /** `refused`: the whole row is left out. `kept`: the rest of the row is taken. */
+  readonly row: 'refused' | 'kept';
 }
 
-/** One row made ready: whose it is, and the answers that stand in it. */
+/** One row made ready: whose it is, and what stands in it. */
 export interface ReadPaper {
   readonly line: number;
   /** null: a student who is not on the list yet. */
   readonly studentId: string | null;
   readonly name: string;
   readonly number: string;
+  /** Which of the student's rows in this file: 1 for the first. */
+  readonly attempt: number;
+  /** null: the file does not say. */
+  readonly handedInAt: number | null;
   readonly answers: Readonly<Record<string, Answer>>;
+  /** Points given by hand, by question. */
+  readonly points: Readonly<Record<string, Fraction>>;
+  readonly note: string;
 }
 
-const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
-const STUDENT_HEADS = new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner']);
-const NUMBER_HEADS = new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code']);
-
-/** The question that a heading names: by its number (`3`, `Q3`, `Question 3`) or by its text. */
-function questionOf(heading: string, questions: readonly Question[]): Question | undefined {
-  const head = compared(heading);
-  if (head === '') return undefined;
-  const number = /^(?:q|question|no|nr)? ?(\d{1,3})$/.exec(head)?.[1];
-  if (number) return questions[Number(number) - 1];
-  const byText = questions.find((question) => compared(plainText(question.text)) === head);
-  if (byText) return byText;
-  const begun = questions.filter((question) => {
-    const text = compared(plainText(question.text));
-    return head.length >= 12 && (text.startsWith(head) || head.includes(text));
-  });
-  return begun.length === 1 ? begun[0] : undefined;
+/** Somebody in the file who is not on the class list. */
+export interface Unknown {
+  readonly key: string;
+  readonly name: string;
+  readonly number: string;
+  readonly line: number;
 }
 
-/** A proposal of what each column holds; the teacher corrects it. A use that is taken is not proposed twice. */
-export function proposeColumns(
-  table: Table,
-  questions: readonly Question[],
-  students: readonly Student[],
-): ColumnUse[] {
-  const taken = new Set<string>();
-  const once = (use: ColumnUse): ColumnUse => {
-    const key = use.use === 'question' ? use.questionId : use.use;
-    if (taken.has(key)) return { use: 'ignored' };
-    taken.add(key);
-    return use;
-  };
-  const names = new Set(students.map((student) => compared(student.name)));
-  return table.header.map((heading, column) => {
-    const head = compared(heading);
-    if (STUDENT_HEADS.has(head)) return once({ use: 'student' });
-    if (NUMBER_HEADS.has(head)) return once({ use: 'number' });
-    const question = questionOf(heading, questions);
-    if (question) return once({ use: 'question', questionId: question.id });
-    const known = table.rows.filter((row) => names.has(compared(row.cells[column] ?? ''))).length;
-    return known * 2 > table.rows.length ? once({ use: 'student' }) : { use: 'ignored' };
-  });
+/** What to do where the file leaves a choice. */
+export interface ReadChoices {
+  /** A student who stands in the file twice: two attempts, or the later row counts. */
+  readonly twice: 'attempts' | 'later';
+  /** Unknown students, by their key: a student's id, `add` or `out`; `add` where nothing is said. */
+  readonly unknown: Readonly<Record<string, string>>;
 }
 
-/** The file's rows as papers, and what could not be taken. Nothing is stored here. */
+export const DEFAULT_CHOICES: ReadChoices = { twice: 'later', unknown: {} };
+
+interface Reading {
+  readonly columns: readonly ColumnUse[];
+  readonly table: Table;
+  readonly paper: Paper;
+  readonly byId: ReadonlyMap<string, Question>;
+  readonly problems: RowProblem[];
+}
+
+type Row = Table['rows'][number];
+
+/**
+ * The file's rows as papers, what could not be taken, who is not known, and how many rows repeat a student.
+ * Nothing is stored here.
+ */
 export function readPapers(
   table: Table,
   columns: readonly ColumnUse[],
-  questions: readonly Question[],
+  paper: Paper,
   students: readonly Student[],
-): { papers: ReadPaper[]; problems: RowProblem[] } {
-  const problems: RowProblem[] = [];
-  const papers: ReadPaper[] = [];
-  const firstLine = new Map<string, number>();
-  const byId = new Map(questions.map((question) => [question.id, question]));
+  choices: ReadChoices = DEFAULT_CHOICES,
+): { papers: ReadPaper[]; problems: RowProblem[]; unknown: Unknown[]; repeated: number } {
+  const byId = new Map(paper.questions.map((question) => [question.id, question]));
+  const reading: Reading = { columns, table, paper, byId, problems: [] };
   const find = studentFinder(students);
+  const known = new Map(students.map((student) => [student.id, student]));
+  const unknown = new Map<string, Unknown>();
+  const papers: ReadPaper[] = [];
+  const column = (use: ColumnUse['use']) => columns.findIndex((one) => one.use === use);
+  const [nameAt, numberAt] = [column('student'), column('number')];
   for (const row of table.rows) {
-    const at = (use: ColumnUse['use']) =>
-      row.cells[columns.findIndex((column) => column.use === use)]?.trim() ?? '';
-    const name = at('student');
-    const number = at('number');
+    const name = row.cells[nameAt]?.trim() ?? '';
+    const number = row.cells[numberAt]?.trim() ?? '';
+    const refuse = (text: string) => reading.problems.push({ line: row.line, column: null, text, row: 'refused' }); // prettier-ignore
     const found = find(name, number);
     if ('problem' in found) {
-      problems.push({ line: row.line, column: null, text: found.problem });
+      refuse(found.problem);
       continue;
     }
-    const key = found.student?.id ?? `${compared(name)}|${number}`;
-    const earlier = firstLine.get(key);
-    if (earlier !== undefined) {
-      problems.push({
-        line: row.line,
-        column: null,
-        text: `${name || number} stands on line ${earlier} already`,
-      });
-      continue;
+    let student = found.student;
+    if (!student) {
+      const key = `${compared(name)}|${number}`;
+      if (!unknown.has(key)) unknown.set(key, { key, name, number, line: row.line });
+      const choice = choices.unknown[key] ?? 'add';
+      student = known.get(choice) ?? null;
+      if (choice === 'out') {
+        refuse(`${name || number} is not on the class list`);
+        continue;
+      }
+      if (!student && name === '') {
+        refuse(`no student has the number ${number}`);
+        continue;
+      }
     }
-    firstLine.set(key, row.line);
-    const answers = answersOf(row, columns, table.header, byId, problems);
-    papers.push({
-      line: row.line,
-      studentId: found.student?.id ?? null,
-      name: found.student?.name ?? name,
-      number: found.student?.number ?? number,
-      answers,
-    });
+    const who = {
+      studentId: student?.id ?? null,
+      name: student?.name ?? name,
+      number: student?.number ?? number,
+    };
+    papers.push({ line: row.line, ...who, attempt: 1, ...contentOf(reading, row) });
   }
-  return { papers, problems };
+  const settled = settleTwice(papers, choices.twice, reading.problems);
+  reading.problems.sort((a, b) => a.line - b.line);
+  const people = new Set(papers.map(personOf));
+  const repeated = papers.length - people.size;
+  return { papers: settled, problems: reading.problems, unknown: [...unknown.values()], repeated };
 }
 
-type Found = { student: Student | null } | { problem: string };
+const personOf = ({ studentId, name, number }: ReadPaper): string =>
+  studentId ?? `${compared(name)}|${number}`;
 
-function studentFinder(students: readonly Student[]): (name: string, number: string) => Found {
-  const byNumber = new Map(students.filter((s) => s.number !== '').map((s) => [s.number, s]));
-  const byName = new Map<string, Student[]>();
-  for (const student of students) {
-    const key = compared(student.name);
-    byName.set(key, [...(byName.get(key) ?? []), student]);
-  }
-  return (name, number) => {
-    if (name === '' && number === '') return { problem: 'no name and no number' };
-    const numbered = number === '' ? undefined : byNumber.get(number);
-    if (numbered) return { student: numbered };
-    const named = byName.get(compared(name)) ?? [];
-    if (named.length > 1) return { problem: `more than one student is called ${name}` };
-    const only = named[0];
-    if (only && number !== '' && only.number !== '')
-      return { problem: `${name} has another number on the list` };
-    if (only) return { student: only };
-    if (name === '') return { problem: `no student has the number ${number}` };
-    if (name.length > 200) return { problem: 'the name is longer than 200 characters' };
-    return { student: null };
-  };
-}
-
-function answersOf(
-  row: Table['rows'][number],
-  columns: readonly ColumnUse[],
-  header: readonly string[],
-  questions: ReadonlyMap<string, Question>,
+/** Several rows of one student: attempts in the order of their times, else of the file, or the last row alone. */
+function settleTwice(
+  papers: readonly ReadPaper[],
+  twice: ReadChoices['twice'],
   problems: RowProblem[],
-): Record<string, Answer> {
-  const answers: Record<string, Answer> = {};
-  columns.forEach((column, index) => {
-    if (column.use !== 'question') return;
-    const question = questions.get(column.questionId);
-    const cell = row.cells[index] ?? '';
-    if (!question) return;
-    if (cell.length > 10_000) {
-      problems.push({
-        line: row.line,
-        column: header[index] ?? null,
-        text: 'longer than 10 000 characters, left out',
-      });
-      return;
+): ReadPaper[] {
+  const byStudent = new Map<string, ReadPaper[]>();
+  for (const paper of papers) {
+    const key = personOf(paper);
+    const rows = byStudent.get(key);
+    if (rows) rows.push(paper);
+    else byStudent.set(key, [paper]);
+  }
+  const settled = new Map<ReadPaper, ReadPaper>();
+  for (const rows of byStudent.values()) {
+    const timed = rows.every((row) => row.handedInAt !== null);
+    const ordered = timed ? [...rows].sort((a, b) => (a.handedInAt ?? 0) - (b.handedInAt ?? 0)) : rows;
+    if (twice === 'attempts')
+      ordered.forEach((row, index) => settled.set(row, { ...row, attempt: index + 1 }));
+    else {
+      const last = ordered.at(-1) as ReadPaper;
+      settled.set(last, last);
+      for (const row of ordered.slice(0, -1)) {
+        const text = `${row.name || row.number} stands on line ${last.line} again, and that row counts`;
+        problems.push({ line: row.line, column: null, text, row: 'refused' });
+      }
     }
-    const answer = kindOf(question).readAnswer(question, cell);
-    if (answer) answers[question.id] = answer;
+  }
+  return papers.flatMap((paper) => settled.get(paper) ?? []);
+}
+
+function contentOf(
+  reading: Reading,
+  row: Row,
+): Pick<ReadPaper, 'answers' | 'points' | 'note' | 'handedInAt'> {
+  const answers: Record<string, Answer> = {};
+  const points: Record<string, Fraction> = {};
+  let note = '';
+  let handedInAt: number | null = null;
+  reading.columns.forEach((use, index) => {
+    const cell = row.cells[index] ?? '';
+    if (cell.trim() === '') return;
+    const problem = (text: string) => {
+      reading.problems.push({
+        line: row.line,
+        column: reading.table.header[index] ?? null,
+        text,
+        row: 'kept',
+      });
+    };
+    if (cell.length > 10_000) problem('longer than 10 000 characters, left out');
+    else if (use.use === 'note') note = cell.trim().slice(0, 5000);
+    else if (use.use === 'time') {
+      handedInAt = readTime(cell, use.order, reading.paper.content.zone);
+      if (handedInAt === null) problem(`“${cell.trim().slice(0, 40)}” is no time, left out`);
+    } else if (use.use === 'points') {
+      const given = readPoints(reading, use.questionId, cell, problem);
+      if (given) points[use.questionId] = given;
+    } else if (use.use === 'question') {
+      const question = reading.byId.get(use.questionId);
+      const answer = question && kindOf(question).readAnswer(question, cell);
+      if (answer) answers[use.questionId] = answer;
+    }
   });
-  return answers;
+  return { answers, points, note, handedInAt };
+}
+
+function readPoints(
+  { byId, paper }: Reading,
+  questionId: string,
+  cell: string,
+  problem: (text: string) => void,
+): Fraction | null {
+  const question = byId.get(questionId);
+  if (!question) return null;
+  const given = readDecimal(cell);
+  if (!given || given.n < 0 || given.n > 1000 * given.d) {
+    problem(`“${cell.trim().slice(0, 40)}” is no number of points from 0 to 1000, left out`);
+    return null;
+  }
+  if (compare(given, pointsOf(question, paper.content)) > 0)
+    problem('more points than the question is worth');
+  return given;
 }

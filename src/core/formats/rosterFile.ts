@@ -1,7 +1,6 @@
-import { comparedText } from '../answers/text/prepare';
-import { DEFAULT_SETTINGS } from '../answers/text/settings';
 import type { Student } from '../quiz/attempt';
 import type { RowProblem } from './answerFile';
+import { compared } from './findStudent';
 import type { Table } from './table';
 
 /** What a column of a roster file holds. */
@@ -13,8 +12,6 @@ export interface RosterChange {
   readonly known: boolean;
   readonly student: Student;
 }
-
-const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
 
 const HEADS: Readonly<Record<Exclude<RosterUse, 'ignored'>, ReadonlySet<string>>> = {
   name: new Set([
@@ -81,7 +78,12 @@ export function readRoster(
     const key = number || `${compared(name)}`;
     const earlier = seen.get(key);
     if (wrong !== null || earlier !== undefined || known === 'several') {
-      problems.push({ line, column: null, text: wrong ?? `${name} stands on line ${earlier} already` });
+      problems.push({
+        line,
+        column: null,
+        row: 'refused',
+        text: wrong ?? `${name} stands on line ${earlier} already`,
+      });
       continue;
     }
     seen.set(key, line);

@@ -1,36 +1,72 @@
 import papa from 'papaparse';
-import { toDecimalText, type Fraction } from '../figures/fraction';
+import { divide, multiply, toDecimalText, type Fraction } from '../figures/fraction';
+import { FORMULA } from './formula';
 
 /** One student's scores as they go into a file. */
 export interface ScoreRow {
   readonly name: string;
   readonly number: string;
+  readonly groups: readonly string[];
   /** null: nothing handed in. */
   readonly score: Fraction | null;
   readonly outOf: Fraction;
   readonly waiting: Fraction;
+  /** Attempts that count. */
+  readonly attempts: number;
+  /** When the attempt that stands for the student was handed in; null without one, and for a mean. */
+  readonly handedIn: string | null;
+  /** Share of the points that being late cost; null where it cost nothing. */
+  readonly late: Fraction | null;
+  readonly comment: string;
   readonly parts: readonly (Fraction | null)[];
 }
 
-/** Signs with which a spreadsheet would take a text cell for a formula. */
-const FORMULA = /^[=+\-@\t\r\n＝＋－＠]/;
+/** The columns that a file of scores can have, in their order. */
+export const SCORE_COLUMNS = [
+  'name', 'number', 'groups', 'score', 'outOf', 'percent', 'waiting', 'attempts', 'handedIn', 'late', 'comment', 'questions',
+] as const; // prettier-ignore
+export type ScoreColumn = (typeof SCORE_COLUMNS)[number];
+export const DEFAULT_SCORE_COLUMNS: readonly ScoreColumn[] = ['name', 'number', 'score', 'outOf', 'waiting', 'questions']; // prettier-ignore
 
+type Cell = string | number | null;
 const figure = (value: Fraction | null): number | null => (value ? Number(toDecimalText(value)) : null);
+const hundredfold = (share: Fraction): number | null => figure(multiply(share, { n: 100, d: 1 }));
+const percentOf = (score: Fraction | null, outOf: Fraction): number | null =>
+  score && outOf.n > 0 ? hundredfold(divide(score, outOf)) : null;
+
+const COLUMNS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, [string, (row: ScoreRow) => Cell]>> = {
+  name: ['Name', (row) => row.name],
+  number: ['Number', (row) => row.number],
+  groups: ['Groups', (row) => row.groups.join(', ')],
+  score: ['Score', (row) => figure(row.score)],
+  outOf: ['Out of', (row) => figure(row.outOf)],
+  percent: ['Per cent', (row) => percentOf(row.score, row.outOf)],
+  waiting: ['Points waiting', (row) => (row.score ? figure(row.waiting) : null)],
+  attempts: ['Attempts', (row) => row.attempts],
+  handedIn: ['Handed in', (row) => row.handedIn],
+  late: ['Late, per cent', (row) => row.late && hundredfold(row.late)],
+  comment: ['Comment', (row) => row.comment],
+};
 
 /**
- * Scores as comma-separated text with a byte order mark and CRLF, one row a student. Numbers have a
- * decimal point; text that a spreadsheet would run as a formula gets an apostrophe in front.
+ * Scores as comma-separated text with a byte order mark and CRLF, one row a student, with the columns asked for.
+ * Numbers have a decimal point; text that a spreadsheet would run as a formula gets an apostrophe in front.
  */
-export function writeScores(rows: readonly ScoreRow[], questionTitles: readonly string[]): string {
-  const header = ['Name', 'Number', 'Score', 'Out of', 'Points waiting'];
-  const heads = questionTitles.map((title, index) => `${index + 1}. ${title}`);
-  const body = rows.map((row) => [
-    row.name,
-    row.number,
-    figure(row.score),
-    figure(row.outOf),
-    row.score ? figure(row.waiting) : null,
-    ...row.parts.map(figure),
-  ]);
-  return `\uFEFF${papa.unparse([[...header, ...heads], ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+export function writeScores(
+  rows: readonly ScoreRow[],
+  questionTitles: readonly string[],
+  columns: readonly ScoreColumn[] = DEFAULT_SCORE_COLUMNS,
+): string {
+  const chosen = SCORE_COLUMNS.filter((column) => columns.includes(column));
+  const header = chosen.flatMap((column) =>
+    column === 'questions'
+      ? questionTitles.map((title, index) => `${index + 1}. ${title}`)
+      : [COLUMNS[column][0]],
+  );
+  const body = rows.map((row) =>
+    chosen.flatMap((column): Cell[] =>
+      column === 'questions' ? row.parts.map(figure) : [COLUMNS[column][1](row)],
+    ),
+  );
+  return `\uFEFF${papa.unparse([header, ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }

@@ -9,8 +9,12 @@ export interface Table {
 /** Largest file that is read, in characters. */
 export const LARGEST_FILE = 20_000_000;
 const MOST_ROWS = 100_000;
+const MOST_COLUMNS = 1000;
 
-type Read = { readonly ok: true; readonly table: Table } | { readonly ok: false; readonly error: string };
+export type ReadResult =
+  { readonly ok: true; readonly table: Table } | { readonly ok: false; readonly error: string };
+
+type Rows = Table['rows'];
 
 const isEmptyRow = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
 const lineBreaks = (cells: readonly string[]): number =>
@@ -23,8 +27,23 @@ function separatorOf(text: string): string {
   return often.reduce((best, next) => (next.times > best.times ? next : best)).sign;
 }
 
-/** Reads comma-, semicolon- or tab-separated text with a header row. Empty rows and repeated headings are passed over. */
-export function readTable(text: string): Read {
+/** Rows as a table: the first that is not empty is the heading; empty rows and repeated headings are passed over. */
+export function tableOf(rows: Rows): ReadResult {
+  const filled = rows.filter((row) => !isEmptyRow(row.cells));
+  const [head, ...rest] = filled;
+  if (!head) return { ok: false, error: 'The file is empty.' };
+  if (head.cells.length > MOST_COLUMNS)
+    return { ok: false, error: `The file has more than ${MOST_COLUMNS} columns.` };
+  const isHeading = (cells: readonly string[]) =>
+    cells.length === head.cells.length && cells.every((cell, at) => cell.trim() === head.cells[at]?.trim());
+  const body = rest.filter((row) => !isHeading(row.cells));
+  if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
+  if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
+  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: body } };
+}
+
+/** Reads comma-, semicolon- or tab-separated text with a header row. */
+export function readTable(text: string): ReadResult {
   if (text.length > LARGEST_FILE)
     return { ok: false, error: 'The file is larger than 20 million characters.' };
   const content = text.replace(/^\uFEFF/, '');
@@ -40,13 +59,5 @@ export function readTable(text: string): Read {
     const at = rows[broken.row ?? 0]?.line ?? 1;
     return { ok: false, error: `Line ${at}: a quotation mark is opened and not closed as it should be.` };
   }
-  const filled = rows.filter((row) => !isEmptyRow(row.cells));
-  const [head, ...rest] = filled;
-  if (!head) return { ok: false, error: 'The file is empty.' };
-  const isHeading = (cells: readonly string[]) =>
-    cells.length === head.cells.length && cells.every((cell, at) => cell.trim() === head.cells[at]?.trim());
-  const body = rest.filter((row) => !isHeading(row.cells));
-  if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
-  if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
-  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: body } };
+  return tableOf(rows);
 }

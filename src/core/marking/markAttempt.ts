@@ -6,10 +6,11 @@ import {
 } from '../figures/fraction'; // prettier-ignore
 import type { Override } from '../quiz/override';
 import { verdictOf, type Mark, type MarkingContext, type Verdict } from './mark';
+import { afterLateness, type Lateness } from './lateness';
 import { change, note, type TraceLine } from './trace';
 
 /** Recorded scores are rounded to hundredths, halves away from zero. */
-const SCORE_STEPS = 100;
+export const SCORE_STEPS = 100;
 
 export const contextOf = (content: QuizContent): MarkingContext => ({ language: content.language });
 
@@ -26,7 +27,7 @@ export interface QuestionScore {
   readonly override: Override | null;
 }
 
-/** A total: what is earned so far, out of what, and what still waits. */
+/** An attempt's total: what is earned so far, out of what, and what still waits. */
 export interface Total {
   /** As recorded: rounded to hundredths. */
   readonly score: Fraction;
@@ -34,6 +35,10 @@ export interface Total {
   readonly exact: Fraction;
   readonly outOf: Fraction;
   readonly waiting: Fraction;
+  /** How late the attempt is; null where it is in time. */
+  readonly late: Lateness | null;
+  /** The sum before anything was taken off for being late. */
+  readonly sum: Fraction;
 }
 
 /** Marks one answer by its question's key. A pure function of question, answer and language. */
@@ -75,18 +80,22 @@ export function shareOfScore({ mark, override, possible }: QuestionScore): Fract
   return possible.n === 0 ? ZERO : clamp(divide(override.points, possible), ZERO, ONE);
 }
 
-/** Adds up an attempt: the sum, not below 0, rounded for the record; waiting points are named beside it. */
-export function total(scores: readonly QuestionScore[]): Total {
-  let exact = ZERO;
+/**
+ * Adds up an attempt: the sum, not below 0, less what lateness costs, rounded for the record; waiting points
+ * are named beside it.
+ */
+export function total(scores: readonly QuestionScore[], late: Lateness | null = null): Total {
+  let sum = ZERO;
   let outOf = ZERO;
   let waiting = ZERO;
   for (const score of scores) {
-    exact = add(exact, score.earned);
+    sum = add(sum, score.earned);
     outOf = add(outOf, score.possible);
     waiting = add(waiting, score.waiting);
   }
-  exact = larger(ZERO, exact);
-  return { score: roundTo(exact, SCORE_STEPS), exact, outOf, waiting };
+  sum = larger(ZERO, sum);
+  const exact = afterLateness(sum, outOf, late);
+  return { score: roundTo(exact, SCORE_STEPS), exact, outOf, waiting, late, sum };
 }
 
 /** Marks a whole attempt: each question's score in the paper's order. */
@@ -134,12 +143,19 @@ function overrideLines(score: QuestionScore): TraceLine[] {
   return [...differs, change('override', 'override', marked, points, { reason, possible })];
 }
 
-/** How the total came about: the sum of the questions, and the rounding where it changed something. */
-export function traceTotal(scores: readonly QuestionScore[]): TraceLine[] {
-  const { exact, score, outOf, waiting } = total(scores);
-  const lines = [change('sum', 'sum', null, exact, { questions: scores.length, outOf })];
+/** How an attempt's total came about: the sum of the questions, then each step that changed something. */
+export function traceTotal(scores: readonly QuestionScore[], late: Lateness | null = null): TraceLine[] {
+  const { sum, exact, score, outOf, waiting } = total(scores, late);
+  const lines = [change('sum', 'sum', null, sum, { questions: scores.length, outOf })];
   if (waiting.n > 0) lines.push(note('sum', 'stillWaiting', { waiting }));
-  if (exact.n * score.d !== score.n * exact.d) lines.push(change('rounding', 'toHundredths', exact, score));
+  if (late) {
+    const { started, unit, share, of, excused } = late;
+    const values = { started, unit, share, of };
+    if (excused) lines.push(note('late', 'lateExcused', values));
+    else if (equal(sum, exact)) lines.push(note('late', 'lateFree', values));
+    else lines.push(change('late', 'late', sum, exact, values));
+  }
+  if (!equal(exact, score)) lines.push(change('rounding', 'toHundredths', exact, score));
   return lines;
 }
 

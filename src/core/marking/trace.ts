@@ -2,7 +2,17 @@ import type { Fraction } from '../figures/fraction';
 
 /** Where a line of a trace belongs on the way of a score. */
 export type Step =
-  'answer' | 'rule' | 'others' | 'credit' | 'points' | 'override' | 'sum' | 'floor' | 'rounding';
+  | 'answer'
+  | 'rule'
+  | 'others'
+  | 'credit'
+  | 'points'
+  | 'override'
+  | 'sum'
+  | 'floor'
+  | 'late'
+  | 'joined'
+  | 'rounding';
 
 export type TraceValue = string | number | boolean | Fraction | null;
 

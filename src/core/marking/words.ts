@@ -30,6 +30,23 @@ const NEAR: Readonly<Record<string, string>> = {
 /** Why an unmatched answer may be worth a look. */
 export const nearMissWords = (near: string): string => NEAR[near] ?? near;
 
+const NOT_COUNTED: Readonly<Record<string, string>> = {
+  working: 'it is not finished',
+  notHandedIn: 'it was not handed in',
+  tooLate: 'it came after the last moment',
+  voided: 'you have voided it',
+};
+
+/** Why an attempt does not count. */
+export const notCountedWords = (why: string): string => NOT_COUNTED[why] ?? why;
+
+const JOINED: Readonly<Record<string, string>> = {
+  best: 'The best attempt counts',
+  latest: 'The latest attempt counts',
+  first: 'The first attempt counts',
+  mean: 'The mean of the attempts counts',
+};
+
 const matched = (how: string) => (v: TraceLine['values']) =>
   `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${errors(v['errors'])}` : ''}: ${share(v['credit'])}`;
 
@@ -83,8 +100,21 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   sum: (v, line) =>
     `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
   stillWaiting: (v) => `${points(v['waiting'])} points still wait for you`,
+  late: (v, line) =>
+    `${howLate(v)}, which costs ${share(v['share'])} of the ${text(v['of'])} points: ${exactPoints(line.after)} left of ${exactPoints(line.before)}`,
+  lateFree: (v) => `${howLate(v)}, which costs nothing`,
+  lateExcused: (v) => `${howLate(v)}, and excused: it costs nothing`,
+  attemptScore: (v, line) =>
+    `Attempt ${text(v['number'])}: ${exactPoints(line.after)}${isFraction(v['waiting']) && v['waiting'].n > 0 ? `, ${points(v['waiting'])} still waiting` : ''}`,
+  attemptOut: (v) => `Attempt ${text(v['number'])} does not count: ${NOT_COUNTED[text(v['why'])] ?? ''}`,
+  joined: (v, line) => `${JOINED[text(v['how'])] ?? ''}: ${exactPoints(line.after)}`,
+  noneCounts: () => 'No attempt counts, so there is no score',
+  provisional: () => 'Points that wait could still change the recorded score',
   toHundredths: (_, line) => `Rounded to hundredths: ${points(line.after)}`,
 };
+
+const howLate = (v: TraceLine['values']): string =>
+  `Late: ${text(v['started'])} ${text(v['unit'])}${v['started'] === 1 ? '' : 's'} begun after the due time`;
 
 function creditText(value: TraceValue | undefined): string {
   if (!isFraction(value)) return '';

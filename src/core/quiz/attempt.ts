@@ -32,3 +32,27 @@ export const Attempt = z.strictObject({
   seq: z.number().int().min(0),
 });
 export type Attempt = z.infer<typeof Attempt>;
+
+/** What the teacher decided about one attempt, besides its scores. */
+export const Ruling = z.strictObject({
+  quizId: Id,
+  attemptId: Id,
+  /** `takenIn`: counts although it came after the last moment; `voided`: does not count. */
+  standing: z.enum(['asRules', 'takenIn', 'voided']),
+  /** Whether being late costs anything. */
+  lateness: z.enum(['counts', 'excused']),
+  /** For the teacher alone. */
+  note: z.string().max(5000),
+});
+export type Ruling = z.infer<typeof Ruling>;
+
+/** The teacher's words to a student about one answer, or about the whole attempt where `questionId` is empty. */
+export const Comment = z.strictObject({
+  quizId: Id,
+  attemptId: Id,
+  questionId: Id.or(z.literal('')),
+  text: z.string().min(1).max(5000),
+  /** When it was written last, ms since 1970. */
+  at: z.number().int(),
+});
+export type Comment = z.infer<typeof Comment>;

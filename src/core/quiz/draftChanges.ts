@@ -3,11 +3,11 @@ import { same } from './same';
 
 /** One difference between what is written and what counts. */
 export interface DraftChange {
-  readonly kind: 'added' | 'removed' | 'changed' | 'order' | 'points' | 'language' | 'texts';
+  readonly kind: 'added' | 'removed' | 'changed' | 'order' | 'points' | 'language' | 'rules' | 'texts';
   readonly questionId: string | null;
 }
 
-/** What the draft holds that the live revision does not. Plan and closing rule take effect at once. */
+/** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const liveById = new Map(live.questions.map((question) => [question.id, question]));
   const draftIds = new Set(draft.questions.map((question) => question.id));
@@ -27,6 +27,8 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const [a, b] = [draft.content, live.content];
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
+  if (!same([a.attempts.counts, a.late, a.zone], [b.attempts.counts, b.late, b.zone]))
+    found.push({ kind: 'rules', questionId: null });
   if (!same([a.title, a.instructions, a.mustAnswer], [b.title, b.instructions, b.mustAnswer]))
     found.push({ kind: 'texts', questionId: null });
   return found;

@@ -4,6 +4,8 @@ import { isSafeAddress } from './silence';
 /** A remedial link: what to read, watch or practise next. */
 export const RemedialLink = z.strictObject({
   title: z.string().max(300),
+  /** What the student is to do there. */
+  kind: z.enum(['read', 'watch', 'practise']),
   address: z.string().max(2000).refine(isSafeAddress, 'A link begins with http://, https:// or mailto:'),
 });
 export type RemedialLink = z.infer<typeof RemedialLink>;

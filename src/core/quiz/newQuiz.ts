@@ -1,8 +1,8 @@
 import { DEFAULT_PLAN } from '../reveal/defaultPlan';
 import type { QuizContent, QuizStanding } from './quiz';
 
-/** What a new quiz holds. */
-export const emptyContent = (title: string): QuizContent => ({
+/** What a new quiz holds; `zone` is the time zone by which days are counted. */
+export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   title,
   topic: '',
   instructions: [],
@@ -12,6 +12,9 @@ export const emptyContent = (title: string): QuizContent => ({
   order: [],
   plan: DEFAULT_PLAN,
   unfinished: 'taken',
+  attempts: { most: 1, counts: 'best' },
+  late: { kind: 'free' },
+  zone,
 });
 
-export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, live: null };
+export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, shownTo: {}, live: null };

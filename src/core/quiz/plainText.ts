@@ -1,4 +1,5 @@
-import type { Paragraph, RichText } from './richText';
+import type { Picture } from './picture';
+import type { Block, Paragraph, RichText } from './richText';
 
 /** A rich text of one plain paragraph a line. */
 export function plain(text: string): RichText {
@@ -10,13 +11,24 @@ export function plain(text: string): RichText {
 
 const paragraphText = (paragraph: Paragraph): string => paragraph.runs.map((run) => run.text).join('');
 
-/** The text without its formatting, blocks joined by a space. */
+const paragraphsOf = (block: Block): Paragraph[] => {
+  if (block.type === 'picture') return [];
+  return block.type === 'paragraph' ? [block] : block.items.flat();
+};
+
+/** The pictures in a text, in their order. */
+export const picturesOf = (text: RichText): Picture[] =>
+  text.flatMap((block) => (block.type === 'picture' ? [block.picture] : []));
+
+/** The text without its formatting and pictures, blocks joined by a space. */
 export function plainText(text: RichText): string {
-  return text
-    .flatMap((block) => (block.type === 'paragraph' ? [block] : block.items.flat()))
-    .map(paragraphText)
-    .join(' ')
-    .trim();
+  return text.flatMap(paragraphsOf).map(paragraphText).join(' ').trim();
 }
 
-export const isEmptyText = (text: RichText): boolean => plainText(text) === '';
+/** True without words and pictures. */
+export const isEmptyText = (text: RichText): boolean =>
+  plainText(text) === '' && picturesOf(text).length === 0;
+
+/** A question in one line, for lists and tables: its words, else what its picture shows. */
+export const questionTitle = (text: RichText): string =>
+  plainText(text) || picturesOf(text)[0]?.alt || 'Question without text';

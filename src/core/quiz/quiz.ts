@@ -3,6 +3,7 @@ import { Question } from '../kinds';
 import { Aspect, RevealPlan } from '../reveal/plan';
 import { z } from '../zod';
 import { RichText } from './richText';
+import { AttemptRule, LateRule, Zone } from './rules';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);
@@ -22,11 +23,23 @@ export const QuizContent = z.strictObject({
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
+  attempts: AttemptRule,
+  late: LateRule,
+  /** The time zone by which days are counted. */
+  zone: Zone,
 });
 export type QuizContent = z.infer<typeof QuizContent>;
 
 /** From when until when students may sit; without an end it stays open. */
-export const Opening = z.strictObject({ from: Instant, until: Instant.nullable() });
+export const Opening = z.strictObject({
+  from: Instant,
+  /** Work handed in later is late; null: never. */
+  due: Instant.nullable(),
+  /** Minutes after the due time in which work is not late yet. */
+  grace: z.number().int().min(0).max(100_000),
+  /** The last moment: nothing is taken after it. */
+  until: Instant.nullable(),
+});
 export type Opening = z.infer<typeof Opening>;
 
 /** What happened to the quiz: not undone with what is written. */
@@ -35,6 +48,8 @@ export const QuizStanding = z.strictObject({
   opening: Opening.nullable(),
   /** Since when the teacher has shown an aspect that waits for it. */
   shown: z.partialRecord(Aspect, Instant),
+  /** Single students to whom the teacher has shown everything that waits for it, and since when. */
+  shownTo: z.record(Id, Instant),
   /** The revision that counts; null before anyone handed in. */
   live: z.number().int().min(1).nullable(),
 });
@@ -49,7 +64,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(1),
+  version: z.literal(2),
   content: QuizContent,
   questions: z.array(Question).max(500),
 });

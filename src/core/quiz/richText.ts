@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { Picture } from './picture';
 
 /** Formatted text as a small tree of what is allowed; drawn by the interface, never as HTML. */
 export const Mark = z.enum(['bold', 'italic', 'sub', 'sup']);
@@ -22,7 +23,10 @@ const List = z.strictObject({
   items: z.array(ListItem).min(1).max(200),
 });
 
-const Block = z.discriminatedUnion('type', [Paragraph, List]);
+/** A picture between two paragraphs. */
+const PictureBlock = z.strictObject({ type: z.literal('picture'), picture: Picture });
+
+const Block = z.discriminatedUnion('type', [Paragraph, List, PictureBlock]);
 export type Block = z.infer<typeof Block>;
 
 export const RichText = z.array(Block).max(500);

@@ -7,4 +7,5 @@ export const DEFAULT_PLAN: RevealPlan = {
   ownAnswers: 'handedIn',
   feedback: 'handedIn',
   rightAnswers: 'closed',
+  comments: 'handedIn',
 };

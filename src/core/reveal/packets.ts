@@ -4,6 +4,7 @@ import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
 import { RemedialLink } from '../quiz/feedback';
 import { RichText } from '../quiz/richText';
+import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
 import { Aspect, Condition } from './plan';
 
@@ -24,6 +25,10 @@ const Cover = z.strictObject({
   questions: z.number().int(),
   points: Fraction,
   until: z.number().int().nullable(),
+  due: z.number().int().nullable(),
+  grace: z.number().int(),
+  late: LateRule,
+  attempts: AttemptRule,
   unfinished: z.enum(['taken', 'notCounted']),
   plan: z.array(z.strictObject({ aspect: Aspect, when: Condition.or(z.literal('never')) })),
 });
@@ -55,6 +60,8 @@ const Part = z.strictObject({
   ownAnswer: z.string().nullable(),
   feedback: z.strictObject({ text: z.string(), links: z.array(RemedialLink) }).nullable(),
   right: z.strictObject({ answers: z.array(z.string()), explanation: z.string() }).nullable(),
+  /** The teacher's words on this answer. */
+  comment: z.string().nullable(),
 });
 export type SlipPart = z.infer<typeof Part>;
 
@@ -66,8 +73,14 @@ const Slip = z.strictObject({
       earned: Fraction,
       outOf: Fraction,
       waiting: Fraction,
+      /** What being late took off, as a share of the earned or possible points; null where nothing. */
+      late: z
+        .strictObject({ share: Fraction, of: z.enum(['earned', 'possible']), before: Fraction })
+        .nullable(),
     })
     .nullable(),
+  /** The teacher's words on the whole attempt. */
+  comment: z.string().nullable(),
   parts: z.array(Part),
   toCome: z.array(
     z.strictObject({
@@ -79,13 +92,26 @@ const Slip = z.strictObject({
 });
 export type Slip = z.infer<typeof Slip>;
 
+/** A student's attempts that are over: which one the slip is of, and what they come to together. */
+const Attempts = z.strictObject({
+  number: z.number().int(),
+  finished: z.array(z.number().int()),
+  /** Why the one at hand does not count; null where it does. */
+  notCounted: z.enum(['tooLate', 'voided']).nullable(),
+  /** The recorded score, with the score, where there are several. */
+  recorded: z.strictObject({ score: Fraction, outOf: Fraction, counts: AttemptRule.shape.counts }).nullable(),
+  /** True where another attempt can be begun now. */
+  mayBegin: z.boolean(),
+});
+export type Attempts = z.infer<typeof Attempts>;
+
 /** The one answer of the student's port: where this student stands, and what may be seen there. */
 export const PaperPacket = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('unknown') }),
   z.strictObject({ state: z.literal('closed'), cover: Cover, opensAt: z.number().int().nullable() }),
   z.strictObject({ state: z.literal('ready'), cover: Cover }),
   z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
-  z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip }),
+  z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip, attempts: Attempts }),
   /** The quiz closed over work that was not handed in, and such work does not count. */
   z.strictObject({ state: z.literal('notHandedIn'), cover: Cover }),
 ]);

@@ -1,7 +1,7 @@
 import { z } from '../zod';
 
 /** The parts of a result that can be shown, in the order in which a slip has them. */
-export const ASPECTS = ['score', 'rightWrong', 'ownAnswers', 'feedback', 'rightAnswers'] as const;
+export const ASPECTS = ['score', 'rightWrong', 'ownAnswers', 'feedback', 'rightAnswers', 'comments'] as const;
 export const Aspect = z.enum(ASPECTS);
 export type Aspect = z.infer<typeof Aspect>;
 
@@ -16,5 +16,6 @@ export const RevealPlan = z.strictObject({
   ownAnswers: Condition.or(z.literal('never')),
   feedback: Condition.or(z.literal('never')),
   rightAnswers: Condition.or(z.literal('never')),
+  comments: Condition.or(z.literal('never')),
 });
 export type RevealPlan = z.infer<typeof RevealPlan>;

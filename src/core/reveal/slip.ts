@@ -2,9 +2,9 @@ import { kindOf, type Answer } from '../kinds';
 import { equal } from '../figures/fraction';
 import type { Mark } from '../marking/mark';
 import type { Override } from '../quiz/override';
-import { markAttempt, shareOfScore, total, verdictOfScore } from '../marking/markAttempt';
+import type { Lateness } from '../marking/lateness';
+import { markAttempt, shareOfScore, total, verdictOfScore, type Total } from '../marking/markAttempt';
 import type { Paper } from '../quiz/quiz';
-import { plainText } from '../quiz/plainText';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from './plan';
 import type { WhatIsShown } from './whatIsShown';
@@ -27,15 +27,23 @@ interface Finished {
   readonly byItself: boolean;
   /** The teacher's own scores, by question. */
   readonly overrides?: Readonly<Record<string, Override>>;
+  readonly late?: Lateness | null;
+  /** The teacher's words by question; those on the whole attempt under the empty id. */
+  readonly comments?: Readonly<Record<string, string>>;
 }
 
 /** Typing errors that cost something. */
 const pricedErrors = (mark: Mark): number => (equal(mark.credit, mark.keyCredit) ? 0 : mark.errors);
 
+const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
+  late && late.share.n > 0 ? { share: late.share, of: late.of, before: sum } : null;
+
 /** What one student gets back: only the aspects that are shown are in it. */
 export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
   const scores = markAttempt(paper, attempt.answers, attempt.overrides);
-  const sum = total(scores);
+  const late = attempt.late ?? null;
+  const sum = total(scores, late);
+  const words = shown.comments.shown ? attempt.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
     const score = scores[index] as (typeof scores)[number];
@@ -59,12 +67,16 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
       right: shown.rightAnswers.shown
         ? { answers: kind.rightAnswers(question), explanation: question.explanation }
         : null,
+      comment: words?.[question.id] ?? null,
     };
   });
   return {
     finishedAt: attempt.finishedAt,
     byItself: attempt.byItself,
-    score: shown.score.shown ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting } : null,
+    score: shown.score.shown
+      ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
+      : null,
+    comment: words?.[''] ?? null,
     parts: Object.values(shown).some((showing) => showing.shown) ? parts : [],
     toCome: ASPECTS.flatMap((aspect) => {
       const showing = shown[aspect];
@@ -72,7 +84,3 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
     }),
   };
 }
-
-/** A question in one line, for lists and tables. */
-export const questionTitle = (text: Parameters<typeof plainText>[0]): string =>
-  plainText(text) || 'Question without text';

@@ -1,8 +1,9 @@
 import { Download } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { download, fileName } from '@/ui/download';
 import { count } from '@/ui/figures';
 import { notify } from '@/ui/notices';
+import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
 import { classWorker } from '@/workers/clients';
 import type { CheckTable } from '@/workers/classDesk';
@@ -15,15 +16,15 @@ import { firstPlace, neighbour, nextToLookAt, rowsShown, type Place, type SortBy
 function useCheckTable(): CheckTable | null {
   const { quiz, attemptsSeq } = useQuiz();
   const [table, setTable] = useState<CheckTable | null>(null);
-  const { id, standing, firstHandInAt } = quiz;
-  const draft = firstHandInAt === null ? quiz.changeSeq : 0;
+  const { id } = quiz;
+  const state = quizState(quiz);
   useEffect(() => {
     let current = true;
     void classWorker().checkTable(id).then((next) => current && setTable(next)); // prettier-ignore
     return () => {
       current = false;
     };
-  }, [id, standing.live, standing.opening, attemptsSeq, draft]);
+  }, [id, state, attemptsSeq]);
   return table;
 }
 
@@ -64,6 +65,7 @@ function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
           <option value="highest">highest total</option>
           <option value="lowest">lowest total</option>
           <option value="waiting">points waiting</option>
+          <option value="late">how late</option>
         </select>
       </label>
     </>
@@ -79,20 +81,18 @@ export default function Check() {
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
   const [went, setWent] = useState(0);
-  const target = chosen ? `${chosen.attemptId}:${chosen.column}` : null;
-  // After everything is drawn: a dialog that is still there would keep the focus to itself.
-  useEffect(() => {
-    if (went > 0) document.querySelector<HTMLElement>(`[data-cell="${target}"]`)?.focus();
-  }, [went, target]);
+  const choose = useCallback((next: Place) => {
+    setAction(null);
+    setPlace(next);
+  }, []);
+  const rows = useMemo(() => (table ? rowsShown(table, search, sort) : []), [table, search, sort]);
   if (table === null) return <p className="px-6 py-16 text-center text-soft">Marking …</p>;
 
-  const rows = rowsShown(table, search, sort);
   const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
   const place = known ?? firstPlace(rows);
   const row = rows.find((one) => one.attemptId === place?.attemptId);
   const go = (next: Place) => {
-    setAction(null);
-    setPlace(next);
+    choose(next);
     setWent((times) => times + 1);
   };
   const look = (by: 1 | -1) => {
@@ -105,6 +105,8 @@ export default function Check() {
     const step = STEPS[key];
     if (step) go(neighbour(rows, place, step[0], step[1]));
     else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
+    else if (key === 'c')
+      document.querySelector<HTMLElement>('[aria-label="Margin"] textarea[aria-label^="Comment"]')?.focus();
     else if (ACTION_KEYS[key] && place.column < table.questions.length) setAction(ACTION_KEYS[key]);
     else return false;
     return true;
@@ -150,7 +152,7 @@ export default function Check() {
           <p className="px-6 py-12 text-center text-soft">No student’s name holds “{search}”.</p>
         )}
         {place && rows.length > 0 && (
-          <CheckGrid table={table} rows={rows} place={place} onPlace={go} onKey={keys} />
+          <CheckGrid table={table} rows={rows} place={place} went={went} onPlace={choose} onKey={keys} />
         )}
       </div>
       <aside

@@ -1,12 +1,17 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useRef } from 'react';
+import { notCountedWords } from '@/core/marking/words';
 import { CreditPie } from '@/ui/CreditPie';
 import { points } from '@/ui/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
-import type { Place } from './rows';
+import { totalColumn, type Place } from './rows';
 
 interface Props {
   readonly table: CheckTable;
   readonly rows: readonly CheckRow[];
   readonly place: Place;
+  /** Grows whenever a place was gone to by key: it is brought into view and gets the focus. */
+  readonly went: number;
   readonly onPlace: (place: Place) => void;
   /** A key pressed in the table; true where it was one that is known. */
   readonly onKey: (key: string) => boolean;
@@ -19,6 +24,7 @@ const STATES = {
   waits: 'waits for you',
   blank: 'nothing given',
 };
+const ROW_HEIGHT = 37;
 
 const spoken = (cell: CheckCell, number: number): string =>
   `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.override ? ', your own score' : ''}${cell.answer ? `, “${cell.answer}”` : ''}`;
@@ -26,58 +32,79 @@ const spoken = (cell: CheckCell, number: number): string =>
 const cellClass = (here: boolean): string =>
   `flex h-9 w-full cursor-pointer items-center justify-center ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-base-200'}`;
 
-interface RowProps {
-  readonly row: CheckRow;
-  readonly place: Place;
+interface CellProps {
+  readonly cell: CheckCell;
+  readonly attemptId: string;
+  readonly column: number;
+  readonly here: boolean;
   readonly onPlace: (place: Place) => void;
 }
 
-function Row({ row, place, onPlace }: RowProps) {
-  const { attemptId } = row;
-  const here = (column: number) => place.attemptId === attemptId && place.column === column;
-  const totalColumn = row.cells.length;
-  const { score, waiting } = row.total;
+function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
+  const marked = cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction;
   return (
-    <tr className="border-b border-hair">
+    <td className="p-0">
+      <button
+        type="button"
+        data-cell={`${attemptId}:${column}`}
+        tabIndex={here ? 0 : -1}
+        className={cellClass(here)}
+        aria-label={spoken(cell, column + 1)}
+        aria-pressed={here}
+        title={cell.answer}
+        onClick={() => onPlace({ attemptId, column })}
+      >
+        <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} label="" />
+        {marked && <span className="near-mark" aria-hidden />}
+      </button>
+    </td>
+  );
+}
+
+interface RowProps {
+  readonly row: CheckRow;
+  readonly index: number;
+  /** The column at hand, where it is in this row. */
+  readonly hand: number | null;
+  readonly several: boolean;
+  readonly onPlace: (place: Place) => void;
+}
+
+/** The recorded score, beside the attempt that stands for the student. */
+function RecordedScore({ row }: { readonly row: CheckRow }) {
+  const { recorded, stands, of } = row;
+  if (!recorded) return <span className="text-soft">–</span>;
+  const shown = stands || (recorded.counted === null && row.number === of);
+  return shown ? <span className="font-semibold">{points(recorded.score)}</span> : null;
+}
+
+const Row = memo(function Row({ row, index, hand, several, onPlace }: RowProps) {
+  const { attemptId, notCounted } = row;
+  const column = totalColumn(row);
+  const { score, waiting, late } = row.total;
+  return (
+    <tr className="border-b border-hair" aria-rowindex={index + 2}>
       <th
         scope="row"
-        className="sticky left-0 z-[1] max-w-48 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
+        className="sticky left-0 z-[1] max-w-56 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
       >
         {row.name}
+        {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
-      {row.cells.map((cell, column) => (
-        <td key={column} className="p-0">
-          <button
-            type="button"
-            data-cell={`${attemptId}:${column}`}
-            tabIndex={here(column) ? 0 : -1}
-            className={cellClass(here(column))}
-            aria-label={spoken(cell, column + 1)}
-            aria-pressed={here(column)}
-            title={cell.answer}
-            onClick={() => onPlace({ attemptId, column })}
-          >
-            <CreditPie
-              credit={cell.credit}
-              verdict={cell.verdict}
-              overridden={cell.override !== null}
-              label=""
-            />
-            {(cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction) && (
-              <span className="near-mark" aria-hidden />
-            )}
-          </button>
-        </td>
+      {row.cells.map((cell, at) => (
+        <Cell key={at} cell={cell} attemptId={attemptId} column={at} here={hand === at} onPlace={onPlace} />
       ))}
-      <td className="sticky right-0 z-[1] bg-paper p-0">
+      <td className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
         <button
           type="button"
-          data-cell={`${attemptId}:${totalColumn}`}
-          tabIndex={here(totalColumn) ? 0 : -1}
-          className={`${cellClass(here(totalColumn))} figures !justify-end gap-2 pr-6 pl-3 font-semibold`}
-          aria-pressed={here(totalColumn)}
-          onClick={() => onPlace({ attemptId, column: totalColumn })}
+          data-cell={`${attemptId}:${column}`}
+          tabIndex={hand === column ? 0 : -1}
+          className={`${cellClass(hand === column)} figures !justify-end gap-2 pr-6 pl-3 ${notCounted ? 'text-soft line-through' : 'font-semibold'}`}
+          aria-pressed={hand === column}
+          title={notCounted ? `Does not count: ${notCountedWords(notCounted)}` : undefined}
+          onClick={() => onPlace({ attemptId, column })}
         >
+          {late && <span className="text-[12.5px] font-medium text-saffron-text">late</span>}
           {waiting.n > 0 && (
             <span className="text-[12.5px] font-medium whitespace-nowrap text-saffron-text">
               +{points(waiting)} to come
@@ -86,55 +113,119 @@ function Row({ row, place, onPlace }: RowProps) {
           {points(score)}
         </button>
       </td>
+      {several && (
+        <td className="figures sticky right-0 z-[1] bg-paper pr-6 pl-2 text-right">
+          <RecordedScore row={row} />
+        </td>
+      )}
     </tr>
+  );
+});
+
+function Head({ table }: { readonly table: CheckTable }) {
+  const { questions, outOf, several } = table;
+  return (
+    <thead className="sticky top-0 z-[2] bg-paper">
+      <tr className="align-bottom shadow-[inset_0_-1px_0_var(--line)]">
+        <th className="sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
+          <span className="label-small">Student</span>
+        </th>
+        {questions.map((question, index) => (
+          <th key={question.id} className="px-1 pb-2 font-normal" title={question.title}>
+            <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
+            <span className="caption figures block leading-tight">
+              {points(question.points)} {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
+            </span>
+            <span className="figures block text-[12px] text-soft">
+              {question.share === null ? '–' : `${Math.round(question.share * 100)} %`}
+            </span>
+          </th>
+        ))}
+        <th className={`${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}>
+          <span className="block font-title text-[15px] font-semibold">Total</span>
+          <span className="caption figures block font-normal">of {points(outOf)}</span>
+        </th>
+        {several && (
+          <th className="sticky right-0 z-[1] w-24 bg-paper pr-6 pb-2 text-right">
+            <span className="block font-title text-[15px] font-semibold">Recorded</span>
+            <span className="caption figures block font-normal">of {points(outOf)}</span>
+          </th>
+        )}
+      </tr>
+    </thead>
   );
 }
 
-/** Students × questions as credit pies with totals. Arrow keys go from cell to cell. */
-export function CheckGrid({ table, rows, place, onPlace, onKey }: Props) {
+const Gap = ({ height }: { readonly height: number }) =>
+  height > 0 ? (
+    <tr aria-hidden>
+      <td style={{ height, padding: 0 }} />
+    </tr>
+  ) : null;
+
+/** Students × questions as credit pies with totals; only the rows in view are drawn. Arrow keys go from cell to cell. */
+export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+    scrollPaddingStart: 64,
+    useFlushSync: false,
+  });
+  const drawn = virtual.getVirtualItems();
+  const latest = useRef({ rows, place, virtual });
+  latest.current = { rows, place, virtual };
+  useEffect(() => {
+    if (went === 0) return;
+    const { rows: all, place: to, virtual: list } = latest.current;
+    const index = all.findIndex((row) => row.attemptId === to.attemptId);
+    list.scrollToIndex(index, { align: 'auto' });
+    // Once the row has been drawn; a dialog that is still there would keep the focus to itself.
+    let tries = 0;
+    const focus = () => {
+      const cell = box.current?.querySelector<HTMLElement>(`[data-cell="${to.attemptId}:${to.column}"]`);
+      if (cell) cell.focus({ preventScroll: false });
+      else if (tries++ < 60) frame = requestAnimationFrame(focus);
+    };
+    let frame = requestAnimationFrame(focus);
+    return () => cancelAnimationFrame(frame);
+  }, [went]);
   return (
-    <div className="overflow-x-auto">
-      <table className="w-full border-collapse" aria-label="Scores">
-        <thead>
-          <tr className="border-b border-line align-bottom">
-            <th className="sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
-              <span className="label-small">Student</span>
-            </th>
-            {table.questions.map((question, index) => (
-              <th key={question.id} className="px-1 pb-2 font-normal" title={question.title}>
-                <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
-                <span className="caption figures block leading-tight">
-                  {points(question.points)}{' '}
-                  {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
-                </span>
-                <span className="figures block text-[12px] text-soft">
-                  {question.share === null ? '–' : `${Math.round(question.share * 100)} %`}
-                </span>
-              </th>
-            ))}
-            <th className="sticky right-0 z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right">
-              <span className="block font-title text-[15px] font-semibold">Total</span>
-              <span className="caption figures block font-normal">of {points(table.outOf)}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody
-          onKeyDown={(event) => {
-            if (event.ctrlKey || event.metaKey || event.altKey) return;
-            if (onKey(event.key)) event.preventDefault();
-          }}
-        >
-          {rows.map((row) => (
-            <Row key={row.attemptId} row={row} place={place} onPlace={onPlace} />
-          ))}
-        </tbody>
-      </table>
+    <>
+      <div ref={box} className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain">
+        <table className="w-full border-collapse" aria-label="Scores" aria-rowcount={rows.length + 1}>
+          <Head table={table} />
+          <tbody
+            onKeyDown={(event) => {
+              if (event.ctrlKey || event.metaKey || event.altKey) return;
+              if (onKey(event.key)) event.preventDefault();
+            }}
+          >
+            <Gap height={drawn[0]?.start ?? 0} />
+            {drawn.map(({ index }) => {
+              const row = rows[index];
+              return row ? (
+                <Row
+                  key={row.attemptId}
+                  row={row}
+                  index={index}
+                  hand={place.attemptId === row.attemptId ? place.column : null}
+                  several={table.several}
+                  onPlace={onPlace}
+                />
+              ) : null;
+            })}
+            <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
+          </tbody>
+        </table>
+      </div>
       <p className="caption px-6 pt-3">
         Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, an
         answer that holds two variants, or an own score that marking would now give differently; a foot marks
-        your own score. Arrow keys go from cell to cell; N and B to the next and previous one that is wrong or
-        waits; A, P, W and H put it right.
+        your own score. Press <kbd>?</kbd> for the keys.
       </p>
-    </div>
+    </>
   );
 }

@@ -9,6 +9,8 @@ import { Trace } from '@/ui/Trace';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
 import { Actions, type Action } from './Actions';
+import { Attempt } from './Attempt';
+import { CommentField } from '@/ui/CommentField';
 
 interface Props {
   readonly row: CheckRow;
@@ -17,49 +19,6 @@ interface Props {
   readonly action: Action | null;
   readonly onAction: (action: Action | null) => void;
   readonly onNext: () => void;
-}
-
-function Total({ row }: { readonly row: CheckRow }) {
-  const { quiz } = useQuiz();
-  const [lines, setLines] = useState<string[]>([]);
-  useEffect(() => {
-    let current = true;
-    void classWorker().totalTrace(quiz.id, row.attemptId).then((found) => current && setLines(found)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [quiz.id, row]);
-  const { score, outOf, waiting } = row.total;
-  return (
-    <>
-      <h2 className="text-[17px]">{row.name}</h2>
-      <p className="figures mt-1 font-title text-[22px] font-semibold">
-        {points(score)} of {points(outOf)}
-        {waiting.n > 0 && (
-          <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>
-        )}
-      </p>
-      <ol className="mt-3 space-y-1 text-[13.5px]">
-        {lines.map((line, index) => (
-          <li key={index}>{line}</li>
-        ))}
-      </ol>
-      <ol className="mt-4">
-        {row.cells.map((cell, index) => (
-          <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
-            <span className="figures w-5 text-right font-semibold">{index + 1}</span>
-            <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
-            <span className="min-w-0 flex-1 truncate">
-              {cell.answer || <span className="text-soft">nothing given</span>}
-            </span>
-            <span className="figures font-semibold">
-              {cell.verdict === 'waits' ? 'waits' : points(cell.earned)}
-            </span>
-          </li>
-        ))}
-      </ol>
-    </>
-  );
 }
 
 function useOpened({ row, table, column }: Props): OpenedAnswer | null {
@@ -90,7 +49,7 @@ function OneAnswer(props: Props) {
   return (
     <>
       <p className="label-small">
-        {row.name}, question {column + 1}
+        {row.name}, {row.of > 1 && `attempt ${row.number}, `}question {column + 1}
       </p>
       <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
       <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">
@@ -119,6 +78,11 @@ function OneAnswer(props: Props) {
             onAction={onAction}
             onNext={onNext}
           />
+          <CommentField
+            attemptId={row.attemptId}
+            questionId={question.id}
+            label="Comment to the student on this answer"
+          />
           <h3 className="mt-4 text-[14px]">How this came about</h3>
           <div className="mt-1">
             <Trace lines={opened.trial.trace} />
@@ -139,5 +103,9 @@ function OneAnswer(props: Props) {
 
 /** Why the cell at hand holds what it holds. */
 export function CheckMargin(props: Props) {
-  return props.column >= props.table.questions.length ? <Total row={props.row} /> : <OneAnswer {...props} />;
+  return props.column >= props.table.questions.length ? (
+    <Attempt row={props.row} />
+  ) : (
+    <OneAnswer {...props} />
+  );
 }

@@ -7,13 +7,19 @@ export interface Place {
   readonly column: number;
 }
 
-export type SortBy = 'name' | 'highest' | 'lowest' | 'waiting';
+export const totalColumn = (row: CheckRow): number => row.cells.length;
+
+export type SortBy = 'name' | 'highest' | 'lowest' | 'waiting' | 'late';
+
+const lateOf = ({ total: { late } }: CheckRow): number =>
+  late ? late.started * (late.unit === 'day' ? 24 : 1) : -1;
 
 const SORTS: Readonly<Record<SortBy, (a: CheckRow, b: CheckRow) => number>> = {
   name: () => 0,
   highest: (a, b) => compare(b.total.score, a.total.score),
   lowest: (a, b) => compare(a.total.score, b.total.score),
   waiting: (a, b) => compare(b.total.waiting, a.total.waiting),
+  late: (a, b) => lateOf(b) - lateOf(a),
 };
 
 /** The rows that a search leaves, in the order asked for; equal ones stay by name. */

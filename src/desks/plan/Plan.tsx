@@ -1,12 +1,14 @@
 import { ASPECTS, type Aspect, type Condition } from '@/core/reveal/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { showAspect } from '@/store/quizzes';
+import { showAspects } from '@/store/standing';
 import { dayAndTime } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
 import { Conflict } from '@/ui/Conflict';
 import { useContentField } from '@/ui/useContentField';
+import { AttemptSentence } from './AttemptSentence';
+import { LateSentence } from './LateSentence';
 import { useNow } from '@/ui/useNow';
 
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
@@ -15,6 +17,7 @@ const SUBJECTS: Readonly<Record<Aspect, string>> = {
   ownAnswers: 'The questions with the student’s own answers appear',
   feedback: 'Feedback with its links appears',
   rightAnswers: 'The right answers and explanations appear',
+  comments: 'My comments appear',
 };
 const WHEN: Readonly<Record<Condition | 'never', string>> = {
   handedIn: 'when the student has handed in',
@@ -24,12 +27,16 @@ const WHEN: Readonly<Record<Condition | 'never', string>> = {
 };
 
 type When = Condition | 'never';
+const planOf = (rest: When, more: Partial<QuizContent['plan']> = {}): QuizContent['plan'] => ({
+  ...(Object.fromEntries(ASPECTS.map((aspect) => [aspect, rest])) as QuizContent['plan']),
+  ...more,
+});
 const READY_MADE: readonly { title: string; plan: QuizContent['plan'] }[] = [
-  { title: 'All at once, at hand-in', plan: { score: 'handedIn', rightWrong: 'handedIn', ownAnswers: 'handedIn', feedback: 'handedIn', rightAnswers: 'handedIn' } },
-  { title: 'Score at hand-in, the rest after closing', plan: { score: 'handedIn', rightWrong: 'closed', ownAnswers: 'closed', feedback: 'closed', rightAnswers: 'closed' } },
-  { title: 'All after closing', plan: { score: 'closed', rightWrong: 'closed', ownAnswers: 'closed', feedback: 'closed', rightAnswers: 'closed' } },
-  { title: 'All by hand', plan: { score: 'byTeacher', rightWrong: 'byTeacher', ownAnswers: 'byTeacher', feedback: 'byTeacher', rightAnswers: 'byTeacher' } },
-]; // prettier-ignore
+  { title: 'All at once, at hand-in', plan: planOf('handedIn') },
+  { title: 'Score at hand-in, the rest after closing', plan: planOf('closed', { score: 'handedIn' }) },
+  { title: 'All after closing', plan: planOf('closed') },
+  { title: 'All by hand', plan: planOf('byTeacher') },
+];
 
 /** Early students can pass on what they see while others can still hand in. */
 function leaksOf(plan: QuizContent['plan']): string | null {
@@ -46,7 +53,7 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
   const { quiz } = useQuiz();
   const since = quiz.standing.shown[aspect];
   const press = async (show: 'show' | 'takeBack') => {
-    await showAspect(quiz.id, aspect, show);
+    await showAspects(quiz.id, [aspect], show);
     notify(show === 'show' ? 'Shown to everyone who has finished' : 'Taken back');
   };
   return (
@@ -67,9 +74,14 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
 function Preview() {
   const { quiz } = useQuiz();
   const at = useNow();
-  const shown = whatIsShown({ plan: quiz.content.plan, standing: quiz.standing }, at, at);
+  const shown = whatIsShown(
+    { plan: quiz.content.plan, standing: quiz.standing },
+    { studentId: '', finishedAt: at },
+    at,
+  );
   const names: Readonly<Record<Aspect, string>> = {
     score: 'score', rightWrong: 'right and wrong', ownAnswers: 'own answers', feedback: 'feedback', rightAnswers: 'right answers',
+    comments: 'comments',
   }; // prettier-ignore
   const atOnce = ASPECTS.filter((aspect) => shown[aspect].shown);
   return (
@@ -107,7 +119,9 @@ function Preview() {
 export default function Plan() {
   const plan = useContentField('plan', 'Change the reveal plan');
   const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
+  const { quiz } = useQuiz();
   const leak = leaksOf(plan.value);
+  const again = quiz.content.attempts.most !== 1 && plan.value.rightAnswers === 'handedIn';
   return (
     <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
       <div className="bg-paper px-9 py-7 max-sm:px-4">
@@ -141,6 +155,11 @@ export default function Plan() {
               .{plan.value[aspect] === 'byTeacher' && <ByHand aspect={aspect} />}
             </li>
           ))}
+        </ul>
+        <h2 className="mt-6 text-[17px]">Attempts and being late</h2>
+        <ul className="mt-1">
+          <AttemptSentence />
+          <LateSentence />
           <li className="py-3 text-[16.5px] leading-relaxed">
             Work that is not handed in when the quiz closes{' '}
             <select
@@ -159,6 +178,12 @@ export default function Plan() {
           <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
             <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others
             can still sit until the quiz closes.
+          </p>
+        )}
+        {again && (
+          <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
+            <strong>The next attempt is given away.</strong> Students who can sit the quiz again see the right
+            answers after their first attempt.
           </p>
         )}
         <h2 className="mt-6 text-[15px]">Ready-made plans</h2>

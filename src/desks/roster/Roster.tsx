@@ -1,10 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronLeft } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { Student } from '@/core/quiz/attempt';
-import { addStudent, everyStudent, setRemoved } from '@/store/roster';
+import { CLASS_LIST } from '@/store/history';
+import { everyStudent, setRemoved } from '@/store/roster';
 import { count } from '@/ui/figures';
-import { NoticeBar, notify } from '@/ui/notices';
+import { NewStudent } from '@/ui/NewStudent';
+import { NoticeBar } from '@/ui/notices';
+import { UndoButtons } from '@/ui/UndoButtons';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
 import { useReady } from '@/ui/useReady';
 import { RosterFile } from './RosterFile';
@@ -30,37 +33,6 @@ function namesakeOf(student: Student, all: readonly Student[]): Student | null {
   const name = student.name.trim().toLocaleLowerCase();
   return (
     all.find((other) => other.id !== student.id && other.name.trim().toLocaleLowerCase() === name) ?? null
-  );
-}
-
-function NewStudent() {
-  const [name, setName] = useState('');
-  const add = async () => {
-    if (name.trim() === '') return;
-    await addStudent(name);
-    notify(`${name.trim()} is on the class list`);
-    setName('');
-  };
-  return (
-    <form
-      className="flex gap-3 px-9 py-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-    >
-      <input
-        className="lined-field !w-64"
-        aria-label="Name of a new student"
-        placeholder="Another student"
-        maxLength={200}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-      />
-      <button type="submit" className="btn btn-sm btn-outline" disabled={name.trim() === ''}>
-        Add
-      </button>
-    </form>
   );
 }
 
@@ -102,6 +74,7 @@ export function Roster() {
           <ChevronLeft size={18} aria-hidden />
         </a>
         <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+        {ready === 'ready' && <UndoButtons scope={CLASS_LIST} />}
         <ThemeSwitch />
       </header>
       <main className="grid grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 max-lg:grid-cols-1">
@@ -141,7 +114,7 @@ export function Roster() {
               </tbody>
             </table>
           )}
-          <NewStudent />
+          <NewStudent label="Add" />
         </div>
         <aside
           aria-label="Class list from a file"

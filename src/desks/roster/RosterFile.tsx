@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import type { RosterUse } from '@/core/formats/rosterFile';
-import { LARGEST_FILE, type Table } from '@/core/formats/table';
+import type { Table } from '@/core/formats/table';
 import type { Student } from '@/core/quiz/attempt';
 import { importRoster } from '@/store/roster';
 import { Dialog } from '@/ui/Dialog';
 import { count } from '@/ui/figures';
-import { FileDrop } from '@/ui/FileDrop';
 import { notify } from '@/ui/notices';
+import { RowProblems } from '@/ui/RowProblems';
+import { TableFile } from '@/ui/TableFile';
 import { classWorker } from '@/workers/clients';
 import type { RosterPreview } from '@/workers/classDesk';
 
@@ -97,18 +98,7 @@ function Preview({ table, first, students, onClose }: PreviewProps) {
           off.
         </p>
         <Changes preview={preview} students={students} />
-        {problems.length > 0 && (
-          <>
-            <p className="mt-3 font-semibold">Not taken in:</p>
-            <ul className="max-h-28 list-disc overflow-y-auto pl-5 text-[14px]">
-              {problems.slice(0, 200).map((problem) => (
-                <li key={problem.line}>
-                  line {problem.line}: {problem.text}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
+        <RowProblems title="Not taken in:" problems={problems} />
       </div>
       <div className="mt-6 flex justify-end gap-3">
         <button type="button" className="btn btn-ghost" onClick={onClose}>
@@ -130,35 +120,14 @@ function Preview({ table, first, students, onClose }: PreviewProps) {
 /** A class list from a file, seen before it is taken in. */
 export function RosterFile({ students }: { readonly students: readonly Student[] }) {
   const [read, setRead] = useState<{ table: Table; first: RosterPreview } | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  const open = async (file: File) => {
-    if (file.size > LARGEST_FILE) {
-      setError('The file is larger than 20 MB.');
-      return;
-    }
-    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()));
-    setError(result.ok ? null : result.error);
-    if (result.ok)
-      setRead({ table: result.table, first: await classWorker().previewRoster(result.table, null) });
-  };
+  const open = async (table: Table) =>
+    setRead({ table, first: await classWorker().previewRoster(table, null) });
   return (
-    <section aria-labelledby="roster-file">
-      <h2 id="roster-file" className="text-[15px]">
-        Class list from a file
-      </h2>
-      <p className="mt-1 text-[14px] text-soft">
-        One row a student with a heading row: name, number, groups. You see what would change before it does.
-      </p>
-      <FileDrop
-        label="Class list file"
-        accept=".csv,.tsv,.txt,text/csv,text/plain"
-        onFile={(file) => void open(file)}
-      />
-      {error && (
-        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          {error}
-        </p>
-      )}
+    <section aria-label="Class list from a file">
+      <TableFile label="Class list file" title="Class list from a file" onTable={(table) => void open(table)}>
+        CSV or XLSX, one row a student with a heading row: name, number, groups. You see what would change
+        before it does.
+      </TableFile>
       {read && <Preview {...read} students={students} onClose={() => setRead(null)} />}
     </section>
   );

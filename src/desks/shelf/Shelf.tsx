@@ -1,6 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
+import { sweepPictures } from '@/store/media';
 import { attemptsSeq } from '@/store/seq';
+import { SHELF } from '@/store/history';
 import { storageFailure, type StorageFailure } from '@/store/failure';
 import type { QuizRecord } from '@/store/db';
 import { createEmptyQuiz, createFromRescue } from '@/store/quizzes';
@@ -8,6 +10,7 @@ import { countStudents, listQuizzes, sweep } from '@/store/shelf';
 import { NoticeBar, notify } from '@/ui/notices';
 import { useReady } from '@/ui/useReady';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { UndoButtons } from '@/ui/UndoButtons';
 import { DemoData } from './DemoData';
 import { ShelfList } from './ShelfList';
 import { ShelfTools, type Filter } from './ShelfTools';
@@ -92,7 +95,7 @@ export function Shelf() {
   const shown = listed?.quizzes.filter((quiz) => matches(quiz, filter)) ?? [];
   const states = new Map(listed?.quizzes.map((quiz, index) => [quiz.id, listed.states[index] ?? '']));
   useEffect(() => {
-    if (ready === 'ready') void sweep();
+    if (ready === 'ready') void sweep().then(sweepPictures);
   }, [ready]);
   const create = async () => {
     try {
@@ -109,6 +112,7 @@ export function Shelf() {
         <a className="link-text" href="/class/">
           Class list
         </a>
+        {ready === 'ready' && <UndoButtons scope={SHELF} />}
         <ThemeSwitch />
       </header>
       <main>

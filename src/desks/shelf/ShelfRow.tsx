@@ -8,14 +8,9 @@ import type { QuizRecord } from '@/store/db';
 import { count, dayAndTime } from '@/ui/figures';
 import { setDeleted } from '@/store/shelf';
 import { ShelfMenu } from './ShelfMenu';
-import type { CheckTable, TrayRow } from '@/workers/classDesk';
+import { quizState } from '@/ui/quizState';
+import type { QuizCounts } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
-
-interface Standing {
-  readonly finished: number;
-  readonly expected: number;
-  readonly waiting: number;
-}
 
 function stands({ standing }: QuizRecord): { word: string; detail: string } {
   const { opening } = standing;
@@ -42,22 +37,22 @@ interface Props {
 export function ShelfRow({ quiz, state, movable, onMove }: Props) {
   const sortable = useSortable({ id: quiz.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
-  const [work, setWork] = useState<Standing | null>(null);
-  const { id, standing: head } = quiz;
+  const [work, setWork] = useState<QuizCounts | null>(null);
+  const { id } = quiz;
+  const head = quizState(quiz);
   useEffect(() => {
     let current = true;
-    const show = (tray: readonly TrayRow[], table: CheckTable) => {
-      if (current) setWork({ finished: table.rows.length, expected: tray.length, waiting: table.waiting });
-    };
-    Promise.all([classWorker().tray(id), classWorker().checkTable(id)]).then(
-      ([tray, table]) => show(tray, table),
-      // The quiz was removed meanwhile: its row goes as well.
-      () => setWork(null),
-    );
+    classWorker()
+      .quizCounts(id)
+      .then(
+        (counts) => current && setWork(counts),
+        // The quiz was removed meanwhile: its row goes as well.
+        () => current && setWork(null),
+      );
     return () => {
       current = false;
     };
-  }, [id, state, head.live]);
+  }, [id, state, head]);
   const { word, detail } = stands(quiz);
   return (
     <li
@@ -115,6 +110,11 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
           </a>
         ) : (
           <span className="text-soft">{work && work.finished > 0 ? 'nothing waits' : ''}</span>
+        )}
+        {work && work.finished > 0 && (
+          <a className="caption block hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#handback`}>
+            {work.shown} of {work.finished} shown
+          </a>
         )}
       </p>
       {quiz.deletedAt === null ? (

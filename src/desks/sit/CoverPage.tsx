@@ -1,8 +1,22 @@
 import { useState } from 'react';
 import type { Cover } from '@/core/reveal/packets';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
+import { lateRuleWords } from '@/ui/lateWords';
 import { RichText } from '@/ui/RichText';
 import { whenResultsCome } from './planWords';
+
+function dueWords({ due, grace, late }: Cover): string {
+  const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
+  return `${until}. ${lateRuleWords(late)}`;
+}
+
+const COUNTS = { best: 'best', latest: 'latest', first: 'first' };
+
+function attemptWords({ attempts: { most, counts } }: Cover): string {
+  const often = most === null ? 'as often as you like' : most === 2 ? 'twice' : `${most} times`;
+  const which = counts === 'mean' ? 'the mean of your attempts' : `your ${COUNTS[counts]} attempt`;
+  return `You can sit it ${often}; ${which} counts.`;
+}
 
 /** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
 export function CoverPage({
@@ -16,8 +30,12 @@ export function CoverPage({
   const facts = [
     `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,
     cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
+    ...(cover.due === null ? [] : [dueWords(cover)]),
+    ...(cover.attempts.most === 1 ? [] : [attemptWords(cover)]),
     'Your answers are kept as you go: you can leave and come back on this device.',
-    'You can change them until you hand in. Handing in is once and for all.',
+    cover.attempts.most === 1
+      ? 'You can change them until you hand in. Handing in is once and for all.'
+      : 'You can change them until you hand in.',
     cover.unfinished === 'taken'
       ? 'What is not handed in by the end is taken as it stands.'
       : 'What is not handed in by the end does not count.',

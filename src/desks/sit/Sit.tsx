@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { PaperPacket } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/figures';
+import { PictureSource } from '@/ui/Picture';
 import { openStudentPort, type StudentPort } from '@/workers/studentPort';
 import { CoverPage } from './CoverPage';
 import { SlipPage } from './SlipPage';
@@ -27,13 +28,21 @@ export function Sit() {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
   const [{ quizId, studentId }] = useState(address);
 
+  // Which of several attempts is looked at; the latest one where nothing is said.
+  const [attempt, setAttempt] = useState<number | undefined>();
+  const picture = useCallback((hash: string) => port.picture(quizId, studentId, hash), [quizId, studentId]);
+
   const open = useCallback(async () => {
     try {
-      setPacket(await port.openPaper(quizId, studentId));
+      setPacket(await port.openPaper(quizId, studentId, attempt));
     } catch {
       setPacket('failed');
     }
-  }, [quizId, studentId]);
+  }, [quizId, studentId, attempt]);
+  const begin = async () => {
+    setAttempt(undefined);
+    setPacket(await port.begin(quizId, studentId));
+  };
 
   useEffect(() => void open(), [open]);
 
@@ -84,11 +93,23 @@ export function Sit() {
   }
   if (packet.state === 'ready') {
     return (
-      <CoverPage cover={packet.cover} onBegin={async () => setPacket(await port.begin(quizId, studentId))} />
+      <PictureSource value={picture}>
+        <CoverPage cover={packet.cover} onBegin={begin} />
+      </PictureSource>
     );
   }
   if (packet.state === 'working') {
-    return <WorkPages port={port} cover={packet.cover} working={packet.working} onDone={open} />;
+    const { cover, working } = packet;
+    return (
+      <PictureSource value={picture}>
+        <WorkPages key={working.attemptId} port={port} cover={cover} working={working} onDone={open} />
+      </PictureSource>
+    );
   }
-  return <SlipPage cover={packet.cover} slip={packet.slip} />;
+  const { cover, slip, attempts } = packet;
+  return (
+    <PictureSource value={picture}>
+      <SlipPage cover={cover} slip={slip} attempts={attempts} onAttempt={setAttempt} onAgain={begin} />
+    </PictureSource>
+  );
 }

@@ -1,100 +1,107 @@
-import { useEffect, useRef } from 'react';
-import type { Cover, Slip, SlipPart } from '@/core/reveal/packets';
-import { isSilent } from '@/core/quiz/silence';
-import { CreditPie } from '@/ui/CreditPie';
-import { FeedbackView } from '@/ui/FeedbackView';
-import { count, dayAndTime, points } from '@/ui/figures';
-import { RichText } from '@/ui/RichText';
+import { useEffect, useRef, useState } from 'react';
+import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
+import { dayAndTime, points } from '@/ui/figures';
+import { SlipQuestion, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
 import { stillToCome } from './planWords';
 
-const VERDICTS = {
-  right: 'Right',
-  partly: 'Partly right',
-  wrong: 'Not right',
-  waits: 'Waits to be marked',
-  blank: 'No answer',
+interface Props {
+  readonly cover: Cover;
+  readonly slip: Slip;
+  readonly attempts: Attempts;
+  readonly onAttempt: (number: number) => void;
+  readonly onAgain: () => Promise<void>;
+}
+
+const COUNTS = {
+  best: 'your best attempt counts',
+  latest: 'your latest attempt counts',
+  first: 'your first attempt counts',
+  mean: 'the mean of your attempts counts',
+};
+const NOT_COUNTED = {
+  tooLate: 'It came after the last moment, so it does not count unless your teacher takes it in.',
+  voided: 'Your teacher does not count this attempt.',
 };
 
-function Part({ part }: { readonly part: SlipPart }) {
-  const { result, text, ownAnswer, feedback, right } = part;
-  const hasFeedback = feedback !== null && !isSilent(feedback);
+/** Which of several attempts the slip is of, and what they come to together. */
+function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttempt'>) {
+  const { number, finished, recorded } = attempts;
+  if (finished.length < 2) return null;
   return (
-    <li className="border-b border-line py-4">
-      <div className="flex items-baseline gap-2.5">
-        <span className="figures font-title font-semibold">{part.number}</span>
-        {result && (
-          <>
-            <CreditPie credit={result.credit} verdict={result.verdict} label="" />
-            <span className="flex-1 font-semibold">
-              {VERDICTS[result.verdict]}
-              {result.errors > 0 && (
-                <span className="font-normal">, less {count(result.errors, 'typing error')}</span>
-              )}
-            </span>
-            <span className="figures">
-              {result.verdict === 'waits'
-                ? `${points(part.points)} to come`
-                : `${points(result.earned)} of ${points(part.points)}`}
-            </span>
-          </>
-        )}
+    <div className="mt-4 border-y border-line py-2.5">
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Attempts">
+        {finished.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className={`btn h-10 px-4 ${one === number ? 'btn-primary' : 'btn-outline'}`}
+            aria-pressed={one === number}
+            onClick={() => onAttempt(one)}
+          >
+            Attempt {one}
+          </button>
+        ))}
       </div>
-      {text && <RichText text={text} className="mt-1.5" />}
-      {text && ownAnswer !== null && (
-        <p className="mt-1.5">
-          <span className="label-small">Your answer </span>
-          <span className="font-semibold break-words">{ownAnswer}</span>
-        </p>
-      )}
-      {hasFeedback && (
-        <p className="mt-2 border-l-2 border-saffron pl-3">
-          <FeedbackView feedback={feedback} />
-        </p>
-      )}
-      {right && right.answers.length > 0 && (
+      {recorded && (
         <p className="mt-2">
-          <span className="label-small">Right </span>
-          <span className="font-semibold">{right.answers.join(', or ')}</span>
+          Recorded:{' '}
+          <span className="figures font-semibold">
+            {points(recorded.score)} of {points(recorded.outOf)}
+          </span>
+          , as {COUNTS[recorded.counts]}.
         </p>
       )}
-      {right && right.explanation !== '' && (
-        <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
-      )}
-    </li>
+    </div>
   );
 }
 
-function Score({ score }: { readonly score: NonNullable<Slip['score']> }) {
-  const { earned, outOf, waiting } = score;
+function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 'onAgain'>) {
+  const [busy, setBusy] = useState(false);
+  if (!attempts.mayBegin) return null;
+  const { most, counts } = cover.attempts;
   return (
-    <p className="figures mt-5 font-title text-[30px] leading-tight font-semibold">
-      {points(earned)} of {points(outOf)}
-      {waiting.n > 0 && (
-        <span className="block font-sans text-[16px] text-saffron-text">
-          so far, {points(waiting)} to come
-        </span>
-      )}
-    </p>
+    <div className="mt-5">
+      <button
+        type="button"
+        className="btn btn-outline h-11 px-5 text-[15px]"
+        disabled={busy}
+        onClick={() => {
+          setBusy(true);
+          void onAgain();
+        }}
+      >
+        Sit it again
+      </button>
+      <p className="caption mt-1">
+        {most === null
+          ? 'You can sit it as often as you like'
+          : `You can sit it ${most} times, and have done so ${attempts.finished.length === 1 ? 'once' : `${attempts.finished.length} times`}`}
+        ; {COUNTS[counts]}.
+      </p>
+    </div>
   );
 }
 
 /** The receipt, and exactly what the plan shows now; then a sentence about when the rest comes. */
-export function SlipPage({ cover, slip }: { readonly cover: Cover; readonly slip: Slip }) {
+export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const rest = stillToCome(slip.toCome);
-  const hasParts = slip.parts.some((part) => part.result || part.text);
+  const hasParts = slip.parts.some((part) => part.result || part.text || part.comment !== null);
   return (
     <main className="mx-auto min-h-dvh max-w-[640px] bg-paper px-[18px] py-8">
       <p className="caption">Slip of {cover.student}</p>
       <h1 ref={heading} tabIndex={-1} className="mt-1 text-[24px] outline-none">
         {cover.title}
       </h1>
+      <AttemptLine attempts={attempts} onAttempt={onAttempt} />
       <p className="mt-2" role="status">
         {slip.byItself ? 'Taken as it stood when the quiz closed, ' : 'Handed in '}
         <span className="figures font-semibold">{dayAndTime(slip.finishedAt)}</span>. It has been received.
       </p>
-      {slip.score && <Score score={slip.score} />}
+      {attempts.notCounted && <p className="mt-2 font-semibold">{NOT_COUNTED[attempts.notCounted]}</p>}
+      {slip.score && <SlipScore score={slip.score} />}
+      {slip.comment !== null && <TeacherWords text={slip.comment} />}
       {rest.length > 0 && (
         <ul className="mt-4 border-l-2 border-petrol pl-3">
           {rest.map((line) => (
@@ -102,10 +109,11 @@ export function SlipPage({ cover, slip }: { readonly cover: Cover; readonly slip
           ))}
         </ul>
       )}
+      <Again cover={cover} attempts={attempts} onAgain={onAgain} />
       {hasParts && (
         <ol className="mt-5 border-t border-line">
           {slip.parts.map((part) => (
-            <Part key={part.number} part={part} />
+            <SlipQuestion key={part.number} part={part} />
           ))}
         </ol>
       )}

@@ -68,8 +68,10 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
       <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
         <p className="truncate font-semibold">{cover.title}</p>
-        {cover.until !== null && (
-          <p className="caption figures whitespace-nowrap">until {dayAndTime(cover.until)}</p>
+        {(cover.due ?? cover.until) !== null && (
+          <p className="caption figures whitespace-nowrap">
+            {cover.due === null ? 'until' : 'due'} {dayAndTime(cover.due ?? cover.until ?? 0)}
+          </p>
         )}
       </header>
       <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>

@@ -9,6 +9,7 @@ const NAMES: Readonly<Record<Aspect, string>> = {
   ownAnswers: 'your answers',
   feedback: 'feedback',
   rightAnswers: 'the right answers',
+  comments: 'your teacher’s comments',
 };
 
 function list(aspects: readonly Aspect[]): string {

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { LARGEST_FILE, type Table } from '@/core/formats/table';
+import type { Table } from '@/core/formats/table';
 import { count } from '@/ui/figures';
-import { FileDrop } from '@/ui/FileDrop';
 import { notify } from '@/ui/notices';
-import { classWorker } from '@/workers/clients';
-import type { ImportReport } from '@/store/attempts';
+import { TableFile } from '@/ui/TableFile';
+import type { ImportReport } from '@/store/imports';
 import { ImportDialog } from './ImportDialog';
 
 function reportWords(report: ImportReport): string {
@@ -17,22 +16,42 @@ function reportWords(report: ImportReport): string {
   return parts.filter(Boolean).join(', ') || 'Nothing was taken in';
 }
 
+function Report({ report }: { readonly report: ImportReport }) {
+  return (
+    <div role="status" className="mt-3 text-[14px]">
+      <p className="font-semibold">{reportWords(report)}.</p>
+      {report.differences.length > 0 && (
+        <>
+          <p className="mt-1">What differs from before:</p>
+          <ul className="max-h-40 list-disc overflow-y-auto pl-5">
+            {report.differences.map(({ line, name, what }) => (
+              <li key={line}>
+                {name} (line {line}): {what}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {report.refused.length > 0 && (
+        <>
+          <p className="mt-1">Left out, because they handed in on screen:</p>
+          <ul className="max-h-40 list-disc overflow-y-auto pl-5">
+            {report.refused.map(({ line, name }) => (
+              <li key={line}>
+                line {line}, {name}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
+
 /** A file of answers is dropped or chosen; what its columns hold is settled before anything is taken in. */
 export function AnswerFile({ onImported }: { readonly onImported: () => void }) {
   const [table, setTable] = useState<Table | null>(null);
-  const [error, setError] = useState<string | null>(null);
   const [report, setReport] = useState<ImportReport | null>(null);
-
-  const read = async (file: File) => {
-    setReport(null);
-    if (file.size > LARGEST_FILE) {
-      setError('The file is larger than 20 MB.');
-      return;
-    }
-    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()));
-    setError(result.ok ? null : result.error);
-    setTable(result.ok ? result.table : null);
-  };
   const done = (result: ImportReport) => {
     setTable(null);
     setReport(result);
@@ -40,40 +59,18 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
     onImported();
   };
   return (
-    <section aria-labelledby="answer-file">
-      <h2 id="answer-file" className="text-[15px]">
-        Answers from a file
-      </h2>
-      <p className="mt-1 text-[14px] text-soft">
-        One row a student, separated by commas, semicolons or tabs, with a heading row.
-      </p>
-      <FileDrop
+    <section aria-label="Answers from a file">
+      <TableFile
         label="Answer file"
-        accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
-        onFile={(file) => void read(file)}
-      />
-      {error && (
-        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          {error}
-        </p>
-      )}
-      {report && (
-        <div role="status" className="mt-3 text-[14px]">
-          <p className="font-semibold">{reportWords(report)}.</p>
-          {report.refused.length > 0 && (
-            <>
-              <p className="mt-1">Left out, because they handed in on screen:</p>
-              <ul className="list-disc pl-5">
-                {report.refused.map(({ line, name }) => (
-                  <li key={line}>
-                    line {line}, {name}
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-        </div>
-      )}
+        title="Answers from a file"
+        onTable={(read) => {
+          setReport(null);
+          setTable(read);
+        }}
+      >
+        CSV or XLSX with a heading row, one row a student. You see what it holds before anything is taken in.
+      </TableFile>
+      {report && <Report report={report} />}
       {table && <ImportDialog table={table} onClose={() => setTable(null)} onImported={done} />}
     </section>
   );

@@ -1,19 +1,17 @@
 import { useEffect, useState } from 'react';
-import type { ColumnUse } from '@/core/formats/answerFile';
+import type { ColumnUse } from '@/core/formats/answerColumns';
+import { DEFAULT_CHOICES, type ReadChoices } from '@/core/formats/answerFile';
 import type { Table } from '@/core/formats/table';
-import { questionTitle } from '@/core/reveal/slip';
-import type { ImportReport } from '@/store/attempts';
+import type { ImportReport } from '@/store/imports';
 import { Dialog } from '@/ui/Dialog';
-import { count } from '@/ui/figures';
+import { download } from '@/ui/download';
+import { count, points } from '@/ui/figures';
 import { useQuiz } from '@/ui/quizContext';
+import { RowProblems } from '@/ui/RowProblems';
 import { classWorker } from '@/workers/clients';
 import type { FilePreview } from '@/workers/classDesk';
-
-const keyOf = (use: ColumnUse): string => (use.use === 'question' ? `q:${use.questionId}` : use.use);
-const columnUse = (key: string): ColumnUse =>
-  key.startsWith('q:')
-    ? { use: 'question', questionId: key.slice(2) }
-    : { use: key as 'student' | 'number' | 'ignored' };
+import { ColumnUses } from './ColumnUses';
+import { UnknownStudents } from './UnknownStudents';
 
 interface Props {
   readonly table: Table;
@@ -21,107 +19,113 @@ interface Props {
   readonly onImported: (report: ImportReport) => void;
 }
 
-/** What the file would bring under the columns as chosen; until they are, under those that are proposed. */
-function usePreview(
-  table: Table,
-): [FilePreview | null, readonly ColumnUse[], (columns: ColumnUse[]) => void] {
+/** What the file would bring under the columns and choices as made; until they are, as proposed. */
+function usePreview(table: Table) {
   const { quiz } = useQuiz();
   const [chosen, setChosen] = useState<ColumnUse[] | null>(null);
+  const [choices, setChoices] = useState<ReadChoices | null>(null);
   const [preview, setPreview] = useState<FilePreview | null>(null);
   useEffect(() => {
     let current = true;
-    void classWorker().previewFile(quiz.id, table, chosen).then((next) => current && setPreview(next)); // prettier-ignore
+    void classWorker().previewFile(quiz.id, table, chosen, choices).then((next) => current && setPreview(next)); // prettier-ignore
     return () => {
       current = false;
     };
-  }, [quiz.id, table, chosen]);
+  }, [quiz.id, table, chosen, choices]);
   const columns = chosen ?? preview?.columns ?? table.header.map((): ColumnUse => ({ use: 'ignored' }));
-  return [preview, columns, setChosen];
+  const settled = choices ?? preview?.choices ?? DEFAULT_CHOICES;
+  return { preview, columns, choices: settled, setChosen, setChoices };
 }
 
-/** What each column holds, with the first rows to see it by; then everything is taken in at once, or nothing. */
+function Twice({
+  repeated,
+  choices,
+  onChange,
+}: {
+  readonly repeated: number;
+  readonly choices: ReadChoices;
+  readonly onChange: (choices: ReadChoices) => void;
+}) {
+  if (repeated === 0) return null;
+  return (
+    <p className="mt-3">
+      {count(repeated, 'row')} {repeated === 1 ? 'repeats' : 'repeat'} a student:{' '}
+      <select
+        className="sentence-part"
+        aria-label="A student who stands in the file twice"
+        value={choices.twice}
+        onChange={(event) => onChange({ ...choices, twice: event.target.value as ReadChoices['twice'] })}
+      >
+        <option value="later">the later row counts</option>
+        <option value="attempts">each row is an attempt</option>
+      </select>
+      .
+    </p>
+  );
+}
+
+function FirstMarks({ preview }: { readonly preview: FilePreview }) {
+  if (preview.firstMarks.length === 0) return null;
+  return (
+    <p className="mt-2 text-[14px]">
+      <span className="text-soft">The first marks: </span>
+      {preview.firstMarks.map(({ line, name, total }, index) => (
+        <span key={line} className="figures">
+          {index > 0 && ' · '}
+          {name} {points(total.score)} of {points(total.outOf)}
+          {total.waiting.n > 0 && (
+            <span className="text-saffron-text"> so far, {points(total.waiting)} to come</span>
+          )}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+/** What each column holds, and what is to be done where the file leaves a choice; then all is taken in at once, or nothing. */
 export function ImportDialog({ table, onClose, onImported }: Props) {
-  const { quiz, questions } = useQuiz();
-  const [preview, columns, choose] = usePreview(table);
+  const { quiz } = useQuiz();
+  const { preview, columns, choices, setChosen, setChoices } = usePreview(table);
   const [busy, setBusy] = useState(false);
   const papers = preview?.papers ?? [];
-  const fresh = papers.filter((paper) => paper.studentId === null).length;
+  const problems = preview?.problems ?? [];
+  const refused = problems.filter((problem) => problem.row === 'refused');
   const named = columns.some((column) => column.use === 'student' || column.use === 'number');
   const take = async () => {
     setBusy(true);
-    onImported(await classWorker().importFile(quiz.id, table, [...columns]));
+    onImported(await classWorker().importFile(quiz.id, table, [...columns], choices));
+  };
+  const saveRefused = async () => {
+    const text = await classWorker().refusedFile(quiz.id, table, [...columns], choices);
+    download('rows-left-out.csv', text, 'text/csv;charset=utf-8');
   };
   return (
     <Dialog title="What do the columns hold?" onClose={onClose} wide>
-      <div className="overflow-x-auto">
-        <table className="w-full text-left text-[14px]">
-          <thead>
-            <tr className="label-small border-b border-line">
-              <th className="pb-1 font-semibold">Heading</th>
-              <th className="pb-1 font-semibold">Holds</th>
-              <th className="pb-1 font-semibold">First rows</th>
-            </tr>
-          </thead>
-          <tbody>
-            {table.header.map((heading, index) => (
-              <tr key={index} className="border-b border-hair">
-                <th scope="row" className="max-w-56 truncate py-1.5 pr-4 font-semibold">
-                  {heading || `Column ${index + 1}`}
-                </th>
-                <td className="py-1 pr-4">
-                  <select
-                    className="lined-field !w-72 truncate"
-                    aria-label={`Column ${heading || index + 1}`}
-                    value={keyOf(columns[index] ?? { use: 'ignored' })}
-                    onChange={(event) =>
-                      choose(
-                        columns.map((column, at) => (at === index ? columnUse(event.target.value) : column)),
-                      )
-                    }
-                  >
-                    <option value="ignored">is ignored</option>
-                    <option value="student">student’s name</option>
-                    <option value="number">student’s number</option>
-                    {questions.map((record, at) => (
-                      <option key={record.id} value={`q:${record.id}`}>
-                        {at + 1}. {questionTitle(record.question.text).slice(0, 60)}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className="max-w-72 truncate py-1.5 text-soft">
-                  {table.rows
-                    .slice(0, 3)
-                    .map((row) => row.cells[index] ?? '')
-                    .filter(Boolean)
-                    .join(' · ')}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <ColumnUses table={table} columns={columns} onChange={setChosen} />
       <div className="mt-4" aria-live="polite">
         {!named && <p className="text-saffron-text">Say which column holds the student.</p>}
-        {named && (
-          <p>
-            {count(papers.length, 'paper')} ready
-            {fresh > 0 ? `, ${fresh} of them from students who will be added to the class list` : ''}.
-          </p>
-        )}
-        {(preview?.problems.length ?? 0) > 0 && (
+        {named && <p>{count(papers.length, 'paper')} ready.</p>}
+        {named && preview && <FirstMarks preview={preview} />}
+        {named && preview && (
           <>
-            <p className="mt-2 font-semibold">Not taken in:</p>
-            <ul className="max-h-32 overflow-y-auto pl-5 text-[14px]">
-              {preview?.problems.slice(0, 200).map((problem, index) => (
-                <li key={index} className="list-disc">
-                  line {problem.line}
-                  {problem.column ? `, ${problem.column}` : ''}: {problem.text}
-                </li>
-              ))}
-            </ul>
+            <Twice repeated={preview.repeated} choices={choices} onChange={setChoices} />
+            <UnknownStudents unknown={preview.unknown} choices={choices} onChange={setChoices} />
           </>
         )}
+        <RowProblems title={`${count(refused.length, 'row')} not taken in:`} problems={refused} />
+        {refused.length > 0 && (
+          <button
+            type="button"
+            className="link-text mt-1 cursor-pointer text-[14px]"
+            onClick={() => void saveRefused()}
+          >
+            Save these rows as a file, to put them right
+          </button>
+        )}
+        <RowProblems
+          title="Taken in, but worth a look:"
+          problems={problems.filter((problem) => problem.row === 'kept')}
+        />
       </div>
       <div className="mt-6 flex justify-end gap-3">
         <button type="button" className="btn btn-ghost" onClick={onClose}>

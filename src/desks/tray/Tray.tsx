@@ -1,7 +1,10 @@
 import { useEffect, useState } from 'react';
-import { addStudent } from '@/store/roster';
-import { dayAndTime } from '@/ui/figures';
+import { isFinished } from '@/core/quiz/window';
+import { rule } from '@/store/rulings';
+import { count, dayAndTime } from '@/ui/figures';
+import { NewStudent } from '@/ui/NewStudent';
 import { notify } from '@/ui/notices';
+import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
@@ -11,20 +14,23 @@ const STATES = {
   notOpened: 'not opened',
   working: 'working',
   handedIn: 'handed in',
+  late: 'late',
+  tooLate: 'after the last moment',
   ranOut: 'ran out',
 } as const;
 
 function useTray(listed: number): TrayRow[] | null {
   const { quiz, attemptsSeq } = useQuiz();
   const [rows, setRows] = useState<TrayRow[] | null>(null);
-  const { id, standing } = quiz;
+  const { id } = quiz;
+  const state = quizState(quiz);
   useEffect(() => {
     let current = true;
     void classWorker().tray(id).then((found) => current && setRows(found)); // prettier-ignore
     return () => {
       current = false;
     };
-  }, [id, attemptsSeq, standing.opening, listed]);
+  }, [id, attemptsSeq, state, listed]);
   return rows;
 }
 
@@ -36,7 +42,11 @@ function when(row: TrayRow): string {
 
 function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }) {
   const address = `/sit/?quiz=${encodeURIComponent(quizId)}&student=${encodeURIComponent(row.studentId)}`;
-  const done = row.state === 'handedIn' || row.state === 'ranOut';
+  const done = isFinished(row.state);
+  const takeIn = async () => {
+    for (const attemptId of row.tooLate) await rule(quizId, attemptId, { standing: 'takenIn' });
+    notify(`${row.name} is taken in`);
+  };
   return (
     <tr className="border-b border-hair hover:bg-base-200">
       <td className="figures py-1.5 pr-4 pl-9 text-soft">{row.number}</td>
@@ -44,9 +54,15 @@ function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }
         {row.name}
       </th>
       <td
-        className={`py-1.5 pr-4 ${row.state === 'working' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
+        className={`py-1.5 pr-4 ${row.state === 'working' || row.state === 'late' || row.state === 'tooLate' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
       >
         {STATES[row.state]}
+        {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
+        {row.tooLate.length > 0 && (
+          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => void takeIn()}>
+            Take in<span className="sr-only"> the work of {row.name}</span>
+          </button>
+        )}
       </td>
       <td className="figures caption py-1.5 pr-4">{when(row)}</td>
       <td className="py-1.5 pr-9 text-right">
@@ -59,44 +75,13 @@ function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }
   );
 }
 
-function NewStudent({ onAdded }: { readonly onAdded: () => void }) {
-  const [name, setName] = useState('');
-  const add = async () => {
-    if (name.trim() === '') return;
-    await addStudent(name);
-    notify(`${name.trim()} is on the class list`);
-    setName('');
-    onAdded();
-  };
-  return (
-    <form
-      className="flex gap-3 px-9 py-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void add();
-      }}
-    >
-      <input
-        className="lined-field !w-64"
-        aria-label="Name of a new student"
-        placeholder="Another student"
-        maxLength={200}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-      />
-      <button type="submit" className="btn btn-sm btn-outline" disabled={name.trim() === ''}>
-        Add to the class list
-      </button>
-    </form>
-  );
-}
-
 /** Where handed-in work arrives: who stands where, and answers from a file. */
 export default function Tray() {
   const { quiz } = useQuiz();
   const [listed, setListed] = useState(0);
   const rows = useTray(listed);
-  const done = rows?.filter((row) => row.state === 'handedIn' || row.state === 'ranOut').length ?? 0;
+  const done = rows?.filter((row) => isFinished(row.state)).length ?? 0;
+  const late = rows?.filter((row) => row.state === 'late' || row.state === 'tooLate').length ?? 0;
   const working = rows?.filter((row) => row.state === 'working').length ?? 0;
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
@@ -106,7 +91,7 @@ export default function Tray() {
           <p className="caption figures mt-1">
             {rows === null
               ? 'Looking who is there …'
-              : `${done} of ${rows.length} handed in, ${working} working, ${rows.length - done - working} not opened`}{' '}
+              : `${done} of ${rows.length} handed in${late > 0 ? ` (${late} late)` : ''}, ${working} working, ${rows.length - done - working} not opened`}{' '}
             <a className="link-text" href="/class/">
               Class list
             </a>
@@ -135,7 +120,7 @@ export default function Tray() {
             </table>
           </div>
         )}
-        <NewStudent onAdded={() => setListed((n) => n + 1)} />
+        <NewStudent label="Add to the class list" onAdded={() => setListed((n) => n + 1)} />
       </div>
       <aside
         aria-label="Answers from a file"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { isOpen } from '@/core/quiz/window';
 import { now } from '@/store/clock';
-import { closeQuiz, openQuiz } from '@/store/quizzes';
+import { closeQuiz, openQuiz } from '@/store/standing';
 import { Dialog } from '@/ui/Dialog';
 import { dayAndTime } from '@/ui/figures';
 import { notify } from '@/ui/notices';
@@ -16,6 +16,15 @@ function toField(at: number): string {
   return local.toISOString().slice(0, 16);
 }
 
+function troubleOf(from: number, due: number | null, until: number | null): string | null {
+  if (Number.isNaN(from)) return 'Say from when.';
+  if (until !== null && (Number.isNaN(until) || until <= from))
+    return 'The end must come after the beginning.';
+  if (due === null) return null;
+  if (Number.isNaN(due) || due <= from) return 'The due time must come after the beginning.';
+  return until !== null && due > until ? 'The due time must come before the end.' : null;
+}
+
 /** Opening and closing: one deliberate act that says who can see the quiz from when. */
 export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
   const { quiz, questions } = useQuiz();
@@ -24,16 +33,15 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
   const open = isOpen(opening, at);
   const [from, setFrom] = useState(toField(open && opening ? opening.from : at));
   const [until, setUntil] = useState(opening?.until && open ? toField(opening.until) : toField(at + 7 * DAY));
+  const [due, setDue] = useState(opening?.due ? toField(opening.due) : '');
+  const [grace, setGrace] = useState(opening?.grace ?? 0);
   const [endless, setEndless] = useState(open && opening?.until === null);
   const fromAt = new Date(from).getTime();
   const untilAt = endless ? null : new Date(until).getTime();
-  const bad = Number.isNaN(fromAt)
-    ? 'Say from when.'
-    : untilAt !== null && (Number.isNaN(untilAt) || untilAt <= fromAt)
-      ? 'The end must come after the beginning.'
-      : null;
+  const dueAt = due === '' ? null : new Date(due).getTime();
+  const bad = troubleOf(fromAt, dueAt, untilAt);
   const apply = async () => {
-    await openQuiz(quiz.id, fromAt, untilAt);
+    await openQuiz(quiz.id, { from: fromAt, due: dueAt, grace: dueAt === null ? 0 : grace, until: untilAt });
     notify(untilAt === null ? 'The quiz is open' : `The quiz is open until ${dayAndTime(untilAt)}`);
     onClose();
   };
@@ -69,6 +77,36 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
           />
         </label>
       </div>
+      <div className="mt-3 grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+        <label className="block">
+          <span className="label-small">Due, if late work is to be told apart</span>
+          <input
+            type="datetime-local"
+            className="input w-full"
+            value={due}
+            onChange={(e) => setDue(e.target.value)}
+          />
+        </label>
+        <label className="block">
+          <span className="label-small">Minutes of grace after that</span>
+          <input
+            type="number"
+            className="input w-full"
+            min={0}
+            max={10_000}
+            value={grace}
+            disabled={due === ''}
+            onChange={(e) => setGrace(Math.min(10_000, Math.max(0, Math.floor(Number(e.target.value) || 0))))}
+          />
+        </label>
+      </div>
+      {dueAt !== null && (
+        <p className="caption mt-1">
+          {quiz.content.late.kind === 'free'
+            ? 'Being late costs nothing: the Reveal plan has the rule.'
+            : 'What being late costs stands on the Reveal plan.'}
+        </p>
+      )}
       <label className="mt-3 flex items-center gap-2">
         <input
           type="checkbox"

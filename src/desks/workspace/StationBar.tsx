@@ -1,17 +1,18 @@
-import { useLiveQuery } from 'dexie-react-hooks';
-import { ChevronLeft, Redo2, Undo2 } from 'lucide-react';
+import { ChevronLeft } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/useNow';
-import { nextSteps, redo, undo } from '@/store/history';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
-import { notify } from '@/ui/notices';
 import { useQuiz, type QuizView } from '@/ui/quizContext';
+import { quizState } from '@/ui/quizState';
 import { useSaving } from '@/ui/saving';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { UndoButtons } from '@/ui/UndoButtons';
+import type { QuizCounts } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
+import { Commands } from './Commands';
 import { OpenDialog } from './OpenDialog';
 import { STATIONS, type StationName } from './stations';
 
@@ -25,22 +26,23 @@ const SAVING_WORDS = {
 
 /** What is left to do at each station, in two or three words. */
 function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
-  const [waiting, setWaiting] = useState(0);
-  const [working, setWorking] = useState(0);
-  const { id, standing } = quiz;
+  const [counts, setCounts] = useState<QuizCounts | null>(null);
+  const { id } = quiz;
+  const state = quizState(quiz);
   useEffect(() => {
     let current = true;
-    void classWorker().checkTable(id).then((table) => current && setWaiting(table.waiting)); // prettier-ignore
-    void classWorker().tray(id).then((rows) => current && setWorking(rows.filter((row) => row.state === 'working').length)); // prettier-ignore
+    void classWorker().quizCounts(id).then((found) => current && setCounts(found)); // prettier-ignore
     return () => {
       current = false;
     };
-  }, [id, standing.live, attemptsSeq]);
+  }, [id, state, attemptsSeq]);
+  const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};
   const keyless = questions.filter(({ question }) => !kindOf(question).hasKey(question)).length;
   return {
     ...(keyless > 0 ? { write: `${keyless} without key` } : {}),
     ...(working > 0 ? { tray: `${working} working` } : {}),
     ...(waiting > 0 ? { check: `${waiting} waiting` } : {}),
+    ...(finished > shown ? { handback: `${finished - shown} not shown` } : {}),
   };
 }
 
@@ -50,38 +52,6 @@ function openWords({ quiz }: QuizView, at: number): string {
   if (isOpen(opening, at)) return opening.until === null ? 'Open' : `Open until ${dayAndTime(opening.until)}`;
   if (isOver(opening, at) && opening.until !== null) return `Closed since ${dayAndTime(opening.until)}`;
   return `Opens ${dayAndTime(opening.from)}`;
-}
-
-function UndoButtons({ quizId }: { readonly quizId: string }) {
-  const steps = useLiveQuery(() => nextSteps(quizId), [quizId], { undo: null, redo: null });
-  const run = async (step: typeof undo, words: string) => {
-    const label = await step(quizId);
-    if (label) notify(`${words}: ${label.toLowerCase()}`);
-  };
-  return (
-    <span className="flex">
-      <button
-        type="button"
-        className="icon-button"
-        disabled={!steps.undo}
-        aria-label={steps.undo ? `Undo: ${steps.undo}` : 'Undo'}
-        title={steps.undo ? `Undo: ${steps.undo} (Ctrl Z)` : 'Nothing to undo'}
-        onClick={() => void run(undo, 'Undone')}
-      >
-        <Undo2 size={17} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="icon-button"
-        disabled={!steps.redo}
-        aria-label={steps.redo ? `Do again: ${steps.redo}` : 'Do again'}
-        title={steps.redo ? `Do again: ${steps.redo} (Ctrl Shift Z)` : 'Nothing to do again'}
-        onClick={() => void run(redo, 'Done again')}
-      >
-        <Redo2 size={17} aria-hidden />
-      </button>
-    </span>
-  );
 }
 
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
@@ -140,7 +110,8 @@ export function StationBar({ station }: { readonly station: string }) {
         </ol>
       </nav>
       <div className="flex items-center justify-end gap-3">
-        <UndoButtons quizId={quiz.id} />
+        <Commands onOpening={() => setAsking(true)} />
+        <UndoButtons scope={quiz.id} />
         <ThemeSwitch />
         <button
           type="button"

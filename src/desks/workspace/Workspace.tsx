@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { attemptsSeq } from '@/store/seq';
-import { redo, undo } from '@/store/history';
 import { getQuestions, getQuiz } from '@/store/quizzes';
-import { NoticeBar, notify } from '@/ui/notices';
+import { NoticeBar } from '@/ui/notices';
+import { pictureBlob } from '@/store/media';
+import { PictureSource } from '@/ui/Picture';
 import { QuizContext, type QuizView } from '@/ui/quizContext';
 import { downloadRescue } from '@/ui/rescue';
 import { StorageTrouble } from '@/ui/StorageTrouble';
@@ -59,27 +60,6 @@ function usePending(view: Omit<QuizView, 'pending'> | null): Pending | null {
   return pending;
 }
 
-function useUndoKeys(quizId: string | undefined): void {
-  useEffect(() => {
-    if (!quizId) return;
-    const step = async (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase();
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || (key !== 'z' && key !== 'y')) return;
-      event.preventDefault();
-      const forward = key === 'y' || event.shiftKey;
-      const label = await (forward ? redo(quizId) : undo(quizId));
-      notify(
-        label
-          ? `${forward ? 'Done again' : 'Undone'}: ${label.toLowerCase()}`
-          : `Nothing to ${forward ? 'do again' : 'undo'}`,
-      );
-    };
-    const listen = (event: KeyboardEvent) => void step(event);
-    addEventListener('keydown', listen, true);
-    return () => removeEventListener('keydown', listen, true);
-  }, [quizId]);
-}
-
 function Message({ title, text }: { readonly title: string; readonly text: string }) {
   return (
     <main className="mx-auto max-w-xl px-6 py-24">
@@ -106,7 +86,6 @@ export function Workspace() {
   const station = useStation();
   const data = typeof loaded === 'object' ? loaded : null;
   const pending = usePending(data);
-  useUndoKeys(data?.quiz.id);
   const view = useMemo(() => (data ? { ...data, pending } : null), [data, pending]);
   const title = data?.quiz.content.title;
   useEffect(() => {
@@ -133,14 +112,16 @@ export function Workspace() {
   const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
     <QuizContext value={view}>
-      <div className="flex min-h-dvh flex-col">
-        <StorageTrouble onRescue={() => downloadRescue(view)} />
-        <StationBar station={station} />
-        <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
-          <Desk />
-        </Suspense>
-        <EffectBar />
-      </div>
+      <PictureSource value={pictureBlob}>
+        <div className="flex min-h-dvh flex-col">
+          <StorageTrouble onRescue={() => downloadRescue(view)} />
+          <StationBar station={station} />
+          <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
+            <Desk />
+          </Suspense>
+          <EffectBar />
+        </div>
+      </PictureSource>
       <NoticeBar />
     </QuizContext>
   );

@@ -6,6 +6,7 @@ export const STATIONS = [
   { name: 'plan', title: 'Reveal plan', Desk: lazy(() => import('../plan/Plan')) },
   { name: 'tray', title: 'Tray', Desk: lazy(() => import('../tray/Tray')) },
   { name: 'check', title: 'Check', Desk: lazy(() => import('../check/Check')) },
+  { name: 'handback', title: 'Hand back', Desk: lazy(() => import('../handback/HandBack')) },
 ] as const;
 
 export type StationName = (typeof STATIONS)[number]['name'];

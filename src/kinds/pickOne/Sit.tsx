@@ -1,3 +1,4 @@
+import { Picture } from '@/ui/Picture';
 import type { SitProps } from '../sit';
 
 /** One option is chosen; it can be changed until hand-in, and taken back. */
@@ -22,7 +23,10 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
             checked={chosen === option.id}
             onChange={() => onAnswer({ kind: 'pickOne', option: option.id })}
           />
-          <span>{option.text}</span>
+          <span className="min-w-0 flex-1">
+            {option.picture && <Picture picture={option.picture} />}
+            {option.text}
+          </span>
         </label>
       ))}
       {chosen !== null && (

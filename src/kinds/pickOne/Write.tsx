@@ -1,16 +1,27 @@
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { ArrowDown, ArrowUp, Image, X } from 'lucide-react';
+import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Option, PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import { optionName } from '@/core/kinds/pickOne/name';
 import { move } from '@/core/quiz/order';
 import { SILENCE } from '@/core/quiz/silence';
 import { newId } from '@/store/ids';
 import { CreditPie } from '@/ui/CreditPie';
+import { Picture } from '@/ui/Picture';
+import { PictureDialog } from '@/ui/PictureDialog';
 import { FeedbackField } from '@/ui/FeedbackField';
 import { PercentField } from '@/ui/PercentField';
+import { isPictureFile } from '@/ui/pictureFile';
 import type { WriteFaces } from '../faces';
 
-const blank = (text = ''): Option => ({ id: newId(), text, credit: ZERO, feedback: SILENCE, gone: false });
+const blank = (text = ''): Option => ({
+  id: newId(),
+  text,
+  picture: null,
+  credit: ZERO,
+  feedback: SILENCE,
+  gone: false,
+});
 
 interface RowProps {
   readonly option: Option;
@@ -23,7 +34,8 @@ interface RowProps {
 }
 
 function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }: RowProps) {
-  const about = option.text || place;
+  const about = optionName(option) || place;
+  const [picturing, setPicturing] = useState<'choose' | File | null>(null);
   const right = option.credit.n > 0;
   return (
     <li className="grid grid-cols-[28px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-1.5">
@@ -37,17 +49,64 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
       >
         <CreditPie credit={option.credit} label="" />
       </button>
-      <input
-        className={`plain-field ${right ? 'font-semibold' : ''}`}
-        data-option
-        aria-label={place}
-        placeholder={place}
-        maxLength={2000}
-        value={option.text}
-        onChange={(event) => onChange({ ...option, text: event.target.value })}
-        onKeyDown={onKey}
-        onPaste={onPaste}
-      />
+      <div className="flex flex-wrap items-start gap-1">
+        {option.picture && (
+          <button
+            type="button"
+            className="cursor-pointer"
+            aria-label={`Change the picture of ${place}`}
+            onClick={() => setPicturing('choose')}
+          >
+            <Picture picture={option.picture} small />
+          </button>
+        )}
+        <input
+          className={`plain-field !w-auto min-w-24 flex-1 ${right ? 'font-semibold' : ''}`}
+          data-option
+          aria-label={place}
+          placeholder={place}
+          maxLength={2000}
+          value={option.text}
+          onChange={(event) => onChange({ ...option, text: event.target.value })}
+          onKeyDown={onKey}
+          onPaste={(event) => {
+            const file = [...event.clipboardData.files].find(isPictureFile);
+            if (!file) return onPaste(event);
+            event.preventDefault();
+            setPicturing(file);
+          }}
+        />
+        {!option.picture && (
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Add a picture to ${place}`}
+            title="Add a picture"
+            onClick={() => setPicturing('choose')}
+          >
+            <Image size={15} aria-hidden />
+          </button>
+        )}
+        {picturing && (
+          <PictureDialog
+            picture={option.picture}
+            file={picturing === 'choose' ? null : picturing}
+            onClose={() => setPicturing(null)}
+            onRemove={
+              option.picture
+                ? () => {
+                    setPicturing(null);
+                    onChange({ ...option, picture: null });
+                  }
+                : undefined
+            }
+            onSave={(picture) => {
+              setPicturing(null);
+              onChange({ ...option, picture });
+            }}
+          />
+        )}
+      </div>
       <PercentField
         value={option.credit}
         label={`Credit for ${about}`}
@@ -167,7 +226,8 @@ const Folded: WriteFaces<PickOneQuestion>['Folded'] = ({ question }) => (
       .map((option) => (
         <li key={option.id} className={option.credit.n > 0 ? 'font-semibold' : 'text-soft'}>
           <CreditPie credit={option.credit} size={11} label={option.credit.n > 0 ? 'right:' : ''} />{' '}
-          {option.text || 'empty option'}
+          {option.picture && <Picture picture={option.picture} small />}
+          {option.text || (option.picture ? '' : 'empty option')}
         </li>
       ))}
   </ul>
@@ -187,7 +247,7 @@ const Try: WriteFaces<PickOneQuestion>['Try'] = ({ question, value, onChange }) 
       .filter((option) => !option.gone)
       .map((option) => (
         <option key={option.id} value={option.id}>
-          {option.text || 'empty option'}
+          {optionName(option) || 'empty option'}
         </option>
       ))}
   </select>

@@ -1,17 +1,21 @@
 import type { Fraction } from '@/core/figures/fraction';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
+import type { Recorded } from '@/core/marking/joinAttempts';
+import type { Lateness } from '@/core/marking/lateness';
 import type { NearMiss, Verdict } from '@/core/marking/mark';
 import {
-  contextOf, markAnswer, scoreQuestion, overrideDiffers, shareOfScore, total, traceTotal, verdictOfScore, type QuestionScore, type Total,
+  contextOf, markAnswer, scoreQuestion, overrideDiffers, shareOfScore, traceTotal, verdictOfScore, type QuestionScore, type Total,
 } from '@/core/marking/markAttempt'; // prettier-ignore
+import { traceJoin } from '@/core/marking/traceJoin';
 import { traceWords } from '@/core/marking/words';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
+import { questionTitle } from '@/core/quiz/plainText';
 import { pointsOf, pointsOfPaper } from '@/core/quiz/points';
-import { questionTitle } from '@/core/reveal/slip';
+import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ofAttempt } from '@/store/overrides';
 import { tryAnswer, type Trial } from '../quickDesk';
-import { byName, liveClass, scoresOf } from './papers';
+import { byName, liveClass, workOf, type StudentWork } from './papers';
 
 export interface CheckCell {
   readonly verdict: Verdict;
@@ -25,11 +29,20 @@ export interface CheckCell {
   readonly override: { readonly reason: string; readonly differs: boolean } | null;
 }
 
+/** One attempt. */
 export interface CheckRow {
   readonly attemptId: string;
   readonly studentId: string;
   readonly name: string;
+  /** Which of how many attempts. */
+  readonly number: number;
+  readonly of: number;
   readonly total: Total;
+  readonly notCounted: NotCounted | null;
+  /** The student's recorded score; null where no attempt counts. */
+  readonly recorded: Recorded | null;
+  /** True where this attempt stands for the student. */
+  readonly stands: boolean;
   readonly cells: readonly CheckCell[];
 }
 
@@ -38,6 +51,8 @@ export interface CheckTable {
   readonly rows: readonly CheckRow[];
   readonly outOf: Fraction;
   readonly waiting: number;
+  /** True where somebody has more than one attempt. */
+  readonly several: boolean;
 }
 
 function cellOf(question: Question, attempt: Attempt, score: QuestionScore): CheckCell {
@@ -55,22 +70,36 @@ function cellOf(question: Question, attempt: Attempt, score: QuestionScore): Che
   };
 }
 
-/** Students × questions: every mark, and the totals. */
-export async function checkTable(quizId: string): Promise<CheckTable> {
-  const live = await liveClass(quizId);
-  const { attempts, students, paper, columns } = live;
-  const rows = attempts.map((attempt): CheckRow => {
-    const scores = scoresOf(attempt, paper, columns, live);
+function rowsOf(work: StudentWork, questions: readonly Question[]): CheckRow[] {
+  return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
-      studentId: attempt.studentId,
-      name: students.get(attempt.studentId)?.name ?? 'Removed student',
-      total: total(scores),
-      cells: paper.questions.map((question, index) =>
-        cellOf(question, attempt, scores[index] as QuestionScore),
-      ),
+      studentId: work.studentId,
+      name: work.student?.name ?? 'Removed student',
+      number: attempt.number,
+      of: work.sheets.length,
+      total,
+      notCounted,
+      recorded: work.recorded,
+      stands: work.counted === attempt,
+      cells: questions.map((question, index) => cellOf(question, attempt, scores[index] as QuestionScore)),
     };
   });
+}
+
+/** How many answers of attempts that count wait for the teacher. */
+export const waitingIn = (all: readonly StudentWork[]): number =>
+  all
+    .flatMap((work) => work.sheets)
+    .filter((sheet) => sheet.notCounted === null)
+    .reduce((sum, { scores }) => sum + scores.filter((score) => verdictOfScore(score) === 'waits').length, 0);
+
+/** Attempts × questions: every mark, and the totals. */
+export async function checkTable(quizId: string): Promise<CheckTable> {
+  const live = await liveClass(quizId);
+  const { paper } = live;
+  const work = workOf(live);
+  const rows = work.flatMap((one) => rowsOf(one, paper.questions));
   return {
     questions: paper.questions.map((question, index) => ({
       id: question.id,
@@ -78,15 +107,19 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
       points: pointsOf(question, paper.content),
       share: shareOf(rows, index),
     })),
-    rows: rows.sort(byName),
+    rows: rows.sort((a, b) => byName(a, b) || (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) || a.number - b.number), // prettier-ignore
     outOf: pointsOfPaper(paper),
-    waiting: rows.reduce((sum, row) => sum + row.cells.filter((cell) => cell.verdict === 'waits').length, 0),
+    waiting: waitingIn(work),
+    several: work.some((one) => one.sheets.length > 1),
   };
 }
 
-/** Mean credit of a question over the marked papers, 0 … 1; null without any. */
+/** Mean credit of a question over the attempts that count and are marked, 0 … 1; null without any. */
 function shareOf(rows: readonly CheckRow[], index: number): number | null {
-  const marked = rows.map((row) => row.cells[index]).filter((cell) => cell && cell.verdict !== 'waits');
+  const marked = rows
+    .filter((row) => row.notCounted === null)
+    .map((row) => row.cells[index])
+    .filter((cell) => cell && cell.verdict !== 'waits');
   if (marked.length === 0) return null;
   return marked.reduce((sum, cell) => sum + (cell ? cell.credit.n / cell.credit.d : 0), 0) / marked.length;
 }
@@ -105,22 +138,41 @@ export async function openAnswer(
   attemptId: string,
   questionId: string,
 ): Promise<OpenedAnswer | null> {
-  const { attempts, paper, overrides } = await liveClass(quizId);
-  const attempt = attempts.find((one) => one.id === attemptId);
+  const { sheets, paper, overrides } = await liveClass(quizId);
+  const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
   const question = paper.questions.find((one) => one.id === questionId);
   if (!attempt || !question) return null;
   const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
   const answer = attempt.answers[questionId] ?? null;
-  const marked = scoreQuestion(
+  const { marked } = scoreQuestion(
     markAnswer(question, answer, contextOf(paper.content)),
     pointsOf(question, paper.content),
-  ).marked;
-  return { answer, trial: tryAnswer(question, answer, paper.content, override), override, marked };
+  );
+  const trial = tryAnswer(question, answer, paper.content, override);
+  return { answer, trial, override, marked };
 }
 
-/** How one total came about, in words. */
-export async function totalTrace(quizId: string, attemptId: string): Promise<string[]> {
+/** One attempt opened: how its total and the recorded score came about, and when it came. */
+export interface OpenedAttempt {
+  readonly trace: readonly string[];
+  readonly finishedAt: number;
+  readonly late: Lateness | null;
+}
+
+export async function openAttempt(quizId: string, attemptId: string): Promise<OpenedAttempt | null> {
   const live = await liveClass(quizId);
-  const attempt = live.attempts.find((one) => one.id === attemptId);
-  return attempt ? traceTotal(scoresOf(attempt, live.paper, live.columns, live)).map(traceWords) : [];
+  const work = workOf(live).find((one) => one.sheets.some(({ attempt }) => attempt.id === attemptId));
+  const sheet = work?.sheets.find(({ attempt }) => attempt.id === attemptId);
+  if (!work || !sheet) return null;
+  const joined = work.sheets.length > 1 || sheet.notCounted !== null;
+  const { counts } = live.paper.content.attempts;
+  const lines = [
+    ...traceTotal(sheet.scores, sheet.late),
+    ...(joined ? traceJoin(work.sheets, work.recorded, counts) : []),
+  ];
+  return {
+    trace: lines.map(traceWords),
+    finishedAt: finishedAt(sheet.attempt, live.quiz.standing.opening),
+    late: sheet.late,
+  };
 }

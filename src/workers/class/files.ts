@@ -1,70 +1,153 @@
+import { proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
 import {
-  proposeColumns, readPapers, type ColumnUse, type ReadPaper, type RowProblem,
+  DEFAULT_CHOICES, readPapers, type ReadChoices, type ReadPaper, type RowProblem, type Unknown,
 } from '@/core/formats/answerFile'; // prettier-ignore
 import {
-  proposeRosterColumns,
-  readRoster,
-  type RosterChange,
-  type RosterUse,
-} from '@/core/formats/rosterFile';
+  proposeRosterColumns, readRoster, type RosterChange, type RosterUse,
+} from '@/core/formats/rosterFile'; // prettier-ignore
+import { writeRefused } from '@/core/formats/refusedFile';
+import { writeScores, type ScoreColumn, type ScoreRow } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
-import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
-import type { Question } from '@/core/kinds';
-import { total } from '@/core/marking/markAttempt';
-import { pointsOfPaper } from '@/core/quiz/points';
-import { questionTitle } from '@/core/reveal/slip';
-import { importPapers, type ImportReport } from '@/store/attempts';
+import {
+  contextOf,
+  markAnswer,
+  markAttempt,
+  scoreQuestion,
+  total,
+  type Total,
+} from '@/core/marking/markAttempt';
+import { questionTitle } from '@/core/quiz/plainText';
+import { pointsOf, pointsOfPaper } from '@/core/quiz/points';
+import type { Paper } from '@/core/quiz/quiz';
+import { wallClock } from '@/core/figures/wallClock';
+import { finishedAt } from '@/core/quiz/window';
+import { commentsOf } from '@/store/comments';
+import { importPapers, mappingOf, rememberMapping, type ImportReport } from '@/store/imports';
+import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
-import { byName, liveClass, scoresOf } from './papers';
+import { byName, liveClass, workOf, type StudentWork } from './papers';
+
+/** The first marks that a file would give. */
+export interface FirstMark {
+  readonly line: number;
+  readonly name: string;
+  readonly total: Total;
+}
 
 export interface FilePreview {
-  readonly papers: readonly ReadPaper[];
+  readonly papers: readonly Pick<ReadPaper, 'line' | 'name' | 'studentId' | 'attempt'>[];
   readonly problems: readonly RowProblem[];
+  readonly unknown: readonly Unknown[];
+  /** Rows that repeat a student. */
+  readonly repeated: number;
   readonly columns: readonly ColumnUse[];
+  readonly choices: ReadChoices;
+  readonly firstMarks: readonly FirstMark[];
 }
 
-/** The scores of the whole class list as a file. */
-export async function scoresFile(quizId: string): Promise<string> {
-  const live = await liveClass(quizId);
-  const { attempts, students, paper, columns } = live;
-  const byStudent = new Map(attempts.map((attempt) => [attempt.studentId, attempt]));
+const FIRST = 3;
+
+/** An instant as a file of scores writes it: wall-clock time in the quiz's zone. */
+const timeText = (at: number, zone: string): string =>
+  new Date(wallClock(at, zone)).toISOString().slice(0, 16).replace('T', ' ');
+
+function scoreRow(
+  work: StudentWork | undefined,
+  base: Pick<ScoreRow, 'name' | 'number' | 'groups'>,
+  paper: Paper,
+  more: Pick<ScoreRow, 'comment' | 'handedIn'>,
+): ScoreRow {
+  const recorded = work?.recorded ?? null;
+  const sheet = work?.sheets.find(({ attempt }) => attempt === work.counted);
+  return {
+    ...base,
+    ...more,
+    score: recorded?.score ?? null,
+    outOf: pointsOfPaper(paper),
+    waiting: recorded?.waiting ?? { n: 0, d: 1 },
+    attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
+    late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
+    parts: paper.questions.map((_, index) => sheet?.scores[index]?.earned ?? null),
+  };
+}
+
+/** The recorded scores of the whole class list as a file, with the columns asked for, else those it had last. */
+export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[]): Promise<string> {
+  const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
+  const { students, paper, quiz } = live;
+  const byStudent = new Map(workOf(live).map((work) => [work.studentId, work]));
   const listed = [...students.values()].filter((one) => one.removedAt === null || byStudent.has(one.id));
-  const rows = listed.sort(byName).map((student): ScoreRow => {
-    const attempt = byStudent.get(student.id);
-    const scores = attempt ? scoresOf(attempt, paper, columns, live) : null;
-    const sum = total(scores ?? []);
-    return {
-      name: student.name,
-      number: student.number,
-      score: scores ? sum.score : null,
-      outOf: pointsOfPaper(paper),
-      waiting: sum.waiting,
-      parts: paper.questions.map((_, i) => scores?.[i]?.earned ?? null),
-    };
+  const rows = listed.sort(byName).map((student) => {
+    const work = byStudent.get(student.id);
+    const counted = work?.counted;
+    return scoreRow(work, student, paper, {
+      comment: (counted && comments.get(counted.id)?.['']) ?? '',
+      handedIn: counted ? timeText(finishedAt(counted, quiz.standing.opening), paper.content.zone) : null,
+    });
   });
-  return writeScores(rows, paper.questions.map((question) => questionTitle(question.text))); // prettier-ignore
+  return writeScores(rows, paper.questions.map((question) => questionTitle(question.text)), columns ?? (await scoreColumns(quizId))); // prettier-ignore
 }
 
-/** The questions that an answer file is read against: those that count, else the draft. */
-async function questionsForFile(quizId: string): Promise<readonly Question[]> {
-  return (await liveClass(quizId)).paper.questions;
+/** The paper that an answer file is read against: the one that counts, else the draft. */
+const paperForFile = async (quizId: string): Promise<Paper> => (await liveClass(quizId)).paper;
+
+async function read(quizId: string, table: Table, chosen: ColumnUse[] | null, choices: ReadChoices | null) {
+  const [paper, students, mapping] = await Promise.all([
+    paperForFile(quizId),
+    listStudents(),
+    mappingOf(quizId),
+  ]);
+  const remembered = new Map(mapping?.columns);
+  const columns = chosen ?? proposeColumns(table, paper.questions, students, remembered);
+  const settled = choices ?? { ...DEFAULT_CHOICES, twice: mapping?.twice ?? DEFAULT_CHOICES.twice };
+  return { ...readPapers(table, columns, paper, students, settled), columns, choices: settled, paper };
 }
 
-/** What a file would bring, under columns as chosen or else as proposed. Nothing is stored. */
+/** What a file would bring, under columns and choices as made, or else as proposed. Nothing is stored. */
 export async function previewFile(
   quizId: string,
   table: Table,
   chosen: ColumnUse[] | null,
+  choices: ReadChoices | null,
 ): Promise<FilePreview> {
-  const [questions, students] = await Promise.all([questionsForFile(quizId), listStudents()]);
-  const columns = chosen ?? proposeColumns(table, questions, students);
-  return { ...readPapers(table, columns, questions, students), columns };
+  const { papers, paper, ...rest } = await read(quizId, table, chosen, choices);
+  const firstMarks = papers
+    .slice(0, FIRST)
+    .map(({ line, name, answers }) => ({ line, name, total: total(markAttempt(paper, answers)) }));
+  return {
+    ...rest,
+    firstMarks,
+    papers: papers.map(({ line, name, studentId, attempt }) => ({ line, name, studentId, attempt })),
+  };
 }
 
-/** Takes a file in, all of it or nothing. */
-export async function importFile(quizId: string, table: Table, columns: ColumnUse[]): Promise<ImportReport> {
-  const { papers } = await previewFile(quizId, table, columns);
-  return importPapers(quizId, papers);
+/** Takes a file in, all of it or nothing; what its columns hold is remembered with the quiz. */
+export async function importFile(
+  quizId: string,
+  table: Table,
+  columns: ColumnUse[],
+  choices: ReadChoices,
+): Promise<ImportReport> {
+  const { papers, paper } = await read(quizId, table, columns, choices);
+  const byId = new Map(paper.questions.map((question) => [question.id, question]));
+  const report = await importPapers(quizId, papers, ({ answers }, questionId) => {
+    const question = byId.get(questionId);
+    if (!question) return null;
+    const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper.content));
+    return scoreQuestion(mark, pointsOf(question, paper.content)).marked;
+  });
+  await rememberMapping(quizId, table.header, columns, choices.twice);
+  return report;
+}
+
+/** The rows that a file would leave out, as a file of their own. */
+export async function refusedFile(
+  quizId: string,
+  table: Table,
+  columns: ColumnUse[],
+  choices: ReadChoices,
+): Promise<string> {
+  return writeRefused(table, (await read(quizId, table, columns, choices)).problems);
 }
 
 /** What a roster file would bring, and under which columns. */

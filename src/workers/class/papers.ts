@@ -1,26 +1,52 @@
 import type { MarkColumn } from '@/core/checking/markColumn';
-import { scoreQuestion, type QuestionScore } from '@/core/marking/markAttempt';
-import type { Attempt, Student } from '@/core/quiz/attempt';
+import { joinAttempts, type Recorded } from '@/core/marking/joinAttempts';
+import { lateness, type Lateness } from '@/core/marking/lateness';
+import { scoreQuestion, total, type QuestionScore, type Total } from '@/core/marking/markAttempt';
+import type { Attempt, Ruling, Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { pointsOf } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
-import { counts } from '@/core/quiz/window';
-import { attemptsOf } from '@/store/attempts';
+import { attemptState, finishedAt, isFinished, whyNotCounted, type NotCounted } from '@/core/quiz/window';
 import { now } from '@/store/clock';
 import { keepColumn, loadColumn } from '@/store/columns';
-import { db } from '@/store/db';
+import { db, type QuizRecord } from '@/store/db';
 import { ofAttempt, overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { everyStudent } from '@/store/roster';
+import { rulingsOf } from '@/store/rulings';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/revisions';
+import { knownAttempts } from './attempts';
 
-/** The work that counts, and the marks of the key that counts. */
+/** One finished attempt, with whether it counts and how late it came. */
+export interface Sheet {
+  readonly attempt: Attempt;
+  readonly notCounted: NotCounted | null;
+  readonly late: Lateness | null;
+}
+
+/** The finished work, and the marks of the key that counts. */
 export interface ClassPapers {
-  readonly attempts: Attempt[];
-  readonly students: Map<string, Student>;
+  readonly quiz: QuizRecord;
+  /** Students' sheets in the order of their attempts, students in no order. */
+  readonly sheets: readonly Sheet[];
+  readonly students: ReadonlyMap<string, Student>;
   readonly paper: Paper;
-  readonly columns: MarkColumn[];
+  readonly columns: readonly MarkColumn[];
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
+  readonly rulings: ReadonlyMap<string, Ruling>;
+}
+
+/** How late an attempt is under the rules of a paper. */
+export function latenessOf(
+  attempt: Attempt,
+  quiz: QuizRecord,
+  paper: Paper,
+  ruling: Ruling | undefined,
+): Lateness | null {
+  const { opening } = quiz.standing;
+  if (!opening) return null;
+  const { late, zone } = paper.content;
+  return lateness(late, opening, finishedAt(attempt, opening), zone, ruling?.lateness);
 }
 
 /** Columns of the revision that counts, grown over the attempts and kept. */
@@ -29,21 +55,34 @@ export async function liveClass(quizId: string): Promise<ClassPapers> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) throw new Error(`No quiz ${quizId}`);
   const { live, opening } = quiz.standing;
-  const paper =
-    live === null || quiz.firstHandInAt === null ? await draftPaper(quizId) : await paperAt(quizId, live);
+  const settled = live !== null && quiz.firstHandInAt !== null;
+  const paper = settled ? await paperAt(quizId, live) : await draftPaper(quizId);
   const revs = live === null ? {} : await questionRevsAt(quizId, live);
-  const all = await attemptsOf(quizId);
-  const attempts = all.filter((attempt) => counts(attempt, opening, quiz.content, now()));
+  const [all, students, overrides, rulings] = await Promise.all([
+    knownAttempts(quiz),
+    everyStudent(),
+    overridesOf(quizId),
+    rulingsOf(quizId),
+  ]);
+  const at = now();
+  const sheets = all
+    .filter((attempt) => isFinished(attemptState(attempt, opening, at)))
+    .map((attempt): Sheet => {
+      const ruling = rulings.get(attempt.id);
+      const notCounted = whyNotCounted(attempt, opening, quiz.content, at, ruling);
+      return { attempt, notCounted, late: latenessOf(attempt, quiz, paper, ruling) };
+    })
+    .filter((sheet) => sheet.notCounted !== 'notHandedIn');
   const columns = await Promise.all(
     paper.questions.map((question) => loadColumn(quizId, question, revs[question.id] ?? 0, paper.content)),
   );
-  const students = new Map((await everyStudent()).map((student) => [student.id, student]));
   for (const column of columns) {
-    for (const attempt of attempts) column.mark(attempt.answers[column.question.id]);
+    for (const { attempt } of sheets) column.mark(attempt.answers[column.question.id]);
     const rev = revs[column.question.id];
-    if (rev !== undefined && quiz.firstHandInAt !== null) await keepColumn(quizId, rev, column);
+    if (rev !== undefined && settled) await keepColumn(quizId, rev, column);
   }
-  return { attempts, students, paper, columns, overrides: await overridesOf(quizId) };
+  const listed = new Map(students.map((student) => [student.id, student]));
+  return { quiz, sheets, students: listed, paper, columns, overrides, rulings };
 }
 
 /** An attempt's scores by the columns of a paper, the teacher's own scores laid over them. */
@@ -54,15 +93,58 @@ export function scoresOf(
   live: ClassPapers,
 ): QuestionScore[] {
   const own = ofAttempt(live.overrides, attempt.id);
-  return columns.map(({ question }, index) =>
+  return columns.map((column) =>
     scoreQuestion(
-      (columns[index] as MarkColumn).mark(attempt.answers[question.id]),
-      pointsOf(question, paper.content),
-      own[question.id] ?? null,
+      column.mark(attempt.answers[column.question.id]),
+      pointsOf(column.question, paper.content),
+      own[column.question.id] ?? null,
     ),
   );
 }
 
+/** One student's finished attempts, each marked, and the score that is recorded. */
+export interface StudentWork {
+  readonly student: Student | undefined;
+  readonly studentId: string;
+  readonly sheets: readonly (Sheet & { readonly scores: readonly QuestionScore[]; readonly total: Total })[];
+  /** null: no attempt counts. */
+  readonly recorded: Recorded | null;
+  /** The attempt that stands for the student; null without one, and where a mean does. */
+  readonly counted: Attempt | null;
+}
+
+/** Everyone's work, marked by a paper: by the one that counts unless another is given. */
+export function workOf(
+  live: ClassPapers,
+  paper: Paper = live.paper,
+  columns: readonly MarkColumn[] = live.columns,
+): StudentWork[] {
+  const byStudent = new Map<string, Sheet[]>();
+  for (const sheet of live.sheets) {
+    const own = byStudent.get(sheet.attempt.studentId);
+    if (own) own.push(sheet);
+    else byStudent.set(sheet.attempt.studentId, [sheet]);
+  }
+  return [...byStudent].map(([studentId, sheets]): StudentWork => {
+    const marked = sheets
+      .sort((a, b) => a.attempt.number - b.attempt.number)
+      .map((sheet) => {
+        const late =
+          paper === live.paper
+            ? sheet.late
+            : latenessOf(sheet.attempt, live.quiz, paper, live.rulings.get(sheet.attempt.id));
+        const scores = scoresOf(sheet.attempt, paper, columns, live);
+        return { ...sheet, late, scores, total: total(scores, late) };
+      });
+    const joined = marked.filter((sheet) => sheet.notCounted === null);
+    const recorded = joinAttempts(joined.map((sheet) => sheet.total), paper.content.attempts.counts); // prettier-ignore
+    const counted =
+      recorded && recorded.counted !== null ? (joined[recorded.counted]?.attempt ?? null) : null;
+    return { student: live.students.get(studentId), studentId, sheets: marked, recorded, counted };
+  });
+}
+
+const collator = new Intl.Collator('en');
+
 /** By name, as lists of students are sorted. */
-export const byName = (a: { name: string }, b: { name: string }): number =>
-  a.name.localeCompare(b.name, 'en');
+export const byName = (a: { name: string }, b: { name: string }): number => collator.compare(a.name, b.name);

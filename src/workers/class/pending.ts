@@ -1,6 +1,7 @@
 import { effectOf, type ScoreChange } from '@/core/checking/effect';
+import { ZERO } from '@/core/figures/fraction';
 import { MarkColumn } from '@/core/checking/markColumn';
-import { contextOf, total } from '@/core/marking/markAttempt';
+import { contextOf } from '@/core/marking/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Paper } from '@/core/quiz/quiz';
@@ -8,7 +9,7 @@ import { same } from '@/core/quiz/same';
 import { db } from '@/store/db';
 import { draftPaper } from '@/store/quizzes';
 import { undoableRevision } from '@/store/revisions';
-import { liveClass, scoresOf, type ClassPapers } from './papers';
+import { liveClass, scoresOf, workOf, type ClassPapers } from './papers';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
@@ -78,19 +79,23 @@ export async function pending(quizId: string): Promise<Pending> {
   if (changes.length === 0) return none;
   const touched = new Set(changes.flatMap((change) => change.questionId ?? []));
   const columns = draftColumns(draft, live, touched);
-  let overridesDiffer = 0;
+  const overridesDiffer = live.sheets
+    .filter(({ attempt }) => live.overrides.has(attempt.id))
+    .reduce((sum, { attempt }) => sum + newlyDiffering(attempt, draft, columns, live), 0);
+  const before = new Map(workOf(live).map((work) => [work.studentId, work.recorded]));
   const effect = effectOf(
-    live.attempts.map((attempt) => {
-      const after = total(scoresOf(attempt, draft, columns, live));
-      const before = total(scoresOf(attempt, live.paper, live.columns, live));
-      overridesDiffer += newlyDiffering(attempt, draft, columns, live);
-      return {
-        studentId: attempt.studentId,
-        before: before.score,
-        after: after.score,
-        waitingBefore: before.waiting,
-        waitingAfter: after.waiting,
-      };
+    workOf(live, draft, columns).flatMap(({ studentId, recorded: after }) => {
+      const now = before.get(studentId) ?? null;
+      if (!after) return [];
+      return [
+        {
+          studentId,
+          before: now?.score ?? null,
+          after: after.score,
+          waitingBefore: now?.waiting ?? ZERO,
+          waitingAfter: after.waiting,
+        },
+      ];
     }),
   );
   const named = (change: ScoreChange): NamedChange => ({

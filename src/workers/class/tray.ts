@@ -1,43 +1,112 @@
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptState, type AttemptState } from '@/core/quiz/window';
-import { attemptsOf } from '@/store/attempts';
+import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
+import { ASPECTS } from '@/core/reveal/plan';
+import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/clock';
-import { db } from '@/store/db';
+import { db, type QuizRecord } from '@/store/db';
 import { everyStudent } from '@/store/roster';
-import { byName } from './papers';
+import { rulingsOf } from '@/store/rulings';
+import { knownAttempts } from './attempts';
+import { waitingIn } from './check';
+import { byName, liveClass, workOf } from './papers';
 
 export interface TrayRow {
   readonly studentId: string;
   readonly name: string;
   readonly number: string;
+  readonly groups: readonly string[];
+  /** Of the latest attempt. */
   readonly state: AttemptState;
   readonly source: Attempt['source'] | null;
   readonly openedAt: number | null;
   readonly handedInAt: number | null;
   readonly answered: number;
+  readonly attempts: number;
+  /** Attempts that came after the last moment and have not been taken in. */
+  readonly tooLate: readonly string[];
+}
+
+async function attemptsByStudent(quiz: QuizRecord): Promise<Map<string, Attempt[]>> {
+  const byStudent = new Map<string, Attempt[]>();
+  for (const attempt of await knownAttempts(quiz)) {
+    const own = byStudent.get(attempt.studentId);
+    if (own) own.push(attempt);
+    else byStudent.set(attempt.studentId, [attempt]);
+  }
+  for (const own of byStudent.values()) own.sort((a, b) => a.number - b.number);
+  return byStudent;
 }
 
 /** Who stands where. */
 export async function tray(quizId: string): Promise<TrayRow[]> {
-  const [quiz, students, attempts] = await Promise.all([
-    db.quizzes.get(quizId),
+  const quiz = await db.quizzes.get(quizId);
+  if (!quiz) return [];
+  const [students, byStudent, rulings] = await Promise.all([
     everyStudent(),
-    attemptsOf(quizId),
+    attemptsByStudent(quiz),
+    rulingsOf(quizId),
   ]);
-  const byStudent = new Map(attempts.map((attempt) => [attempt.studentId, attempt]));
+  const { opening } = quiz.standing;
+  const at = now();
   const shown = students.filter((student) => student.removedAt === null || byStudent.has(student.id));
   const rows = shown.map((student): TrayRow => {
-    const attempt = byStudent.get(student.id);
+    const made = byStudent.get(student.id) ?? [];
+    const attempt = made.at(-1);
+    const out = made.filter(
+      (one) => whyNotCounted(one, opening, quiz.content, at, rulings.get(one.id)) === 'tooLate',
+    );
     return {
       studentId: student.id,
       name: student.name,
       number: student.number,
-      state: attemptState(attempt, quiz?.standing.opening ?? null, now()),
+      groups: student.groups,
+      state: attemptState(attempt, opening, at),
       source: attempt?.source ?? null,
       openedAt: attempt?.openedAt ?? null,
       handedInAt: attempt?.handedInAt ?? null,
       answered: Object.keys(attempt?.answers ?? {}).length,
+      attempts: made.length,
+      tooLate: out.map((one) => one.id),
     };
   });
   return rows.sort(byName);
+}
+
+/** Where a quiz stands, in numbers of students and answers. */
+export interface QuizCounts {
+  readonly expected: number;
+  readonly working: number;
+  readonly finished: number;
+  /** Students to whom some of their result is shown now. */
+  readonly shown: number;
+  /** Answers that wait for the teacher. */
+  readonly waiting: number;
+}
+
+/** The numbers that stand on the Shelf and above the stations. */
+export async function quizCounts(quizId: string): Promise<QuizCounts> {
+  const [rows, live] = await Promise.all([tray(quizId), liveClass(quizId)]);
+  const { plan } = live.quiz.content;
+  const { standing } = live.quiz;
+  const at = now();
+  const seen = new Set(
+    live.sheets
+      .filter(({ attempt }) => {
+        const ended = finishedAt(attempt, standing.opening);
+        const shown = whatIsShown(
+          { plan, standing },
+          { studentId: attempt.studentId, finishedAt: ended },
+          at,
+        );
+        return ASPECTS.some((aspect) => aspect !== 'comments' && shown[aspect].shown);
+      })
+      .map(({ attempt }) => attempt.studentId),
+  );
+  return {
+    expected: rows.length,
+    working: rows.filter((row) => row.state === 'working').length,
+    finished: rows.filter((row) => isFinished(row.state)).length,
+    shown: seen.size,
+    waiting: waitingIn(workOf(live)),
+  };
 }

@@ -7,7 +7,14 @@ import { bestCredit, explain, hasKey, mark } from './mark';
 import { readAnswer } from './read';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
 
-const emptyOption = (id: string) => ({ id, text: '', credit: ZERO, feedback: SILENCE, gone: false });
+const emptyOption = (id: string) => ({
+  id,
+  text: '',
+  picture: null,
+  credit: ZERO,
+  feedback: SILENCE,
+  gone: false,
+});
 
 const create = (newId: () => string) => ({
   kind: 'pickOne' as const,
@@ -37,6 +44,8 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   rightAnswers,
   faceOf: (question) => ({
     kind: 'pickOne',
-    options: question.options.filter((option) => !option.gone).map(({ id, text }) => ({ id, text })),
+    options: question.options
+      .filter((option) => !option.gone)
+      .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
 };

@@ -1,3 +1,4 @@
+import { optionName } from './name';
 import { ZERO } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
@@ -35,15 +36,15 @@ export function explain(question: PickOneQuestion, answer: PickOneAnswer | null)
     const text = answer.kind === 'pickOneOther' ? answer.text : '';
     return [note('answer', 'noSuchOption', { text }), note('rule', 'waits')];
   }
-  const picked = note('answer', 'picked', { text: option.text });
+  const picked = note('answer', 'picked', { text: optionName(option) });
   if (!hasKey(question)) return [picked, note('rule', 'noKey')];
   const right = question.options.filter(
     (other) => other.credit.n === other.credit.d && other.id !== option.id,
   );
   return [
     picked,
-    note('rule', 'optionCredit', { text: option.text, credit: option.credit }),
-    ...right.map((other) => note('others', 'rightOption', { text: other.text })),
+    note('rule', 'optionCredit', { text: optionName(option), credit: option.credit }),
+    ...right.map((other) => note('others', 'rightOption', { text: optionName(other) })),
   ];
 }
 

@@ -1,5 +1,6 @@
 import { comparedText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
+import { optionName } from './name';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
@@ -12,8 +13,8 @@ export function readAnswer(question: PickOneQuestion, text: string): PickOneAnsw
   const trimmed = text.trim();
   if (trimmed === '') return null;
   const byText =
-    question.options.find((option) => option.text.trim() === trimmed) ??
-    question.options.find((option) => compared(option.text) === compared(trimmed));
+    question.options.find((option) => optionName(option) === trimmed) ??
+    question.options.find((option) => compared(optionName(option)) === compared(trimmed));
   if (byText) return { kind: 'pickOne', option: byText.id };
   const letter = /^\(?([a-z])[).:]?$/i.exec(trimmed)?.[1];
   const byLetter =

@@ -1,10 +1,12 @@
 import { z } from '../../zod';
 import { Feedback } from '../../quiz/feedback';
+import { Picture } from '../../quiz/picture';
 import { Id, Share, questionBase } from '../base';
 
 const Option = z.strictObject({
   id: Id,
   text: z.string().max(2000),
+  picture: Picture.nullable(),
   /** Share of the points for choosing it. */
   credit: Share,
   feedback: Feedback,
@@ -31,6 +33,6 @@ export type PickOneAnswer = z.infer<typeof PickOneAnswer>;
 /** What a student is shown of the question besides its text. */
 export const PickOneFace = z.strictObject({
   kind: z.literal('pickOne'),
-  options: z.array(z.strictObject({ id: Id, text: z.string() })),
+  options: z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() })),
 });
 export type PickOneFace = z.infer<typeof PickOneFace>;

@@ -1,0 +1,102 @@
+import type { Question } from '../kinds';
+import type { Student } from '../quiz/attempt';
+import { questionTitle } from '../quiz/plainText';
+import { Id } from '../kinds/base';
+import { z } from '../zod';
+import { typingErrors } from '../answers/text/distance';
+import { compared } from './findStudent';
+import { dateOrderOf, looksLikeTimes } from './readTime';
+import type { Table } from './table';
+
+/** What a column of an answer file holds. */
+export const ColumnUse = z.discriminatedUnion('use', [
+  z.strictObject({ use: z.literal('student') }),
+  z.strictObject({ use: z.literal('number') }),
+  z.strictObject({ use: z.literal('time'), order: z.enum(['dayFirst', 'monthFirst']) }),
+  z.strictObject({ use: z.literal('question'), questionId: Id }),
+  /** Points that were given by hand for a question. */
+  z.strictObject({ use: z.literal('points'), questionId: Id }),
+  z.strictObject({ use: z.literal('note') }),
+  z.strictObject({ use: z.literal('ignored') }),
+]);
+export type ColumnUse = z.infer<typeof ColumnUse>;
+
+const HEADS = {
+  student: new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner']),
+  number: new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code']),
+  note: new Set(['note', 'notes', 'remark', 'remarks', 'comment', 'comments']),
+  time: new Set([
+    'time',
+    'date',
+    'date and time',
+    'handed in',
+    'handed in at',
+    'submitted',
+    'timestamp',
+    'when',
+  ]),
+} as const;
+
+/** Headings are alike up to a typing error for every eight characters. */
+const nearly = (a: string, b: string): boolean => {
+  const most = Math.floor(Math.max(a.length, b.length) / 8);
+  return typingErrors([...a], [...b], most, new Map()) !== null;
+};
+
+/** The question that a heading names: by its number (`3`, `Q3`, `Question 3`) or by its text, also approximately. */
+function questionOf(head: string, questions: readonly Question[]): Question | undefined {
+  if (head === '') return undefined;
+  const number = /^(?:q|question|no|nr)? ?(\d{1,3})$/.exec(head)?.[1];
+  if (number) return questions[Number(number) - 1];
+  const titled = questions.map((question) => [question, compared(questionTitle(question.text))] as const);
+  const exact = titled.find(([, text]) => text === head);
+  if (exact || head.length < 12) return exact?.[0];
+  const begun = titled.filter(([, text]) => text.startsWith(head) || head.includes(text));
+  if (begun.length === 1) return begun[0]?.[0];
+  const near = titled.filter(([, text]) => nearly(text, head) || nearly(text.slice(0, head.length), head));
+  return near.length === 1 ? near[0]?.[0] : undefined;
+}
+
+const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
+
+function useOf(head: string, texts: readonly string[], questions: readonly Question[]): ColumnUse {
+  const [simple] = (['student', 'number', 'note'] as const).filter((use) => HEADS[use].has(head));
+  if (simple) return { use: simple };
+  if (HEADS.time.has(head) && looksLikeTimes(texts)) return { use: 'time', order: dateOrderOf(texts) };
+  const question = questionOf(head, questions);
+  if (question) return { use: 'question', questionId: question.id };
+  const points = POINTS_HEAD.exec(head);
+  const pointsFor = questionOf(points?.[1] ?? points?.[2] ?? '', questions);
+  return pointsFor ? { use: 'points', questionId: pointsFor.id } : { use: 'ignored' };
+}
+
+const keyOf = (use: ColumnUse): string => ('questionId' in use ? `${use.use}:${use.questionId}` : use.use);
+
+/**
+ * A proposal of what each column holds; the teacher corrects it. `remembered` holds what headings meant in an
+ * earlier file of this quiz. A use that is taken is not proposed twice.
+ */
+export function proposeColumns(
+  table: Table,
+  questions: readonly Question[],
+  students: readonly Student[],
+  remembered: ReadonlyMap<string, ColumnUse> = new Map(),
+): ColumnUse[] {
+  const taken = new Set<string>();
+  const there = new Set(questions.map((question) => question.id));
+  const once = (use: ColumnUse): ColumnUse => {
+    if (use.use === 'ignored' || taken.has(keyOf(use))) return { use: 'ignored' };
+    taken.add(keyOf(use));
+    return use;
+  };
+  const names = new Set(students.map((student) => compared(student.name)));
+  return table.header.map((heading, column) => {
+    const known = remembered.get(heading);
+    if (known && (!('questionId' in known) || there.has(known.questionId))) return once(known);
+    const texts = table.rows.slice(0, 1000).map((row) => row.cells[column] ?? '');
+    const use = useOf(compared(heading), texts, questions);
+    if (use.use !== 'ignored') return once(use);
+    const listed = texts.filter((text) => names.has(compared(text))).length;
+    return listed * 2 > texts.length ? once({ use: 'student' }) : { use: 'ignored' };
+  });
+}

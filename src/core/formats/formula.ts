@@ -1,0 +1,2 @@
+/** Signs with which a spreadsheet would take a text cell for a formula: such text gets an apostrophe in front. */
+export const FORMULA = /^[=+\-@\t\r\n＝＋－＠]/;

@@ -1,0 +1,76 @@
+import { instantAt } from '../figures/wallClock';
+
+/** Which of two numbers comes first where a date is written with both: the day or the month. */
+export type DateOrder = 'dayFirst' | 'monthFirst';
+
+const ISO =
+  /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/i;
+const NUMERIC =
+  /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})[,T ]*(?:(\d{1,2})[:.](\d{2})(?:[:.](\d{2}))?\s*([ap]\.?m\.?)?)?$/i;
+
+function wall(
+  year: number,
+  month: number,
+  day: number,
+  hour: number,
+  minute: number,
+  second: number,
+): number | null {
+  const at = Date.UTC(year, month - 1, day, hour, minute, second);
+  const date = new Date(at);
+  const real =
+    date.getUTCFullYear() === year && date.getUTCMonth() === month - 1 && date.getUTCDate() === day &&
+    hour < 24 && minute < 60 && second < 60; // prettier-ignore
+  return real ? at : null;
+}
+
+function offsetOf(text: string): number {
+  if (/^z$/i.test(text)) return 0;
+  const [, sign, hours, minutes] = /^([+-])(\d{2}):?(\d{2})$/.exec(text) ?? [];
+  return (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes)) * 60_000;
+}
+
+function hourOf(hour: string | undefined, half: string | undefined): number {
+  const value = Number(hour ?? 0);
+  if (!half) return value;
+  return (value % 12) + (/^p/i.test(half) ? 12 : 0);
+}
+
+/**
+ * The instant that a file writes as `2026-01-05 16:20` (with or without an offset), `5.1.2026 16:20` or
+ * `1/5/2026 4:20 PM`. Without an offset it is wall-clock time in `zone`. Null for anything else, and for days that
+ * do not exist.
+ */
+export function readTime(text: string, order: DateOrder, zone: string): number | null {
+  const trimmed = text.trim();
+  const iso = ISO.exec(trimmed);
+  if (iso) {
+    const [year, month, day, hour, minute, second] = iso.slice(1, 7).map((part) => Number(part ?? 0));
+    const at = wall(year ?? 0, month ?? 0, day ?? 0, hour ?? 0, minute ?? 0, second ?? 0);
+    if (at === null) return null;
+    return iso[7] ? at - offsetOf(iso[7]) : instantAt(at, zone);
+  }
+  const numeric = NUMERIC.exec(trimmed);
+  if (!numeric) return null;
+  const [, first, second, year, hour, minute, seconds, half] = numeric;
+  const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
+  const at = wall(Number(year), Number(month), Number(day), hourOf(hour, half), Number(minute ?? 0), Number(seconds ?? 0)); // prettier-ignore
+  return at === null ? null : instantAt(at, zone);
+}
+
+/** The order in which a column writes its dates: month first only where some date can be nothing else. */
+export function dateOrderOf(texts: readonly string[]): DateOrder {
+  const parts = texts.flatMap((text) => {
+    const numeric = NUMERIC.exec(text.trim());
+    return numeric ? [[Number(numeric[1]), Number(numeric[2])] as const] : [];
+  });
+  const monthFirst = parts.some(([, second]) => second > 12) && parts.every(([first]) => first <= 12);
+  return monthFirst ? 'monthFirst' : 'dayFirst';
+}
+
+/** True where at least half of the texts that are not empty read as a time. */
+export function looksLikeTimes(texts: readonly string[]): boolean {
+  const filled = texts.filter((text) => text.trim() !== '');
+  const read = filled.filter((text) => readTime(text, dateOrderOf(texts), 'UTC') !== null);
+  return filled.length > 0 && read.length * 2 >= filled.length;
+}

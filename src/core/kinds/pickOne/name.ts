@@ -1,0 +1,4 @@
+import type { Option } from './schema';
+
+/** An option as it is named: its words, else what its picture shows. */
+export const optionName = ({ text, picture }: Option): string => text.trim() || picture?.alt || '';

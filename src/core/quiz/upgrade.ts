@@ -1,0 +1,65 @@
+import { DEFAULT_PLAN } from '../reveal/defaultPlan';
+import { emptyContent } from './newQuiz';
+
+/** Records of the first version of the database and of rescue files, brought to what the schemas ask for now. */
+
+type Json = Record<string, unknown>;
+
+const isRecord = (value: unknown): value is Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Content without rules for attempts and lateness: one attempt, nothing lost by being late. */
+export function upgradeContent(content: unknown, zone: string): unknown {
+  if (!isRecord(content)) return content;
+  const { attempts, late } = emptyContent('');
+  const plan = isRecord(content['plan'])
+    ? { comments: DEFAULT_PLAN.comments, ...content['plan'] }
+    : content['plan'];
+  return { attempts, late, zone, ...content, plan };
+}
+
+const upgradeFeedback = (feedback: unknown): unknown =>
+  isRecord(feedback) && Array.isArray(feedback['links'])
+    ? {
+        ...feedback,
+        links: feedback['links'].map((link) => (isRecord(link) ? { kind: 'read', ...link } : link)),
+      }
+    : feedback;
+
+const withFeedback = (part: unknown, more: Json = {}): unknown =>
+  isRecord(part) ? { ...more, ...part, feedback: upgradeFeedback(part['feedback']) } : part;
+
+/** A question whose links had no kind and whose options had no picture. */
+export function upgradeQuestion(question: unknown): unknown {
+  if (!isRecord(question)) return question;
+  const upgraded: Json = { ...question };
+  for (const side of ['right', 'partly', 'wrong']) upgraded[side] = upgradeFeedback(question[side]);
+  const { options, variants } = question;
+  if (Array.isArray(options))
+    upgraded['options'] = options.map((option) => withFeedback(option, { picture: null }));
+  if (Array.isArray(variants)) upgraded['variants'] = variants.map((variant) => withFeedback(variant));
+  return upgraded;
+}
+
+/** A standing without a due time and without single students to whom results were shown. */
+export function upgradeStanding(standing: unknown): unknown {
+  if (!isRecord(standing)) return standing;
+  const { opening } = standing;
+  return {
+    shownTo: {},
+    ...standing,
+    opening: isRecord(opening) ? { due: null, grace: 0, ...opening } : opening,
+  };
+}
+
+/** A rescue file of the first version. */
+export function upgradeRescue(file: unknown, zone: string): unknown {
+  if (!isRecord(file) || file['version'] !== 1) return file;
+  const { content, questions } = file;
+  return {
+    ...file,
+    version: 2,
+    content: upgradeContent(content, zone),
+    questions: Array.isArray(questions) ? questions.map(upgradeQuestion) : questions,
+  };
+}

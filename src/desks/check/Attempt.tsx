@@ -1,0 +1,148 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import type { Ruling } from '@/core/quiz/attempt';
+import { notCountedWords } from '@/core/marking/words';
+import { rule, rulingOf } from '@/store/rulings';
+import { CreditPie } from '@/ui/CreditPie';
+import { dayAndTime, points } from '@/ui/figures';
+import { useQuiz } from '@/ui/quizContext';
+import { useTextDraft } from '@/ui/useTextDraft';
+import { classWorker } from '@/workers/clients';
+import type { CheckRow, OpenedAttempt } from '@/workers/classDesk';
+import { CommentField } from '@/ui/CommentField';
+
+function useOpened(row: CheckRow): OpenedAttempt | null {
+  const { quiz } = useQuiz();
+  const [opened, setOpened] = useState<{ id: string; found: OpenedAttempt | null } | null>(null);
+  useEffect(() => {
+    let current = true;
+    void classWorker()
+      .openAttempt(quiz.id, row.attemptId)
+      .then((found) => current && setOpened({ id: row.attemptId, found }));
+    return () => {
+      current = false;
+    };
+  }, [quiz.id, row]);
+  return opened?.id === row.attemptId ? opened.found : null;
+}
+
+function Note({ ruling }: { readonly ruling: Ruling }) {
+  const { quizId, attemptId } = ruling;
+  const [text, edit] = useTextDraft(ruling.note, (note) => void rule(quizId, attemptId, { note }));
+  return (
+    <textarea
+      className="lined-field resize-none field-sizing-content"
+      rows={1}
+      maxLength={5000}
+      aria-label="Note for me alone"
+      placeholder="Note for me alone"
+      value={text}
+      onChange={(event) => edit(event.target.value)}
+    />
+  );
+}
+
+interface RulingProps {
+  readonly row: CheckRow;
+  readonly opened: OpenedAttempt;
+}
+
+/** What the teacher can decide about the attempt: whether it counts, and whether being late costs. */
+function Rulings({ row, opened }: RulingProps) {
+  const { quiz } = useQuiz();
+  const { attemptId, notCounted } = row;
+  const ruling = useLiveQuery(() => rulingOf(quiz.id, attemptId), [quiz.id, attemptId]);
+  if (!ruling) return null;
+  const decide = (patch: Parameters<typeof rule>[2]) => void rule(quiz.id, attemptId, patch);
+  const button = 'btn btn-xs btn-outline';
+  const { standing, lateness } = ruling;
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-2">
+        {notCounted === 'tooLate' && (
+          <button type="button" className={button} onClick={() => decide({ standing: 'takenIn' })}>
+            Take it in
+          </button>
+        )}
+        {standing === 'takenIn' && (
+          <button type="button" className={button} onClick={() => decide({ standing: 'asRules' })}>
+            Leave it out again
+          </button>
+        )}
+        {notCounted === null && (
+          <button type="button" className={button} onClick={() => decide({ standing: 'voided' })}>
+            Do not count it
+          </button>
+        )}
+        {standing === 'voided' && (
+          <button type="button" className={button} onClick={() => decide({ standing: 'asRules' })}>
+            Count it again
+          </button>
+        )}
+        {opened.late && (
+          <button
+            type="button"
+            className={button}
+            onClick={() => decide({ lateness: lateness === 'excused' ? 'counts' : 'excused' })}
+          >
+            {lateness === 'excused' ? 'Let being late cost' : 'Excuse being late'}
+          </button>
+        )}
+      </div>
+      <h3 className="mt-4 text-[14px]">To the student</h3>
+      <CommentField attemptId={attemptId} questionId="" label="Comment on the whole attempt" />
+      <h3 className="mt-3 text-[14px]">To myself</h3>
+      <Note key={attemptId} ruling={ruling} />
+    </>
+  );
+}
+
+/** One attempt: how its total and the recorded score came about, and what can be decided about it. */
+export function Attempt({ row }: { readonly row: CheckRow }) {
+  const opened = useOpened(row);
+  const { score, outOf, waiting } = row.total;
+  return (
+    <>
+      <h2 className="text-[17px]">
+        {row.name}
+        {row.of > 1 && <span className="font-normal text-soft">, attempt {row.number}</span>}
+      </h2>
+      <p className="figures mt-1 font-title text-[22px] font-semibold">
+        {points(score)} of {points(outOf)}
+        {waiting.n > 0 && (
+          <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>
+        )}
+      </p>
+      {row.notCounted && (
+        <p className="mt-1 border-l-2 border-saffron pl-3">
+          It does not count: {notCountedWords(row.notCounted)}.
+        </p>
+      )}
+      {opened && (
+        <>
+          <p className="caption figures mt-1">Handed in {dayAndTime(opened.finishedAt)}</p>
+          <ol className="mt-3 space-y-1 text-[13.5px]" aria-label="How the total came about">
+            {opened.trace.map((line, index) => (
+              <li key={index}>{line}</li>
+            ))}
+          </ol>
+          <Rulings row={row} opened={opened} />
+        </>
+      )}
+      <ol className="mt-4" aria-label="Answers">
+        {row.cells.map((cell, index) => (
+          <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
+            <span className="figures w-5 text-right font-semibold">{index + 1}</span>
+            <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
+            <span className="min-w-0 flex-1 truncate">
+              {cell.answer || <span className="text-soft">nothing given</span>}
+            </span>
+            <span className="figures font-semibold">
+              {cell.verdict === 'waits' ? 'waits' : points(cell.earned)}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,210 @@
+import { compare, multiply } from '@/core/figures/fraction';
+import type { LateRule } from '@/core/quiz/rules';
+import { Conflict } from '@/ui/Conflict';
+import { count, percent } from '@/ui/figures';
+import { lateRuleWords } from '@/ui/lateWords';
+import { PercentField } from '@/ui/PercentField';
+import { useContentField } from '@/ui/useContentField';
+import { ZoneField } from './ZoneField';
+
+type Steps = Extract<LateRule, { kind: 'steps' }>;
+type DayTable = Extract<LateRule, { kind: 'table' }>;
+
+const TEN = { n: 1, d: 10 };
+const NEW: Readonly<Record<LateRule['kind'], LateRule>> = {
+  free: { kind: 'free' },
+  steps: { kind: 'steps', step: 'day', share: TEN, of: 'earned', cap: { n: 3, d: 10 } },
+  table: {
+    kind: 'table',
+    rows: [
+      { days: 1, share: TEN },
+      { days: 3, share: { n: 1, d: 4 } },
+      { days: 7, share: { n: 1, d: 2 } },
+    ],
+    of: 'earned',
+  },
+};
+
+function Base({
+  rule,
+  onChange,
+}: {
+  readonly rule: Steps | DayTable;
+  readonly onChange: (rule: LateRule) => void;
+}) {
+  return (
+    <select
+      className="sentence-part"
+      aria-label="Of which points"
+      value={rule.of}
+      onChange={(event) => onChange({ ...rule, of: event.target.value as Steps['of'] })}
+    >
+      <option value="earned">earned points</option>
+      <option value="possible">possible points</option>
+    </select>
+  );
+}
+
+function StepParts({
+  rule,
+  onChange,
+}: {
+  readonly rule: Steps;
+  readonly onChange: (rule: LateRule) => void;
+}) {
+  return (
+    <>
+      <PercentField
+        className="sentence-part"
+        label="Each step costs"
+        value={rule.share}
+        onChange={(share) => onChange({ ...rule, share })}
+      />{' '}
+      of the <Base rule={rule} onChange={onChange} /> for each started{' '}
+      <select
+        className="sentence-part"
+        aria-label="Steps of"
+        value={rule.step}
+        onChange={(event) => onChange({ ...rule, step: event.target.value as Steps['step'] })}
+      >
+        <option value="day">day</option>
+        <option value="hour">hour</option>
+      </select>
+      , {rule.cap === null ? '' : 'at most '}
+      {rule.cap !== null && (
+        <PercentField
+          className="sentence-part"
+          label="At most"
+          value={rule.cap}
+          onChange={(cap) => onChange({ ...rule, cap })}
+        />
+      )}{' '}
+      <button
+        type="button"
+        className="link-text cursor-pointer text-[13.5px]"
+        onClick={() => onChange({ ...rule, cap: rule.cap === null ? { n: 1, d: 2 } : null })}
+      >
+        {rule.cap === null ? 'without a limit: set one' : 'take the limit away'}
+      </button>
+    </>
+  );
+}
+
+function TableParts({
+  rule,
+  onChange,
+}: {
+  readonly rule: DayTable;
+  readonly onChange: (rule: LateRule) => void;
+}) {
+  const rows = [...rule.rows];
+  const put = (at: number, row: DayTable['rows'][number]) =>
+    onChange({ ...rule, rows: rows.map((one, index) => (index === at ? row : one)) });
+  return (
+    <>
+      a share of the <Base rule={rule} onChange={onChange} /> by calendar days:
+      <ol className="mt-1 ml-6 list-none">
+        {rows.map((row, at) => {
+          const least = (rows[at - 1]?.days ?? 0) + 1;
+          const most = (rows[at + 1]?.days ?? 1001) - 1;
+          return (
+            <li key={at}>
+              up to{' '}
+              <input
+                type="number"
+                className="sentence-part !w-14"
+                aria-label={`Days of row ${at + 1}`}
+                min={least}
+                max={most}
+                value={row.days}
+                onChange={(event) => {
+                  const days = Math.floor(Number(event.target.value));
+                  if (days >= least && days <= most) put(at, { ...row, days });
+                }}
+              />{' '}
+              {row.days === 1 ? 'day' : 'days'}
+              {at === rows.length - 1 && ', and any longer'}:{' '}
+              <PercentField
+                className="sentence-part"
+                label={`Cost of row ${at + 1}`}
+                value={row.share}
+                onChange={(share) => put(at, { ...row, share })}
+              />{' '}
+              {rows.length > 1 && (
+                <button
+                  type="button"
+                  className="link-text cursor-pointer text-[13.5px]"
+                  aria-label={`Take out row ${at + 1}`}
+                  onClick={() => onChange({ ...rule, rows: rows.filter((_, index) => index !== at) })}
+                >
+                  take out
+                </button>
+              )}
+            </li>
+          );
+        })}
+        {rows.length < 50 && (rows.at(-1)?.days ?? 0) < 1000 && (
+          <li>
+            <button
+              type="button"
+              className="link-text cursor-pointer text-[13.5px]"
+              onClick={() => {
+                const last = rows.at(-1) ?? { days: 0, share: TEN };
+                onChange({ ...rule, rows: [...rows, { days: last.days + 1, share: last.share }] });
+              }}
+            >
+              Another row
+            </button>
+          </li>
+        )}
+      </ol>
+    </>
+  );
+}
+
+/** What the rule does to a paper of so many points, handed in so late. */
+function Example({ rule }: { readonly rule: Steps }) {
+  const twice = multiply(rule.share, { n: 2, d: 1 });
+  const lost = rule.cap && compare(twice, rule.cap) > 0 ? rule.cap : twice;
+  return (
+    <p className="caption">
+      Handed in {count(2, rule.step)} late: less {percent(lost)} of the {rule.of} points.
+    </p>
+  );
+}
+
+/** What being late costs, in one sentence that can be changed. */
+export function LateSentence() {
+  const draft = useContentField('late', 'Change what being late costs');
+  const { value: rule, edit } = draft;
+  return (
+    <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+      <Conflict
+        draft={draft}
+        what="What being late costs"
+        show={(version) => <p>{lateRuleWords(version)}</p>}
+      />
+      Work handed in after the due time loses{' '}
+      <select
+        className="sentence-part"
+        aria-label="What late work loses"
+        value={rule.kind}
+        onChange={(event) => edit(NEW[event.target.value as LateRule['kind']])}
+      >
+        <option value="free">nothing</option>
+        <option value="steps">a share for each step</option>
+        <option value="table">a share by a table</option>
+      </select>
+      {rule.kind === 'free' && '.'}
+      {rule.kind !== 'free' && ': '}
+      {rule.kind === 'steps' && (
+        <>
+          <StepParts rule={rule} onChange={edit} />
+          <Example rule={rule} />
+        </>
+      )}
+      {rule.kind === 'table' && <TableParts rule={rule} onChange={edit} />}
+      {rule.kind !== 'free' && <ZoneField />}
+    </li>
+  );
+}

@@ -1,0 +1,100 @@
+import { useEffect, useState } from 'react';
+import { pictureBlob } from '@/store/media';
+import { count, dayAndTime } from '@/ui/figures';
+import { PictureSource } from '@/ui/Picture';
+import { SlipQuestion, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
+import { useReady } from '@/ui/useReady';
+import { classWorker } from '@/workers/clients';
+import type { PrintedSlip } from '@/workers/classDesk';
+
+type Loaded = 'loading' | 'failed' | { readonly title: string; readonly slips: readonly PrintedSlip[] };
+
+function Page({ title, printed }: { readonly title: string; readonly printed: PrintedSlip }) {
+  const { name, number, groups, attempt, slip } = printed;
+  return (
+    <section
+      aria-label={`Slip of ${name}`}
+      className="mx-auto my-6 max-w-[720px] break-after-page bg-paper px-10 py-8 last:break-after-auto print:m-0 print:max-w-none print:p-0"
+    >
+      <p className="caption">{title}</p>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h2 className="mt-1 text-[22px] break-words">{name}</h2>
+        <p className="figures caption">{[number, ...groups].filter(Boolean).join(' · ')}</p>
+      </div>
+      <p className="caption figures">
+        {slip.byItself ? 'Taken as it stood ' : 'Handed in '}
+        {dayAndTime(slip.finishedAt)}
+        {attempt.of > 1 && `, attempt ${attempt.number} of ${attempt.of}`}
+      </p>
+      {slip.score && <SlipScore score={slip.score} />}
+      {slip.comment !== null && <TeacherWords text={slip.comment} />}
+      <ol className="mt-4 border-t border-line">
+        {slip.parts.map((part) => (
+          <SlipQuestion key={part.number} part={part} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Slips for paper: one student a page, with or without the right answers. */
+export function Print() {
+  const query = new URLSearchParams(location.search);
+  const quizId = query.get('quiz') ?? '';
+  const student = query.get('student');
+  const [right, setRight] = useState<'with' | 'without'>(
+    query.get('right') === 'without' ? 'without' : 'with',
+  );
+  const [loaded, setLoaded] = useState<Loaded>('loading');
+  const ready = useReady();
+  useEffect(() => {
+    if (ready !== 'ready') return;
+    let current = true;
+    classWorker()
+      .printed(quizId, right, student ? [student] : null)
+      .then(
+        (found) => current && setLoaded(found),
+        () => current && setLoaded('failed'),
+      );
+    return () => {
+      current = false;
+    };
+  }, [ready, quizId, right, student]);
+  const slips = typeof loaded === 'object' ? loaded.slips : [];
+  return (
+    <PictureSource value={pictureBlob}>
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line bg-paper px-6 py-3 print:hidden">
+        <h1 className="text-[18px]">Printed slips</h1>
+        <p className="caption flex-1">{count(slips.length, 'page')} and more where a slip is long</p>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--petrol)]"
+            checked={right === 'with'}
+            onChange={(event) => setRight(event.target.checked ? 'with' : 'without')}
+          />
+          With the right answers
+        </label>
+        <button
+          type="button"
+          className="btn btn-sm btn-primary"
+          disabled={slips.length === 0}
+          onClick={() => print()}
+        >
+          Print
+        </button>
+      </header>
+      <main>
+        {loaded === 'loading' && <p className="py-16 text-center text-soft">Marking …</p>}
+        {(loaded === 'failed' || ready === 'forbidden') && (
+          <p className="py-16 text-center">This quiz is not in this browser.</p>
+        )}
+        {typeof loaded === 'object' && slips.length === 0 && (
+          <p className="py-16 text-center">No attempt counts yet, so there is nothing to print.</p>
+        )}
+        {typeof loaded === 'object' &&
+          slips.map((printed) => <Page key={printed.studentId} title={loaded.title} printed={printed} />)}
+      </main>
+    </PictureSource>
+  );
+}

@@ -1,0 +1,61 @@
+import { Dialog } from '@/ui/Dialog';
+
+const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
+  {
+    where: 'Everywhere',
+    keys: [
+      ['Ctrl K', 'every action by its name'],
+      ['?', 'this list'],
+      ['Ctrl Z, Ctrl Shift Z', 'undo, do again'],
+      ['Alt 1 to Alt 5', 'go to a station'],
+      ['Escape', 'close what is open in front'],
+    ],
+  },
+  {
+    where: 'Write',
+    keys: [
+      ['Alt ↑, Alt ↓', 'the question before or after'],
+      ['Alt Shift ↑, Alt Shift ↓', 'move the question'],
+      ['Enter in an option', 'another option below it'],
+      ['Backspace in an empty option', 'take it out'],
+    ],
+  },
+  {
+    where: 'Check, in the table',
+    keys: [
+      ['← ↑ ↓ →', 'from cell to cell'],
+      ['N, B', 'the next or previous answer that is wrong or waits'],
+      ['A', 'accept as right, for everyone'],
+      ['P', 'accept for part of the points'],
+      ['W', 'expect as wrong, with feedback'],
+      ['H', 'mark just this one by hand'],
+      ['C', 'comment on it'],
+    ],
+  },
+];
+
+/** Which keys do what. */
+export function KeyList({ onClose }: { readonly onClose: () => void }) {
+  return (
+    <Dialog title="Keys" onClose={onClose}>
+      {KEYS.map(({ where, keys }) => (
+        <section key={where} className="mb-4">
+          <h3 className="text-[15px]">{where}</h3>
+          <dl className="mt-1">
+            {keys.map(([key, words]) => (
+              <div key={key} className="flex gap-4 border-b border-hair py-1">
+                <dt className="w-56 font-semibold">{key}</dt>
+                <dd>{words}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
+      <div className="flex justify-end">
+        <button type="button" className="btn btn-primary" onClick={onClose}>
+          Close
+        </button>
+      </div>
+    </Dialog>
+  );
+}

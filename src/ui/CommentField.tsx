@@ -1,0 +1,44 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { commentOn, saveComment } from '@/store/comments';
+import { useQuiz } from '@/ui/quizContext';
+import { useTextDraft } from '@/ui/useTextDraft';
+
+interface Props {
+  readonly attemptId: string;
+  /** Empty for a comment on the whole attempt. */
+  readonly questionId: string;
+  readonly label: string;
+  readonly placeholder?: string;
+}
+
+interface LoadedProps extends Props {
+  readonly quizId: string;
+  readonly stored: string;
+}
+
+function Loaded({ quizId, attemptId, questionId, label, placeholder = label, stored }: LoadedProps) {
+  const [text, edit] = useTextDraft(stored, (next) => void saveComment(quizId, attemptId, questionId, next));
+  return (
+    <textarea
+      className="lined-field resize-none field-sizing-content"
+      rows={1}
+      maxLength={5000}
+      aria-label={label}
+      placeholder={placeholder}
+      value={text}
+      onChange={(event) => edit(event.target.value)}
+    />
+  );
+}
+
+/** The teacher's words to the student, saved as they are typed. */
+export function CommentField(props: Props) {
+  const { quiz } = useQuiz();
+  const { attemptId, questionId } = props;
+  const stored = useLiveQuery(
+    () => commentOn(quiz.id, attemptId, questionId),
+    [quiz.id, attemptId, questionId],
+  );
+  if (stored === undefined) return null;
+  return <Loaded key={`${attemptId}:${questionId}`} {...props} quizId={quiz.id} stored={stored} />;
+}

@@ -1,0 +1,57 @@
+import { createContext, useContext, useEffect, useState } from 'react';
+import type { Picture as PictureData } from '@/core/quiz/picture';
+
+/** Where pictures come from: the teacher's store, or the student's port. */
+export type PictureLoader = (hash: string) => Promise<Blob | null>;
+export const PictureSource = createContext<PictureLoader | null>(null);
+
+const addresses = new Map<string, Promise<string | null>>();
+
+/** An address in this page for a picture; made once, for as long as the page lives. */
+function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
+  const known = addresses.get(hash);
+  if (known) return known;
+  const made = load(hash).then((blob) => {
+    if (!blob) addresses.delete(hash);
+    return blob && URL.createObjectURL(blob);
+  });
+  addresses.set(hash, made);
+  return made;
+}
+
+/** A picture as it stands on the paper; until it is there, what it shows stands in its place. */
+export function Picture({
+  picture,
+  small = false,
+}: {
+  readonly picture: PictureData;
+  readonly small?: boolean;
+}) {
+  const load = useContext(PictureSource);
+  const [address, setAddress] = useState<string | null>(null);
+  const { hash, alt, width, height, share } = picture;
+  useEffect(() => {
+    if (!load) return;
+    let current = true;
+    void addressOf(hash, load).then((found) => current && setAddress(found));
+    return () => {
+      current = false;
+    };
+  }, [hash, load]);
+  const style = small
+    ? { height: 40, width: 'auto', maxWidth: 96 }
+    : { width: `max(${share}%, min(100%, 150px))`, aspectRatio: `${width} / ${height}` };
+  if (!address) {
+    return (
+      <span
+        className="my-1 inline-block border border-line bg-hair px-2 py-1 text-[13px] text-soft"
+        style={small ? {} : style}
+      >
+        {alt || 'Picture'}
+      </span>
+    );
+  }
+  return (
+    <img src={address} alt={alt} width={width} height={height} className="my-1 block h-auto" style={style} />
+  );
+}

@@ -1,0 +1,11 @@
+import type { Aspect } from '@/core/reveal/plan';
+
+/** The parts of a result in a word or two, as the teacher reads them. */
+export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
+  score: 'score',
+  rightWrong: 'right and wrong',
+  ownAnswers: 'own answers',
+  feedback: 'feedback',
+  rightAnswers: 'right answers',
+  comments: 'comments',
+};

@@ -1,0 +1,48 @@
+import type { Recorded } from '@/core/marking/joinAttempts';
+import { finishedAt } from '@/core/quiz/window';
+import { ASPECTS, type Aspect } from '@/core/reveal/plan';
+import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { now } from '@/store/clock';
+import { byName, liveClass, workOf } from './papers';
+
+/** One student's result: what is recorded, and what of it the student sees now. */
+export interface HandBackRow {
+  readonly studentId: string;
+  readonly name: string;
+  readonly number: string;
+  /** The attempt that stands for the student, else the latest. */
+  readonly attemptId: string;
+  readonly recorded: Recorded | null;
+  readonly shown: readonly Aspect[];
+  /** Aspects that wait for nothing but the teacher. */
+  readonly waitsForTeacher: readonly Aspect[];
+}
+
+/** Who gets what back: everyone with finished work, by name. */
+export async function handBack(quizId: string): Promise<HandBackRow[]> {
+  const live = await liveClass(quizId);
+  const { standing, content } = live.quiz;
+  const at = now();
+  const rows = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }): HandBackRow[] => {
+    const attempt = counted ?? sheets.at(-1)?.attempt;
+    if (!student || !attempt) return [];
+    const ended = finishedAt(attempt, standing.opening);
+    const shown = whatIsShown({ plan: content.plan, standing }, { studentId, finishedAt: ended }, at);
+    const waits = ASPECTS.filter((aspect) => {
+      const showing = shown[aspect];
+      return !showing.shown && showing.waitsFor === 'byTeacher';
+    });
+    return [
+      {
+        studentId,
+        name: student.name,
+        number: student.number,
+        attemptId: attempt.id,
+        recorded,
+        shown: ASPECTS.filter((aspect) => shown[aspect].shown),
+        waitsForTeacher: waits,
+      },
+    ];
+  });
+  return rows.sort(byName);
+}

@@ -1,0 +1,53 @@
+import type { Slip } from '@/core/reveal/packets';
+import { slipOf } from '@/core/reveal/slip';
+import { whatIsPrinted } from '@/core/reveal/whatIsShown';
+import { finishedAt } from '@/core/quiz/window';
+import { commentsOf } from '@/store/comments';
+import { ofAttempt } from '@/store/overrides';
+import { byName, liveClass, workOf } from './papers';
+
+/** One student's slip as it is printed: of the attempt that stands for the student. */
+export interface PrintedSlip {
+  readonly studentId: string;
+  readonly name: string;
+  readonly number: string;
+  readonly groups: readonly string[];
+  readonly attempt: { readonly number: number; readonly of: number };
+  readonly slip: Slip;
+}
+
+/** Slips for printing, by name: everyone's whose attempt counts, or those of some students. */
+export async function printed(
+  quizId: string,
+  rightAnswers: 'with' | 'without',
+  only: readonly string[] | null = null,
+): Promise<{ title: string; slips: PrintedSlip[] }> {
+  const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
+  const slips = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }) => {
+    if (!student || !recorded || (only && !only.includes(studentId))) return [];
+    const sheet = sheets.find(({ attempt }) => attempt === counted) ?? sheets.at(-1);
+    if (!sheet) return [];
+    const { attempt, late } = sheet;
+    const ended = finishedAt(attempt, live.quiz.standing.opening);
+    const finished = {
+      answers: attempt.answers,
+      finishedAt: ended,
+      byItself: attempt.handedInAt === null,
+      overrides: ofAttempt(live.overrides, attempt.id),
+      late,
+      comments: comments.get(attempt.id) ?? {},
+    };
+    const { name, number, groups } = student;
+    return [
+      {
+        studentId,
+        name,
+        number,
+        groups,
+        attempt: { number: attempt.number, of: sheets.length },
+        slip: slipOf(live.paper, finished, whatIsPrinted(ended, rightAnswers)),
+      },
+    ];
+  });
+  return { title: live.paper.content.title, slips: slips.sort(byName) };
+}

@@ -1,0 +1,55 @@
+import { unzipSync } from 'fflate';
+
+/** Most bytes that a spreadsheet may unpack to, and most parts that it may have. */
+const MOST_BYTES = 200_000_000;
+const MOST_PARTS = 2000;
+
+type Sheet =
+  { readonly ok: true; readonly rows: string[][] } | { readonly ok: false; readonly error: string };
+
+/** A spreadsheet file begins as every zip file does. */
+export const isWorkbook = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
+
+/** Dates of a spreadsheet have no zone: they are written as they stand on the wall. */
+function cellText(cell: unknown): string {
+  if (cell === null || cell === undefined) return '';
+  if (cell instanceof Date) {
+    return Number.isNaN(cell.getTime()) ? '' : cell.toISOString().slice(0, 19).replace('T', ' ');
+  }
+  return String(cell).slice(0, 20_000);
+}
+
+/** What the zip's directory says it holds, without unpacking anything. */
+function trouble(bytes: Uint8Array): string | null {
+  let size = 0;
+  let parts = 0;
+  try {
+    unzipSync(bytes, {
+      filter: (part) => {
+        size += part.originalSize;
+        parts++;
+        return false;
+      },
+    });
+  } catch {
+    return 'The spreadsheet is damaged: it cannot be unpacked.';
+  }
+  if (parts > MOST_PARTS || size > MOST_BYTES) return 'The spreadsheet unpacks to more than 200 MB.';
+  return null;
+}
+
+/** The first sheet of a spreadsheet (Office Open XML) as rows of text. Never throws for what is in the file. */
+export async function readWorkbook(bytes: Uint8Array): Promise<Sheet> {
+  const wrong = trouble(bytes);
+  if (wrong) return { ok: false, error: wrong };
+  try {
+    const { readSheet } = await import('read-excel-file/universal');
+    const copy = new ArrayBuffer(bytes.byteLength);
+    new Uint8Array(copy).set(bytes);
+    const rows = await readSheet(copy, 1, { trim: false });
+    return { ok: true, rows: rows.map((row) => row.map(cellText)) };
+  } catch {
+    return { ok: false, error: 'This spreadsheet cannot be read. Save it as XLSX or CSV and try again.' };
+  }
+}

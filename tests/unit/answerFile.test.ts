@@ -1,0 +1,195 @@
+import assert from 'node:assert/strict';
+import { describe, test } from 'node:test';
+import fc from 'fast-check';
+import { zipSync, strToU8 } from 'fflate';
+import { proposeColumns } from '@/core/formats/answerColumns';
+import { readPapers, type ReadChoices } from '@/core/formats/answerFile';
+import { readTime, dateOrderOf } from '@/core/formats/readTime';
+import { writeRefused } from '@/core/formats/refusedFile';
+import { readTable, type Table } from '@/core/formats/table';
+import { readFile } from '@/workers/class/readFile';
+import { CONTENT, QUESTIONS } from '../../demo/quiz';
+import { STUDENTS } from '../../demo/class';
+import { written } from './support';
+
+const PAPER = { content: { ...CONTENT, zone: 'Europe/Berlin' }, questions: [...QUESTIONS] };
+
+function table(text: string): Table {
+  const read = readTable(text);
+  if (!read.ok) assert.fail(read.error);
+  return read.table;
+}
+function read(text: string, choices?: ReadChoices) {
+  const rows = table(text);
+  return { rows, ...readPapers(rows, proposeColumns(rows, QUESTIONS, STUDENTS), PAPER, STUDENTS, choices) };
+}
+
+describe('times in files', () => {
+  const cases: [text: string, order: 'dayFirst' | 'monthFirst', zone: string, iso: string | null][] = [
+    ['2026-01-05 16:20', 'dayFirst', 'Europe/Berlin', '2026-01-05T15:20:00.000Z'],
+    ['2026-01-05T16:20:30Z', 'dayFirst', 'Europe/Berlin', '2026-01-05T16:20:30.000Z'],
+    ['2026-01-05T16:20:00+05:30', 'dayFirst', 'UTC', '2026-01-05T10:50:00.000Z'],
+    ['2026-01-05', 'dayFirst', 'UTC', '2026-01-05T00:00:00.000Z'],
+    ['5.1.2026 16:20', 'dayFirst', 'UTC', '2026-01-05T16:20:00.000Z'],
+    ['1/5/2026 4:20 PM', 'monthFirst', 'UTC', '2026-01-05T16:20:00.000Z'],
+    ['1/5/2026 12:05 am', 'monthFirst', 'UTC', '2026-01-05T00:05:00.000Z'],
+    ['31/02/2026 10:00', 'dayFirst', 'UTC', null],
+    ['2026-01-05 25:00', 'dayFirst', 'UTC', null],
+    ['Tuesday', 'dayFirst', 'UTC', null],
+    ['', 'dayFirst', 'UTC', null],
+  ];
+  for (const [text, order, zone, iso] of cases) {
+    test(`${text || 'nothing'} (${order})`, () => {
+      const at = readTime(text, order, zone);
+      assert.equal(at === null ? null : new Date(at).toISOString(), iso);
+    });
+  }
+  test('month first only where a date can be nothing else', () => {
+    assert.equal(dateOrderOf(['1/5/2026', '2/28/2026']), 'monthFirst');
+    assert.equal(dateOrderOf(['1/5/2026', '28/2/2026']), 'dayFirst');
+    assert.equal(dateOrderOf(['1/5/2026']), 'dayFirst');
+  });
+});
+
+describe('columns', () => {
+  test('times, notes and points are proposed beside answers; a misspelt heading finds its question', () => {
+    const heads = ['Student', 'Handed in', 'Q1', 'Points for Q2', 'Q3 points', 'Remarks', 'What is the flat land besides a river caled that lies under water in a flood?']; // prettier-ignore
+    const rows = table(`${heads.join(';')}\nAda Marsh;2026-01-05 16:20;x;1;2;late again;y\n`);
+    assert.deepEqual(proposeColumns(rows, QUESTIONS, STUDENTS), [
+      { use: 'student' },
+      { use: 'time', order: 'dayFirst' },
+      { use: 'question', questionId: QUESTIONS[0]?.id },
+      { use: 'points', questionId: QUESTIONS[1]?.id },
+      { use: 'points', questionId: QUESTIONS[2]?.id },
+      { use: 'note' },
+      { use: 'question', questionId: 'q-floodplain' },
+    ]);
+  });
+  test('what headings meant before is proposed again, unless the question has gone', () => {
+    const remembered = new Map([
+      ['A', { use: 'question' as const, questionId: 'q-oxbow' }],
+      ['B', { use: 'question' as const, questionId: 'gone' }],
+    ]);
+    const columns = proposeColumns(table('A,B\n1,2\n'), QUESTIONS, STUDENTS, remembered);
+    assert.deepEqual(columns, [{ use: 'question', questionId: 'q-oxbow' }, { use: 'ignored' }]);
+  });
+});
+
+describe('rows', () => {
+  test('points, note and time are read; what is wrong in a cell leaves the rest of the row', () => {
+    const { papers, problems } = read(
+      'Student,Handed in,Q1,Q1 points,Q2 points,Notes\n' +
+        'Ada Marsh,2026-01-05 16:20,upper course,"0,5",9,was ill\n' +
+        'Bela Fenn,some day,x,two,-1,\n' +
+        'Cato Weir,2026-01-05 16:21,y,,,\n',
+    );
+    const [ada, bela] = papers;
+    assert.equal(new Date(ada?.handedInAt ?? 0).toISOString(), '2026-01-05T15:20:00.000Z');
+    assert.deepEqual(Object.values(ada?.points ?? {}).map(written), ['1/2', '9']); // prettier-ignore
+    assert.equal(ada?.note, 'was ill');
+    assert.deepEqual([bela?.handedInAt, bela?.points], [null, {}]);
+    assert.deepEqual(problems.map((one) => `${one.row} ${one.line} ${one.column}: ${one.text}`), [
+      'kept 2 Q2 points: more points than the question is worth',
+      'kept 3 Handed in: “some day” is no time, left out',
+      'kept 3 Q1 points: “two” is no number of points from 0 to 1000, left out',
+      'kept 3 Q2 points: “-1” is no number of points from 0 to 1000, left out',
+    ]); // prettier-ignore
+  });
+
+  const twice = 'Student,Handed in,Q1\nAda Marsh,2026-01-06 09:00,second\nBela Fenn,2026-01-05 09:00,b\nAda Marsh,2026-01-05 09:00,first\n'; // prettier-ignore
+  test('the same student twice: the later counts, by time where there are times', () => {
+    const { papers, problems, repeated } = read(twice);
+    assert.equal(repeated, 1);
+    assert.deepEqual(papers.map((one) => [one.name, one.line]), [['Ada Marsh', 2], ['Bela Fenn', 3]]); // prettier-ignore
+    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), ['4: Ada Marsh stands on line 2 again, and that row counts']); // prettier-ignore
+  });
+  test('or each row is an attempt, whatever the order in the file', () => {
+    const { papers } = read(twice, { twice: 'attempts', unknown: {} });
+    assert.deepEqual(papers.map((one) => [one.line, one.attempt]), [[2, 2], [3, 1], [4, 1]]); // prettier-ignore
+  });
+
+  const strangers = 'Student,Number,Q1\nA. Marsh,,x\nCy Brook,99,y\n,98,z\n';
+  test('unknown students are added, matched by hand, or left out', () => {
+    const first = read(strangers);
+    assert.deepEqual(first.unknown.map((one) => [one.name, one.number, one.line]), [['A. Marsh', '', 2], ['Cy Brook', '99', 3], ['', '98', 4]]); // prettier-ignore
+    assert.deepEqual(first.papers.map((one) => one.studentId), [null, null]); // prettier-ignore
+    assert.deepEqual(first.problems.map((one) => one.text), ['no student has the number 98']); // prettier-ignore
+    const [a = '', cy = '', none = ''] = first.unknown.map((one) => one.key);
+    const { papers, problems } = read(strangers, {
+      twice: 'later',
+      unknown: { [a]: 'demo-1', [cy]: 'out', [none]: 'demo-2' },
+    });
+    assert.deepEqual(papers.map((one) => [one.name, one.studentId]), [['Ada Marsh', 'demo-1'], ['Bela Fenn', 'demo-2']]); // prettier-ignore
+    assert.deepEqual(problems.map((one) => one.text), ['Cy Brook is not on the class list']); // prettier-ignore
+  });
+
+  test('rows that were left out make a file that says why, and is harmless in a spreadsheet', () => {
+    const { rows, problems } = read('Student,Number,Q1\n,,=cmd()\nAda Marsh,,fine\n');
+    assert.equal(
+      writeRefused(rows, problems),
+      '\uFEFFLine,Why it was left out,Student,Number,Q1\r\n2,no name and no number,,,"\'=cmd()"\r\n',
+    );
+  });
+});
+
+/** A spreadsheet of one sheet with inline texts, as small as the standard allows. */
+function workbook(rows: readonly (string | number)[][]): Uint8Array {
+  const cell = (value: string | number, at: string) =>
+    typeof value === 'number'
+      ? `<c r="${at}"><v>${value}</v></c>`
+      : `<c r="${at}" t="inlineStr"><is><t xml:space="preserve">${value.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</t></is></c>`;
+  const row = (values: readonly (string | number)[], number: number) =>
+    values.map((value, column) => cell(value, `${'ABCDEF'[column]}${number}`)).join('');
+  const sheet = rows.map((values, at) => `<row r="${at + 1}">${row(values, at + 1)}</row>`).join('');
+  const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
+  const rel = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+  const pack = 'http://schemas.openxmlformats.org/package/2006';
+  const types = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
+  return zipSync({
+    '[Content_Types].xml': strToU8(`<?xml version="1.0"?><Types xmlns="${pack}/content-types"><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="${types}.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="${types}.worksheet+xml"/></Types>`),
+    '_rels/.rels': strToU8(`<?xml version="1.0"?><Relationships xmlns="${pack}/relationships"><Relationship Id="r1" Type="${rel}/officeDocument" Target="xl/workbook.xml"/></Relationships>`),
+    'xl/workbook.xml': strToU8(`<?xml version="1.0"?><workbook xmlns="${main}" xmlns:r="${rel}"><sheets><sheet name="Answers" sheetId="1" r:id="r1"/></sheets></workbook>`),
+    'xl/_rels/workbook.xml.rels': strToU8(`<?xml version="1.0"?><Relationships xmlns="${pack}/relationships"><Relationship Id="r1" Type="${rel}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`),
+    'xl/worksheets/sheet1.xml': strToU8(`<?xml version="1.0"?><worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`),
+  }); // prettier-ignore
+}
+
+describe('spreadsheets', () => {
+  const rows = [
+    ['Student', 'Number', 'Q1'],
+    ['Ada Marsh', 801, 'a <b> & “c”'],
+    ['Bela Fenn', 802, 5.3],
+  ];
+
+  test('the first sheet reads as the same rows in text would', async () => {
+    const result = await readFile(workbook(rows));
+    if (!result.ok) assert.fail(result.error);
+    assert.deepEqual(result.table.header, ['Student', 'Number', 'Q1']);
+    assert.deepEqual(result.table.rows.map((row) => [row.line, ...row.cells]), [
+      [2, 'Ada Marsh', '801', 'a <b> & “c”'],
+      [3, 'Bela Fenn', '802', '5.3'],
+    ]); // prettier-ignore
+  });
+  test('damaged and swollen ones are refused with words', async () => {
+    const whole = workbook(rows);
+    const broken = await readFile(whole.slice(0, whole.length - 30));
+    assert.ok(!broken.ok && /damaged/.test(broken.error), JSON.stringify(broken));
+    const other = await readFile(zipSync({ 'notes.txt': strToU8('no spreadsheet') }));
+    assert.ok(!other.ok && /cannot be read/.test(other.error), JSON.stringify(other));
+    const swollen = await readFile(zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(210_000_000) }, { level: 1 })); // prettier-ignore
+    assert.ok(!swollen.ok && /200 MB/.test(swollen.error), JSON.stringify(swollen));
+  });
+  test('mutated spreadsheets: never a throw, rows or words', async () => {
+    const whole = workbook(rows);
+    const edits = fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 8 });
+    await fc.assert(
+      fc.asyncProperty(edits, async (list) => {
+        const bytes = whole.slice();
+        for (const [at, value] of list) bytes[at] = value;
+        const result = await readFile(bytes);
+        return result.ok || result.error.length > 10;
+      }),
+      { numRuns: 1500 },
+    );
+  });
+});
