@@ -5,13 +5,9 @@ installPackages();
 const browser = chromium();
 build('dist-test');
 const address = await serve('dist-test');
-run(
-  'Keystroke to margin',
-  process.execPath,
-  ['--import', 'tsx', 'bench/keystroke.ts', ...process.argv.slice(2)],
-  {
-    ADDRESS: address,
-    CHROMIUM: browser,
-  },
-);
+const env = { ADDRESS: address, CHROMIUM: browser };
+const bench = (title, file) =>
+  run(title, process.execPath, ['--import', 'tsx', file, ...process.argv.slice(2)], env);
+bench('Keystroke to margin', 'bench/keystroke.ts');
+bench('A class of 2 000', 'bench/bigClass.ts');
 process.exit(0);

@@ -7,12 +7,16 @@ interface Props {
   readonly wide?: boolean;
 }
 
-/** A native modal dialog: focus stays inside, Escape closes. */
+/** A native modal dialog: its first field has the focus, which stays inside; Escape closes. */
 export function Dialog({ title, onClose, children, wide = false }: Props) {
   const sheet = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const element = sheet.current;
     element?.showModal();
+    const first =
+      element?.querySelector<HTMLElement>('[data-first-focus]') ??
+      element?.querySelector<HTMLElement>('input:not(:disabled), select, textarea, button:not(:disabled)');
+    first?.focus();
     return () => element?.close();
   }, []);
   return (

@@ -8,8 +8,19 @@ const moment = new Intl.DateTimeFormat(undefined, {
   weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit',
 }); // prettier-ignore
 
+/** Figures are few and asked for often, in tables of thousands of cells. */
+const written = new Map<string, string>();
+
 /** Points with at most 2 decimals, halves away from zero. */
-export const points = (value: Fraction): string => decimals.format(Number(toDecimalText(value)));
+export function points(value: Fraction): string {
+  const key = `${value.n}/${value.d}`;
+  let text = written.get(key);
+  if (text === undefined) {
+    text = decimals.format(Number(toDecimalText(value)));
+    if (written.size < 10_000) written.set(key, text);
+  }
+  return text;
+}
 export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
 export const pointsWord = (value: Fraction): string =>
   `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;

@@ -1,4 +1,4 @@
-import { checkTable, openAnswer, openAttempt } from './class/check';
+import { checkHead, checkRows, openAnswer, openAttempt } from './class/check';
 import { importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from './class/readFile';
 import { handBack } from './class/handBack';
@@ -15,7 +15,8 @@ export type { QuizCounts, TrayRow } from './class/tray';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {
-  checkTable,
+  checkHead,
+  checkRows,
   pending,
   openAnswer,
   openAttempt,

@@ -57,7 +57,7 @@ test('quizzes are found, filtered, put in order, copied, put away, deleted and b
 
   await more(page, demo, 'Delete');
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps']);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
   await expect(page.getByText('24 of 26 handed in')).toBeVisible();
   await more(page, 'Floods', 'Delete');

@@ -159,9 +159,9 @@ test('from a new quiz to the scores', async ({ page }) => {
     await dialog
       .getByLabel('Column Where')
       .selectOption({ label: '1. Where is the flood plain of a river in H2O?' });
-    await expect(dialog.getByLabel('Column Remark')).toHaveValue('ignored');
+    await expect(dialog.getByLabel('Column Remark')).toHaveValue('note');
     await expect(dialog.getByText('line 6: no name and no number')).toBeVisible();
-    await expect(dialog.getByText('4 papers ready, 1 of them from students who will be added')).toBeVisible();
+    await expect(dialog.getByText('1 student of the file is not on the class list.')).toBeVisible();
     await dialog.getByRole('button', { name: 'Take in 4 papers' }).click();
     await expect(page.getByText('5 of 28 handed in')).toBeVisible();
   });

@@ -24,6 +24,7 @@ import {
   setDeleted,
   sweep,
 } from '@/store/shelf';
+import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';
@@ -132,7 +133,7 @@ describe('draft and live', () => {
     await sit(id, 's1', { q1: say('mud'), q2: pick('levee') });
     await sit(id, 's2', { q1: say('clay'), q2: pick('gorge') });
     const totals = async () =>
-      (await classDesk.checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
+      (await checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
     assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0']);
     await accept('clay');
     assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0'], 'the change waits in the draft');
@@ -162,13 +163,13 @@ describe('draft and live', () => {
     const id = await newQuiz();
     await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
-    await classDesk.checkTable(id);
+    await checkTable(id);
     const kept = await db.markColumns.get([id, 'q1', 1]);
     assert.deepEqual(kept?.marks.map(([key]) => key), ['silt']); // prettier-ignore
     await db.markColumns.update([id, 'q1', 1], {
       marks: [['silt', { ...(kept?.marks[0]?.[1] as object), credit: { n: 1, d: 2 } }]] as never,
     });
-    const table = await classDesk.checkTable(id);
+    const table = await checkTable(id);
     assert.equal(written(table.rows[0]?.cells[0]?.credit ?? { n: 9, d: 1 }), '1/2', 'the kept mark was used');
   });
 });
@@ -188,7 +189,7 @@ describe('a teacher’s own scores', () => {
       at: 1,
       gave: { n: 0, d: 1 },
     });
-    const cell = async () => (await classDesk.checkTable(id)).rows[0]?.cells[0];
+    const cell = async () => (await checkTable(id)).rows[0]?.cells[0];
     assert.deepEqual(await cell().then((c) => [c?.verdict, written(c?.earned ?? { n: 9, d: 1 }), c?.override]), [
       'partly', '1/2', { reason: 'said it well', differs: false },
     ]); // prettier-ignore
@@ -285,10 +286,10 @@ describe('the student’s desk', () => {
     });
     const taken = await studentDesk.openPaper(id, 's1');
     assert.ok(taken.state === 'finished' && taken.slip.byItself);
-    assert.equal((await classDesk.checkTable(id)).rows.length, 1);
+    assert.equal((await checkTable(id)).rows.length, 1);
     await saveContent(id, { unfinished: 'notCounted' }, { unfinished: 'taken' }, label());
     assert.equal((await studentDesk.openPaper(id, 's1')).state, 'notHandedIn');
-    assert.equal((await classDesk.checkTable(id)).rows.length, 0);
+    assert.equal((await checkTable(id)).rows.length, 0);
   });
 });
 
@@ -344,10 +345,10 @@ describe('the Shelf', () => {
     const id = await newQuiz();
     await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
-    await classDesk.checkTable(id);
+    await checkTable(id);
     const copy = await duplicateQuiz(id);
     assert.deepEqual((await draftPaper(copy)).questions, (await draftPaper(id)).questions);
-    assert.equal((await classDesk.checkTable(copy)).rows.length, 0);
+    assert.equal((await checkTable(copy)).rows.length, 0);
     assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [copy, id]); // prettier-ignore
     await arrange([id, copy]);
     assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [id, copy]); // prettier-ignore
@@ -379,8 +380,8 @@ describe('the Shelf', () => {
       's2',
     ]);
     await resetDemo();
-    assert.equal((await classDesk.checkTable('demo-rivers')).rows.length, 24);
-    assert.equal((await classDesk.checkTable(id)).rows[0]?.name, 'Cato Weir');
+    assert.equal((await checkTable('demo-rivers')).rows.length, 24);
+    assert.equal((await checkTable(id)).rows[0]?.name, 'Cato Weir');
   });
 });
 
@@ -388,7 +389,7 @@ test('the demo school comes once, with 24 papers of 26 students', async () => {
   await db.students.clear();
   await ensureDemo();
   await ensureDemo();
-  const table = await classDesk.checkTable('demo-rivers');
+  const table = await checkTable('demo-rivers');
   assert.equal(table.rows.length, 24);
   assert.equal((await classDesk.tray('demo-rivers')).filter((row) => row.state === 'notOpened').length, 2);
   assert.equal(written(table.outOf), '12');

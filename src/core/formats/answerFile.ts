@@ -91,6 +91,7 @@ export function readPapers(
       refuse(found.problem);
       continue;
     }
+    if (found.odd) reading.problems.push({ line: row.line, column: null, text: found.odd, row: 'kept' });
     let student = found.student;
     if (!student) {
       const key = `${compared(name)}|${number}`;

@@ -1,4 +1,4 @@
-import { add, compare, divide, equal, fraction, roundTo, ZERO, type Fraction } from '../figures/fraction';
+import { add, compare, divide, fraction, roundTo, ZERO, type Fraction } from '../figures/fraction';
 import type { AttemptRule } from '../quiz/rules';
 import { SCORE_STEPS, type Total } from './markAttempt';
 
@@ -60,7 +60,3 @@ export function joinAttempts(totals: readonly Total[], counts: AttemptRule['coun
   const provisional = counts === 'best' ? bestMayChange(totals, one) : one.waiting.n > 0;
   return { ...recordOf(one.exact, one.outOf, one.waiting), provisional, counted };
 }
-
-/** True where two records are the same in every figure. */
-export const sameRecord = (a: Recorded | null, b: Recorded | null): boolean =>
-  a === b || (a !== null && b !== null && equal(a.score, b.score) && equal(a.waiting, b.waiting));

@@ -1,32 +1,16 @@
 import { Download } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { download, fileName } from '@/ui/download';
 import { count } from '@/ui/figures';
 import { notify } from '@/ui/notices';
-import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
 import { classWorker } from '@/workers/clients';
-import type { CheckTable } from '@/workers/classDesk';
 import type { Action } from './Actions';
 import { CheckGrid } from './CheckGrid';
 import { CheckMargin } from './CheckMargin';
 import { Overrides } from './Overrides';
+import { useCheckTable } from './useCheckTable';
 import { firstPlace, neighbour, nextToLookAt, rowsShown, type Place, type SortBy } from './rows';
-
-function useCheckTable(): CheckTable | null {
-  const { quiz, attemptsSeq } = useQuiz();
-  const [table, setTable] = useState<CheckTable | null>(null);
-  const { id } = quiz;
-  const state = quizState(quiz);
-  useEffect(() => {
-    let current = true;
-    void classWorker().checkTable(id).then((next) => current && setTable(next)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [id, state, attemptsSeq]);
-  return table;
-}
 
 const ACTION_KEYS: Readonly<Record<string, Action>> = { a: 'accept', p: 'part', w: 'wrong', h: 'hand' };
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {

@@ -126,12 +126,12 @@ function Head({ table }: { readonly table: CheckTable }) {
   const { questions, outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
-      <tr className="align-bottom shadow-[inset_0_-1px_0_var(--line)]">
-        <th className="sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
+      <tr className="align-bottom">
+        <th className="head-cell sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
           <span className="label-small">Student</span>
         </th>
         {questions.map((question, index) => (
-          <th key={question.id} className="px-1 pb-2 font-normal" title={question.title}>
+          <th key={question.id} className="head-cell px-1 pb-2 font-normal" title={question.title}>
             <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
             <span className="caption figures block leading-tight">
               {points(question.points)} {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
@@ -141,12 +141,14 @@ function Head({ table }: { readonly table: CheckTable }) {
             </span>
           </th>
         ))}
-        <th className={`${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}>
+        <th
+          className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}
+        >
           <span className="block font-title text-[15px] font-semibold">Total</span>
           <span className="caption figures block font-normal">of {points(outOf)}</span>
         </th>
         {several && (
-          <th className="sticky right-0 z-[1] w-24 bg-paper pr-6 pb-2 text-right">
+          <th className="head-cell sticky right-0 z-[1] w-24 bg-paper pr-6 pb-2 text-right">
             <span className="block font-title text-[15px] font-semibold">Recorded</span>
             <span className="caption figures block font-normal">of {points(outOf)}</span>
           </th>
@@ -170,7 +172,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 12,
+    overscan: 10,
     scrollPaddingStart: 64,
     useFlushSync: false,
   });

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Dialog } from '@/ui/Dialog';
 import { CreditPie } from '@/ui/CreditPie';
 import { count, points } from '@/ui/figures';
@@ -10,13 +10,17 @@ interface Props {
   readonly onGo: (place: Place) => void;
 }
 
+const ownScores = (table: CheckTable) =>
+  table.rows
+    .flatMap((row) =>
+      row.cells.flatMap((cell, column) => (cell.override === null ? [] : [{ row, cell, column }])),
+    )
+    .sort((a, b) => Number(b.cell.override?.differs) - Number(a.cell.override?.differs));
+
 /** All own scores of the teacher in one place; those that marking would now give differently first. */
 export function Overrides({ table, onGo }: Props) {
   const [open, setOpen] = useState(false);
-  const all = table.rows
-    .flatMap((row) => row.cells.map((cell, column) => ({ row, cell, column })))
-    .filter(({ cell }) => cell.override !== null)
-    .sort((a, b) => Number(b.cell.override?.differs) - Number(a.cell.override?.differs));
+  const all = useMemo(() => ownScores(table), [table]);
   const differing = all.filter(({ cell }) => cell.override?.differs).length;
   if (all.length === 0) return null;
   return (

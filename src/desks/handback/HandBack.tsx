@@ -34,6 +34,9 @@ const printAddress = (quizId: string, right: 'with' | 'without', student?: strin
 
 function seenWords({ shown, waitsForTeacher }: HandBackRow): string {
   if (shown.length === ASPECTS.length) return 'everything';
+  const missing = ASPECTS.filter((aspect) => !shown.includes(aspect));
+  if (missing.length <= 2)
+    return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
   if (shown.length > 0) return shown.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
   return waitsForTeacher.length > 0 ? 'nothing, it waits for you' : 'nothing yet';
 }

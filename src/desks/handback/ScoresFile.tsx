@@ -44,7 +44,7 @@ export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
           <label key={column} className="flex items-center gap-2">
             <input
               type="checkbox"
-              className="size-4 accent-[var(--petrol)]"
+              className="size-4 flex-none accent-[var(--petrol)]"
               checked={chosen.includes(column)}
               onChange={() => toggle(column)}
             />

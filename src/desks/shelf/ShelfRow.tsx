@@ -99,6 +99,7 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
         ) : (
           <span className="text-soft">…</span>
         )}
+        {work && work.finished > 0 && <span className="caption block">{work.shown} shown</span>}
       </p>
       <p className="figures">
         {work && work.waiting > 0 ? (
@@ -110,11 +111,6 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
           </a>
         ) : (
           <span className="text-soft">{work && work.finished > 0 ? 'nothing waits' : ''}</span>
-        )}
-        {work && work.finished > 0 && (
-          <a className="caption block hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#handback`}>
-            {work.shown} of {work.finished} shown
-          </a>
         )}
       </p>
       {quiz.deletedAt === null ? (

@@ -44,7 +44,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
     (record, at) => [record.id, `${at + 1}. ${questionTitle(record.question.text).slice(0, 60)}`] as const,
   );
   return (
-    <div className="max-h-[42vh] overflow-auto">
+    <div className="max-h-[34vh] overflow-auto">
       <table className="w-full text-left text-[14px]">
         <thead>
           <tr className="label-small border-b border-line">

@@ -127,7 +127,7 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
           problems={problems.filter((problem) => problem.row === 'kept')}
         />
       </div>
-      <div className="mt-6 flex justify-end gap-3">
+      <div className="sticky -bottom-6 -mx-7 -mb-6 mt-4 flex justify-end gap-3 border-t border-line bg-paper px-7 py-4">
         <button type="button" className="btn btn-ghost" onClick={onClose}>
           Leave it
         </button>

@@ -59,6 +59,7 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
           </tbody>
         </table>
       )}
+      {pending.more > 0 && <p className="mt-2 text-soft">and {pending.more} more</p>}
       <div className="mt-6 flex justify-end">
         <button type="button" className="btn btn-primary" onClick={onClose}>
           Close

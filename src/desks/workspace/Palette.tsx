@@ -20,7 +20,7 @@ export function Palette({ actions, onClose }: Props) {
     <Dialog title="What do you want to do?" onClose={onClose}>
       <Command label="Actions" loop>
         <Command.Input
-          autoFocus
+          data-first-focus
           className="lined-field"
           placeholder="Type a part of its name"
           aria-label="Find an action"

@@ -48,16 +48,22 @@ export function TeacherWords({ text }: { readonly text: string }) {
 export function SlipQuestion({ part }: { readonly part: SlipPart }) {
   const { text, ownAnswer, feedback, right, comment } = part;
   return (
-    <li className="break-inside-avoid border-b border-line py-4 print:py-2.5">
+    <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
         <span className="figures font-title font-semibold">{part.number}</span>
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
       {text && ownAnswer !== null && (
-        <p className="mt-1.5">
+        <p className="slip-line mt-1.5">
           <span className="label-small">Your answer </span>
           <span className="font-semibold break-words">{ownAnswer}</span>
+        </p>
+      )}
+      {right && right.answers.length > 0 && (
+        <p className="slip-line mt-2">
+          <span className="label-small">Right </span>
+          <span className="font-semibold">{right.answers.join(', or ')}</span>
         </p>
       )}
       {feedback !== null && !isSilent(feedback) && (
@@ -66,12 +72,6 @@ export function SlipQuestion({ part }: { readonly part: SlipPart }) {
         </p>
       )}
       {comment !== null && <TeacherWords text={comment} />}
-      {right && right.answers.length > 0 && (
-        <p className="mt-2">
-          <span className="label-small">Right </span>
-          <span className="font-semibold">{right.answers.join(', or ')}</span>
-        </p>
-      )}
       {right && right.explanation !== '' && (
         <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
       )}

@@ -114,6 +114,28 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   };
 }
 
+/** A table without its rows: they are fetched in pieces, so that a page never stops for a large class. */
+export type CheckHead = Omit<CheckTable, 'rows'> & { readonly token: number; readonly count: number };
+
+let made = 0;
+/** The tables made last, by quiz. */
+const tables = new Map<string, { readonly token: number; readonly table: CheckTable }>();
+
+/** Marks everyone and gives the table's head; its rows wait under the token until the next table of this quiz. */
+export async function checkHead(quizId: string): Promise<CheckHead> {
+  const table = await checkTable(quizId);
+  const token = ++made;
+  tables.set(quizId, { token, table });
+  const { rows, ...head } = table;
+  return { ...head, token, count: rows.length };
+}
+
+/** Rows of the table made under a token, `from` up to before `to`; null where another one has been made since. */
+export function checkRows(quizId: string, token: number, from: number, to: number): CheckRow[] | null {
+  const kept = tables.get(quizId);
+  return kept?.token === token ? kept.table.rows.slice(from, to) : null;
+}
+
 /** Mean credit of a question over the attempts that count and are marked, 0 … 1; null without any. */
 function shareOf(rows: readonly CheckRow[], index: number): number | null {
   const marked = rows

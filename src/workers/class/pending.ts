@@ -15,13 +15,19 @@ export interface NamedChange extends ScoreChange {
   readonly name: string;
 }
 
+/** More rows than anyone reads would only make the list slow. */
+const MOST_NAMED = 300;
+
 /** What waits in the draft, and what applying it would do. */
 export interface Pending {
   readonly changes: readonly DraftChange[];
   readonly up: number;
   readonly down: number;
   readonly unchanged: number;
+  /** The first of those whose score or waiting points change, largest rise first. */
   readonly students: readonly NamedChange[];
+  /** How many more there are. */
+  readonly more: number;
   /** The teacher's own scores for which marking would give something else than now. */
   readonly overridesDiffer: number;
   /** When the revision that counts was applied, where that can be undone. */
@@ -69,6 +75,7 @@ export async function pending(quizId: string): Promise<Pending> {
     down: 0,
     unchanged: 0,
     students: [],
+    more: 0,
     overridesDiffer: 0,
     undoable,
   };
@@ -103,5 +110,7 @@ export async function pending(quizId: string): Promise<Pending> {
     name: live.students.get(change.studentId)?.name ?? 'Removed student',
   });
   const { up, down, unchanged } = effect;
-  return { changes, up, down, unchanged, students: effect.changes.map(named), overridesDiffer, undoable };
+  const students = effect.changes.slice(0, MOST_NAMED).map(named);
+  const more = effect.changes.length - students.length;
+  return { changes, up, down, unchanged, students, more, overridesDiffer, undoable };
 }
