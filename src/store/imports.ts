@@ -80,7 +80,13 @@ function attemptFrom(
   };
 }
 
-type Marked = (paper: ReadPaper, questionId: string) => Fraction | null;
+/** What the quiz's key makes of a paper of the file. */
+export interface Reading {
+  /** What marking alone gives for an answer that has points given by hand. */
+  marked(paper: ReadPaper, questionId: string): Fraction | null;
+  /** What differs between the answers from before and now, in words. */
+  differ(before: Attempt['answers'], after: Attempt['answers']): readonly string[];
+}
 
 /** Own scores and the note of one paper, where they differ from what is there. */
 function alongside(
@@ -89,13 +95,13 @@ function alongside(
   paper: ReadPaper,
   there: Known,
   at: number,
-  marked: Marked,
+  reading: Reading,
 ): RecordChange[] {
   const changes: RecordChange[] = [];
   for (const [questionId, points] of Object.entries(paper.points)) {
     const before = there.overrides.get(`${attemptId}/${questionId}`) ?? null;
     if (before && equal(before.points, points)) continue;
-    const gave = marked(paper, questionId);
+    const gave = reading.marked(paper, questionId);
     const after = { quizId, attemptId, questionId, points, reason: FROM_FILE, at, gave };
     changes.push({ kind: 'override', attemptId, questionId, before, after });
   }
@@ -106,24 +112,28 @@ function alongside(
   return changes;
 }
 
-function differenceOf(before: Attempt, after: Attempt, more: number): string {
-  const ids = new Set([...Object.keys(before.answers), ...Object.keys(after.answers)]);
-  const answers = [...ids].filter((id) => !same(before.answers[id], after.answers[id])).length;
+function differenceOf(
+  before: Attempt,
+  after: Attempt,
+  more: readonly RecordChange[],
+  reading: Reading,
+): string {
   return [
-    answers > 0 ? `${answers} answer${answers === 1 ? '' : 's'}` : '',
-    before.handedInAt !== after.handedInAt ? 'the time' : '',
-    more > 0 ? 'points or note' : '',
-  ].filter(Boolean).join(', '); // prettier-ignore
+    ...reading.differ(before.answers, after.answers),
+    before.handedInAt !== after.handedInAt ? 'the time of handing in' : '',
+    more.some((change) => change.kind === 'override') ? 'points given by hand' : '',
+    more.some((change) => change.kind === 'ruling') ? 'the note' : '',
+  ].filter(Boolean).join('; '); // prettier-ignore
 }
 
 /**
  * Takes papers from a file, all in one transaction and as one step that can be undone. A paper that came from a
- * file before is brought up to date. `marked` says what marking alone gives for points given by hand.
+ * file before is brought up to date; `reading` is the quiz's key.
  */
 export const importPapers = (
   quizId: string,
   papers: readonly ReadPaper[],
-  marked: Marked,
+  reading: Reading,
 ): Promise<ImportReport> =>
   db.transaction('rw', [...new Set([...REVISION_TABLES, ...EDIT_TABLES])], async () => {
     const at = now();
@@ -154,7 +164,7 @@ export const importPapers = (
       }
       const before = own.find((attempt) => attempt.number === paper.attempt) ?? null;
       const after = attemptFrom(quizId, studentId, paper, before, quiz.standing.live ?? 1, at);
-      const more = alongside(quizId, after.id, paper, there, at, marked);
+      const more = alongside(quizId, after.id, paper, there, at, reading);
       const moved = !before || !same(before.answers, after.answers) || before.handedInAt !== after.handedInAt;
       if (!moved && more.length === 0) {
         counts.unchanged++;
@@ -162,7 +172,7 @@ export const importPapers = (
       }
       if (moved) changes.push({ kind: 'attempt', id: after.id, before, after });
       changes.push(...more);
-      if (before) differences.push({ line, name, what: differenceOf(before, after, more.length) });
+      if (before) differences.push({ line, name, what: differenceOf(before, after, more, reading) });
       counts[before ? 'changed' : 'added']++;
     }
     if (changes.length > 0) await record(quizId, changes, { label: 'Take in an answer file', field: '' });

@@ -2,12 +2,14 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { zipSync, strToU8 } from 'fflate';
+import { answersDiffer } from '@/core/checking/answersDiffer';
 import { proposeColumns } from '@/core/formats/answerColumns';
 import { readPapers, type ReadChoices } from '@/core/formats/answerFile';
 import { readTime, dateOrderOf } from '@/core/formats/readTime';
 import { writeRefused } from '@/core/formats/refusedFile';
 import { readTable, type Table } from '@/core/formats/table';
 import { readFile } from '@/workers/class/readFile';
+import { workbook, workbookSheet } from '../workbook';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { written } from './support';
@@ -132,27 +134,20 @@ describe('rows', () => {
   });
 });
 
-/** A spreadsheet of one sheet with inline texts, as small as the standard allows. */
-function workbook(rows: readonly (string | number)[][]): Uint8Array {
-  const cell = (value: string | number, at: string) =>
-    typeof value === 'number'
-      ? `<c r="${at}"><v>${value}</v></c>`
-      : `<c r="${at}" t="inlineStr"><is><t xml:space="preserve">${value.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</t></is></c>`;
-  const row = (values: readonly (string | number)[], number: number) =>
-    values.map((value, column) => cell(value, `${'ABCDEF'[column]}${number}`)).join('');
-  const sheet = rows.map((values, at) => `<row r="${at + 1}">${row(values, at + 1)}</row>`).join('');
-  const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
-  const rel = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-  const pack = 'http://schemas.openxmlformats.org/package/2006';
-  const types = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
-  return zipSync({
-    '[Content_Types].xml': strToU8(`<?xml version="1.0"?><Types xmlns="${pack}/content-types"><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="${types}.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="${types}.worksheet+xml"/></Types>`),
-    '_rels/.rels': strToU8(`<?xml version="1.0"?><Relationships xmlns="${pack}/relationships"><Relationship Id="r1" Type="${rel}/officeDocument" Target="xl/workbook.xml"/></Relationships>`),
-    'xl/workbook.xml': strToU8(`<?xml version="1.0"?><workbook xmlns="${main}" xmlns:r="${rel}"><sheets><sheet name="Answers" sheetId="1" r:id="r1"/></sheets></workbook>`),
-    'xl/_rels/workbook.xml.rels': strToU8(`<?xml version="1.0"?><Relationships xmlns="${pack}/relationships"><Relationship Id="r1" Type="${rel}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`),
-    'xl/worksheets/sheet1.xml': strToU8(`<?xml version="1.0"?><worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`),
-  }); // prettier-ignore
-}
+test('what a corrected paper changed is said in words', () => {
+  const paper = { ...PAPER, questions: PAPER.questions.slice(0, 4) };
+  const answers = (...texts: string[]) => {
+    const row = table(`Student,Q1,Q2,Q3,Q4\nAda Marsh,${texts.join(',')}\n`);
+    return readPapers(row, proposeColumns(row, paper.questions, STUDENTS), paper, STUDENTS).papers[0]?.answers ?? {};
+  }; // prettier-ignore
+  const before = answers('upper course', 'oxbow laek', 'levee', '');
+  assert.deepEqual(answersDiffer(paper, before, before), []);
+  assert.deepEqual(answersDiffer(paper, before, answers('upper course', 'oxbow lake', '', 'delta')), [
+    'question 2: “oxbow laek” is now “oxbow lake”',
+    'question 3: “levee” is now nothing',
+    'question 4: nothing is now “delta”',
+  ]);
+});
 
 describe('spreadsheets', () => {
   const rows = [
@@ -176,20 +171,36 @@ describe('spreadsheets', () => {
     assert.ok(!broken.ok && /damaged/.test(broken.error), JSON.stringify(broken));
     const other = await readFile(zipSync({ 'notes.txt': strToU8('no spreadsheet') }));
     assert.ok(!other.ok && /cannot be read/.test(other.error), JSON.stringify(other));
-    const swollen = await readFile(zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(210_000_000) }, { level: 1 })); // prettier-ignore
+    const claim = Buffer.from(workbook(rows));
+    claim.writeUInt32LE(210_000_000, claim.lastIndexOf('PK\x01\x02', undefined, 'latin1') + 24);
+    const swollen = await readFile(new Uint8Array(claim));
     assert.ok(!swollen.ok && /200 MB/.test(swollen.error), JSON.stringify(swollen));
   });
+  const mutations = (length: number) =>
+    fc.array(fc.tuple(fc.nat(length - 1), fc.nat(255)), { minLength: 1, maxLength: 8 });
+  const mutated = (whole: Uint8Array, list: readonly [number, number][]) => {
+    const bytes = whole.slice();
+    for (const [at, value] of list) bytes[at] = value;
+    return bytes;
+  };
+  const readsOrSays = async (bytes: Uint8Array): Promise<boolean> => {
+    const result = await readFile(bytes);
+    return result.ok || result.error.length > 10;
+  };
   test('mutated spreadsheets: never a throw, rows or words', async () => {
     const whole = workbook(rows);
-    const edits = fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 8 });
     await fc.assert(
-      fc.asyncProperty(edits, async (list) => {
-        const bytes = whole.slice();
-        for (const [at, value] of list) bytes[at] = value;
-        const result = await readFile(bytes);
-        return result.ok || result.error.length > 10;
-      }),
-      { numRuns: 1500 },
+      fc.asyncProperty(mutations(whole.length), (list) => readsOrSays(mutated(whole, list))),
+      { numRuns: 5000 },
+    );
+  });
+  test('whole archives around mutated sheets: never a throw, rows or words', async () => {
+    const { length } = workbookSheet(rows);
+    await fc.assert(
+      fc.asyncProperty(mutations(length), (list) =>
+        readsOrSays(workbook(rows, (sheet) => mutated(sheet, list))),
+      ),
+      { numRuns: 5000 },
     );
   });
 });

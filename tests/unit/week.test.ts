@@ -22,7 +22,7 @@ import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { openAlways, phraseQuestion, readPaper, variant, written } from './support';
+import { openAlways, phraseQuestion, read, readPaper, variant, written } from './support';
 
 const HOUR = 3_600_000;
 const say = (text: string) => ({ kind: 'phrase' as const, text });
@@ -145,7 +145,7 @@ describe('due times', () => {
     const id = await newQuiz({ late });
     const now = Date.now();
     await openQuiz(id, { from: now - 99 * HOUR, due: now - 60 * HOUR, grace: 0, until: now - 50 * HOUR });
-    await importPapers(id, [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })], () => null); // prettier-ignore
+    await importPapers(id, [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })], read(null)); // prettier-ignore
     const [row] = (await checkTable(id)).rows;
     assert.deepEqual([row?.notCounted, row?.recorded], ['tooLate', null]);
     assert.match(await classDesk.scoresFile(id), /Ada Marsh,1,,6,/);
@@ -264,7 +264,7 @@ describe('undo outside of the paper', () => {
       }),
       readPaper({ line: 3, name: 'Cy Brook', answers: { q1: say('silt') } }),
     ];
-    await importPapers(id, papers, () => ({ n: 0, d: 1 }));
+    await importPapers(id, papers, read({ n: 0, d: 1 }));
     const state = async () => {
       const rows = (await checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
       return [rows, (await listStudents()).length, await db.rulings.count()];
@@ -277,7 +277,7 @@ describe('undo outside of the paper', () => {
     assert.deepEqual(await state(), [[], 2, 0]);
     await redo(id);
     assert.deepEqual(await state(), after);
-    const again = await importPapers(id, papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1), () => null); // prettier-ignore
+    const again = await importPapers(id, papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1), read(null)); // prettier-ignore
     assert.deepEqual([again.unchanged, again.changed], [1, 0], 'the same again changes nothing');
   });
 });

@@ -105,7 +105,7 @@ export default function Check() {
         <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4">
           <div className="flex-1">
             <h1 className="text-[24px]">Check</h1>
-            <p className="caption figures mt-1">
+            <p className="caption figures mt-1 text-balance">
               {count(table.rows.length, 'paper')} marked
               {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
             </p>

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useRef } from 'react';
+import { memo, useEffect, useLayoutEffect, useRef } from 'react';
 import { notCountedWords } from '@/core/marking/words';
 import { CreditPie } from '@/ui/CreditPie';
 import { points } from '@/ui/figures';
@@ -25,6 +25,8 @@ const STATES = {
   blank: 'nothing given',
 };
 const ROW_HEIGHT = 37;
+/** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
+const DRAW_ALL = 60;
 
 const spoken = (cell: CheckCell, number: number): string =>
   `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.override ? ', your own score' : ''}${cell.answer ? `, “${cell.answer}”` : ''}`;
@@ -165,18 +167,30 @@ const Gap = ({ height }: { readonly height: number }) =>
     </tr>
   ) : null;
 
-/** Students × questions as credit pies with totals; only the rows in view are drawn. Arrow keys go from cell to cell. */
+/** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
 export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 10,
+    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 6,
     scrollPaddingStart: 64,
     useFlushSync: false,
   });
   const drawn = virtual.getVirtualItems();
+  // A row that leaves the view hands its elements to one that enters: scrolling makes no garbage.
+  const slots = useRef(1);
+  slots.current = Math.max(slots.current, drawn.length);
+  const here = `${place.attemptId}:${place.column}`;
+  useLayoutEffect(() => {
+    const focused = document.activeElement;
+    if (!(focused instanceof HTMLElement) || !box.current?.contains(focused)) return;
+    if (focused.dataset['cell'] && focused.dataset['cell'] !== here)
+      box.current.focus({ preventScroll: true });
+    else if (focused === box.current)
+      box.current.querySelector<HTMLElement>(`[data-cell="${here}"]`)?.focus({ preventScroll: true });
+  });
   const latest = useRef({ rows, place, virtual });
   latest.current = { rows, place, virtual };
   useEffect(() => {
@@ -196,21 +210,24 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
   }, [went]);
   return (
     <>
-      <div ref={box} className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain">
+      <div
+        ref={box}
+        tabIndex={-1}
+        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none"
+        onKeyDown={(event) => {
+          if (event.ctrlKey || event.metaKey || event.altKey) return;
+          if (onKey(event.key)) event.preventDefault();
+        }}
+      >
         <table className="w-full border-collapse" aria-label="Scores" aria-rowcount={rows.length + 1}>
           <Head table={table} />
-          <tbody
-            onKeyDown={(event) => {
-              if (event.ctrlKey || event.metaKey || event.altKey) return;
-              if (onKey(event.key)) event.preventDefault();
-            }}
-          >
+          <tbody>
             <Gap height={drawn[0]?.start ?? 0} />
             {drawn.map(({ index }) => {
               const row = rows[index];
               return row ? (
                 <Row
-                  key={row.attemptId}
+                  key={index % slots.current}
                   row={row}
                   index={index}
                   hand={place.attemptId === row.attemptId ? place.column : null}

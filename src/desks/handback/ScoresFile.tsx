@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Download } from 'lucide-react';
+import { useState } from 'react';
 import { DEFAULT_SCORE_COLUMNS, SCORE_COLUMNS, type ScoreColumn } from '@/core/formats/scoresFile';
 import { keepScoreColumns, scoreColumns } from '@/store/scoreColumns';
 import { download, fileName } from '@/ui/download';
@@ -24,9 +25,12 @@ const NAMES: Readonly<Record<ScoreColumn, string>> = {
 /** The scores as a file with the columns that are wanted; the choice is remembered with the quiz. */
 export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
   const { quiz } = useQuiz();
-  const chosen = useLiveQuery(() => scoreColumns(quiz.id), [quiz.id], DEFAULT_SCORE_COLUMNS);
+  const kept = useLiveQuery(() => scoreColumns(quiz.id), [quiz.id], DEFAULT_SCORE_COLUMNS);
+  const [mine, setMine] = useState<readonly ScoreColumn[] | null>(null);
+  const chosen = mine ?? kept;
   const toggle = (column: ScoreColumn) => {
     const next = SCORE_COLUMNS.filter((one) => (one === column) !== chosen.includes(one));
+    setMine(next);
     void keepScoreColumns(quiz.id, next);
   };
   const save = async () => {

@@ -3,19 +3,11 @@ import type { Cover } from '@/core/reveal/packets';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
 import { lateRuleWords } from '@/ui/lateWords';
 import { RichText } from '@/ui/RichText';
-import { whenResultsCome } from './planWords';
+import { countsWords, oftenWords, whenResultsCome } from './planWords';
 
 function dueWords({ due, grace, late }: Cover): string {
   const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
   return `${until}. ${lateRuleWords(late)}`;
-}
-
-const COUNTS = { best: 'best', latest: 'latest', first: 'first' };
-
-function attemptWords({ attempts: { most, counts } }: Cover): string {
-  const often = most === null ? 'as often as you like' : most === 2 ? 'twice' : `${most} times`;
-  const which = counts === 'mean' ? 'the mean of your attempts' : `your ${COUNTS[counts]} attempt`;
-  return `You can sit it ${often}; ${which} counts.`;
 }
 
 /** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
@@ -31,7 +23,7 @@ export function CoverPage({
     `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,
     cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
     ...(cover.due === null ? [] : [dueWords(cover)]),
-    ...(cover.attempts.most === 1 ? [] : [attemptWords(cover)]),
+    ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
     'Your answers are kept as you go: you can leave and come back on this device.',
     cover.attempts.most === 1
       ? 'You can change them until you hand in. Handing in is once and for all.'

@@ -7,6 +7,8 @@ import { KeepLine } from './WorkPages';
 interface Props {
   readonly headingRef: RefObject<HTMLHeadingElement | null>;
   readonly questions: readonly StudentQuestion[];
+  /** False where the paper can be sat again after it was handed in. */
+  readonly onceOnly: boolean;
   readonly answered: (id: string) => boolean;
   readonly keep: KeepState;
   readonly onGo: (index: number) => void;
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** Before handing in: what is missing is named, and one press hands in. */
-export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn }: Props) {
+export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo, onHandIn }: Props) {
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState(false);
   const missing = questions
@@ -67,7 +69,9 @@ export function LastPage({ headingRef, questions, answered, keep, onGo, onHandIn
       <p className="mt-4">
         {must > 0
           ? `Before you can hand in, ${must === 1 ? 'one question' : `${must} questions`} must be answered.`
-          : 'Handing in is once and for all: afterwards nothing can be changed.'}
+          : onceOnly
+            ? 'Handing in is once and for all: afterwards nothing can be changed.'
+            : 'What is handed in cannot be changed afterwards.'}
       </p>
       <button
         type="button"

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime, points } from '@/ui/figures';
 import { SlipQuestion, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
-import { stillToCome } from './planWords';
+import { countsWords, oftenWords, stillToCome, timesWords } from './planWords';
 
 interface Props {
   readonly cover: Cover;
@@ -12,12 +12,6 @@ interface Props {
   readonly onAgain: () => Promise<void>;
 }
 
-const COUNTS = {
-  best: 'your best attempt counts',
-  latest: 'your latest attempt counts',
-  first: 'your first attempt counts',
-  mean: 'the mean of your attempts counts',
-};
 const NOT_COUNTED = {
   tooLate: 'It came after the last moment, so it does not count unless your teacher takes it in.',
   voided: 'Your teacher does not count this attempt.',
@@ -48,7 +42,7 @@ function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttemp
           <span className="figures font-semibold">
             {points(recorded.score)} of {points(recorded.outOf)}
           </span>
-          , as {COUNTS[recorded.counts]}.
+          , as {countsWords(recorded)}.
         </p>
       )}
     </div>
@@ -58,7 +52,6 @@ function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttemp
 function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 'onAgain'>) {
   const [busy, setBusy] = useState(false);
   if (!attempts.mayBegin) return null;
-  const { most, counts } = cover.attempts;
   return (
     <div className="mt-5">
       <button
@@ -73,10 +66,9 @@ function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 
         Sit it again
       </button>
       <p className="caption mt-1">
-        {most === null
-          ? 'You can sit it as often as you like'
-          : `You can sit it ${most} times, and have done so ${attempts.finished.length === 1 ? 'once' : `${attempts.finished.length} times`}`}
-        ; {COUNTS[counts]}.
+        {oftenWords(cover.attempts)}
+        {cover.attempts.most !== null && `, and have done so ${timesWords(attempts.finished.length)}`};{' '}
+        {countsWords(cover.attempts)}.
       </p>
     </div>
   );

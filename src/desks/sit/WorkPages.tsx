@@ -116,6 +116,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
           <LastPage
             headingRef={heading}
             questions={questions}
+            onceOnly={cover.attempts.most === 1}
             answered={(id) => id in answers}
             keep={keep}
             onGo={go}

@@ -19,6 +19,23 @@ function list(aspects: readonly Aspect[]): string {
 
 const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+const COUNTS = {
+  best: 'your best attempt counts',
+  latest: 'your latest attempt counts',
+  first: 'your first attempt counts',
+  mean: 'the mean of your attempts counts',
+};
+
+/** Which of several attempts counts. */
+export const countsWords = ({ counts }: Pick<Cover['attempts'], 'counts'>): string => COUNTS[counts];
+
+/** A number of times in words: once, twice, 3 times. */
+export const timesWords = (times: number): string => ['never', 'once', 'twice'][times] ?? `${times} times`;
+
+/** How often the paper can be sat, as far as a sentence. */
+export const oftenWords = ({ most }: Cover['attempts']): string =>
+  `You can sit it ${most === null ? 'as often as you like' : timesWords(most)}`;
+
 /** When results come, in sentences, before anything is handed in. */
 export function whenResultsCome({ plan, until }: Cover): string[] {
   const of = (when: string) => list(plan.filter((part) => part.when === when).map((part) => part.aspect));

@@ -10,7 +10,7 @@ function reportWords(report: ImportReport): string {
   const parts = [
     report.added > 0 ? `${count(report.added, 'paper')} taken in` : '',
     report.changed > 0 ? `${report.changed} brought up to date` : '',
-    report.unchanged > 0 ? `${report.unchanged} unchanged` : '',
+    report.unchanged > 0 ? `${count(report.unchanged, 'paper')} as before` : '',
     report.newStudents > 0 ? `${count(report.newStudents, 'student')} added to the class list` : '',
   ];
   return parts.filter(Boolean).join(', ') || 'Nothing was taken in';

@@ -1,3 +1,4 @@
+import { answersDiffer } from '@/core/checking/answersDiffer';
 import { proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
 import {
   DEFAULT_CHOICES, readPapers, type ReadChoices, type ReadPaper, type RowProblem, type Unknown,
@@ -130,11 +131,14 @@ export async function importFile(
 ): Promise<ImportReport> {
   const { papers, paper } = await read(quizId, table, columns, choices);
   const byId = new Map(paper.questions.map((question) => [question.id, question]));
-  const report = await importPapers(quizId, papers, ({ answers }, questionId) => {
-    const question = byId.get(questionId);
-    if (!question) return null;
-    const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper.content));
-    return scoreQuestion(mark, pointsOf(question, paper.content)).marked;
+  const report = await importPapers(quizId, papers, {
+    marked: ({ answers }, questionId) => {
+      const question = byId.get(questionId);
+      if (!question) return null;
+      const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper.content));
+      return scoreQuestion(mark, pointsOf(question, paper.content)).marked;
+    },
+    differ: (before, after) => answersDiffer(paper, before, after),
   });
   await rememberMapping(quizId, table.header, columns, choices.twice);
   return report;

@@ -1,0 +1,18 @@
+import { kindOf, type Answer, type Question } from '../kinds';
+import type { Paper } from '../quiz/quiz';
+import { same } from '../quiz/same';
+
+type Answers = Readonly<Record<string, Answer>>;
+
+function spoken(question: Question, answer: Answer | undefined): string {
+  return answer ? `“${kindOf(question).answerText(question, answer)}”` : 'nothing';
+}
+
+/** What of a paper's answers changed, in words, one entry a question: “question 2: “lagoon” is now “oxbow lake””. */
+export function answersDiffer(paper: Paper, before: Answers, after: Answers): string[] {
+  return paper.questions.flatMap((question, index) => {
+    const [old, next] = [before[question.id], after[question.id]];
+    if (same(old, next)) return [];
+    return [`question ${index + 1}: ${spoken(question, old)} is now ${spoken(question, next)}`];
+  });
+}
