@@ -18,12 +18,11 @@ interface Props {
 export function Palette({ actions, onClose }: Props) {
   return (
     <Dialog title="What do you want to do?" onClose={onClose}>
-      <Command label="Actions" loop>
+      <Command label="Find an action" loop>
         <Command.Input
           data-first-focus
           className="lined-field"
           placeholder="Type a part of its name"
-          aria-label="Find an action"
         />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="py-4 text-soft">No action has this name.</Command.Empty>

@@ -1,0 +1,109 @@
+import type { Page } from '@playwright/test';
+import { checkRow, expect, goTo, openDemo, pageOf, test } from './support';
+
+const HOUR = 3_600_000;
+
+/** What a field for date and time takes, in the zone of the browser under test. */
+const wall = (at: number): string =>
+  new Date(at).toLocaleString('sv-SE', { timeZone: 'Europe/Berlin' }).slice(0, 16).replace(' ', 'T');
+
+async function setDue(page: Page, due: number): Promise<void> {
+  await page.getByRole('banner').getByRole('button', { name: /^Open until/ }).click(); // prettier-ignore
+  await page.getByLabel('Open from').fill(wall(due - 48 * HOUR));
+  await page.getByLabel('Due, if late work is to be told apart').fill(wall(due));
+  await page.getByRole('button', { name: 'Change the times' }).click();
+}
+
+async function answer(sit: Page, words: readonly string[]): Promise<void> {
+  await sit.bringToFront();
+  for (const word of words) {
+    const field = sit.getByRole('textbox');
+    const option = sit.getByRole('radio', { name: word, exact: true });
+    await expect(field.or(option).first()).toBeVisible();
+    if (await option.isVisible()) await option.check();
+    else await field.fill(word);
+    await sit.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  }
+  while (await sit.getByRole('button', { name: /^(Next|To the end)$/ }).isVisible())
+    await sit.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+}
+
+/**
+ * Two attempts of which the mean counts, both within the first day after the due time, at 10 % of the earned
+ * points for each started day: 12 → 10.8 and 3 → 2.7, so 6.75 is recorded; excused, the first counts whole: 7.35.
+ */
+test('several attempts, late: what each earns, what is recorded, and what the teacher rules', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page, 'plan');
+  await page.getByLabel('How often each student can sit the quiz').selectOption('2');
+  await page.getByLabel('Which attempt counts').selectOption('mean');
+  await page.getByLabel('What late work loses').selectOption('steps');
+  await expect(page.getByLabel('Each step costs')).toHaveValue('10');
+  await expect(page.getByText('Handed in 2 days late: less 20 % of the earned points.')).toBeVisible();
+  await setDue(page, Date.now() - 2 * HOUR);
+  await page.getByRole('region', { name: 'Changes not applied' }).getByRole('button', { name: 'Apply to all' }).click(); // prettier-ignore
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Yann Isle');
+  await sit.setViewportSize({ width: 360, height: 740 });
+  await expect(sit.getByText('You can sit it twice; the mean of your attempts counts.')).toBeVisible();
+  await expect(sit.getByText(/^Due .*Each started day late costs 10 % of the earned points, at most 30 %\.$/)).toBeVisible();
+
+  await test.step('the first attempt', async () => {
+    await sit.getByRole('button', { name: 'Begin' }).click();
+    await answer(sit, [
+      'upper course', 'oxbow lake', 'levee', 'floodplain', 'a little higher', 'discharge', 'upstream', 'abrasion',
+    ]); // prettier-ignore
+    await expect(sit.getByText('10.8 of 12')).toBeVisible();
+    await expect(sit.getByText('12 less 10 % of the earned points for being late')).toBeVisible();
+    await expect(
+      sit.getByText('You can sit it twice, and have done so once; the mean of your attempts counts.'),
+    ).toBeVisible();
+  });
+  await test.step('the second attempt', async () => {
+    await sit.getByRole('button', { name: 'Sit it again' }).click();
+    await expect(sit.getByText('Question 1 of 8')).toBeVisible();
+    await expect(sit.getByRole('radio', { name: 'upper course' })).not.toBeChecked();
+    await answer(sit, ['upper course', 'oxbow lake']);
+    await expect(sit.getByText(/^2\.7 of 12/)).toBeVisible();
+    await expect(sit.getByText('Recorded: 6.75 of 12, as the mean of your attempts counts.')).toBeVisible();
+    await expect(sit.getByRole('button', { name: 'Sit it again' })).toHaveCount(0);
+    await sit.getByRole('button', { name: 'Attempt 1' }).click();
+    await expect(sit.getByText('10.8 of 12')).toBeVisible();
+  });
+  await test.step('Tray and Check', async () => {
+    await page.bringToFront();
+    const row = page.getByRole('row', { name: /Yann Isle/ });
+    await expect(row).toContainText('late');
+    await expect(row).toContainText('2 attempts');
+    await goTo(page, 'Check');
+    await expect.poll(async () => (await checkRow(page, 'Yann Isle · 1')).at(-1)).toBe('late10.8');
+    expect((await checkRow(page, 'Yann Isle · 2')).at(-1)).toBe('late2.7');
+    await expect(page.getByRole('row', { name: /Yann Isle · 2/ })).toContainText('6.75');
+  });
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await test.step('the trace says how, and being late is excused', async () => {
+    await page.getByRole('row', { name: /Yann Isle · 1/ }).getByRole('button', { name: /10\.8/ }).click(); // prettier-ignore
+    const trace = margin.getByRole('list', { name: 'How the total came about' });
+    await expect(trace).toContainText('10 %');
+    await expect(trace).toContainText('10.8');
+    await expect(trace).toContainText('6.75');
+    await margin.getByRole('button', { name: 'Excuse being late' }).click();
+    await expect(page.getByRole('row', { name: /Yann Isle · 2/ })).toContainText('7.35');
+    await sit.bringToFront();
+    await sit.reload();
+    await sit.getByRole('button', { name: 'Attempt 1' }).click();
+    await expect(sit.getByText('12 of 12')).toBeVisible();
+    await page.bringToFront();
+  });
+  await test.step('an attempt that does not count leaves the mean', async () => {
+    await page.getByRole('row', { name: /Yann Isle · 2/ }).getByRole('button', { name: /2\.7/ }).click(); // prettier-ignore
+    await margin.getByRole('button', { name: 'Do not count it' }).click();
+    await expect(page.getByRole('row', { name: /Yann Isle · 1/ })).toContainText(/12\s*12$/);
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('row', { name: /Yann Isle · 2/ })).toContainText('7.35');
+  });
+});
