@@ -4,10 +4,11 @@ import { now } from './clock';
 import { db, type RecordChange } from './db';
 import { CLASS_LIST, editing, record } from './history';
 import { newId } from './ids';
+import { lineText, shownText } from '@/core/quiz/shownText';
 
 export const newStudent = (id: string, name: string): Student => ({
   id,
-  name: name.trim().slice(0, 200),
+  name: lineText(name).slice(0, 200),
   number: '',
   groups: [],
   removedAt: null,
@@ -45,12 +46,17 @@ const changeStudent = (
     if (before) await record(CLASS_LIST, [studentChange(before, { ...before, ...patch })], { label, field });
   });
 
+type Patch = Partial<Pick<Student, 'name' | 'number' | 'groups'>>;
+
+const cleaned = (patch: Patch): Patch => ({
+  ...patch,
+  ...(patch.name === undefined ? {} : { name: shownText(patch.name) }),
+  ...(patch.number === undefined ? {} : { number: shownText(patch.number) }),
+});
+
 /** Changes name, number or groups of a student. */
-export const saveStudent = (
-  studentId: string,
-  patch: Partial<Pick<Student, 'name' | 'number' | 'groups'>>,
-): Promise<void> =>
-  changeStudent(studentId, patch, 'Edit a student', `${studentId}:${Object.keys(patch).join()}`);
+export const saveStudent = (studentId: string, patch: Patch): Promise<void> =>
+  changeStudent(studentId, cleaned(patch), 'Edit a student', `${studentId}:${Object.keys(patch).join()}`);
 
 /** Takes a student off the class list, or puts the student back; the work stays. */
 export const setRemoved = (studentId: string, removed: 'off' | 'back'): Promise<void> =>

@@ -17,7 +17,12 @@ interface LoadedProps extends Props {
 }
 
 function Loaded({ quizId, attemptId, questionId, label, placeholder = label, stored }: LoadedProps) {
-  const [text, edit] = useTextDraft(stored, (next) => void saveComment(quizId, attemptId, questionId, next));
+  const [text, edit] = useTextDraft({
+    name: `comment:${attemptId}:${questionId}`,
+    stored,
+    save: (next) => saveComment(quizId, attemptId, questionId, next),
+    normal: (plain) => (plain.trim() === '' ? '' : plain),
+  });
   return (
     <textarea
       className="lined-field resize-none field-sizing-content"

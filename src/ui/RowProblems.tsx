@@ -13,7 +13,7 @@ export function RowProblems({ title, problems }: Props) {
   return (
     <>
       <p className="mt-3 font-semibold">{title}</p>
-      <ul className="max-h-32 list-disc overflow-y-auto pl-5 text-[14px]">
+      <ul tabIndex={0} aria-label={title} className="max-h-32 list-disc overflow-y-auto pl-5 text-[14px]">
         {problems.slice(0, MOST).map((problem, index) => (
           <li key={index}>
             line {problem.line}

@@ -7,7 +7,7 @@ const WORDS = {
 } as const;
 
 /** What happened, what is safe, and what to do, when something could not be stored. */
-export function StorageTrouble({ onRescue }: { readonly onRescue: () => void }) {
+export function StorageTrouble({ onRescue }: { readonly onRescue?: () => void }) {
   const state = useSaving();
   if (state === 'saved' || state === 'saving') return null;
   return (
@@ -19,9 +19,11 @@ export function StorageTrouble({ onRescue }: { readonly onRescue: () => void }) 
       <button type="button" className="btn btn-sm btn-outline" onClick={retrySaving}>
         Try again
       </button>
-      <button type="button" className="btn btn-sm btn-primary" onClick={onRescue}>
-        Save to a file
-      </button>
+      {onRescue && (
+        <button type="button" className="btn btn-sm btn-primary" onClick={onRescue}>
+          Save to a file
+        </button>
+      )}
     </div>
   );
 }

@@ -80,6 +80,39 @@ for (const theme of ['chalk', 'slate'] as const) {
       await expectAccessible(page, 'check');
     });
 
+    test('handing back, printing, the palette, keys, pictures and the class list’s file', async ({
+      page,
+    }) => {
+      await openDemo(page, 'handback');
+      await expect(page.getByText('24 of 24 students see something of their result')).toBeVisible();
+      await expectAccessible(page, 'hand back');
+      await page.keyboard.press('Control+k');
+      await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
+      await expectAccessible(page, 'palette');
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('?');
+      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+      await expectAccessible(page, 'keys');
+      await page.keyboard.press('Escape');
+      await page.goto('/quiz/?id=demo-rivers#write');
+      await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+      await page.getByRole('button', { name: 'Add a picture to Option 1' }).click();
+      await expectAccessible(page, 'adding a picture');
+      await page.keyboard.press('Escape');
+      await page.goto('/quiz/?id=demo-rivers#plan');
+      await page.getByLabel('How often each student can sit the quiz').selectOption('3');
+      await page.getByLabel('What late work loses').selectOption('table');
+      await expect(page.getByLabel('Days of row 1')).toBeVisible();
+      await expectAccessible(page, 'attempts and lateness');
+      await page.goto('/print/?quiz=demo-rivers&right=with');
+      await expect(page.getByRole('region', { name: 'Slip of Ada Marsh' })).toBeVisible();
+      await expectAccessible(page, 'print');
+      await page.goto('/class/');
+      await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
+      await expect(page.getByText('12 new students')).toBeVisible();
+      await expectAccessible(page, 'class list from a file');
+    });
+
     test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
       await page.setViewportSize({ width: 360, height: 740 });
       await page.goto('/sit/?quiz=demo-rivers&student=demo-25');

@@ -50,7 +50,9 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   const sit = await pageOf(page, 'Yann Isle');
   await sit.setViewportSize({ width: 360, height: 740 });
   await expect(sit.getByText('You can sit it twice; the mean of your attempts counts.')).toBeVisible();
-  await expect(sit.getByText(/^Due .*Each started day late costs 10 % of the earned points, at most 30 %\.$/)).toBeVisible();
+  await expect(
+    sit.getByText(/^Due .*Each started day late costs 10 % of the earned points, at most 30 %\.$/),
+  ).toBeVisible();
 
   await test.step('the first attempt', async () => {
     await sit.getByRole('button', { name: 'Begin' }).click();

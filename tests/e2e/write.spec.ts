@@ -75,25 +75,3 @@ test('formatted text keeps its format when folded', async ({ page }) => {
   await page.getByRole('button', { name: 'pick one' }).click();
   await expect(page.locator('main sup')).toHaveText('-1');
 });
-
-test('typing is never lost: the page is killed again and again while typing', async ({ context, page }) => {
-  await openDemo(page, 'write');
-  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-  let expected = await page.getByLabel('Explanation').inputValue();
-  let current = page;
-  for (let round = 0; round < 12; round++) {
-    const field = current.getByLabel('Explanation');
-    await field.focus();
-    await current.keyboard.press('End');
-    await current.keyboard.press('Control+End');
-    const added = ` r${round}`;
-    await current.keyboard.type(added);
-    await saved(current);
-    expected += added;
-    await current.close({ runBeforeUnload: false });
-    current = await context.newPage();
-    await openDemo(current, 'write');
-    await current.getByRole('button', { name: 'Question 1', exact: true }).click();
-    await expect(current.getByLabel('Explanation')).toHaveValue(expected);
-  }
-});

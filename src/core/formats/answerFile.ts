@@ -7,6 +7,7 @@ import type { ColumnUse } from './answerColumns';
 import { compared, studentFinder } from './findStudent';
 import { readTime } from './readTime';
 import type { Table } from './table';
+import { lineText, shownText } from '../quiz/shownText';
 
 /** Something in the file that could not be taken as it stands, and where. */
 export interface RowProblem {
@@ -83,8 +84,8 @@ export function readPapers(
   const column = (use: ColumnUse['use']) => columns.findIndex((one) => one.use === use);
   const [nameAt, numberAt] = [column('student'), column('number')];
   for (const row of table.rows) {
-    const name = row.cells[nameAt]?.trim() ?? '';
-    const number = row.cells[numberAt]?.trim() ?? '';
+    const name = lineText(row.cells[nameAt] ?? '');
+    const number = lineText(row.cells[numberAt] ?? '');
     const refuse = (text: string) => reading.problems.push({ line: row.line, column: null, text, row: 'refused' }); // prettier-ignore
     const found = find(name, number);
     if ('problem' in found) {
@@ -175,10 +176,10 @@ function contentOf(
       });
     };
     if (cell.length > 10_000) problem('longer than 10 000 characters, left out');
-    else if (use.use === 'note') note = cell.trim().slice(0, 5000);
+    else if (use.use === 'note') note = shownText(cell).trim().slice(0, 5000);
     else if (use.use === 'time') {
       handedInAt = readTime(cell, use.order, reading.paper.content.zone);
-      if (handedInAt === null) problem(`“${cell.trim().slice(0, 40)}” is no time, left out`);
+      if (handedInAt === null) problem(`“${lineText(cell).slice(0, 40)}” is no time, left out`);
     } else if (use.use === 'points') {
       const given = readPoints(reading, use.questionId, cell, problem);
       if (given) points[use.questionId] = given;
@@ -201,7 +202,7 @@ function readPoints(
   if (!question) return null;
   const given = readDecimal(cell);
   if (!given || given.n < 0 || given.n > 1000 * given.d) {
-    problem(`“${cell.trim().slice(0, 40)}” is no number of points from 0 to 1000, left out`);
+    problem(`“${lineText(cell).slice(0, 40)}” is no number of points from 0 to 1000, left out`);
     return null;
   }
   if (compare(given, pointsOf(question, paper.content)) > 0)

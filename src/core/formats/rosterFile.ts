@@ -2,6 +2,7 @@ import type { Student } from '../quiz/attempt';
 import type { RowProblem } from './answerFile';
 import { compared } from './findStudent';
 import type { Table } from './table';
+import { lineText } from '../quiz/shownText';
 
 /** What a column of a roster file holds. */
 export type RosterUse = 'name' | 'firstName' | 'number' | 'groups' | 'ignored';
@@ -67,7 +68,7 @@ export function readRoster(
   const seen = new Map<string, number>();
   let unchanged = 0;
   for (const { line, cells } of table.rows) {
-    const at = (use: RosterUse) => (columns.includes(use) ? (cells[columns.indexOf(use)]?.trim() ?? '') : '');
+    const at = (use: RosterUse) => (columns.includes(use) ? lineText(cells[columns.indexOf(use)] ?? '') : '');
     const name = [at('firstName'), at('name')].filter(Boolean).join(' ');
     const number = at('number');
     const groups = groupsOf(at('groups'));

@@ -1,4 +1,5 @@
 import papa from 'papaparse';
+import { lineText } from '../quiz/shownText';
 
 /** A file of rows as read: a header and rows, each with the line it begins on. */
 export interface Table {
@@ -35,11 +36,12 @@ export function tableOf(rows: Rows): ReadResult {
   if (head.cells.length > MOST_COLUMNS)
     return { ok: false, error: `The file has more than ${MOST_COLUMNS} columns.` };
   const isHeading = (cells: readonly string[]) =>
-    cells.length === head.cells.length && cells.every((cell, at) => cell.trim() === head.cells[at]?.trim());
+    cells.length === head.cells.length &&
+    cells.every((cell, at) => lineText(cell) === lineText(head.cells[at] ?? ''));
   const body = rest.filter((row) => !isHeading(row.cells));
   if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
   if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
-  return { ok: true, table: { header: head.cells.map((cell) => cell.trim()), rows: body } };
+  return { ok: true, table: { header: head.cells.map(lineText), rows: body } };
 }
 
 /** Reads comma-, semicolon- or tab-separated text with a header row. */

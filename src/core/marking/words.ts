@@ -6,6 +6,7 @@ import {
   type Fraction,
 } from '../figures/fraction';
 import type { TraceLine, TraceValue } from './trace';
+import { shownText } from '../quiz/shownText';
 
 /** The words for every line of a trace. They live here and nowhere else. */
 
@@ -15,7 +16,7 @@ const share = (value: TraceValue | undefined): string =>
   isFraction(value) ? `${toPercentText(value)} %` : '';
 const points = (value: TraceValue | undefined): string => (isFraction(value) ? toDecimalText(value) : '');
 const text = (value: TraceValue | undefined): string => String(value ?? '');
-const quoted = (value: TraceValue | undefined): string => `“${text(value)}”`;
+const quoted = (value: TraceValue | undefined): string => `“${shownText(text(value))}”`;
 const errors = (value: TraceValue | undefined): string =>
   `${text(value)} typing error${value === 1 ? '' : 's'}`;
 

@@ -28,7 +28,11 @@ function useOpened(row: CheckRow): OpenedAttempt | null {
 
 function Note({ ruling }: { readonly ruling: Ruling }) {
   const { quizId, attemptId } = ruling;
-  const [text, edit] = useTextDraft(ruling.note, (note) => void rule(quizId, attemptId, { note }));
+  const [text, edit] = useTextDraft({
+    name: `note:${attemptId}`,
+    stored: ruling.note,
+    save: (note) => rule(quizId, attemptId, { note }),
+  });
   return (
     <textarea
       className="lined-field resize-none field-sizing-content"

@@ -8,6 +8,7 @@ import { count } from '@/ui/figures';
 import { NewStudent } from '@/ui/NewStudent';
 import { NoticeBar } from '@/ui/notices';
 import { UndoButtons } from '@/ui/UndoButtons';
+import { StorageTrouble } from '@/ui/StorageTrouble';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
 import { useReady } from '@/ui/useReady';
 import { RosterFile } from './RosterFile';
@@ -77,6 +78,7 @@ export function Roster() {
         {ready === 'ready' && <UndoButtons scope={CLASS_LIST} />}
         <ThemeSwitch />
       </header>
+      <StorageTrouble />
       <main className="grid grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 max-lg:grid-cols-1">
         <div className="bg-paper pt-7 pb-2">
           <div className="px-9">

@@ -35,7 +35,7 @@ function Changes({
 }) {
   const before = new Map(students.map((student) => [student.id, student]));
   return (
-    <ul className="mt-2 max-h-56 overflow-y-auto text-[14px]">
+    <ul tabIndex={0} aria-label="What would change" className="mt-2 max-h-56 overflow-y-auto text-[14px]">
       {preview.changes.slice(0, 300).map(({ line, known, student }) => {
         const old = before.get(student.id);
         return (

@@ -15,15 +15,23 @@ interface Props {
 
 /** One student, edited in place. An empty name is not taken: the last one stays. */
 export function RosterRow({ student, namesake }: Props) {
-  const [name, editName] = useTextDraft(student.name, (text) => {
-    if (text.trim() !== '') void saveStudent(student.id, { name: text });
+  const { id } = student;
+  const [name, editName] = useTextDraft({
+    name: `name:${id}`,
+    stored: student.name,
+    save: async (text) => text.trim() !== '' && saveStudent(id, { name: text }),
   });
-  const [number, editNumber] = useTextDraft(
-    student.number,
-    (text) => void saveStudent(student.id, { number: text.trim() }),
-  );
-  const [groups, editGroups] = useTextDraft(student.groups.join(', '), (text) => {
-    void saveStudent(student.id, { groups: groupsOf(text) });
+  const [number, editNumber] = useTextDraft({
+    name: `number:${id}`,
+    stored: student.number,
+    save: (text) => saveStudent(id, { number: text.trim() }),
+    normal: (text) => text.trim(),
+  });
+  const [groups, editGroups] = useTextDraft({
+    name: `groups:${id}`,
+    stored: student.groups.join(', '),
+    save: (text) => saveStudent(id, { groups: groupsOf(text) }),
+    normal: (text) => groupsOf(text).join(', '),
   });
   const remove = async () => {
     await setRemoved(student.id, 'off');

@@ -23,7 +23,7 @@ function Report({ report }: { readonly report: ImportReport }) {
       {report.differences.length > 0 && (
         <>
           <p className="mt-1">What differs from before:</p>
-          <ul className="max-h-40 list-disc overflow-y-auto pl-5">
+          <ul tabIndex={0} className="max-h-40 list-disc overflow-y-auto pl-5">
             {report.differences.map(({ line, name, what }) => (
               <li key={line}>
                 {name} (line {line}): {what}
@@ -35,7 +35,7 @@ function Report({ report }: { readonly report: ImportReport }) {
       {report.refused.length > 0 && (
         <>
           <p className="mt-1">Left out, because they handed in on screen:</p>
-          <ul className="max-h-40 list-disc overflow-y-auto pl-5">
+          <ul tabIndex={0} className="max-h-40 list-disc overflow-y-auto pl-5">
             {report.refused.map(({ line, name }) => (
               <li key={line}>
                 line {line}, {name}

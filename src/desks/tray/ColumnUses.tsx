@@ -1,6 +1,7 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Table } from '@/core/formats/table';
 import { questionTitle } from '@/core/quiz/plainText';
+import { lineText } from '@/core/quiz/shownText';
 import { useQuiz } from '@/ui/quizContext';
 
 interface Props {
@@ -90,7 +91,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
               <td className="max-w-72 truncate py-1.5 text-soft">
                 {table.rows
                   .slice(0, 3)
-                  .map((row) => row.cells[index] ?? '')
+                  .map((row) => lineText(row.cells[index] ?? ''))
                   .filter(Boolean)
                   .join(' · ')}
               </td>

@@ -19,11 +19,7 @@ export function Palette({ actions, onClose }: Props) {
   return (
     <Dialog title="What do you want to do?" onClose={onClose}>
       <Command label="Find an action" loop>
-        <Command.Input
-          data-first-focus
-          className="lined-field"
-          placeholder="Type a part of its name"
-        />
+        <Command.Input data-first-focus className="lined-field" placeholder="Type a part of its name" />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
           <Command.Empty className="py-4 text-soft">No action has this name.</Command.Empty>
           {actions.map(({ name, keys, run }) => (

@@ -6,6 +6,7 @@ import { problems, rightAnswers } from './describe';
 import { explain } from './explain';
 import { bestCredit, hasKey, mark } from './mark';
 import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
+import { shownText } from '../../quiz/shownText';
 
 export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   name: 'phrase',
@@ -25,8 +26,8 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   bestCredit,
   mark,
   explain,
-  answerKey: (answer) => answer.text,
-  answerText: (_, answer) => answer.text,
+  answerKey: (answer) => shownText(answer.text),
+  answerText: (_, answer) => shownText(answer.text),
   readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
   accept,
   rightAnswers,

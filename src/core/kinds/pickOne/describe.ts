@@ -2,9 +2,10 @@ import type { Problem } from '../kind';
 import { hasKey } from './mark';
 import { optionName } from './name';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
+import { shownText } from '../../quiz/shownText';
 
 export function answerText(question: PickOneQuestion, answer: PickOneAnswer): string {
-  if (answer.kind === 'pickOneOther') return answer.text;
+  if (answer.kind === 'pickOneOther') return shownText(answer.text);
   const option = question.options.find((one) => one.id === answer.option);
   return option ? optionName(option) : 'an option that is no longer there';
 }

@@ -1,0 +1,91 @@
+import type { BrowserContext, Locator, Page } from '@playwright/test';
+import { expect, openDemo, saved, test } from './support';
+
+/** A place where something is typed: how to come to its field, and how to see that all of it is kept. */
+interface Place {
+  readonly name: string;
+  readonly kills: number;
+  readonly field: (page: Page) => Promise<Locator>;
+  readonly kept: (page: Page) => Promise<void>;
+}
+
+const KEPT = /Kept on this device at/;
+
+const PLACES: readonly Place[] = [
+  {
+    name: 'Write',
+    kills: 20,
+    field: async (page) => {
+      await openDemo(page, 'write');
+      await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+      return page.getByLabel('Explanation');
+    },
+    kept: saved,
+  },
+  {
+    name: 'a comment on Check',
+    kills: 20,
+    field: async (page) => {
+      await openDemo(page, 'check');
+      await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+      return page.getByLabel('Comment to the student on this answer');
+    },
+    kept: saved,
+  },
+  {
+    name: 'a student’s paper',
+    kills: 60,
+    field: async (page) => {
+      await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
+      const begin = page.getByRole('button', { name: 'Begin' });
+      const next = page.getByRole('button', { name: 'Next' });
+      await expect(begin.or(next)).toBeVisible();
+      if (await begin.isVisible()) await begin.click();
+      await expect(next).toBeVisible();
+      while (!(await page.getByText('Question 2 of 8').isVisible())) {
+        const back = page.getByRole('button', { name: 'Back' });
+        await ((await page.getByText('Question 1 of 8').isVisible()) ? next : back).click();
+      }
+      return page.getByRole('textbox');
+    },
+    kept: (page) => expect(page.getByText(KEPT)).toBeVisible(),
+  },
+];
+
+/** Ends the page’s process at once, as a power cut would: no handler of the page runs. */
+async function kill(context: BrowserContext, page: Page): Promise<void> {
+  const session = await context.newCDPSession(page);
+  const gone = page.waitForEvent('crash');
+  void session.send('Page.crash').catch(() => undefined);
+  await gone;
+  await page.close();
+}
+
+for (const { name, kills, field, kept } of PLACES) {
+  test(`typing is never lost: the page is killed ${kills} times while typing in ${name}`, async ({
+    context,
+    page,
+  }) => {
+    test.setTimeout(180_000);
+    let current = page;
+    let place = await field(current);
+    let before = await place.inputValue();
+    for (let round = 0; round < kills; round++) {
+      await place.focus();
+      await current.keyboard.press('Control+End');
+      await current.keyboard.type(`k${round}.`);
+      await kept(current);
+      const safe = `${before}k${round}.`;
+      expect(await place.inputValue()).toBe(safe);
+      await current.keyboard.type('more'.slice(0, round % 5));
+      await kill(context, current);
+      current = await context.newPage();
+      place = await field(current);
+      const typed = `${safe}${'more'.slice(0, round % 5)}`;
+      await expect.poll(() => place.inputValue()).toMatch(/k\d+\.m?o?r?e?$/);
+      before = await place.inputValue();
+      expect(before.startsWith(safe), `kept ${before.slice(-30)} of ${typed.slice(-30)}`).toBe(true);
+      expect(typed.startsWith(before), `kept ${before.slice(-30)} of ${typed.slice(-30)}`).toBe(true);
+    }
+  });
+}
