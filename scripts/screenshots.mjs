@@ -46,10 +46,13 @@ async function teacher(theme, suffix) {
   await station(page, 'Tray');
   await page.getByText('24 of 26').waitFor();
   await shot(page, 'tray');
-  await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
-  await page.getByText('5 papers ready').waitFor();
+  await page.getByLabel('Answer file', { exact: true }).setInputFiles('demo/import/answers-flawed.csv');
+  await page.getByText('papers ready').waitFor();
   await shot(page, 'answer-file');
   await page.keyboard.press('Escape');
+  await station(page, 'Hand back');
+  await page.getByLabel('Comment to Ada Marsh').fill('Faultless.');
+  await shot(page, 'handback');
   await station(page, 'Write');
   await page.getByRole('button', { name: 'Question 4', exact: true }).click();
   await page.getByLabel('Another form of floodplain').fill('flood plain');
@@ -57,6 +60,15 @@ async function teacher(theme, suffix) {
   await page.getByText('5 students up').waitFor();
   await page.getByRole('button', { name: 'See who' }).click();
   await shot(page, 'effect');
+}
+
+async function print() {
+  const page = await fresh('chalk');
+  await page.goto(address);
+  await page.getByText('24 of 26 handed in').waitFor();
+  await page.goto(`${address}/print/?quiz=demo-rivers&right=with`);
+  await page.getByRole('region', { name: 'Slip of Ada Marsh' }).waitFor();
+  await shot(page, 'print');
 }
 
 async function classList() {
@@ -86,6 +98,7 @@ async function student(size, suffix) {
 
 await teacher('chalk', '');
 await teacher('slate', '-slate');
+await print();
 await classList();
 await student({ width: 1280, height: 800 }, '');
 await student({ width: 360, height: 740 }, '-phone');

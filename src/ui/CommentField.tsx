@@ -9,6 +9,8 @@ interface Props {
   readonly questionId: string;
   readonly label: string;
   readonly placeholder?: string;
+  /** Without a line below, for a field in every row. */
+  readonly quiet?: boolean;
 }
 
 interface LoadedProps extends Props {
@@ -16,7 +18,15 @@ interface LoadedProps extends Props {
   readonly stored: string;
 }
 
-function Loaded({ quizId, attemptId, questionId, label, placeholder = label, stored }: LoadedProps) {
+function Loaded({
+  quizId,
+  attemptId,
+  questionId,
+  label,
+  placeholder = label,
+  quiet = false,
+  stored,
+}: LoadedProps) {
   const [text, edit] = useTextDraft({
     name: `comment:${attemptId}:${questionId}`,
     stored,
@@ -25,7 +35,7 @@ function Loaded({ quizId, attemptId, questionId, label, placeholder = label, sto
   });
   return (
     <textarea
-      className="lined-field resize-none field-sizing-content"
+      className={`${quiet ? 'plain-field' : 'lined-field'} block resize-none field-sizing-content`}
       rows={1}
       maxLength={5000}
       aria-label={label}

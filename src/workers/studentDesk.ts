@@ -27,6 +27,7 @@ import { ofAttempt, overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
 import { rulingsOf } from '@/store/rulings';
+import { isLate } from '@/core/marking/lateness';
 import { latenessOf } from './class/papers';
 
 /**
@@ -46,6 +47,7 @@ function coverOf(quiz: QuizRecord, paper: Paper, student: string): Cover {
     until: opening?.until ?? null,
     due: opening?.due ?? null,
     grace: opening?.grace ?? 0,
+    overdue: opening !== null && isLate(opening, now()),
     late: paper.content.late,
     attempts: { most: quiz.content.attempts.most, counts: paper.content.attempts.counts },
     unfinished: quiz.content.unfinished,

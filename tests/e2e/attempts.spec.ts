@@ -51,7 +51,9 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   await sit.setViewportSize({ width: 360, height: 740 });
   await expect(sit.getByText('You can sit it twice; the mean of your attempts counts.')).toBeVisible();
   await expect(
-    sit.getByText(/^Due .*Each started day late costs 10 % of the earned points, at most 30 %\.$/),
+    sit.getByText(
+      /^Due .*That has passed: what you hand in now is late\. Each started day late costs 10 % of the earned points, at most 30 %\.$/,
+    ),
   ).toBeVisible();
 
   await test.step('the first attempt', async () => {
@@ -81,6 +83,10 @@ test('several attempts, late: what each earns, what is recorded, and what the te
     const row = page.getByRole('row', { name: /Yann Isle/ });
     await expect(row).toContainText('late');
     await expect(row).toContainText('2 attempts');
+    await page.getByLabel('Who is shown').selectOption({ label: 'who was late (1)' });
+    await expect(page.getByRole('rowheader')).toHaveText(['Yann Isle']);
+    await page.getByLabel('Who is shown').selectOption({ label: 'who has not handed in (1)' });
+    await expect(page.getByRole('rowheader')).toHaveText(['Zoe Mere']);
     await goTo(page, 'Check');
     await expect.poll(async () => (await checkRow(page, 'Yann Isle · 1')).at(-1)).toBe('late10.8');
     expect((await checkRow(page, 'Yann Isle · 2')).at(-1)).toBe('late2.7');
@@ -107,5 +113,11 @@ test('several attempts, late: what each earns, what is recorded, and what the te
     await expect(page.getByRole('row', { name: /Yann Isle · 1/ })).toContainText(/12\s*12$/);
     await page.keyboard.press('Control+z');
     await expect(page.getByRole('row', { name: /Yann Isle · 2/ })).toContainText('7.35');
+  });
+  await test.step('the printed slip has the recorded score as well', async () => {
+    await page.goto('/print/?quiz=demo-rivers&student=demo-25');
+    const slip = page.getByRole('region', { name: 'Slip of Yann Isle' });
+    await expect(slip).toContainText('attempt 2 of 2');
+    await expect(slip).toContainText('Recorded: 7.35 of 12, as the mean of your attempts counts.');
   });
 });

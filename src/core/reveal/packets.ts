@@ -27,6 +27,8 @@ const Cover = z.strictObject({
   until: z.number().int().nullable(),
   due: z.number().int().nullable(),
   grace: z.number().int(),
+  /** True where what is handed in now would be late. */
+  overdue: z.boolean(),
   late: LateRule,
   attempts: AttemptRule,
   unfinished: z.enum(['taken', 'notCounted']),
@@ -92,6 +94,14 @@ const Slip = z.strictObject({
 });
 export type Slip = z.infer<typeof Slip>;
 
+/** The recorded score of several attempts. */
+const RecordedScore = z.strictObject({
+  score: Fraction,
+  outOf: Fraction,
+  counts: AttemptRule.shape.counts,
+});
+export type RecordedScore = z.infer<typeof RecordedScore>;
+
 /** A student's attempts that are over: which one the slip is of, and what they come to together. */
 const Attempts = z.strictObject({
   number: z.number().int(),
@@ -99,7 +109,7 @@ const Attempts = z.strictObject({
   /** Why the one at hand does not count; null where it does. */
   notCounted: z.enum(['tooLate', 'voided']).nullable(),
   /** The recorded score, with the score, where there are several. */
-  recorded: z.strictObject({ score: Fraction, outOf: Fraction, counts: AttemptRule.shape.counts }).nullable(),
+  recorded: RecordedScore.nullable(),
   /** True where another attempt can be begun now. */
   mayBegin: z.boolean(),
 });

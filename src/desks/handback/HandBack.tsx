@@ -59,7 +59,7 @@ function Row({ row, byHand }: RowProps) {
   };
   const slip = `/sit/?quiz=${encodeURIComponent(quiz.id)}&student=${encodeURIComponent(row.studentId)}`;
   return (
-    <tr className="border-b border-hair align-top hover:bg-base-200">
+    <tr className="border-b border-hair align-middle hover:bg-base-200">
       <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
         {row.name}
       </th>
@@ -84,6 +84,7 @@ function Row({ row, byHand }: RowProps) {
           questionId=""
           label={`Comment to ${row.name}`}
           placeholder="Comment"
+          quiet
         />
       </td>
       <td className="py-2 pr-9 text-right whitespace-nowrap">

@@ -15,11 +15,11 @@ const NAMES: Readonly<Record<ScoreColumn, string>> = {
   outOf: 'Out of',
   percent: 'Per cent',
   waiting: 'Points waiting',
-  attempts: 'Attempts that count',
+  attempts: 'Attempts',
   handedIn: 'Handed in',
-  late: 'Cost of being late',
+  late: 'Cost of lateness',
   comment: 'Comment',
-  questions: 'Points for each question',
+  questions: 'Each question',
 };
 
 /** The scores as a file with the columns that are wanted; the choice is remembered with the quiz. */

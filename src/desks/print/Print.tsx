@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { pictureBlob } from '@/store/media';
 import { count, dayAndTime } from '@/ui/figures';
 import { PictureSource } from '@/ui/Picture';
-import { SlipQuestion, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
+import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
 import { useReady } from '@/ui/useReady';
 import { classWorker } from '@/workers/clients';
 import type { PrintedSlip } from '@/workers/classDesk';
@@ -10,7 +10,7 @@ import type { PrintedSlip } from '@/workers/classDesk';
 type Loaded = 'loading' | 'failed' | { readonly title: string; readonly slips: readonly PrintedSlip[] };
 
 function Page({ title, printed }: { readonly title: string; readonly printed: PrintedSlip }) {
-  const { name, number, groups, attempt, slip } = printed;
+  const { name, number, groups, attempt, recorded, slip } = printed;
   return (
     <section
       aria-label={`Slip of ${name}`}
@@ -27,6 +27,7 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
         {attempt.of > 1 && `, attempt ${attempt.number} of ${attempt.of}`}
       </p>
       {slip.score && <SlipScore score={slip.score} />}
+      {recorded && <SlipRecorded recorded={recorded} />}
       {slip.comment !== null && <TeacherWords text={slip.comment} />}
       <ol className="mt-4 border-t border-line">
         {slip.parts.map((part) => (

@@ -3,11 +3,12 @@ import type { Cover } from '@/core/reveal/packets';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
 import { lateRuleWords } from '@/ui/lateWords';
 import { RichText } from '@/ui/RichText';
-import { countsWords, oftenWords, whenResultsCome } from './planWords';
+import { countsWords } from '@/ui/slip/countsWords';
+import { oftenWords, whenResultsCome } from './planWords';
 
-function dueWords({ due, grace, late }: Cover): string {
+function dueWords({ due, grace, late, overdue }: Cover): string {
   const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
-  return `${until}. ${lateRuleWords(late)}`;
+  return `${until}. ${overdue ? 'That has passed: what you hand in now is late. ' : ''}${lateRuleWords(late)}`;
 }
 
 /** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */

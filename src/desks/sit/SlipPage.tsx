@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
-import { dayAndTime, points } from '@/ui/figures';
-import { SlipQuestion, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
-import { countsWords, oftenWords, stillToCome, timesWords } from './planWords';
+import { dayAndTime } from '@/ui/figures';
+import { countsWords } from '@/ui/slip/countsWords';
+import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
+import { oftenWords, stillToCome, timesWords } from './planWords';
 
 interface Props {
   readonly cover: Cover;
@@ -36,15 +37,7 @@ function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttemp
           </button>
         ))}
       </div>
-      {recorded && (
-        <p className="mt-2">
-          Recorded:{' '}
-          <span className="figures font-semibold">
-            {points(recorded.score)} of {points(recorded.outOf)}
-          </span>
-          , as {countsWords(recorded)}.
-        </p>
-      )}
+      {recorded && <SlipRecorded recorded={recorded} />}
     </div>
   );
 }

@@ -69,8 +69,11 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
       <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
         <p className="truncate font-semibold">{cover.title}</p>
         {(cover.due ?? cover.until) !== null && (
-          <p className="caption figures whitespace-nowrap">
-            {cover.due === null ? 'until' : 'due'} {dayAndTime(cover.due ?? cover.until ?? 0)}
+          <p
+            className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
+          >
+            {cover.due === null ? 'until' : cover.overdue ? 'late since' : 'due'}{' '}
+            {dayAndTime(cover.due ?? cover.until ?? 0)}
           </p>
         )}
       </header>

@@ -19,16 +19,6 @@ function list(aspects: readonly Aspect[]): string {
 
 const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-const COUNTS = {
-  best: 'your best attempt counts',
-  latest: 'your latest attempt counts',
-  first: 'your first attempt counts',
-  mean: 'the mean of your attempts counts',
-};
-
-/** Which of several attempts counts. */
-export const countsWords = ({ counts }: Pick<Cover['attempts'], 'counts'>): string => COUNTS[counts];
-
 /** A number of times in words: once, twice, 3 times. */
 export const timesWords = (times: number): string => ['never', 'once', 'twice'][times] ?? `${times} times`;
 

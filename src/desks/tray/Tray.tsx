@@ -19,6 +19,17 @@ const STATES = {
   ranOut: 'ran out',
 } as const;
 
+/** Which students are listed. */
+const SHOWN = {
+  all: { words: 'everyone', holds: () => true },
+  missing: { words: 'who has not handed in', holds: (row: TrayRow) => !isFinished(row.state) },
+  late: {
+    words: 'who was late',
+    holds: (row: TrayRow) => row.state === 'late' || row.state === 'tooLate',
+  },
+} as const;
+type Shown = keyof typeof SHOWN;
+
 function useTray(listed: number): TrayRow[] | null {
   const { quiz, attemptsSeq } = useQuiz();
   const [rows, setRows] = useState<TrayRow[] | null>(null);
@@ -80,6 +91,7 @@ export default function Tray() {
   const { quiz } = useQuiz();
   const [listed, setListed] = useState(0);
   const rows = useTray(listed);
+  const [shown, setShown] = useState<Shown>('all');
   const done = rows?.filter((row) => isFinished(row.state)).length ?? 0;
   const late = rows?.filter((row) => row.state === 'late' || row.state === 'tooLate').length ?? 0;
   const working = rows?.filter((row) => row.state === 'working').length ?? 0;
@@ -96,6 +108,23 @@ export default function Tray() {
               Class list
             </a>
           </p>
+          {rows !== null && rows.length > 0 && (
+            <p className="mt-2">
+              Shown:{' '}
+              <select
+                className="sentence-part"
+                aria-label="Who is shown"
+                value={shown}
+                onChange={(event) => setShown(event.target.value as Shown)}
+              >
+                {Object.entries(SHOWN).map(([name, { words, holds }]) => (
+                  <option key={name} value={name}>
+                    {words} ({rows.filter(holds).length})
+                  </option>
+                ))}
+              </select>
+            </p>
+          )}
         </div>
         {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nobody is on the class list yet.</p>}
         {rows !== null && rows.length > 0 && (
@@ -113,12 +142,15 @@ export default function Tray() {
                 </tr>
               </thead>
               <tbody>
-                {rows.map((row) => (
+                {rows.filter(SHOWN[shown].holds).map((row) => (
                   <Row key={row.studentId} row={row} quizId={quiz.id} />
                 ))}
               </tbody>
             </table>
           </div>
+        )}
+        {rows !== null && rows.length > 0 && !rows.some(SHOWN[shown].holds) && (
+          <p className="px-9 py-6 text-soft">Nobody.</p>
         )}
         <NewStudent label="Add to the class list" onAdded={() => setListed((n) => n + 1)} />
       </div>

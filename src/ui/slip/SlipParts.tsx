@@ -1,9 +1,10 @@
-import type { Slip, SlipPart } from '@/core/reveal/packets';
+import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
 import { isSilent } from '@/core/quiz/silence';
 import { CreditPie } from '../CreditPie';
 import { FeedbackView } from '../FeedbackView';
 import { count, percent, points } from '../figures';
 import { RichText } from '../RichText';
+import { countsWords } from './countsWords';
 
 const VERDICTS = {
   right: 'Right',
@@ -76,6 +77,19 @@ export function SlipQuestion({ part }: { readonly part: SlipPart }) {
         <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
       )}
     </li>
+  );
+}
+
+/** What several attempts come to together. */
+export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore }) {
+  return (
+    <p className="mt-2">
+      Recorded:{' '}
+      <span className="figures font-semibold">
+        {points(recorded.score)} of {points(recorded.outOf)}
+      </span>
+      , as {countsWords(recorded)}.
+    </p>
   );
 }
 

@@ -1,4 +1,5 @@
-import type { Slip } from '@/core/reveal/packets';
+import { pointsOfPaper } from '@/core/quiz/points';
+import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/window';
@@ -13,6 +14,8 @@ export interface PrintedSlip {
   readonly number: string;
   readonly groups: readonly string[];
   readonly attempt: { readonly number: number; readonly of: number };
+  /** Where there are several attempts. */
+  readonly recorded: RecordedScore | null;
   readonly slip: Slip;
 }
 
@@ -23,6 +26,7 @@ export async function printed(
   only: readonly string[] | null = null,
 ): Promise<{ title: string; slips: PrintedSlip[] }> {
   const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
+  const { counts } = live.paper.content.attempts;
   const slips = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }) => {
     if (!student || !recorded || (only && !only.includes(studentId))) return [];
     const sheet = sheets.find(({ attempt }) => attempt === counted) ?? sheets.at(-1);
@@ -45,6 +49,8 @@ export async function printed(
         number,
         groups,
         attempt: { number: attempt.number, of: sheets.length },
+        recorded:
+          sheets.length > 1 ? { score: recorded.score, outOf: pointsOfPaper(live.paper), counts } : null,
         slip: slipOf(live.paper, finished, whatIsPrinted(ended, rightAnswers)),
       },
     ];
