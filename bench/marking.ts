@@ -6,8 +6,8 @@
 import { writeFileSync } from 'node:fs';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { kindOf, type Answer } from '@/core/kinds';
-import { contextOf, scoreQuestion, total } from '@/core/marking/markAttempt';
-import { pointsOf } from '@/core/quiz/points';
+import { contextOf, scoreMark } from '@/core/marking/markAttempt';
+import { total } from '@/core/marking/total';
 import { CONTENT, QUESTIONS } from '../demo/quiz';
 import { WRITTEN_ANSWERS } from '../demo/class';
 
@@ -58,9 +58,9 @@ function fullMarking(): number {
   let sum = 0;
   for (const answers of attempts) {
     const scores = columns.map((column, index) =>
-      scoreQuestion(column.mark(answers[index] ?? undefined), pointsOf(column.question, CONTENT)),
+      scoreMark(column.mark(answers[index] ?? undefined), column.question, CONTENT),
     );
-    const { score } = total(scores);
+    const { score } = total(scores, { rules: CONTENT.scoring, repeat: 1, late: null });
     sum += score.n / score.d;
   }
   return sum;

@@ -2,6 +2,7 @@ import type { Question } from '@/core/kinds';
 import type { Option } from '@/core/kinds/pickOne/schema';
 import type { Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
+import { NO_RULES, type QuestionRules } from '@/core/quiz/questionRules';
 import { SILENCE } from '@/core/quiz/silence';
 import type { Feedback } from '@/core/quiz/feedback';
 import { emptyContent } from '@/core/quiz/newQuiz';
@@ -36,7 +37,7 @@ const variant = (
 
 type Shared = Pick<
   Question,
-  'id' | 'text' | 'points' | 'right' | 'partly' | 'wrong' | 'mustAnswer' | 'explanation'
+  'id' | 'text' | 'points' | 'right' | 'partly' | 'wrong' | 'mustAnswer' | 'explanation' | keyof QuestionRules
 >;
 
 const shared = (id: string, text: string, points: number | null, more: Partial<Shared> = {}): Shared => ({
@@ -48,6 +49,7 @@ const shared = (id: string, text: string, points: number | null, more: Partial<S
   wrong: SILENCE,
   mustAnswer: null,
   explanation: '',
+  ...NO_RULES,
   ...more,
 });
 

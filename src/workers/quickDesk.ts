@@ -1,9 +1,9 @@
 import type { Answer, Question } from '@/core/kinds';
 import { verdictOf, type NearMiss, type Verdict } from '@/core/marking/mark';
-import { contextOf, markAnswer, scoreQuestion, traceAnswer } from '@/core/marking/markAttempt';
+import { contextOf, markAnswer, scoreMark } from '@/core/marking/markAttempt';
+import { traceAnswer } from '@/core/marking/traceAnswer';
 import type { Fraction } from '@/core/figures/fraction';
 import { traceWords } from '@/core/marking/words';
-import { pointsOf } from '@/core/quiz/points';
 import type { Feedback } from '@/core/quiz/feedback';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent } from '@/core/quiz/quiz';
@@ -34,9 +34,10 @@ export function tryAnswer(
   content: QuizContent,
   override: Override | null = null,
 ): Trial {
-  const { mark, earned, possible, waiting } = scoreQuestion(
+  const { mark, earned, possible, waiting } = scoreMark(
     markAnswer(question, answer, contextOf(content)),
-    pointsOf(question, content),
+    question,
+    content,
   );
   const trace = traceAnswer(question, answer, content, override).map((line) => ({
     step: line.step,

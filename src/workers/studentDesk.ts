@@ -1,7 +1,8 @@
 import { attemptState, finishedAt, isFinished, isOpen, isOver, whyNotCounted } from '@/core/quiz/window';
 import type { Attempt, Ruling } from '@/core/quiz/attempt';
 import { joinAttempts } from '@/core/marking/joinAttempts';
-import { markAttempt, total } from '@/core/marking/markAttempt';
+import { markAttempt } from '@/core/marking/markAttempt';
+import { total } from '@/core/marking/total';
 import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
@@ -94,11 +95,16 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
     at,
   );
   const late = (one: Attempt) => latenessOf(one, quiz, paper, rulings.get(one.id) as Ruling | undefined);
-  const totals = finished
-    .filter((one) => why(one) === null)
-    .map((one) => total(markAttempt(paper, one.answers, ofAttempt(overrides, one.id)), late(one)));
-  const { counts } = paper.content.attempts;
-  const recorded = finished.length > 1 && shown.score.shown ? joinAttempts(totals, counts) : null;
+  const counting = finished.filter((one) => why(one) === null);
+  const { attempts: { counts }, scoring } = paper.content; // prettier-ignore
+  const totals = counting.map((one, index) =>
+    total(markAttempt(paper, one.answers, ofAttempt(overrides, one.id)), {
+      rules: scoring,
+      repeat: index + 1,
+      late: late(one),
+    }),
+  );
+  const recorded = finished.length > 1 && shown.score.shown ? joinAttempts(totals, counts, scoring) : null;
   const reason = why(attempt);
   const attempts: Attempts = {
     number: attempt.number,
@@ -115,6 +121,7 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
       byItself: attempt.handedInAt === null,
       overrides: ofAttempt(overrides, attempt.id),
       late: late(attempt),
+      repeat: counting.filter((one) => one.number < attempt.number).length + 1,
       comments: comments.get(attempt.id) ?? {},
     },
     shown,

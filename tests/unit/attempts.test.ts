@@ -5,15 +5,16 @@ import { compare, fraction, ONE, ZERO, type Fraction } from '@/core/figures/frac
 import { daysLater, instantAt, isZone, wallClock } from '@/core/figures/wallClock';
 import { joinAttempts } from '@/core/marking/joinAttempts';
 import { afterLateness, isLate, lateness } from '@/core/marking/lateness';
-import { total, traceTotal, type QuestionScore, type Total } from '@/core/marking/markAttempt';
+import type { QuestionScore } from '@/core/marking/scoreQuestion';
+import { total, traceTotal, type Total } from '@/core/marking/total';
 import { BLANK } from '@/core/marking/mark';
 import { traceJoin } from '@/core/marking/traceJoin';
 import { traceWords } from '@/core/marking/words';
 import type { Attempt, Ruling } from '@/core/quiz/attempt';
-import { emptyContent } from '@/core/quiz/newQuiz';
+import { DEFAULT_SCORING, emptyContent } from '@/core/quiz/newQuiz';
 import { LateRule } from '@/core/quiz/rules';
 import { attemptState, whyNotCounted } from '@/core/quiz/window';
-import { share, written } from './support';
+import { path, share, written } from './support';
 
 const at = (text: string): number => Date.parse(text);
 const tenADay = (of: 'earned' | 'possible', cap: string | null, step: 'day' | 'hour' = 'day', rate = '0.1'): LateRule => ({
@@ -82,11 +83,11 @@ describe('being late', () => {
   test('lateness is a line of the trace that leads to the total', () => {
     const late = lateness(tenADay('earned', null), { due: at(monday), grace: 0 }, at('2026-01-06T12:00:00Z'), 'UTC'); // prettier-ignore
     const scores = [score('8', '10'), score('1', '2')];
-    assert.deepEqual(traceTotal(scores, late).map(traceWords), [
+    assert.deepEqual(traceTotal(scores, path({}, late)).map(traceWords), [
       '2 questions add up to 9 of 12',
       'Late: 1 day begun after the due time, which costs 10 % of the earned points: 8.1 left of 9',
     ]);
-    assert.equal(written(total(scores, late).score), '81/10');
+    assert.equal(written(total(scores, path({}, late)).score), '81/10');
   });
   test('law: being later never earns more, and never takes a score below 0', () => {
     const time = fc.integer({ min: 0, max: 60 * 24 * 60 });
@@ -138,13 +139,15 @@ describe('wall clocks', () => {
 
 const score = (earned: string, possible: string, waiting = '0'): QuestionScore => ({
   mark: BLANK,
+  standing: 'counts',
   possible: share(possible),
+  maximum: share(possible),
   earned: share(earned),
   waiting: share(waiting),
   marked: share(earned),
   override: null,
 });
-const tried = (earned: string, waiting = '0'): Total => total([score(earned, '10', waiting)]);
+const tried = (earned: string, waiting = '0'): Total => total([score(earned, '10', waiting)], path());
 
 describe('joining attempts', () => {
   type Case = [title: string, how: 'best' | 'latest' | 'first' | 'mean', attempts: Total[], score: string, counted: number | null, provisional: boolean]; // prettier-ignore
@@ -161,13 +164,14 @@ describe('joining attempts', () => {
   ]; // prettier-ignore
   for (const [title, how, attempts, expected, counted, provisional] of cases) {
     test(title, () => {
-      const joined = joinAttempts(attempts, how);
+      const joined = joinAttempts(attempts, how, DEFAULT_SCORING);
       assert.ok(joined);
       assert.equal(compare(joined.exact, share(expected)), 0, written(joined.exact));
       assert.deepEqual([joined.counted, joined.provisional], [counted, provisional]);
     });
   }
-  test('without an attempt there is no score', () => assert.equal(joinAttempts([], 'best'), null));
+  test('without an attempt there is no score', () =>
+    assert.equal(joinAttempts([], 'best', DEFAULT_SCORING), null));
   test('the trace names each attempt, which count, and the rounding', () => {
     const sheets = [tried('5'), tried('6'), tried('9'), tried('6')].map((one, index) => ({
       attempt: { number: index + 1 },
@@ -175,7 +179,7 @@ describe('joining attempts', () => {
       total: one,
     }));
     const counting = sheets.filter((one) => one.notCounted === null).map((one) => one.total);
-    const words = traceJoin(sheets, joinAttempts(counting, 'mean'), 'mean').map(traceWords);
+    const words = traceJoin(sheets, joinAttempts(counting, 'mean', DEFAULT_SCORING), 'mean').map(traceWords);
     assert.deepEqual(words, [
       'Attempt 1: 5',
       'Attempt 2: 6',

@@ -6,21 +6,16 @@ import { MarkColumn } from '@/core/checking/markColumn';
 import { kindOf, Question, type Answer } from '@/core/kinds';
 import { add, compare, ONE, sum, ZERO } from '@/core/figures/fraction';
 import { verdictOf } from '@/core/marking/mark';
-import {
-  bestPossible,
-  markAnswer,
-  markAttempt,
-  scoreQuestion,
-  total,
-  traceAnswer,
-  traceTotal,
-} from '@/core/marking/markAttempt';
+import { bestPossible, markAnswer, markAttempt } from '@/core/marking/markAttempt';
+import { scoreQuestion } from '@/core/marking/scoreQuestion';
+import { total, traceTotal } from '@/core/marking/total';
+import { traceAnswer } from '@/core/marking/traceAnswer';
 import { traceWords } from '@/core/marking/words';
 import { isSafeAddress } from '@/core/quiz/silence';
-import { paperOf, phraseQuestion, pickOneQuestion, share, variant, written } from './support';
+import { paperOf, path, worth, phraseQuestion, pickOneQuestion, share, variant, written } from './support';
 import { QUESTIONS } from '../../demo/quiz';
 
-const context = { language: 'en' };
+const context = { language: 'en', decimalSign: 'point' as const };
 const pick = (option: string): Answer => ({ kind: 'pickOne', option });
 const say = (text: string): Answer => ({ kind: 'phrase', text });
 
@@ -84,20 +79,20 @@ describe('a whole paper', () => {
 
   test('adds up exactly: three thirds of 2 points are 2', () => {
     const scores = markAttempt(paper, answers);
-    assert.deepEqual(total(scores).exact, { n: 2, d: 1 });
-    assert.equal(written(total(scores).outOf), '6');
+    assert.deepEqual(total(scores, path()).exact, { n: 2, d: 1 });
+    assert.equal(written(total(scores, path()).outOf), '6');
   });
   test('rounds the recorded score to hundredths and says so', () => {
     const scores = markAttempt(paper, { 'q-1': say('silt') });
-    assert.equal(written(total(scores).score), '67/100');
-    assert.deepEqual(traceTotal(scores).map(traceWords), [
+    assert.equal(written(total(scores, path()).score), '67/100');
+    assert.deepEqual(traceTotal(scores, path()).map(traceWords), [
       '3 questions add up to 2/3 (about 0.67) of 6',
       'Rounded to hundredths: 0.67',
     ]);
   });
   test('waiting points are named beside the score, never as lost', () => {
     const waiting = paperOf([{ ...phraseQuestion([]), id: 'w', points: share('3') }, ...questions]);
-    const sums = total(markAttempt(waiting, { w: say('x'), 'q-1': say('silt') }));
+    const sums = total(markAttempt(waiting, { w: say('x'), 'q-1': say('silt') }), path());
     assert.equal(written(sums.waiting), '3');
     assert.equal(written(sums.outOf), '9');
   });
@@ -142,7 +137,10 @@ describe('laws', () => {
       fc.property(cases, ([question, answer]) => {
         const { content } = paperOf([question]);
         const lines = traceAnswer(question, answer, content);
-        const earned = scoreQuestion(markAnswer(question, answer, context), question.points ?? ONE).earned;
+        const earned = scoreQuestion(
+          markAnswer(question, answer, context),
+          worth(question.points ?? ONE),
+        ).earned;
         assert.deepEqual(lines.at(-1)?.after, earned);
         for (const line of lines) assert.notEqual(traceWords(line), line.code, 'every line has words');
       }),
@@ -181,8 +179,8 @@ describe('laws', () => {
           QUESTIONS.map((q) => [q.id, kindOf(q).readAnswer(q, 'levee') as Answer]),
         );
         assert.deepEqual(
-          total(markAttempt(paperOf(order), answers)).exact,
-          total(markAttempt(paperOf([...QUESTIONS]), answers)).exact,
+          total(markAttempt(paperOf(order), answers), path()).exact,
+          total(markAttempt(paperOf([...QUESTIONS]), answers), path()).exact,
         );
       }),
     );

@@ -3,13 +3,14 @@ import { describe, test } from 'node:test';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { SILENCE } from '@/core/quiz/silence';
 import type { Override } from '@/core/quiz/override';
-import {
-  markAnswer, markAttempt, overrideDiffers, scoreQuestion, shareOfScore, total, traceAnswer, verdictOfScore,
-} from '@/core/marking/markAttempt'; // prettier-ignore
+import { markAnswer, markAttempt } from '@/core/marking/markAttempt';
+import { overrideDiffers, scoreQuestion, shareOfScore, verdictOfScore } from '@/core/marking/scoreQuestion';
+import { total } from '@/core/marking/total';
+import { traceAnswer } from '@/core/marking/traceAnswer';
 import { traceWords } from '@/core/marking/words';
-import { paperOf, phraseQuestion, pickOneQuestion, share, variant, written } from './support';
+import { paperOf, path, worth, phraseQuestion, pickOneQuestion, share, variant, written } from './support';
 
-const context = { language: 'en' };
+const context = { language: 'en', decimalSign: 'point' as const };
 const say = (text: string): Answer => ({ kind: 'phrase', text });
 const own = (points: string, gave: string | null, reason = ''): Override => ({
   quizId: 'quiz', attemptId: 'a', questionId: 'q-phrase', points: share(points), reason, at: 0, gave: gave === null ? null : share(gave),
@@ -18,7 +19,7 @@ const own = (points: string, gave: string | null, reason = ''): Override => ({
 describe('a teacher’s own score', () => {
   const question = { ...phraseQuestion([variant('v', ['silt'])]), points: share('2') };
   const scoreOf = (text: string, override: Override | null) =>
-    scoreQuestion(markAnswer(question, say(text), context), share('2'), override);
+    scoreQuestion(markAnswer(question, say(text), context), worth(share('2')), override);
 
   const cases: [text: string, points: string, verdict: string, pie: string][] = [
     ['mud', '0', 'wrong', '0'],
@@ -40,9 +41,12 @@ describe('a teacher’s own score', () => {
   test('it ends waiting, also in the total', () => {
     const keyless = { ...phraseQuestion([]), points: share('2') };
     const paper = paperOf([keyless]);
-    const before = total(markAttempt(paper, { 'q-phrase': say('mud') }));
+    const before = total(markAttempt(paper, { 'q-phrase': say('mud') }), path());
     assert.deepEqual([written(before.score), written(before.waiting)], ['0', '2']);
-    const after = total(markAttempt(paper, { 'q-phrase': say('mud') }, { 'q-phrase': own('1', null) }));
+    const after = total(
+      markAttempt(paper, { 'q-phrase': say('mud') }, { 'q-phrase': own('1', null) }),
+      path(),
+    );
     assert.deepEqual([written(after.score), written(after.waiting)], ['1', '0']);
   });
 

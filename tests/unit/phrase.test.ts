@@ -4,14 +4,14 @@ import { kindOf } from '@/core/kinds';
 import { verdictOf } from '@/core/marking/mark';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import type { TextSettings } from '@/core/answers/text/settings';
-import { traceAnswer } from '@/core/marking/markAttempt';
+import { traceAnswer } from '@/core/marking/traceAnswer';
 import { traceWords } from '@/core/marking/words';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { PHRASE_CASES } from './phraseCases';
 import { phraseQuestion, share, variant, written } from './support';
 
 const markOf = (question: PhraseQuestion, text: string, language = 'en') =>
-  kindOf(question).mark(question, { kind: 'phrase', text }, { language });
+  kindOf(question).mark(question, { kind: 'phrase', text }, { language, decimalSign: 'point' as const });
 
 describe('comparing text: cases', () => {
   for (const [title, cases] of Object.entries(PHRASE_CASES)) {

@@ -1,14 +1,17 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { MarkColumn } from '@/core/checking/markColumn';
 import { FORMULA } from '@/core/formats/formula';
 import { lineText, shownText } from '@/core/quiz/shownText';
+import { phraseQuestion, variant } from './support';
 
 test('control characters and turned directions go, everything that is read stays', () => {
   const cases: [text: string, shown: string, line: string][] = [
     ['oxbow lake', 'oxbow lake', 'oxbow lake'],
     ['a\tb\nc', 'a\tb\nc', 'a b c'],
     ['a\r\nb\rc', 'a\nb\nc', 'a b c'],
+    ['a\u000Bb\u0085c', 'a\nb\nc', 'a b c'],
     ['lock \u202Egate\u202C', 'lock gate', 'lock gate'],
     ['\u2066נהר\u2069 \u0000x\u009F', 'נהר x', 'נהר x'],
     ['  e\u0301 👩‍🌾  ', '  e\u0301 👩‍🌾  ', 'e\u0301 👩‍🌾'],
@@ -37,4 +40,14 @@ test('text that a spreadsheet would run is found behind blanks and invisible cha
   for (const text of runs) assert.ok(FORMULA.test(text), JSON.stringify(text));
   for (const text of ['a=1', '1-2', 'flood plain', 'x@y', '(=1)', '“=1”', ''])
     assert.ok(!FORMULA.test(text), JSON.stringify(text));
+});
+
+test('answers that differ only in white space or in what is not shown are marked each for itself', () => {
+  const question = phraseQuestion([variant('v', ['oxbow lake'])]);
+  const column = new MarkColumn(question, { language: 'en', decimalSign: 'point' as const });
+  const credit = (text: string) => column.mark({ kind: 'phrase', text }).credit.n;
+  assert.deepEqual(
+    ['oxbowlake', 'oxbow\u000Blake', 'oxbow\u0000lake', 'oxbow\u202E lake'].map(credit),
+    [0, 1, 0, 1],
+  );
 });

@@ -3,11 +3,16 @@ import type { Question } from '@/core/kinds';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
-import { fraction, type Fraction } from '@/core/figures/fraction';
-import { emptyContent } from '@/core/quiz/newQuiz';
+import { fraction, ZERO, type Fraction } from '@/core/figures/fraction';
+import type { Lateness } from '@/core/marking/lateness';
+import type { ScoringRules } from '@/core/marking/scoreQuestion';
+import type { AttemptPath } from '@/core/marking/total';
+import { DEFAULT_SCORING, emptyContent } from '@/core/quiz/newQuiz';
+import type { ScoreRules } from '@/core/quiz/rules';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/quiz/plainText';
 import { SILENCE } from '@/core/quiz/silence';
+import { NO_RULES } from '@/core/quiz/questionRules';
 import { same } from '@/core/quiz/same';
 import type { Reading } from '@/store/imports';
 import { openQuiz } from '@/store/standing';
@@ -31,6 +36,7 @@ const shared = (id: string) => ({
   wrong: SILENCE,
   mustAnswer: null,
   explanation: '',
+  ...NO_RULES,
 });
 
 /** A variant: its id, forms separated by ` / ` and credit; more as needed. */
@@ -103,4 +109,24 @@ export const openAlways = (quizId: string): Promise<void> =>
 export const read = (marked: Fraction | null): Reading => ({
   marked: () => marked,
   differ: (before, after) => (same(before, after) ? [] : ['an answer']),
+});
+
+/** The way of a sum to its score under the rules of a new quiz, or others laid over them. */
+export const path = (
+  more: Partial<ScoreRules> = {},
+  late: Lateness | null = null,
+  repeat = 1,
+): AttemptPath => ({
+  rules: { ...DEFAULT_SCORING, ...more },
+  late,
+  repeat,
+});
+
+/** A question of so many points without rules of its own. */
+export const worth = (points: Fraction): ScoringRules => ({
+  points,
+  lowest: ZERO,
+  penalty: ZERO,
+  hints: ZERO,
+  standing: 'counts',
 });

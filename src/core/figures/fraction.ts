@@ -80,7 +80,7 @@ export function compare(a: Fraction, b: Fraction): number {
 
 export const equal = (a: Fraction, b: Fraction): boolean => compare(a, b) === 0;
 export const larger = (a: Fraction, b: Fraction): Fraction => (compare(a, b) >= 0 ? a : b);
-const smaller = (a: Fraction, b: Fraction): Fraction => (compare(a, b) <= 0 ? a : b);
+export const smaller = (a: Fraction, b: Fraction): Fraction => (compare(a, b) <= 0 ? a : b);
 export const sum = (parts: Iterable<Fraction>): Fraction => [...parts].reduce(add, ZERO);
 
 /** `value` brought into `low … high`. */

@@ -19,6 +19,39 @@ export const Share = Fraction.refine((value) => value.n >= 0 && value.n <= value
   message: 'A credit is between 0 % and 100 %',
 });
 
+/** A credit: a share of the points from −1 to 1; below 0 it counts only where negative credit is on. */
+export const Credit = Fraction.refine((value) => Math.abs(value.n) <= value.d, {
+  message: 'A credit is between −100 % and 100 %',
+});
+
+/** A share that is a weight: at least 0. */
+export const Weight = Fraction.refine((value) => value.n >= 0 && value.n <= 1000 * value.d, {
+  message: 'A weight is 0 to 1000',
+});
+
+/** The price of a wrong pick, in right picks: 0 … 5. */
+export const Lambda = Fraction.refine((value) => value.n >= 0 && value.n <= 5 * value.d, {
+  message: 'The price of a wrong pick is 0 to 5 right picks',
+});
+
+/** What an answer loses in which nothing at all was right. */
+export const Penalty = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('none') }),
+  z.strictObject({ kind: z.literal('share'), share: Share }),
+  z.strictObject({ kind: z.literal('points'), points: Points }),
+  /** 1/(N−1) of the points for picking one of N options shown. */
+  z.strictObject({ kind: z.literal('guessing') }),
+]);
+export type Penalty = z.infer<typeof Penalty>;
+
+/** A hint that a student may ask for, and the share of the points that it costs once. */
+export const Hint = z.strictObject({ id: Id, text: z.string().max(5000), price: Share });
+export type Hint = z.infer<typeof Hint>;
+
+/** How a question stands in the sum: see `docs/marking.md`, standing. */
+export const Standing = z.enum(['counts', 'notMarked', 'leftOut', 'given', 'givenToAnswered', 'bonus']);
+export type Standing = z.infer<typeof Standing>;
+
 /** What every question has, whatever its kind. */
 export const questionBase = {
   id: Id,
@@ -33,4 +66,9 @@ export const questionBase = {
   mustAnswer: z.boolean().nullable(),
   /** Shown with the right answers. */
   explanation: z.string().max(5000),
+  /** Whether its credit may fall below 0. */
+  negativeCredit: z.boolean(),
+  penalty: Penalty,
+  hints: z.array(Hint).max(20),
+  standing: Standing,
 };

@@ -27,6 +27,10 @@ interface Shared {
   wrong: unknown;
   mustAnswer: unknown;
   explanation: unknown;
+  negativeCredit: unknown;
+  penalty: unknown;
+  hints: unknown;
+  standing: unknown;
 }
 
 /** Everything the core knows of one kind of question. A kind is one folder and one line in the list. */
@@ -45,6 +49,12 @@ export interface Kind<Question, Answer, Face> {
   problems(question: Question): Problem[];
   /** The largest credit the key can give, null without a key. */
   bestCredit(question: Question): Fraction | null;
+  /** The lowest credit its key can give, 0 or below; counts only where negative credit is on. */
+  lowestCredit(question: Question): Fraction;
+  /** How many options a student picks one of; null for any other kind. */
+  choicesShown(question: Question): number | null;
+  /** What is right and how part of the points is given, in sentences: for print, screen readers and traces. */
+  describe(question: Question): string[];
   mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
   /** How that mark came about: what it was compared as, which rule matched, why not the others. */
   explain(question: Question, answer: Answer | null, context: MarkingContext): TraceLine[];

@@ -1,5 +1,6 @@
+import type { Question } from '../kinds';
 import type { Feedback } from '../quiz/feedback';
-import { ZERO, type Fraction } from '../figures/fraction';
+import { ONE, ZERO, type Fraction } from '../figures/fraction';
 import { SILENCE } from '../quiz/silence';
 
 /**
@@ -11,11 +12,37 @@ import { SILENCE } from '../quiz/silence';
 type MarkState = 'marked' | 'waits' | 'blank';
 
 /** Why an answer that matched nothing may still be right. */
-export type NearMiss = 'withoutSpaces' | 'moreIgnored' | 'typingErrors' | 'shortName' | 'longName';
+export type NearMiss =
+  | 'withoutSpaces'
+  | 'moreIgnored'
+  | 'otherForm'
+  | 'otherUnit'
+  | 'powerOfTen'
+  | 'notANumber'
+  | 'unknownUnit'
+  | 'typingErrors'
+  | 'shortName'
+  | 'longName'
+  | 'otherQuestion';
+
+/** What one part of an answer (a gap, a pair, a row, a spot) earned, and why. */
+export interface PartMark {
+  readonly id: string;
+  readonly state: MarkState;
+  /** Share of the part, after the price of typing errors. */
+  readonly credit: Fraction;
+  readonly keyCredit: Fraction;
+  readonly rule: string | null;
+  readonly feedback: Feedback;
+  readonly errors: number;
+  readonly nearMiss: NearMiss | null;
+  /** Something right that counts already in another part. */
+  readonly alreadyCounted: boolean;
+}
 
 export interface Mark {
   readonly state: MarkState;
-  /** 0 … 1, by the key and after the price of typing errors. */
+  /** −1 … 1, by the key and after the price of typing errors; not below 0 unless negative credit is on. */
   readonly credit: Fraction;
   /** Credit by the key before any price: says whether the answer is right, partly right or wrong. */
   readonly keyCredit: Fraction;
@@ -27,6 +54,12 @@ export interface Mark {
   readonly nearMiss: NearMiss | null;
   /** The answer holds two variants of different credit: marked by the rule, and shown to the teacher. */
   readonly contradiction: boolean;
+  /** The credit if everything that waits were right; null where nothing waits. */
+  readonly ifRight: Fraction | null;
+  /** Answered, and nothing in it was right: what a penalty for wrong answers is for. */
+  readonly allWrong: boolean;
+  /** What the parts earned, in their order; empty for kinds without parts. */
+  readonly parts: readonly PartMark[];
 }
 
 /** Nothing was given. */
@@ -39,10 +72,13 @@ export const BLANK: Mark = {
   errors: 0,
   nearMiss: null,
   contradiction: false,
+  ifRight: null,
+  allWrong: false,
+  parts: [],
 };
 
 /** The teacher decides. */
-export const WAITS: Mark = { ...BLANK, state: 'waits' };
+export const WAITS: Mark = { ...BLANK, state: 'waits', ifRight: ONE };
 
 /** Right, partly right or wrong as shown and filtered everywhere; waiting and blank are states of their own. */
 export type Verdict = 'right' | 'partly' | 'wrong' | 'waits' | 'blank';
@@ -57,4 +93,8 @@ export function verdictOf(mark: Mark): Verdict {
 export interface MarkingContext {
   /** Language tag of the quiz, such as `en`. */
   readonly language: string;
+  /** The sign before the decimals of typed numbers. */
+  readonly decimalSign: 'point' | 'comma';
+  /** The quiz's questions, among which a near miss may be right for another one. */
+  readonly others?: readonly Question[];
 }

@@ -7,10 +7,15 @@ export type Step =
   | 'others'
   | 'credit'
   | 'points'
+  | 'penalty'
   | 'override'
+  | 'standing'
   | 'sum'
   | 'floor'
+  | 'repeat'
   | 'late'
+  | 'cap'
+  | 'scale'
   | 'joined'
   | 'rounding';
 

@@ -2,7 +2,7 @@ import { equal } from '../figures/fraction';
 import type { AttemptRule } from '../quiz/rules';
 import type { NotCounted } from '../quiz/window';
 import type { Recorded } from './joinAttempts';
-import type { Total } from './markAttempt';
+import type { Total } from './total';
 import { change, note, type TraceLine } from './trace';
 
 interface Tried {
@@ -26,6 +26,6 @@ export function traceJoin(
   lines.push(change('joined', 'joined', null, recorded.exact, { how: counts }));
   if (recorded.provisional) lines.push(note('joined', 'provisional'));
   if (!equal(recorded.exact, recorded.score))
-    lines.push(change('rounding', 'toHundredths', recorded.exact, recorded.score));
+    lines.push(change('rounding', 'rounded', recorded.exact, recorded.score));
   return lines;
 }

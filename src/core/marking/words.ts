@@ -111,7 +111,35 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   joined: (v, line) => `${JOINED[text(v['how'])] ?? ''}: ${exactPoints(line.after)}`,
   noneCounts: () => 'No attempt counts, so there is no score',
   provisional: () => 'Points that wait could still change the recorded score',
-  toHundredths: (_, line) => `Rounded to hundredths: ${points(line.after)}`,
+  rounded: (v, line) => `Rounded ${ROUNDED[text(v['steps'])] ?? 'to hundredths'}: ${points(line.after)}`,
+  creditFloor: (_, line) => `Not below 0: ${share(line.after)} instead of ${share(line.before)}`,
+  creditCap: (_, line) => `At most all of it: ${share(line.after)} instead of ${share(line.before)}`,
+  penalty: (_, line) =>
+    `Nothing in it was right: the penalty makes it ${exactPoints(line.after)} instead of ${exactPoints(line.before)}`,
+  hints: (v, line) => `Hints cost ${points(v['hints'])}: ${exactPoints(line.after)} left`,
+  questionFloor: (_, line) => `Not below the question’s floor: ${exactPoints(line.after)}`,
+  standingNotMarked: () => 'The question is not marked: nothing earned, nothing possible',
+  standingLeftOut: () => 'The question is left out: nothing earned, nothing possible',
+  standingGiven: (_, line) => `The question is given to all: ${exactPoints(line.after)}`,
+  standingGivenToAnswered: (_, line) =>
+    `The question is given to all who answered: ${exactPoints(line.after)}`,
+  standingBonus: (_, line) => `A bonus: ${exactPoints(line.after)} beside the maximum`,
+  shownPartsDiffer: () => 'Shown with 2 decimals, the parts do not add up to the sum; the exact parts do',
+  bonusWaiting: (v) => `${points(v['waiting'])} bonus points still wait for you`,
+  noScore: () => 'Nothing is in the maximum, so there is no score',
+  quizFloor: () => 'Not below 0: the sum becomes 0',
+  repeat: (v, line) =>
+    `Attempt ${text(v['number'])} keeps ${share(v['factor'])} of its sum: ${exactPoints(line.after)}`,
+  cap: (_, line) => `Not above the maximum: ${exactPoints(line.after)}`,
+  scale: (v, line) =>
+    `Out of ${points(v['outOf'])} instead of ${points(v['maximum'])}: ${exactPoints(line.after)}`,
+};
+
+const ROUNDED: Readonly<Record<string, string>> = {
+  1: 'to whole points',
+  2: 'to halves',
+  10: 'to tenths',
+  100: 'to hundredths',
 };
 
 const howLate = (v: TraceLine['values']): string =>

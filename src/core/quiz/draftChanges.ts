@@ -7,6 +7,10 @@ export interface DraftChange {
   readonly questionId: string | null;
 }
 
+const rulesOf = ({ attempts, late, zone, scoring, decimalSign }: Paper['content']) => [
+  attempts.counts, late, zone, scoring, decimalSign,
+]; // prettier-ignore
+
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const liveById = new Map(live.questions.map((question) => [question.id, question]));
@@ -27,8 +31,7 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const [a, b] = [draft.content, live.content];
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
-  if (!same([a.attempts.counts, a.late, a.zone], [b.attempts.counts, b.late, b.zone]))
-    found.push({ kind: 'rules', questionId: null });
+  if (!same(rulesOf(a), rulesOf(b))) found.push({ kind: 'rules', questionId: null });
   if (!same([a.title, a.instructions, a.mustAnswer], [b.title, b.instructions, b.mustAnswer]))
     found.push({ kind: 'texts', questionId: null });
   return found;

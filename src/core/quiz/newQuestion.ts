@@ -1,4 +1,5 @@
 import { kindOf, KINDS, type KindName, type Question } from '../kinds';
+import { NO_RULES } from './questionRules';
 import { SILENCE } from './silence';
 
 /** A new question of a kind. After one of the same kind it takes that one's points and rules. */
@@ -14,6 +15,7 @@ export function newQuestion(kind: KindName, last: Question | undefined, newId: (
     partly: SILENCE,
     wrong: SILENCE,
     explanation: '',
+    ...NO_RULES,
   };
   return { ...shared, ...body } as unknown as Question;
 }

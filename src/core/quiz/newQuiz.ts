@@ -1,5 +1,15 @@
 import { DEFAULT_PLAN } from '../reveal/defaultPlan';
 import type { QuizContent, QuizStanding } from './quiz';
+import type { ScoreRules } from './rules';
+
+/** A sum not below 0, nothing off for repeating, no scale, rounded to hundredths. */
+export const DEFAULT_SCORING: ScoreRules = {
+  floor: true,
+  repeat: null,
+  bonusLifts: false,
+  outOf: null,
+  rounding: 100,
+};
 
 /** What a new quiz holds; `zone` is the time zone by which days are counted. */
 export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
@@ -14,6 +24,8 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   unfinished: 'taken',
   attempts: { most: 1, counts: 'best' },
   late: { kind: 'free' },
+  scoring: DEFAULT_SCORING,
+  decimalSign: 'point',
   zone,
 });
 

@@ -3,7 +3,7 @@ import { Question } from '../kinds';
 import { Aspect, RevealPlan } from '../reveal/plan';
 import { z } from '../zod';
 import { RichText } from './richText';
-import { AttemptRule, LateRule, Zone } from './rules';
+import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);
@@ -25,6 +25,9 @@ export const QuizContent = z.strictObject({
   unfinished: z.enum(['taken', 'notCounted']),
   attempts: AttemptRule,
   late: LateRule,
+  scoring: ScoreRules,
+  /** The sign before the decimals of typed numbers. */
+  decimalSign: z.enum(['point', 'comma']),
   /** The time zone by which days are counted. */
   zone: Zone,
 });

@@ -1,5 +1,5 @@
 import { isZone } from '../figures/wallClock';
-import { Share } from '../kinds/base';
+import { Points, Share } from '../kinds/base';
 import { z } from '../zod';
 
 /** Rules of a quiz over whole attempts. */
@@ -40,5 +40,22 @@ export const LateRule = z.discriminatedUnion('kind', [
   }),
 ]);
 export type LateRule = z.infer<typeof LateRule>;
+
+/** To what the recorded score is rounded, in steps to a point; null: not at all. */
+const RoundingSteps = z.union([z.literal(1), z.literal(2), z.literal(10), z.literal(100)]).nullable();
+
+/** How the sum of a paper becomes its score: see `docs/marking.md`, the way of a score. */
+export const ScoreRules = z.strictObject({
+  /** Whether a sum below 0 becomes 0. */
+  floor: z.boolean(),
+  /** What each repeated attempt loses of its sum, down to a least share; null: nothing. */
+  repeat: z.strictObject({ price: Share, least: Share }).nullable(),
+  /** Whether bonus points may lift a score above the maximum. */
+  bonusLifts: z.boolean(),
+  /** Scores are given out of so many points; null: out of the paper's own. */
+  outOf: Points.refine((points) => points.n > 0, 'More than 0').nullable(),
+  rounding: RoundingSteps,
+});
+export type ScoreRules = z.infer<typeof ScoreRules>;
 
 export const Zone = z.string().max(60).refine(isZone, 'A time zone such as Europe/Berlin');

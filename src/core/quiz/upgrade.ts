@@ -1,5 +1,6 @@
 import { DEFAULT_PLAN } from '../reveal/defaultPlan';
 import { emptyContent } from './newQuiz';
+import { NO_RULES } from './questionRules';
 
 /** Records of the first version of the database and of rescue files, brought to what the schemas ask for now. */
 
@@ -11,11 +12,11 @@ const isRecord = (value: unknown): value is Json =>
 /** Content without rules for attempts and lateness: one attempt, nothing lost by being late. */
 export function upgradeContent(content: unknown, zone: string): unknown {
   if (!isRecord(content)) return content;
-  const { attempts, late } = emptyContent('');
+  const { attempts, late, scoring, decimalSign } = emptyContent('');
   const plan = isRecord(content['plan'])
     ? { comments: DEFAULT_PLAN.comments, ...content['plan'] }
     : content['plan'];
-  return { attempts, late, zone, ...content, plan };
+  return { attempts, late, scoring, decimalSign, zone, ...content, plan };
 }
 
 const upgradeFeedback = (feedback: unknown): unknown =>
@@ -29,10 +30,10 @@ const upgradeFeedback = (feedback: unknown): unknown =>
 const withFeedback = (part: unknown, more: Json = {}): unknown =>
   isRecord(part) ? { ...more, ...part, feedback: upgradeFeedback(part['feedback']) } : part;
 
-/** A question whose links had no kind and whose options had no picture. */
+/** A question whose links had no kind, whose options had no picture, and which had no rules of its own. */
 export function upgradeQuestion(question: unknown): unknown {
   if (!isRecord(question)) return question;
-  const upgraded: Json = { ...question };
+  const upgraded: Json = { ...NO_RULES, ...question };
   for (const side of ['right', 'partly', 'wrong']) upgraded[side] = upgradeFeedback(question[side]);
   const { options, variants } = question;
   if (Array.isArray(options))

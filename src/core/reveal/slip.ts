@@ -3,7 +3,9 @@ import { equal } from '../figures/fraction';
 import type { Mark } from '../marking/mark';
 import type { Override } from '../quiz/override';
 import type { Lateness } from '../marking/lateness';
-import { markAttempt, shareOfScore, total, verdictOfScore, type Total } from '../marking/markAttempt';
+import { markAttempt } from '../marking/markAttempt';
+import { shareOfScore, verdictOfScore } from '../marking/scoreQuestion';
+import { total, type Total } from '../marking/total';
 import type { Paper } from '../quiz/quiz';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from './plan';
@@ -28,6 +30,8 @@ interface Finished {
   /** The teacher's own scores, by question. */
   readonly overrides?: Readonly<Record<string, Override>>;
   readonly late?: Lateness | null;
+  /** Which of the student's attempts that count this is. */
+  readonly repeat?: number;
   /** The teacher's words by question; those on the whole attempt under the empty id. */
   readonly comments?: Readonly<Record<string, string>>;
 }
@@ -42,7 +46,7 @@ const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
 export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
   const scores = markAttempt(paper, attempt.answers, attempt.overrides);
   const late = attempt.late ?? null;
-  const sum = total(scores, late);
+  const sum = total(scores, { rules: paper.content.scoring, repeat: attempt.repeat ?? 1, late });
   const words = shown.comments.shown ? attempt.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
@@ -73,9 +77,10 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
   return {
     finishedAt: attempt.finishedAt,
     byItself: attempt.byItself,
-    score: shown.score.shown
-      ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
-      : null,
+    score:
+      shown.score.shown && !sum.none
+        ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
+        : null,
     comment: words?.[''] ?? null,
     parts: Object.values(shown).some((showing) => showing.shown) ? parts : [],
     toCome: ASPECTS.flatMap((aspect) => {

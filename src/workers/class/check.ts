@@ -3,15 +3,20 @@ import { kindOf, type Answer, type Question } from '@/core/kinds';
 import type { Recorded } from '@/core/marking/joinAttempts';
 import type { Lateness } from '@/core/marking/lateness';
 import type { NearMiss, Verdict } from '@/core/marking/mark';
+import { contextOf, markAnswer, scoreMark } from '@/core/marking/markAttempt';
 import {
-  contextOf, markAnswer, scoreQuestion, overrideDiffers, shareOfScore, traceTotal, verdictOfScore, type QuestionScore, type Total,
-} from '@/core/marking/markAttempt'; // prettier-ignore
+  overrideDiffers,
+  shareOfScore,
+  verdictOfScore,
+  type QuestionScore,
+} from '@/core/marking/scoreQuestion';
+import { traceTotal, type Total } from '@/core/marking/total';
 import { traceJoin } from '@/core/marking/traceJoin';
 import { traceWords } from '@/core/marking/words';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { questionTitle } from '@/core/quiz/plainText';
-import { pointsOf, pointsOfPaper } from '@/core/quiz/points';
+import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ofAttempt } from '@/store/overrides';
 import { tryAnswer, type Trial } from '../quickDesk';
@@ -108,7 +113,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
       share: shareOf(rows, index),
     })),
     rows: rows.sort((a, b) => byName(a, b) || (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) || a.number - b.number), // prettier-ignore
-    outOf: pointsOfPaper(paper),
+    outOf: outOfPaper(paper),
     waiting: waitingIn(work),
     several: work.some((one) => one.sheets.length > 1),
   };
@@ -166,9 +171,10 @@ export async function openAnswer(
   if (!attempt || !question) return null;
   const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
   const answer = attempt.answers[questionId] ?? null;
-  const { marked } = scoreQuestion(
+  const { marked } = scoreMark(
     markAnswer(question, answer, contextOf(paper.content)),
-    pointsOf(question, paper.content),
+    question,
+    paper.content,
   );
   const trial = tryAnswer(question, answer, paper.content, override);
   return { answer, trial, override, marked };
@@ -189,7 +195,7 @@ export async function openAttempt(quizId: string, attemptId: string): Promise<Op
   const joined = work.sheets.length > 1 || sheet.notCounted !== null;
   const { counts } = live.paper.content.attempts;
   const lines = [
-    ...traceTotal(sheet.scores, sheet.late),
+    ...traceTotal(sheet.scores, sheet.path),
     ...(joined ? traceJoin(work.sheets, work.recorded, counts) : []),
   ];
   return {

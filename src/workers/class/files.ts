@@ -9,16 +9,10 @@ import {
 import { writeRefused } from '@/core/formats/refusedFile';
 import { writeScores, type ScoreColumn, type ScoreRow } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
-import {
-  contextOf,
-  markAnswer,
-  markAttempt,
-  scoreQuestion,
-  total,
-  type Total,
-} from '@/core/marking/markAttempt';
+import { contextOf, markAnswer, markAttempt, scoreMark } from '@/core/marking/markAttempt';
+import { total, type Total } from '@/core/marking/total';
 import { questionTitle } from '@/core/quiz/plainText';
-import { pointsOf, pointsOfPaper } from '@/core/quiz/points';
+import { outOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { wallClock } from '@/core/figures/wallClock';
 import { finishedAt } from '@/core/quiz/window';
@@ -64,7 +58,7 @@ function scoreRow(
     ...base,
     ...more,
     score: recorded?.score ?? null,
-    outOf: pointsOfPaper(paper),
+    outOf: outOfPaper(paper),
     waiting: recorded?.waiting ?? { n: 0, d: 1 },
     attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
     late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
@@ -112,9 +106,10 @@ export async function previewFile(
   choices: ReadChoices | null,
 ): Promise<FilePreview> {
   const { papers, paper, ...rest } = await read(quizId, table, chosen, choices);
+  const path = { rules: paper.content.scoring, repeat: 1, late: null };
   const firstMarks = papers
     .slice(0, FIRST)
-    .map(({ line, name, answers }) => ({ line, name, total: total(markAttempt(paper, answers)) }));
+    .map(({ line, name, answers }) => ({ line, name, total: total(markAttempt(paper, answers), path) }));
   return {
     ...rest,
     firstMarks,
@@ -136,7 +131,7 @@ export async function importFile(
       const question = byId.get(questionId);
       if (!question) return null;
       const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper.content));
-      return scoreQuestion(mark, pointsOf(question, paper.content)).marked;
+      return scoreMark(mark, question, paper.content).marked;
     },
     differ: (before, after) => answersDiffer(paper, before, after),
   });

@@ -1,10 +1,11 @@
 import type { MarkColumn } from '@/core/checking/markColumn';
 import { joinAttempts, type Recorded } from '@/core/marking/joinAttempts';
 import { lateness, type Lateness } from '@/core/marking/lateness';
-import { scoreQuestion, total, type QuestionScore, type Total } from '@/core/marking/markAttempt';
+import { scoreMark } from '@/core/marking/markAttempt';
+import type { QuestionScore } from '@/core/marking/scoreQuestion';
+import { total, type AttemptPath, type Total } from '@/core/marking/total';
 import type { Attempt, Ruling, Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
-import { pointsOf } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { attemptState, finishedAt, isFinished, whyNotCounted, type NotCounted } from '@/core/quiz/window';
 import { now } from '@/store/clock';
@@ -94,19 +95,27 @@ export function scoresOf(
 ): QuestionScore[] {
   const own = ofAttempt(live.overrides, attempt.id);
   return columns.map((column) =>
-    scoreQuestion(
+    scoreMark(
       column.mark(attempt.answers[column.question.id]),
-      pointsOf(column.question, paper.content),
+      column.question,
+      paper.content,
       own[column.question.id] ?? null,
     ),
   );
+}
+
+/** An attempt with its scores, and what turns their sum into its total. */
+export interface ScoredSheet extends Sheet {
+  readonly scores: readonly QuestionScore[];
+  readonly path: AttemptPath;
+  readonly total: Total;
 }
 
 /** One student's finished attempts, each marked, and the score that is recorded. */
 export interface StudentWork {
   readonly student: Student | undefined;
   readonly studentId: string;
-  readonly sheets: readonly (Sheet & { readonly scores: readonly QuestionScore[]; readonly total: Total })[];
+  readonly sheets: readonly ScoredSheet[];
   /** null: no attempt counts. */
   readonly recorded: Recorded | null;
   /** The attempt that stands for the student; null without one, and where a mean does. */
@@ -126,6 +135,8 @@ export function workOf(
     else byStudent.set(sheet.attempt.studentId, [sheet]);
   }
   return [...byStudent].map(([studentId, sheets]): StudentWork => {
+    const { scoring, attempts } = paper.content;
+    let counting = 0;
     const marked = sheets
       .sort((a, b) => a.attempt.number - b.attempt.number)
       .map((sheet) => {
@@ -134,10 +145,12 @@ export function workOf(
             ? sheet.late
             : latenessOf(sheet.attempt, live.quiz, paper, live.rulings.get(sheet.attempt.id));
         const scores = scoresOf(sheet.attempt, paper, columns, live);
-        return { ...sheet, late, scores, total: total(scores, late) };
+        const path = { rules: scoring, repeat: counting + 1, late };
+        if (sheet.notCounted === null) counting++;
+        return { ...sheet, path, late, scores, total: total(scores, path) };
       });
     const joined = marked.filter((sheet) => sheet.notCounted === null);
-    const recorded = joinAttempts(joined.map((sheet) => sheet.total), paper.content.attempts.counts); // prettier-ignore
+    const recorded = joinAttempts(joined.map((sheet) => sheet.total), attempts.counts, scoring); // prettier-ignore
     const counted =
       recorded && recorded.counted !== null ? (joined[recorded.counted]?.attempt ?? null) : null;
     return { student: live.students.get(studentId), studentId, sheets: marked, recorded, counted };

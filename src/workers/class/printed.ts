@@ -1,4 +1,4 @@
-import { pointsOfPaper } from '@/core/quiz/points';
+import { outOfPaper } from '@/core/quiz/points';
 import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
@@ -49,8 +49,7 @@ export async function printed(
         number,
         groups,
         attempt: { number: attempt.number, of: sheets.length },
-        recorded:
-          sheets.length > 1 ? { score: recorded.score, outOf: pointsOfPaper(live.paper), counts } : null,
+        recorded: sheets.length > 1 ? { score: recorded.score, outOf: outOfPaper(live.paper), counts } : null,
         slip: slipOf(live.paper, finished, whatIsPrinted(ended, rightAnswers)),
       },
     ];

@@ -1,5 +1,6 @@
 import { readPattern } from '../../answers/text/pattern';
 import { comparedText } from '../../answers/text/prepare';
+import { toPercentText } from '../../figures/fraction';
 import type { Problem } from '../kind';
 import { hasKey } from './mark';
 import type { PhraseQuestion, Variant } from './schema';
@@ -30,3 +31,20 @@ export const rightAnswers = (question: PhraseQuestion): string[] =>
   question.variants
     .filter((variant) => variant.credit.n === variant.credit.d && variant.match !== 'pattern')
     .flatMap((variant) => variant.forms.slice(0, 1));
+
+const WAYS = {
+  whole: 'as the whole answer',
+  phrase: 'anywhere in the answer',
+  allWords: 'with all its words in any order',
+  pattern: 'as a pattern',
+} as const;
+
+/** Which variants earn what, and what happens to anything else. */
+export function describe(question: PhraseQuestion): string[] {
+  const variants = question.variants.map(
+    ({ forms, match, credit }) =>
+      `${forms.map((form) => `“${form}”`).join(' or ')}, ${WAYS[match]}, earns ${toPercentText(credit)} %.`,
+  );
+  const rest = { wrong: 'is wrong', waits: 'waits', nearMissesWait: 'is wrong, but near misses wait' };
+  return [...variants, `Anything else ${rest[question.unmatched]}.`];
+}

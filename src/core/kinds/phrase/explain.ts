@@ -5,6 +5,7 @@ import { comparedText, prepared } from '../../answers/text/prepare';
 import { errorsAllowed, type TextSettings } from '../../answers/text/settings';
 import type { MarkingContext } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
+import { boundLines } from '../marks';
 import { decide, type Match } from './decide';
 import { AnswerTexts, readyKey, type ReadyVariant } from './key';
 import { hasKey, mark } from './mark';
@@ -129,10 +130,12 @@ export function explain(
           near: marked.nearMiss,
         }),
       ];
+  const bound = match ? boundLines(match.credit, question) : [];
   const others = key.filter((variant) => variant !== match?.variant);
   return [
     given,
     ...rule,
+    ...bound,
     ...(marked.contradiction ? [note('rule', 'contradiction')] : []),
     ...others.map((variant) => alsoOrWhyNot(variant, texts)),
   ];

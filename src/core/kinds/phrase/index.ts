@@ -2,9 +2,9 @@ import { unify } from '../../answers/text/unify';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import type { Kind } from '../kind';
 import { accept } from './accept';
-import { problems, rightAnswers } from './describe';
+import { describe, problems, rightAnswers } from './describe';
 import { explain } from './explain';
-import { bestCredit, hasKey, mark } from './mark';
+import { bestCredit, hasKey, lowestCredit, mark } from './mark';
 import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
 import { shownText } from '../../quiz/shownText';
 
@@ -24,9 +24,12 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   hasKey,
   problems,
   bestCredit,
+  lowestCredit,
+  choicesShown: () => null,
+  describe,
   mark,
   explain,
-  answerKey: (answer) => shownText(answer.text),
+  answerKey: (answer) => answer.text,
   answerText: (_, answer) => shownText(answer.text),
   readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
   accept,

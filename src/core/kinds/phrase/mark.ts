@@ -1,8 +1,7 @@
 import { isBlankText } from '../../answers/text/prepare';
-import { ZERO, type Fraction } from '../../figures/fraction';
+import { smaller, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
-import { isSilent } from '../../quiz/silence';
-import type { Feedback } from '../../quiz/feedback';
+import { markOf } from '../marks';
 import { contradicts, decide } from './decide';
 import { AnswerTexts, readyKey } from './key';
 import { nearMissOf } from './nearMiss';
@@ -14,10 +13,20 @@ export const hasKey = (question: PhraseQuestion): boolean =>
     (variant) => variant.credit.n > 0 && variant.forms.some((form) => form.trim() !== ''),
   );
 
-function feedbackFor(question: PhraseQuestion, own: Feedback, credit: Fraction): Feedback {
-  if (!isSilent(own)) return own;
-  if (credit.n <= 0) return question.wrong;
-  return credit.n === credit.d ? question.right : question.partly;
+/** An answer that matches nothing here and is accepted in another question of the quiz, by that one's settings. */
+function rightElsewhere(
+  question: PhraseQuestion,
+  answer: PhraseAnswer,
+  { language, others = [] }: MarkingContext,
+): 'otherQuestion' | null {
+  const texts = new AnswerTexts(answer.text, language);
+  const right = others.some(
+    (other) =>
+      other.kind === 'phrase' &&
+      other.id !== question.id &&
+      (decide(readyKey(other, language), texts)?.credit.n ?? 0) > 0,
+  );
+  return right ? 'otherQuestion' : null;
 }
 
 /** Compares a typed answer with the key: see `docs/marking.md`, text. */
@@ -27,26 +36,27 @@ export function mark(question: PhraseQuestion, answer: PhraseAnswer | null, cont
   const key = readyKey(question, context.language);
   const texts = new AnswerTexts(answer.text, context.language);
   const match = decide(key, texts);
-  if (!match) return unmatched(question, nearMissOf(key, texts));
+  if (!match) return unmatched(question, nearMissOf(key, texts) ?? rightElsewhere(question, answer, context));
   const { variant } = match.variant;
-  return {
-    state: 'marked',
-    credit: match.credit,
+  return markOf(question, match.credit, {
     keyCredit: variant.credit,
     rule: variant.id,
-    feedback: feedbackFor(question, variant.feedback, variant.credit),
+    own: variant.feedback,
     errors: match.errors,
-    nearMiss: null,
     contradiction: contradicts(key, texts),
-  };
+  });
 }
 
 function unmatched(question: PhraseQuestion, nearMiss: Mark['nearMiss']): Mark {
   const waits =
     question.unmatched === 'waits' || (question.unmatched === 'nearMissesWait' && nearMiss !== null);
   if (waits) return { ...WAITS, nearMiss };
-  return { ...BLANK, state: 'marked', feedback: question.wrong, nearMiss };
+  return markOf(question, ZERO, { nearMiss });
 }
+
+/** The lowest credit among the variants. */
+export const lowestCredit = (question: PhraseQuestion): Fraction =>
+  question.variants.reduce((low, { credit }) => smaller(low, credit), ZERO);
 
 export function bestCredit(question: PhraseQuestion): Fraction | null {
   if (!hasKey(question)) return null;

@@ -1,14 +1,14 @@
 import { z } from '../../zod';
 import { Feedback } from '../../quiz/feedback';
 import { TextSettings, WayOfMatching } from '../../answers/text/settings';
-import { Id, Share, questionBase } from '../base';
+import { Credit, Id, questionBase } from '../base';
 
 /** One expected answer in one or more forms: accepted where its credit is above 0, else expected and wrong. */
 const Variant = z.strictObject({
   id: Id,
   forms: z.array(z.string().max(500)).max(100),
   match: WayOfMatching,
-  credit: Share,
+  credit: Credit,
   feedback: Feedback,
   /** Where it matches without a typing error, it wins over every variant that does not decide. */
   decides: z.boolean(),

@@ -1,3 +1,4 @@
+import { toPercentText } from '../../figures/fraction';
 import type { Problem } from '../kind';
 import { hasKey } from './mark';
 import { optionName } from './name';
@@ -23,3 +24,10 @@ export function problems(question: PickOneQuestion): Problem[] {
 
 export const rightAnswers = (question: PickOneQuestion): string[] =>
   question.options.filter((option) => !option.gone && option.credit.n === option.credit.d).map(optionName);
+
+/** Which options earn what. */
+export function describe(question: PickOneQuestion): string[] {
+  const earning = question.options.filter((option) => !option.gone && option.credit.n !== 0);
+  if (earning.length === 0) return ['No option is right yet: every answer waits.'];
+  return earning.map((option) => `“${optionName(option)}” earns ${toPercentText(option.credit)} %.`);
+}

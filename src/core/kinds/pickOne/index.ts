@@ -2,8 +2,8 @@ import { ZERO } from '../../figures/fraction';
 import { SILENCE } from '../../quiz/silence';
 import type { Kind } from '../kind';
 import { accept } from './accept';
-import { answerText, problems, rightAnswers } from './describe';
-import { bestCredit, explain, hasKey, mark } from './mark';
+import { answerText, describe, problems, rightAnswers } from './describe';
+import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { readAnswer } from './read';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
 
@@ -35,6 +35,9 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   hasKey,
   problems,
   bestCredit,
+  lowestCredit,
+  choicesShown: (question) => question.options.filter((option) => !option.gone).length,
+  describe,
   mark,
   explain,
   answerKey: (answer) => (answer.kind === 'pickOne' ? `=${answer.option}` : `"${answer.text}`),

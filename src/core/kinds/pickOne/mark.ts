@@ -1,8 +1,8 @@
 import { optionName } from './name';
-import { ZERO } from '../../figures/fraction';
+import { smaller, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
-import { isSilent } from '../../quiz/silence';
+import { boundLines, markOf } from '../marks';
 import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
 
 export const hasKey = (question: PickOneQuestion): boolean =>
@@ -16,16 +16,7 @@ export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): M
   if (!answer || (answer.kind === 'pickOneOther' && answer.text.trim() === '')) return BLANK;
   const option = chosen(question, answer);
   if (!hasKey(question) || !option) return WAITS;
-  const { credit } = option;
-  const general = credit.n === 0 ? question.wrong : credit.n === credit.d ? question.right : question.partly;
-  return {
-    ...BLANK,
-    state: 'marked',
-    credit: option.credit,
-    keyCredit: option.credit,
-    rule: option.id,
-    feedback: isSilent(option.feedback) ? general : option.feedback,
-  };
+  return markOf(question, option.credit, { rule: option.id, own: option.feedback });
 }
 
 export function explain(question: PickOneQuestion, answer: PickOneAnswer | null): TraceLine[] {
@@ -44,9 +35,14 @@ export function explain(question: PickOneQuestion, answer: PickOneAnswer | null)
   return [
     picked,
     note('rule', 'optionCredit', { text: optionName(option), credit: option.credit }),
+    ...boundLines(option.credit, question),
     ...right.map((other) => note('others', 'rightOption', { text: optionName(other) })),
   ];
 }
+
+/** The lowest credit among the options. */
+export const lowestCredit = (question: PickOneQuestion): Fraction =>
+  question.options.reduce((low, { credit }) => smaller(low, credit), ZERO);
 
 /** The largest credit among the options that can still be chosen. */
 export function bestCredit(question: PickOneQuestion) {

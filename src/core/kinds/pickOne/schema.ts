@@ -1,14 +1,14 @@
 import { z } from '../../zod';
 import { Feedback } from '../../quiz/feedback';
 import { Picture } from '../../quiz/picture';
-import { Id, Share, questionBase } from '../base';
+import { Credit, Id, questionBase } from '../base';
 
 const Option = z.strictObject({
   id: Id,
   text: z.string().max(2000),
   picture: Picture.nullable(),
   /** Share of the points for choosing it. */
-  credit: Share,
+  credit: Credit,
   feedback: Feedback,
   /** Taken off the question after students had seen it: kept so that old answers still read. */
   gone: z.boolean(),

@@ -1,0 +1,85 @@
+import { clamp, equal, larger, ONE, ZERO, type Fraction } from '../figures/fraction';
+import { BLANK, type Mark, type PartMark } from '../marking/mark';
+import { change, type TraceLine } from '../marking/trace';
+import { isSilent, SILENCE } from '../quiz/silence';
+import type { Feedback } from '../quiz/feedback';
+
+/** What of a question every mark depends on. */
+export interface Marked {
+  readonly right: Feedback;
+  readonly partly: Feedback;
+  readonly wrong: Feedback;
+  readonly negativeCredit: boolean;
+}
+
+const MINUS_ONE: Fraction = { n: -1, d: 1 };
+
+/** A credit within −1 … 1, and not below 0 unless negative credit is on. */
+export function bounded(credit: Fraction, { negativeCredit }: Pick<Marked, 'negativeCredit'>): Fraction {
+  return clamp(credit, negativeCredit ? MINUS_ONE : ZERO, ONE);
+}
+
+/** The line of the trace for a credit that was brought within its bounds; none where it was inside. */
+export function boundLines(raw: Fraction, question: Pick<Marked, 'negativeCredit'>): TraceLine[] {
+  const credit = bounded(raw, question);
+  if (equal(raw, credit)) return [];
+  return [change('credit', raw.n < 0 ? 'creditFloor' : 'creditCap', raw, credit)];
+}
+
+/** The answer's own feedback, else the question's for right, partly right or wrong answers. */
+export function feedbackFor(question: Marked, own: Feedback, keyCredit: Fraction): Feedback {
+  if (!isSilent(own)) return own;
+  if (keyCredit.n <= 0) return question.wrong;
+  return keyCredit.n >= keyCredit.d ? question.right : question.partly;
+}
+
+/** A mark that stands, with its credit brought within bounds. */
+export function markOf(
+  question: Marked,
+  credit: Fraction,
+  more: Partial<Mark> & { readonly own?: Feedback } = {},
+): Mark {
+  const { own = SILENCE, ...rest } = more;
+  const keyCredit = bounded(more.keyCredit ?? credit, question);
+  return {
+    ...BLANK,
+    state: 'marked',
+    allWrong: keyCredit.n <= 0,
+    feedback: feedbackFor(question, own, keyCredit),
+    ...rest,
+    credit: bounded(credit, question),
+    keyCredit,
+  };
+}
+
+/** A mark of which parts wait: the credit so far, and what it would be if they were right. */
+export const waitingMark = (
+  question: Marked,
+  soFar: Fraction,
+  ifRight: Fraction,
+  more: Partial<Mark>,
+): Mark => ({
+  ...BLANK,
+  state: 'waits',
+  ...more,
+  credit: bounded(soFar, question),
+  keyCredit: bounded(soFar, question),
+  ifRight: larger(bounded(ifRight, question), bounded(soFar, question)),
+});
+
+/** A part that was marked by its key. */
+export const partOf = (id: string, credit: Fraction, more: Partial<PartMark> = {}): PartMark => ({
+  id,
+  state: 'marked',
+  credit,
+  keyCredit: credit,
+  rule: null,
+  feedback: SILENCE,
+  errors: 0,
+  nearMiss: null,
+  alreadyCounted: false,
+  ...more,
+});
+
+/** A part in which nothing was given. */
+export const blankPart = (id: string): PartMark => partOf(id, ZERO, { state: 'blank' });

@@ -1,0 +1,23 @@
+import { kindOf, type Answer, type Question } from '../kinds';
+import type { Override } from '../quiz/override';
+import { pointsOf } from '../quiz/points';
+import type { QuizContent } from '../quiz/quiz';
+import { contextOf, markAnswer } from './markAttempt';
+import { rulesOf, traceQuestion } from './scoreQuestion';
+import type { TraceLine } from './trace';
+
+/** Every step by which one answer came to its points; the last line holds the points. */
+export function traceAnswer(
+  question: Question,
+  answer: Answer | null,
+  content: QuizContent,
+  override: Override | null = null,
+  hints: readonly string[] = [],
+): TraceLine[] {
+  const context = contextOf(content);
+  const mark = markAnswer(question, answer, context);
+  return [
+    ...kindOf(question).explain(question, answer, context),
+    ...traceQuestion(mark, rulesOf(question, pointsOf(question, content), hints), override),
+  ];
+}
