@@ -1,5 +1,5 @@
 import { lazy, type ComponentType } from 'react';
-import type { Answer, Face } from '@/core/kinds';
+import type { Answer, Face, KindOnScreen } from '@/core/kinds';
 
 /** How a kind of question is answered: what is shown, what is given so far, and where a change goes. */
 export interface SitProps {
@@ -10,7 +10,10 @@ export interface SitProps {
 }
 
 /** The faces of every kind on the student's page, loaded when used. */
-export const SIT_FACES: Readonly<Record<Face['kind'], ComponentType<SitProps>>> = {
+const FACES: Readonly<Record<KindOnScreen, ComponentType<SitProps>>> = {
   pickOne: lazy(() => import('./pickOne/Sit')),
   phrase: lazy(() => import('./phrase/Sit')),
 };
+
+/** How a kind is answered on screen. Quizzes hold only kinds that can be. */
+export const sitFace = (kind: Face['kind']): ComponentType<SitProps> => FACES[kind as KindOnScreen];

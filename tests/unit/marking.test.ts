@@ -110,6 +110,7 @@ const answerTo = (question: Question): fc.Arbitrary<Answer | null> => {
     const ids = question.options.map((option) => option.id);
     return fc.option(fc.constantFrom(...ids, 'gone').map(pick), { nil: null });
   }
+  if (question.kind !== 'phrase') return fc.constant(null);
   const forms = question.variants.flatMap((v) => v.forms);
   const edited = fc.tuple(fc.constantFrom(...forms), fc.nat(12), fc.string({ maxLength: 2 })).map(([form, at, extra]) => form.slice(0, at) + extra + form.slice(at + 1)); // prettier-ignore
   return fc.option(fc.oneof(fc.constantFrom(...forms), edited, fc.string({ unit: 'binary' })).map(say), {

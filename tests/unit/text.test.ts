@@ -3,7 +3,7 @@ import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { dropAccents } from '@/core/answers/text/accents';
 import { dropArticle } from '@/core/answers/text/articles';
-import { cheapestAssignment } from '@/core/answers/text/assignment';
+import { cheapestAssignment } from '@/core/figures/assignment';
 import { foldCapitals } from '@/core/answers/text/capitals';
 import { typingErrors } from '@/core/answers/text/distance';
 import { graphemes } from '@/core/answers/text/graphemes';

@@ -6,7 +6,7 @@ import type { TraceLine } from '../marking/trace';
 
 /** A place in a question that the teacher should look at, in words. */
 export interface Problem {
-  readonly code: 'noKey' | 'noText' | 'noOptions' | 'emptyForm' | 'badPattern' | 'twice';
+  readonly code: 'noKey' | 'noText' | 'noOptions' | 'emptyForm' | 'badPattern' | 'twice' | 'noWeight';
   readonly text: string;
 }
 

@@ -97,4 +97,6 @@ export interface MarkingContext {
   readonly decimalSign: 'point' | 'comma';
   /** The quiz's questions, among which a near miss may be right for another one. */
   readonly others?: readonly Question[];
+  /** The levels that the teacher gave a written answer, by criterion. */
+  readonly levels?: Readonly<Record<string, string>>;
 }

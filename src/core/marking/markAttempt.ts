@@ -3,7 +3,7 @@ import { pointsOf } from '../quiz/points';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { add, multiply, ZERO, type Fraction } from '../figures/fraction';
 import type { Override } from '../quiz/override';
-import type { Mark, MarkingContext } from './mark';
+import { WAITS, type Mark, type MarkingContext } from './mark';
 import { rulesOf, scoreQuestion, type QuestionScore } from './scoreQuestion';
 
 export const contextOf = (content: QuizContent): MarkingContext => ({
@@ -11,9 +11,21 @@ export const contextOf = (content: QuizContent): MarkingContext => ({
   decimalSign: content.decimalSign,
 });
 
+/** True where an answer has the shape that this kind of question is answered in. */
+const isOfKind = (question: Question, answer: Answer): boolean =>
+  answer.kind === question.kind || (question.kind === 'pickOne' && answer.kind === 'pickOneOther');
+
 /** Marks one answer by its question's key. A pure function of question, answer and language. */
 export function markAnswer(question: Question, answer: Answer | null, context: MarkingContext): Mark {
+  if (answer && !isOfKind(question, answer)) return WAITS;
   return kindOf(question).mark(question, answer, context);
+}
+
+/** Marks what should be an answer but may be anything, such as a file's JSON: what cannot be read waits. */
+export function markAnything(question: Question, answer: unknown, context: MarkingContext): Mark {
+  if (answer === null || answer === undefined) return markAnswer(question, null, context);
+  const read = kindOf(question).answer.safeParse(answer);
+  return read.success ? markAnswer(question, read.data, context) : WAITS;
 }
 
 /** Which hints a student was shown, by question. */
@@ -57,7 +69,7 @@ export function bestPossible(paper: Paper): { best: Fraction; outOf: Fraction; m
     const points = pointsOf(question, paper.content);
     best = add(best, multiply(credit ?? ZERO, points));
     outOf = add(outOf, points);
-    if (credit === null || credit.n < credit.d) missing.push(question.id);
+    if (points.n > 0 && (credit === null || credit.n < credit.d)) missing.push(question.id);
   }
   return { best, outOf, missing };
 }

@@ -26,6 +26,12 @@ const NEAR: Readonly<Record<string, string>> = {
   typingErrors: 'within 2 typing errors of an accepted answer',
   shortName: 'a short form of an accepted answer',
   longName: 'an accepted answer with more words',
+  otherForm: 'the right value in another form',
+  otherUnit: 'the right value in another unit',
+  powerOfTen: 'the right value but for a power of ten',
+  notANumber: 'it cannot be read as a number',
+  unknownUnit: 'its unit is unknown',
+  otherQuestion: 'right for another question of this quiz',
 };
 
 /** Why an unmatched answer may be worth a look. */
@@ -92,6 +98,68 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
     `${quoted(v['form'])} (${share(v['credit'])}) matches too, but comes later in the order of decision`,
   alsoWithErrors: (v) =>
     `${quoted(v['form'])} (${share(v['credit'])}) would match with ${errors(v['errors'])}, but is further away`,
+  typed: (v) => `Typed: ${quoted(v['text'])}`,
+  notANumber: (v) => `${quoted(v['text'])} cannot be read as a number`,
+  readAs: (v) => `Read as ${text(v['value'])}${v['unit'] ? ` ${quoted(v['unit'])}` : ''}`,
+  'unit.ignored': (v) => `The unit ${quoted(v['unit'])} is ignored`,
+  'unit.unknown': (v) => `${quoted(v['unit'])} is none of the units`,
+  'unit.missing': () => 'Without a unit: read in the unit of the key',
+  isKey: (v) => `Equals ${text(v['key'])}: ${share(v['credit'])}`,
+  inBand: (v) => `Near enough to ${text(v['key'])}: ${share(v['credit'])}`,
+  isExpected: (v) => `Expected: ${text(v['key'])} earns ${share(v['credit'])}`,
+  formShare: (v, line) =>
+    `In another form than asked for: ${share(v['share'])} of it, ${share(line.after)} left`,
+  unitShare: (v, line) => `For its unit ${share(v['share'])} of it: ${share(line.after)} left`,
+  'picks.allOrNothing': (v, line) =>
+    `${text(v['pickedRight'])} of ${text(v['right'])} right ones picked, ${text(v['pickedWrong'])} wrong: all or nothing gives ${share(line.after)}`,
+  'picks.shareOfRight': (v, line) =>
+    `${text(v['pickedRight'])} right and ${text(v['pickedWrong'])} wrong picks, less what is more than ${text(v['right'])}, of ${text(v['right'])}: ${share(line.after)}`,
+  'picks.rightMinusWrong': (v, line) =>
+    `${text(v['pickedRight'])} right less ${points(v['lambda'])} × ${text(v['pickedWrong'])} wrong, of ${text(v['right'])}: ${share(line.after)}`,
+  'picks.everyOption': (v, line) =>
+    `${text(v['pickedRight'])} right picked and the other wrong ones left, of ${text(v['options'])} options: ${share(line.after)}`,
+  'picks.ownWeights': (_, line) => `The weights of the picks add up to ${share(line.after)}`,
+  pairRight: (v) => `${quoted(v['left'])} with ${quoted(v['right'])}: right`,
+  pairWrong: (v) =>
+    `${quoted(v['left'])} with ${quoted(v['right'])}: wrong${v['partner'] ? `, it belongs to ${quoted(v['partner'])}` : ', it belongs to none'}`,
+  pairOpen: (v) => `${quoted(v['left'])} is left open`,
+  'pairs.allOrNothing': (v, line) => `${pairsText(v)}: all or nothing gives ${share(line.after)}`,
+  'pairs.shareRight': (v, line) => `${pairsText(v)}: ${share(line.after)}`,
+  'pairs.rightMinusWrong': (v, line) =>
+    `${pairsText(v)}, each wrong one at ${points(v['lambda'])}: ${share(line.after)}`,
+  'pairs.pairWeights': (v, line) => `${pairsText(v)}, by their weights: ${share(line.after)}`,
+  ordered: (v) => `In this order: ${text(v['text'])}`,
+  'order.allOrNothing': (_, line) => `All or nothing: ${share(line.after)}`,
+  'order.rightPlaces': (_, line) => `In their own place: ${share(line.after)} of the items`,
+  'order.neighbours': (_, line) => `Neighbours together and in order: ${share(line.after)}`,
+  'order.longestRun': (_, line) => `The longest stretch that stands together gives ${share(line.after)}`,
+  'order.keptOrder': (_, line) => `In order with each other: ${share(line.after)}`,
+  'order.pairsInOrder': (_, line) => `Pairs in the right order: ${share(line.after)}`,
+  'boxes.allOrNothing': (v, line) => `${boxesText(v)}: all or nothing gives ${share(line.after)}`,
+  'boxes.shareRight': (v, line) => `${boxesText(v)}: ${share(line.after)}`,
+  'boxes.rightMinusWrong': (v, line) =>
+    `${boxesText(v)}, each wrong one at ${points(v['lambda'])}: ${share(line.after)}`,
+  rowOpen: (v) => `${text(v['row'])}: nothing picked`,
+  rowWaits: (v) => `${text(v['row'])}: no key, it waits for you`,
+  rowCredit: (v, line) => `${text(v['row'])}: ${quoted(v['text'])} earns ${share(line.after)}`,
+  'joined.mean': (v, line) => `The mean of ${text(v['parts'])} rows: ${share(line.after)}`,
+  'joined.allOrNothing': (_, line) => `All rows or nothing: ${share(line.after)}`,
+  gapOpen: (v) => `Gap ${text(v['gap'])}: nothing given`,
+  gapWaits: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} waits for you`,
+  gapCounted: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} is already counted`,
+  gapCredit: (v, line) =>
+    `Gap ${text(v['gap'])}: ${quoted(v['text'])} earns ${share(line.after)}${v['errors'] ? `, with ${errors(v['errors'])}` : ''}`,
+  'gaps.weightedSum': (v, line) => `${text(v['parts'])} gaps by their weights: ${share(line.after)}`,
+  'gaps.allOrNothing': (_, line) => `All gaps or nothing: ${share(line.after)}`,
+  spotIn: (v, line) =>
+    `Spot ${text(v['spot'])} is ${v['near'] ? 'near' : 'in'} ${quoted(v['area'])}: ${share(line.after)}`,
+  spotCounted: (v) => `Spot ${text(v['spot'])} is in an area that counts already`,
+  spotAstray: (v) => `Spot ${text(v['spot'])} is in no area`,
+  spots: (v, line) =>
+    `${toFractionTextOf(v['earned'])} earned less ${points(v['lambda'])} × ${text(v['astray'])} astray, of ${text(v['asked'])}: ${share(line.after)}`,
+  writtenWaits: () => 'A written answer: it waits for you',
+  level: (v) => `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${points(v['points'])}`,
+  rubric: (v) => `The rubric gives ${share(v['credit'])}`,
   pointsEarned: (v, line) => `${creditText(v['credit'])} of ${points(v['possible'])} = ${points(line.after)}`,
   pointsWait: (v) => `0 of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
   overrideDiffers: (v) =>
@@ -141,6 +209,13 @@ const ROUNDED: Readonly<Record<string, string>> = {
   10: 'to tenths',
   100: 'to hundredths',
 };
+
+const pairsText = (v: TraceLine['values']): string =>
+  `${text(v['right'])} right and ${text(v['wrong'])} wrong of ${text(v['partners'])} pairs`;
+const boxesText = (v: TraceLine['values']): string =>
+  `${text(v['right'])} right and ${text(v['wrong'])} wrong of ${text(v['belong'])} that belong somewhere`;
+const toFractionTextOf = (value: TraceValue | undefined): string =>
+  isFraction(value) ? toFractionText(value) : '';
 
 const howLate = (v: TraceLine['values']): string =>
   `Late: ${text(v['started'])} ${text(v['unit'])}${v['started'] === 1 ? '' : 's'} begun after the due time`;

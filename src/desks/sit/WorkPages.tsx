@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
 import type { Cover, Working } from '@/core/reveal/packets';
-import { SIT_FACES } from '@/kinds/sit';
+import { sitFace } from '@/kinds/sit';
 import { dayAndTime, pointsWord, time } from '@/ui/figures';
 import { RichText } from '@/ui/RichText';
 import type { StudentPort } from '@/workers/studentPort';
@@ -62,7 +62,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
     setAt(to);
   };
   const question = questions[at];
-  const Face = question ? SIT_FACES[question.face.kind] : null;
+  const Face = question ? sitFace(question.face.kind) : null;
   const titleId = `question-${at + 1}`;
   return (
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">

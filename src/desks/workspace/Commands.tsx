@@ -1,6 +1,6 @@
 import { Keyboard } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { KIND_NAMES, KINDS } from '@/core/kinds';
+import { ON_SCREEN, KINDS } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/reveal/plan';
 import { addQuestion } from '@/store/edits';
@@ -28,7 +28,7 @@ function useActions(onOpening: () => void, onKeys: () => void): PaletteAction[] 
     download(`${fileName(content.title)}-scores.csv`, await classWorker().scoresFile(id), 'text/csv;charset=utf-8'); // prettier-ignore
   return [
     ...STATIONS.map(({ name, title }, index) => ({ name: `Go to ${title}`, keys: `Alt ${index + 1}`, run: () => go(`#${name}`) })),
-    ...KIND_NAMES.map((kind) => ({
+    ...ON_SCREEN.map((kind) => ({
       name: `New question: ${KINDS[kind].title.toLowerCase()}`,
       run: () => void addQuestion(id, kind, null).then(() => go('#write')),
     })),

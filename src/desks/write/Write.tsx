@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
-import { KIND_NAMES, KINDS, type KindName } from '@/core/kinds';
+import { ON_SCREEN, KINDS, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { addQuestion, removeQuestion, saveContent } from '@/store/edits';
 import { undo } from '@/store/history';
@@ -26,7 +26,7 @@ interface AddProps {
 
 /** The line at which the paper goes on: the next question takes kind, points and rules of the one before. */
 function NextQuestion({ last, onAdd }: AddProps) {
-  const others = KIND_NAMES.filter((kind) => kind !== last);
+  const others = ON_SCREEN.filter((kind) => kind !== last);
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 px-9 py-6 max-sm:px-4">
       {last && (

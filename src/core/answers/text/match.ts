@@ -1,5 +1,5 @@
 import type { Equivalents } from './accents';
-import { cheapestAssignment } from './assignment';
+import { cheapestAssignment } from '../../figures/assignment';
 import { typingErrors } from './distance';
 import { graphemes } from './graphemes';
 import { prepared, type Prepared } from './prepare';

@@ -3,7 +3,7 @@ import type { Comparison } from '../../answers/text/match';
 import { readPattern, type Pattern } from '../../answers/text/pattern';
 import { comparedText, prepared, type Prepared } from '../../answers/text/prepare';
 import type { TextSettings } from '../../answers/text/settings';
-import type { PhraseQuestion, Variant } from './schema';
+import type { TextKey, Variant } from './schema';
 
 /** One form of a variant, made ready for comparing. */
 interface ReadyForm {
@@ -23,7 +23,7 @@ export interface ReadyVariant {
   readonly forms: readonly ReadyForm[];
 }
 
-function ready(variant: Variant, index: number, question: PhraseQuestion, language: string): ReadyVariant {
+function ready(variant: Variant, index: number, question: TextKey, language: string): ReadyVariant {
   const settings = { ...question.settings, ...variant.settings };
   const isPattern = variant.match === 'pattern';
   const forms = variant.forms
@@ -54,10 +54,10 @@ function ready(variant: Variant, index: number, question: PhraseQuestion, langua
   };
 }
 
-const readyKeys = new WeakMap<PhraseQuestion, Map<string, readonly ReadyVariant[]>>();
+const readyKeys = new WeakMap<TextKey, Map<string, readonly ReadyVariant[]>>();
 
 /** The question's key made ready once; questions are immutable, so it is kept with the question. */
-export function readyKey(question: PhraseQuestion, language: string): readonly ReadyVariant[] {
+export function readyKey(question: TextKey, language: string): readonly ReadyVariant[] {
   const byLanguage = readyKeys.get(question) ?? new Map<string, readonly ReadyVariant[]>();
   readyKeys.set(question, byLanguage);
   const known = byLanguage.get(language);

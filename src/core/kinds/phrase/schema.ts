@@ -4,7 +4,7 @@ import { TextSettings, WayOfMatching } from '../../answers/text/settings';
 import { Credit, Id, questionBase } from '../base';
 
 /** One expected answer in one or more forms: accepted where its credit is above 0, else expected and wrong. */
-const Variant = z.strictObject({
+export const Variant = z.strictObject({
   id: Id,
   forms: z.array(z.string().max(500)).max(100),
   match: WayOfMatching,
@@ -20,6 +20,12 @@ export type Variant = z.infer<typeof Variant>;
 /** What happens to an answer that nothing in the key matches. */
 export const Unmatched = z.enum(['wrong', 'waits', 'nearMissesWait']);
 export type Unmatched = z.infer<typeof Unmatched>;
+
+/** All that decides about a typed text. */
+export interface TextKey {
+  readonly settings: TextSettings;
+  readonly variants: readonly Variant[];
+}
 
 /** Word or phrase: a short typed answer compared with accepted variants. */
 export const PhraseQuestion = z.strictObject({

@@ -1,4 +1,5 @@
 import type { Option } from './schema';
 
 /** An option as it is named: its words, else what its picture shows. */
-export const optionName = ({ text, picture }: Option): string => text.trim() || picture?.alt || '';
+export const optionName = ({ text, picture }: Pick<Option, 'text' | 'picture'>): string =>
+  text.trim() || picture?.alt || '';

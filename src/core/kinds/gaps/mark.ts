@@ -1,0 +1,174 @@
+import { hasNumberKey, judgeNumber, lowestNumberCredit, bestNumberCredit } from '../../answers/number/mark';
+import { isBlankText } from '../../answers/text/prepare';
+import { DEFAULT_SETTINGS } from '../../answers/text/settings';
+import { add, divide, larger, multiply, smaller, ONE, ZERO, type Fraction } from '../../figures/fraction';
+import { bestPairs } from '../../figures/bestPairs';
+import type { Mark, MarkingContext, PartMark } from '../../marking/mark';
+import { joinParts } from '../joined';
+import { blankPart, partOf } from '../marks';
+import { hasKey as hasTextKey, judgeText, unmatchedWaits } from '../phrase/mark';
+import { hasPoolKey, markPool } from './pool';
+import type { Gap, GapsAnswer, GapsQuestion } from './schema';
+
+/** What stands in a gap; empty where nothing does. */
+export const typedIn = (answer: GapsAnswer | null, id: string): string =>
+  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';
+
+export function hasGapKey(question: GapsQuestion, gap: Gap): boolean {
+  switch (gap.type) {
+    case 'text':
+      return hasTextKey(gap);
+    case 'number':
+      return hasNumberKey(gap);
+    case 'list':
+      return gap.options.some(({ credit }) => credit.n > 0);
+    case 'bank':
+      return gap.words.some(({ credit }) => credit.n > 0);
+    case 'pool':
+      return hasPoolKey(question);
+  }
+}
+
+export const hasKey = (question: GapsQuestion): boolean =>
+  question.gaps.some((gap) => hasGapKey(question, gap));
+
+const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
+  partOf(id, ZERO, { state: 'waits', nearMiss });
+
+function markTyped(
+  question: GapsQuestion,
+  gap: Extract<Gap, { type: 'text' | 'number' }>,
+  text: string,
+  context: MarkingContext,
+): PartMark {
+  const settings = gap.type === 'text' ? gap.settings : DEFAULT_SETTINGS;
+  if (isBlankText(text, settings)) return blankPart(gap.id);
+  if (!hasGapKey(question, gap)) return waits(gap.id);
+  if (gap.type === 'number') {
+    const { hit, credit, feedback, nearMiss } = judgeNumber(gap, text, context.decimalSign);
+    if (hit === null && unmatchedWaits(gap.unmatched, nearMiss)) return waits(gap.id, nearMiss);
+    const rule = hit === null ? null : hit === 'key' ? 'key' : hit.id;
+    return partOf(gap.id, credit, { rule, feedback, nearMiss });
+  }
+  const { match, nearMiss } = judgeText(gap, text, question.id, context);
+  if (!match) return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : partOf(gap.id, ZERO, { nearMiss }); // prettier-ignore
+  const { variant } = match.variant;
+  return partOf(gap.id, match.credit, {
+    keyCredit: variant.credit,
+    rule: variant.id,
+    feedback: variant.feedback,
+    errors: match.errors,
+  });
+}
+
+function markPicked(question: GapsQuestion, gap: Extract<Gap, { type: 'list' }>, text: string): PartMark {
+  if (text.trim() === '') return blankPart(gap.id);
+  const option = gap.options.find(({ id }) => id === text);
+  if (!option || !hasGapKey(question, gap)) return waits(gap.id);
+  return partOf(gap.id, option.credit, { rule: option.id, feedback: option.feedback });
+}
+
+/** Gaps filled from the bank, in their order: a word that was used as often as it stands there is wrong after that. */
+function markBank(question: GapsQuestion, answer: GapsAnswer | null): Map<string, PartMark> {
+  const used = new Map<string, number>();
+  const parts = new Map<string, PartMark>();
+  for (const gap of question.gaps) {
+    if (gap.type !== 'bank') continue;
+    const id = typedIn(answer, gap.id);
+    const word = question.bank.find((one) => one.id === id);
+    const times = (used.get(id) ?? 0) + 1;
+    used.set(id, times);
+    if (id.trim() === '') parts.set(gap.id, blankPart(gap.id));
+    else if (!word || !hasGapKey(question, gap)) parts.set(gap.id, waits(gap.id));
+    else if (times > word.times) parts.set(gap.id, partOf(gap.id, ZERO, { rule: id, alreadyCounted: true }));
+    else {
+      const own = gap.words.find((one) => one.word === id);
+      const more = own ? { rule: id, feedback: own.feedback } : { rule: id };
+      parts.set(gap.id, partOf(gap.id, own?.credit ?? ZERO, more));
+    }
+  }
+  return parts;
+}
+
+/** Every gap scored by itself, in their order. */
+export function markGaps(
+  question: GapsQuestion,
+  answer: GapsAnswer | null,
+  context: MarkingContext,
+): PartMark[] {
+  const typed = (id: string) => typedIn(answer, id);
+  const pools = question.gaps.filter((gap) => gap.type === 'pool');
+  const pool = pools.length > 0 ? markPool(question, pools, typed, context) : null;
+  const bank = markBank(question, answer);
+  return question.gaps.map((gap): PartMark => {
+    if (gap.type === 'pool') return pool?.get(gap.id) ?? blankPart(gap.id);
+    if (gap.type === 'bank') return bank.get(gap.id) ?? blankPart(gap.id);
+    if (gap.type === 'list') return markPicked(question, gap, typed(gap.id));
+    return markTyped(question, gap, typed(gap.id), context);
+  });
+}
+
+/** The gaps' credits joined by the question's model. */
+export function mark(question: GapsQuestion, answer: GapsAnswer | null, context: MarkingContext): Mark {
+  const parts = markGaps(question, answer, context);
+  const weighed = parts.map((part, index) => ({ part, weight: question.gaps[index]?.weight ?? ONE }));
+  return joinParts(question, weighed, question.model);
+}
+
+/** The best and the lowest credit that a gap's key can give; ideas and bank words as if the gap were alone. */
+function rangeOf(gap: Gap): { low: Fraction; high: Fraction } {
+  const among = (credits: readonly Fraction[]) => ({
+    low: credits.reduce(smaller, ZERO),
+    high: credits.reduce(larger, ZERO),
+  });
+  switch (gap.type) {
+    case 'text':
+      return among(gap.variants.map(({ credit }) => credit));
+    case 'number':
+      return { low: lowestNumberCredit(gap), high: bestNumberCredit(gap) };
+    case 'list':
+      return among(gap.options.map(({ credit }) => credit));
+    case 'bank':
+      return among(gap.words.map(({ credit }) => credit));
+    case 'pool':
+      return { low: ZERO, high: ZERO };
+  }
+}
+
+function joined(question: GapsQuestion, credits: readonly Fraction[]): Fraction {
+  const weights = question.gaps.map(({ weight }) => weight).reduce(add, ZERO);
+  if (weights.n === 0) return ZERO;
+  return divide(
+    credits.map((credit, index) => multiply(credit, question.gaps[index]?.weight ?? ZERO)).reduce(add, ZERO),
+    weights,
+  );
+}
+
+/** The best that each gap of the pool can take: the ideas with the highest credits, each once. */
+function bestIdeas(question: GapsQuestion): (Fraction | null)[] {
+  const pools = question.gaps.filter((gap) => gap.type === 'pool');
+  const best = question.ideas.map(({ variants }) =>
+    variants.map(({ credit }) => credit).reduce(larger, ZERO),
+  );
+  const pairs = bestPairs(pools.map(() => best));
+  return pairs.map((idea) => (idea === null ? ZERO : (best[idea] ?? ZERO)));
+}
+
+export function bestCredit(question: GapsQuestion): Fraction | null {
+  if (!hasKey(question)) return null;
+  const ideas = bestIdeas(question);
+  const best = question.gaps.map((gap) =>
+    gap.type === 'pool' ? (ideas.shift() ?? ZERO) : rangeOf(gap).high,
+  );
+  if (question.model === 'weightedSum') return joined(question, best);
+  return best.every((credit) => credit.n >= credit.d) ? ONE : ZERO;
+}
+
+export function lowestCredit(question: GapsQuestion): Fraction {
+  if (question.model !== 'weightedSum') return ZERO;
+  const ideas = question.ideas
+    .flatMap(({ variants }) => variants.map(({ credit }) => credit))
+    .reduce(smaller, ZERO);
+  const low = question.gaps.map((gap) => (gap.type === 'pool' ? ideas : rangeOf(gap).low));
+  return smaller(ZERO, joined(question, low));
+}

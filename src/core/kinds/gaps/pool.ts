@@ -1,0 +1,96 @@
+import { isBlankText } from '../../answers/text/prepare';
+import { bestPairs } from '../../figures/bestPairs';
+import { compare, ZERO } from '../../figures/fraction';
+import type { MarkingContext, PartMark } from '../../marking/mark';
+import { blankPart, partOf } from '../marks';
+import { decide, type Match } from '../phrase/decide';
+import { AnswerTexts, readyKey, type ReadyVariant } from '../phrase/key';
+import { judgeText } from '../phrase/mark';
+import type { TextKey } from '../phrase/schema';
+import type { Gap, GapsQuestion } from './schema';
+
+/** All variants of all ideas as one key, made once for each question. */
+const keys = new WeakMap<GapsQuestion, TextKey>();
+
+function poolKey(question: GapsQuestion): TextKey {
+  const known = keys.get(question);
+  if (known) return known;
+  const made = { settings: question.settings, variants: question.ideas.flatMap(({ variants }) => variants) };
+  keys.set(question, made);
+  return made;
+}
+
+export const hasPoolKey = (question: GapsQuestion): boolean =>
+  question.ideas.some(({ variants }) => variants.some(({ credit }) => credit.n > 0));
+
+/** The ready variants of each idea, in the order of the ideas. */
+function byIdea(question: GapsQuestion, language: string): (readonly ReadyVariant[])[] {
+  const ready = readyKey(poolKey(question), language);
+  let at = 0;
+  return question.ideas.map(({ variants }) => ready.slice(at, (at += variants.length)));
+}
+
+/** Within an idea the best credit after price; without errors where the answer matches anything without one. */
+function bestOf(variants: readonly ReadyVariant[], texts: AnswerTexts, exact: boolean): Match | null {
+  const matches = variants
+    .map((variant) => decide([variant], texts))
+    .filter(
+      (match) => match !== null && match.variant.variant.credit.n > 0 && (!exact || match.errors === 0),
+    );
+  return matches.reduce<Match | null>(
+    (best, match) => (match && (!best || compare(match.credit, best.credit) > 0) ? match : best),
+    null,
+  );
+}
+
+/**
+ * The gaps that share the pool of ideas. Right ideas are given to gaps so that the total after prices is highest; of
+ * equal ways the one best gap by gap, then by the order of the key. A second hit on an idea counts already.
+ */
+export function markPool(
+  question: GapsQuestion,
+  gaps: readonly (Gap & { type: 'pool' })[],
+  typed: (id: string) => string,
+  context: MarkingContext,
+): Map<string, PartMark> {
+  const key = poolKey(question);
+  const ideas = byIdea(question, context.language);
+  const judged = gaps.map((gap) => {
+    const text = typed(gap.id);
+    if (isBlankText(text, question.settings)) return { gap, part: blankPart(gap.id), matches: [] };
+    if (!hasPoolKey(question)) return { gap, part: partOf(gap.id, ZERO, { state: 'waits' }), matches: [] };
+    const { match, nearMiss } = judgeText(key, text, question.id, context);
+    const { variant = null } = match?.variant ?? {};
+    if (!variant || variant.credit.n <= 0) {
+      const wrong = partOf(gap.id, variant?.credit ?? ZERO, {
+        rule: variant?.id ?? null,
+        feedback: variant?.feedback ?? { text: '', links: [] },
+        errors: match?.errors ?? 0,
+        nearMiss,
+      });
+      return { gap, part: wrong, matches: [] };
+    }
+    const texts = new AnswerTexts(text, context.language);
+    const matches = ideas.map((variants) => bestOf(variants, texts, match?.errors === 0));
+    return { gap, part: null, matches };
+  });
+  const pairs = bestPairs(judged.map(({ matches }) => ideas.map((_, idea) => matches[idea]?.credit ?? null)));
+  return new Map(
+    judged.map(({ gap, part, matches }, index) => {
+      if (part) return [gap.id, part];
+      const idea = pairs[index] ?? null;
+      const match = idea === null ? null : (matches[idea] ?? null);
+      if (!match || idea === null) return [gap.id, partOf(gap.id, ZERO, { alreadyCounted: true })];
+      const { variant } = match.variant;
+      return [
+        gap.id,
+        partOf(gap.id, match.credit, {
+          keyCredit: variant.credit,
+          rule: question.ideas[idea]?.id ?? null,
+          feedback: variant.feedback,
+          errors: match.errors,
+        }),
+      ];
+    }),
+  );
+}

@@ -1,0 +1,129 @@
+import {
+  add,
+  divide,
+  fraction,
+  multiply,
+  smaller,
+  subtract,
+  ONE,
+  ZERO,
+  type Fraction,
+} from '../../figures/fraction';
+import { BLANK, WAITS, type Mark } from '../../marking/mark';
+import { change, note, type TraceLine } from '../../marking/trace';
+import { blankPart, boundLines, markOf, partOf } from '../marks';
+import { optionName } from '../pickOne/name';
+import type { MatchAnswer, MatchQuestion } from './schema';
+
+/** How many left items have a partner, and how many were paired rightly and wrongly. */
+interface Pairs {
+  readonly partners: number;
+  readonly right: number;
+  readonly wrong: number;
+  readonly rightWeight: Fraction;
+  readonly weight: Fraction;
+}
+
+const withPartner = (question: MatchQuestion) => question.items.filter((item) => item.partner !== null);
+
+/** The share of the weights that is right; a weight of 0 everywhere counts nothing. */
+const weightsOf = (items: MatchQuestion['items']): Fraction =>
+  items.map(({ weight }) => weight).reduce(add, ZERO);
+
+export const hasKey = (question: MatchQuestion): boolean =>
+  withPartner(question).length > 0 &&
+  (question.model !== 'pairWeights' || weightsOf(withPartner(question)).n > 0);
+
+const known = (question: MatchQuestion, id: string | undefined): boolean =>
+  id !== undefined && question.partners.some((item) => item.id === id);
+
+/** The right-hand item given to a left one, where it is one of the question's. */
+const givenTo = (question: MatchQuestion, answer: MatchAnswer | null, id: string): string | null => {
+  const given = answer && Object.hasOwn(answer.pairs, id) ? answer.pairs[id] : undefined;
+  return known(question, given) ? (given as string) : null;
+};
+
+function pairsOf(question: MatchQuestion, answer: MatchAnswer | null): Pairs {
+  const given = question.items.map((item) => ({ item, to: givenTo(question, answer, item.id) }));
+  const right = given.filter(({ item, to }) => to !== null && to === item.partner);
+  const wrong = given.filter(({ item, to }) => to !== null && to !== item.partner);
+  return {
+    partners: withPartner(question).length,
+    right: right.length,
+    wrong: wrong.length,
+    rightWeight: weightsOf(right.map(({ item }) => item)),
+    weight: weightsOf(withPartner(question)),
+  };
+}
+
+/** The credit of pairs by a model, before it is brought within its bounds. */
+function pairCredit(pairs: Pairs, model: MatchQuestion['model'], lambda: Fraction): Fraction {
+  const { partners: p, right: c, wrong: w } = pairs;
+  switch (model) {
+    case 'allOrNothing':
+      return fraction(c === p && w === 0 ? 1 : 0);
+    case 'shareRight':
+      return fraction(c, p);
+    case 'rightMinusWrong':
+      return divide(subtract(fraction(c), multiply(lambda, fraction(w))), fraction(p));
+    case 'pairWeights':
+      return divide(pairs.rightWeight, pairs.weight);
+  }
+}
+
+export function mark(question: MatchQuestion, answer: MatchAnswer | null): Mark {
+  const pairs = pairsOf(question, answer);
+  if (pairs.right + pairs.wrong === 0) return BLANK;
+  if (!hasKey(question)) return WAITS;
+  return markOf(question, pairCredit(pairs, question.model, question.lambda), {
+    allWrong: pairs.right === 0,
+    parts: question.items.map((item) => {
+      const to = givenTo(question, answer, item.id);
+      if (to === null) return blankPart(item.id);
+      return partOf(item.id, to === item.partner ? ONE : ZERO, { rule: to, feedback: item.feedback });
+    }),
+  });
+}
+
+export function explain(question: MatchQuestion, answer: MatchAnswer | null): TraceLine[] {
+  const pairs = pairsOf(question, answer);
+  if (pairs.right + pairs.wrong === 0) return [note('answer', 'blank')];
+  const name = (id: string | null): string => {
+    const item = question.partners.find((one) => one.id === id);
+    return item ? optionName(item) : '';
+  };
+  const lines = question.items.flatMap((item) => {
+    const to = givenTo(question, answer, item.id);
+    const values = { left: optionName(item), right: name(to), partner: name(item.partner) };
+    if (to === null) return item.partner === null ? [] : [note('rule', 'pairOpen', values)];
+    return [note('rule', to === item.partner ? 'pairRight' : 'pairWrong', values)];
+  });
+  if (!hasKey(question)) return [...lines, note('rule', 'noKey')];
+  const raw = pairCredit(pairs, question.model, question.lambda);
+  const { partners, right, wrong } = pairs;
+  return [
+    ...lines,
+    change('credit', `pairs.${question.model}`, null, raw, {
+      partners,
+      right,
+      wrong,
+      lambda: question.lambda,
+    }),
+    ...boundLines(raw, question),
+  ];
+}
+
+export const bestCredit = (question: MatchQuestion): Fraction | null => (hasKey(question) ? ONE : null);
+
+/** Every left item paired wrongly. */
+export function lowestCredit(question: MatchQuestion): Fraction {
+  if (!hasKey(question) || question.model !== 'rightMinusWrong') return ZERO;
+  const all = {
+    partners: withPartner(question).length,
+    right: 0,
+    wrong: question.items.length,
+    rightWeight: ZERO,
+    weight: ONE,
+  };
+  return smaller(ZERO, pairCredit(all, question.model, question.lambda));
+}

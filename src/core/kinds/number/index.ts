@@ -1,0 +1,76 @@
+import { keyNumber } from '../../answers/number/compare';
+import { isBlankText } from '../../answers/text/prepare';
+import { DEFAULT_SETTINGS } from '../../answers/text/settings';
+import { ONE, toPercentText } from '../../figures/fraction';
+import { shownText } from '../../quiz/shownText';
+import type { Accepted, Kind, Problem } from '../kind';
+import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
+import { NumberAnswer, NumberFace, NumberQuestion } from './schema';
+
+const RULES = {
+  bands: [{ kind: 'exact' as const, credit: ONE }],
+  form: { kind: 'any' as const },
+  unit: { kind: 'none' as const },
+  bareFraction: true,
+  unmatched: 'wrong' as const,
+};
+
+function problems(question: NumberQuestion): Problem[] {
+  return hasKey(question) ? [] : [{ code: 'noKey', text: 'no key' }];
+}
+
+/** The number becomes an expected value of its own; only one that can be read. */
+function accept(question: NumberQuestion, answer: NumberAnswer, as: Accepted, newId: () => string) {
+  const value = shownText(answer.text).trim();
+  const read = keyNumber(value);
+  if (!read) return null;
+  const others = question.expected.filter((one) => one.value !== value);
+  const added = {
+    id: newId(),
+    value,
+    credit: as.credit,
+    feedback: as.feedback,
+    bands: [RULES.bands[0] as (typeof RULES.bands)[number]],
+  };
+  return { ...question, expected: [...others, added] };
+}
+
+function describe(question: NumberQuestion): string[] {
+  if (!hasKey(question)) return ['No number is right yet: every answer waits.'];
+  const expected = question.expected.map(({ value, credit }) => `${value} earns ${toPercentText(credit)} %.`);
+  const bands = question.bands.filter(({ kind }) => kind !== 'exact').map((band) => {
+    const earns = `earns ${toPercentText(band.credit)} %.`;
+    if (band.kind === 'amount') return `Within ${band.amount} of it ${earns}`;
+    if (band.kind === 'percent') return `Within ${band.percent} % of it ${earns}`;
+    if (band.kind === 'figures') return `The same to ${band.figures} significant figures ${earns}`;
+    return band.kind === 'range' ? `From ${band.from} to ${band.to} ${earns}` : '';
+  }); // prettier-ignore
+  return [`${question.key} is right.`, ...bands, ...expected];
+}
+
+export const number: Kind<NumberQuestion, NumberAnswer, NumberFace> = {
+  name: 'number',
+  title: 'Number',
+  question: NumberQuestion,
+  answer: NumberAnswer,
+  face: NumberFace,
+  create: () => ({ kind: 'number', key: '', expected: [], ...RULES }),
+  next: ({ bands, form, unit, bareFraction, unmatched }) => ({
+    kind: 'number', key: '', expected: [], bands, form, unit, bareFraction, unmatched,
+  }), // prettier-ignore
+  hasKey,
+  problems,
+  bestCredit,
+  lowestCredit,
+  choicesShown: () => null,
+  describe,
+  mark,
+  explain,
+  answerKey: (answer) => answer.text,
+  answerText: (_, answer) => shownText(answer.text),
+  readAnswer: (_, text) =>
+    isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'number', text: text.slice(0, 1000) },
+  accept,
+  rightAnswers: (question) => (question.key === '' ? [] : [question.key]),
+  faceOf: () => ({ kind: 'number' }),
+};

@@ -1,0 +1,74 @@
+import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../../answers/number/mark';
+import { isBlankText } from '../../answers/text/prepare';
+import { DEFAULT_SETTINGS } from '../../answers/text/settings';
+import { numberText } from '../../answers/number/text';
+import { multiply, ZERO } from '../../figures/fraction';
+import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
+import { change, note, type TraceLine } from '../../marking/trace';
+import { boundLines, markOf } from '../marks';
+import { unmatchedWaits } from '../phrase/mark';
+import type { NumberAnswer, NumberQuestion } from './schema';
+
+export const hasKey = hasNumberKey;
+export const bestCredit = (question: NumberQuestion) =>
+  hasKey(question) ? bestNumberCredit(question) : null;
+export const lowestCredit = lowestNumberCredit;
+
+const isBlank = (answer: NumberAnswer | null): boolean =>
+  answer === null || isBlankText(answer.text, DEFAULT_SETTINGS);
+
+/** Judges a typed number by the question's key. */
+export function mark(
+  question: NumberQuestion,
+  answer: NumberAnswer | null,
+  { decimalSign }: MarkingContext,
+): Mark {
+  if (answer === null || isBlank(answer)) return BLANK;
+  if (!hasKey(question)) return WAITS;
+  const { hit, read, credit, feedback, nearMiss } = judgeNumber(question, answer.text, decimalSign);
+  if (hit === null) {
+    if (unmatchedWaits(question.unmatched, nearMiss)) return { ...WAITS, nearMiss };
+    return markOf(question, ZERO, { nearMiss, allWrong: read !== null });
+  }
+  return markOf(question, credit, { rule: hit === 'key' ? 'key' : hit.id, own: feedback, nearMiss });
+}
+
+/** What was read, what it hit, and what form and unit left of the credit. */
+export function explain(
+  question: NumberQuestion,
+  answer: NumberAnswer | null,
+  context: MarkingContext,
+): TraceLine[] {
+  if (answer === null || isBlank(answer)) return [note('answer', 'blank')];
+  if (!hasKey(question)) return [note('answer', 'typed', { text: answer.text }), note('rule', 'noKey')];
+  const verdict = judgeNumber(question, answer.text, context.decimalSign);
+  const marked = mark(question, answer, context);
+  const { read, hit, base, formShare, unitShare, inUnit, credit } = verdict;
+  if (!read) {
+    return [
+      note('answer', 'notANumber', { text: answer.text }),
+      note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong'),
+    ];
+  }
+  const lines: TraceLine[] = [
+    note('answer', 'readAs', { text: answer.text, value: numberText(read.value), unit: read.unit }),
+  ];
+  if (inUnit && (inUnit.what === 'ignored' || inUnit.what === 'unknown' || inUnit.what === 'missing'))
+    lines.push(note('answer', `unit.${inUnit.what}`, { unit: read.unit }));
+  if (hit === null) return [...lines, note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong')]; // prettier-ignore
+  lines.push(
+    hit === 'key'
+      ? note('rule', verdict.band ? 'inBand' : 'isKey', { key: question.key, credit: base })
+      : note('rule', 'isExpected', { key: hit.value, credit: base }),
+  );
+  let left = base;
+  const step = (code: string, share: typeof base) => {
+    if (share.n === share.d || left.n <= 0) return;
+    const after = multiply(left, share);
+    lines.push(change('credit', code, left, after, { share }));
+    left = after;
+  };
+  step('formShare', formShare);
+  step('unitShare', unitShare);
+  return [...lines, ...boundLines(credit, question)];
+}

@@ -1,0 +1,97 @@
+import { ONE, toDecimalText, toPercentText, ZERO } from '../../figures/fraction';
+import { SILENCE } from '../../quiz/silence';
+import { joinParts, splitParts } from '../cells';
+import type { Kind, Problem } from '../kind';
+import { optionName } from '../pickOne/name';
+import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
+import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
+
+const emptyOption = (id: string): SeveralOption => ({
+  id, text: '', picture: null, right: false, weight: ZERO, feedback: SILENCE, gone: false,
+}); // prettier-ignore
+
+const open = (question: PickSeveralQuestion) => question.options.filter((option) => !option.gone);
+
+function problems(question: PickSeveralQuestion): Problem[] {
+  const found: Problem[] = [];
+  const texts = open(question).map(optionName);
+  if (texts.filter(Boolean).length < 2) found.push({ code: 'noOptions', text: 'fewer than two options' });
+  if (texts.some((text, at) => text !== '' && texts.indexOf(text) !== at))
+    found.push({ code: 'twice', text: 'the same option twice' });
+  if (!hasKey(question)) found.push({ code: 'noKey', text: 'no key' });
+  return found;
+}
+
+const MODELS: Readonly<Record<PickSeveralQuestion['model'], string>> = {
+  allOrNothing: 'Exactly the right ones earn everything, anything else nothing.',
+  shareOfRight: 'Each right pick earns its share; more picks than there are right ones cost as much.',
+  rightMinusWrong: 'Each right pick earns its share, each wrong pick costs',
+  everyOption: 'Every option counts: picked where it is right, left where it is not.',
+  ownWeights: 'The weights of the picked options add up.',
+};
+
+function describe(question: PickSeveralQuestion): string[] {
+  const { model, lambda } = question;
+  const rule =
+    model === 'rightMinusWrong' ? `${MODELS[model]} ${toDecimalText(lambda)} of one.` : MODELS[model];
+  const options = open(question)
+    .filter((option) => (model === 'ownWeights' ? option.weight.n !== 0 : option.right))
+    .map((option) =>
+      model === 'ownWeights'
+        ? `“${optionName(option)}” weighs ${toPercentText(option.weight)} %.`
+        : `“${optionName(option)}” is right.`,
+    );
+  return [...options, rule];
+}
+
+function readAnswer(question: PickSeveralQuestion, text: string): PickSeveralAnswer | null {
+  const options = splitParts(text).flatMap((part) => {
+    const letter = /^[a-z]$/i.test(part) ? open(question)[part.toLowerCase().charCodeAt(0) - 97] : undefined;
+    return question.options.find((option) => optionName(option) === part)?.id ?? letter?.id ?? [];
+  });
+  return options.length === 0 ? null : { kind: 'pickSeveral', options: [...new Set(options)] };
+}
+
+export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSeveralFace> = {
+  name: 'pickSeveral',
+  title: 'Pick several',
+  question: PickSeveralQuestion,
+  answer: PickSeveralAnswer,
+  face: PickSeveralFace,
+  create: (newId) => ({
+    kind: 'pickSeveral',
+    options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
+    model: 'rightMinusWrong',
+    lambda: ONE,
+  }),
+  next: (question, newId) => ({
+    kind: 'pickSeveral',
+    options: open(question).map(() => emptyOption(newId())),
+    model: question.model,
+    lambda: question.lambda,
+  }),
+  hasKey,
+  problems,
+  bestCredit,
+  lowestCredit,
+  choicesShown: () => null,
+  describe,
+  mark,
+  explain,
+  answerKey: ({ options }) => [...new Set(options)].sort().join(' '),
+  answerText: (question, { options }) =>
+    joinParts(question.options.filter(({ id }) => options.includes(id)).map(optionName)),
+  readAnswer,
+  accept: () => null,
+  rightAnswers: (question) => [
+    joinParts(
+      open(question)
+        .filter((option) => (question.model === 'ownWeights' ? option.weight.n > 0 : option.right))
+        .map(optionName),
+    ),
+  ],
+  faceOf: (question) => ({
+    kind: 'pickSeveral',
+    options: open(question).map(({ id, text, picture }) => ({ id, text, picture })),
+  }),
+};

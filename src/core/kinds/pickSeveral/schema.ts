@@ -1,0 +1,46 @@
+import { z } from '../../zod';
+import { Feedback } from '../../quiz/feedback';
+import { Picture } from '../../quiz/picture';
+import { Credit, Id, Lambda, questionBase } from '../base';
+
+export const PickModel = z.enum([
+  'allOrNothing',
+  'shareOfRight',
+  'rightMinusWrong',
+  'everyOption',
+  'ownWeights',
+]);
+
+/** An option among several: right or not, and its weight where options have weights of their own. */
+export const SeveralOption = z.strictObject({
+  id: Id,
+  text: z.string().max(2000),
+  picture: Picture.nullable(),
+  right: z.boolean(),
+  weight: Credit,
+  feedback: Feedback,
+  gone: z.boolean(),
+});
+export type SeveralOption = z.infer<typeof SeveralOption>;
+
+/** Pick several: every right option, and no other. */
+export const PickSeveralQuestion = z.strictObject({
+  ...questionBase,
+  kind: z.literal('pickSeveral'),
+  options: z.array(SeveralOption).max(100),
+  model: PickModel,
+  lambda: Lambda,
+});
+export type PickSeveralQuestion = z.infer<typeof PickSeveralQuestion>;
+
+export const PickSeveralAnswer = z.strictObject({
+  kind: z.literal('pickSeveral'),
+  options: z.array(Id).max(100),
+});
+export type PickSeveralAnswer = z.infer<typeof PickSeveralAnswer>;
+
+export const PickSeveralFace = z.strictObject({
+  kind: z.literal('pickSeveral'),
+  options: z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() })),
+});
+export type PickSeveralFace = z.infer<typeof PickSeveralFace>;

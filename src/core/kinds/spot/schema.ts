@@ -1,0 +1,54 @@
+import { z } from '../../zod';
+import { FractionData } from '../../figures/schema';
+import { Feedback } from '../../quiz/feedback';
+import { Picture } from '../../quiz/picture';
+import { Id, Lambda, Share, questionBase } from '../base';
+
+/** A share of the picture's width or height, 0 … 1. */
+const Part = FractionData.refine((value) => value.n >= 0 && value.n <= value.d, 'A place within the picture');
+const Point = z.strictObject({ x: Part, y: Part });
+export type Point = z.infer<typeof Point>;
+
+const box = { left: Part, top: Part, width: Part, height: Part };
+const Shape = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('rectangle'), ...box }),
+  /** The ellipse that fills its box. */
+  z.strictObject({ kind: z.literal('ellipse'), ...box }),
+  /** Even-odd, closed from the last corner to the first. */
+  z.strictObject({ kind: z.literal('polygon'), corners: z.array(Point).min(3).max(100) }),
+]);
+export type Shape = z.infer<typeof Shape>;
+
+const Area = z.strictObject({
+  id: Id,
+  name: z.string().max(300),
+  shape: Shape,
+  credit: Share,
+  feedback: Feedback,
+});
+export type Area = z.infer<typeof Area>;
+
+/** Spot on a picture: so many spots are set, each in an area. */
+export const SpotQuestion = z.strictObject({
+  ...questionBase,
+  kind: z.literal('spot'),
+  picture: Picture.nullable(),
+  areas: z.array(Area).max(50),
+  /** How many spots are asked for. */
+  asked: z.number().int().min(1).max(50),
+  lambda: Lambda,
+  /** How wide the rim around an area is, as a share of the picture's shorter side, and what a spot in it earns. */
+  rim: z.strictObject({ width: Share, share: Share }).nullable(),
+});
+export type SpotQuestion = z.infer<typeof SpotQuestion>;
+
+/** The spots in the order in which they were set. */
+export const SpotAnswer = z.strictObject({ kind: z.literal('spot'), spots: z.array(Point).max(100) });
+export type SpotAnswer = z.infer<typeof SpotAnswer>;
+
+export const SpotFace = z.strictObject({
+  kind: z.literal('spot'),
+  picture: Picture.nullable(),
+  asked: z.number().int(),
+});
+export type SpotFace = z.infer<typeof SpotFace>;
