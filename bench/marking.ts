@@ -1,95 +1,190 @@
 /**
- * `npm run bench [-- --json FILE]`: full marking against a plain loop, in the same run. The baseline trims,
- * lower-cases and compares each answer with one key; marking reads the whole key, gives credit, rule and
- * feedback, and adds up totals. What counts is the ratio.
+ * `npm run bench [-- --json FILE]`: marking of a made-up class against a plain loop, in the same run. The baseline
+ * trims, lower-cases and compares each answer, turned to text before, with one key; marking reads the whole key of forty
+ * questions of mixed kinds, gives credit, rule and feedback, and adds up totals. What counts is the ratio.
  */
-import { writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { MarkColumn } from '@/core/checking/markColumn';
-import { kindOf, type Answer } from '@/core/kinds';
-import { contextOf, scoreMark } from '@/core/marking/markAttempt';
+import { ScoreColumn } from '@/core/checking/scoreColumn';
+import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { madeUpClass } from '@/core/madeUp/class';
+import { contextOf } from '@/core/marking/markAttempt';
 import { total } from '@/core/marking/total';
-import { CONTENT, QUESTIONS } from '../demo/quiz';
-import { WRITTEN_ANSWERS } from '../demo/class';
+import { PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 
-const STUDENTS = 10_000;
-const ROUNDS = 7;
+type Attempts = (Answer | undefined)[][];
+const ROUNDS = 5;
+const path = { rules: PAPER_CONTENT.scoring, repeat: 1, late: null };
 
-/** The same numbers in the same order on every machine (mulberry32). */
-function chance(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+function classOf(students: number, questions: readonly Question[] = PAPER_QUESTIONS): Attempts {
+  const attempts: Attempts = [];
+  for (const { number, answers } of madeUpClass(questions, { seed: 11, students, neverStart: 0, repeat: 0 }))
+    if (number === 1) attempts.push(questions.map(({ id }) => answers[id]));
+  return attempts;
 }
 
-const random = chance(7);
-const pickOf = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)] as T;
+const columnsOf = (questions: readonly Question[]) =>
+  questions.map(
+    (question) => new ScoreColumn(new MarkColumn(question, contextOf(PAPER_CONTENT)), PAPER_CONTENT),
+  );
 
-/** A class that writes like the demo class, with a slip of the finger in one answer of ten. */
-const written = Array.from({ length: STUDENTS }, () =>
-  QUESTIONS.map((_, column) => {
-    const text = pickOf(WRITTEN_ANSWERS)[column] ?? '';
-    const at = Math.floor(random() * text.length);
-    return random() < 0.1 && column % 2 === 1 ? text.slice(0, at) + text.slice(at + 1) : text;
-  }),
-);
-const attempts = written.map((row) =>
-  QUESTIONS.map((question, column): Answer | null =>
-    kindOf(question).readAnswer(question, row[column] ?? ''),
-  ),
-);
-const keys = QUESTIONS.map((question) => kindOf(question).rightAnswers(question)[0]?.toLowerCase() ?? '');
-
-function plainLoop(): number {
-  let right = 0;
-  for (const row of written) {
-    for (let column = 0; column < keys.length; column++) {
-      if ((row[column] as string).trim().toLowerCase() === keys[column]) right++;
-    }
-  }
-  return right;
+/** Full marking with cold memos: columns of marks and everyone's totals. */
+function fullMarking(attempts: Attempts, questions: readonly Question[] = PAPER_QUESTIONS) {
+  const columns = columnsOf(questions);
+  const totals = attempts.map((answers) =>
+    total(
+      columns.map((column, at) => column.score(answers[at])),
+      path,
+    ),
+  );
+  return { columns, totals };
 }
 
-function fullMarking(): number {
-  const columns = QUESTIONS.map((question) => new MarkColumn(question, contextOf(CONTENT)));
-  let sum = 0;
-  for (const answers of attempts) {
-    const scores = columns.map((column, index) =>
-      scoreMark(column.mark(answers[index] ?? undefined), column.question, CONTENT),
-    );
-    const { score } = total(scores, { rules: CONTENT.scoring, repeat: 1, late: null });
-    sum += score.n / score.d;
-  }
-  return sum;
+/** The effect of one changed key: its column anew, and the totals of those whose mark in it differs. */
+function effectOfChange(
+  attempts: Attempts,
+  before: ReturnType<typeof fullMarking>,
+  at: number,
+  changed: Question,
+) {
+  const column = new ScoreColumn(new MarkColumn(changed, contextOf(PAPER_CONTENT)), PAPER_CONTENT);
+  let moved = 0;
+  attempts.forEach((answers, index) => {
+    const old = before.columns[at]?.score(answers[at]);
+    const next = column.score(answers[at]);
+    if (
+      old &&
+      old.earned.n === next.earned.n &&
+      old.earned.d === next.earned.d &&
+      old.waiting.n === next.waiting.n
+    )
+      return;
+    const scores = before.columns.map((one, place) => (place === at ? next : one.score(answers[place])));
+    const then = total(scores, path);
+    const now = before.totals[index];
+    if (now && then.score.n * now.score.d !== now.score.n * then.score.d) moved++;
+  });
+  return moved;
 }
 
-/** The median of several rounds, in ms. */
-function median(work: () => number): number {
+function median(work: () => unknown): number {
   const times: number[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const start = performance.now();
-    if (work() <= 0) throw new Error('nothing was right');
+    work();
     times.push(performance.now() - start);
   }
   return times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)] as number;
 }
 
-const plain = median(plainLoop);
-const full = median(fullMarking);
-const cells = STUDENTS * QUESTIONS.length;
-console.log(`${STUDENTS} students × ${QUESTIONS.length} questions, median of ${ROUNDS} rounds`);
-console.table({
-  'plain loop': { ms: +plain.toFixed(1), 'ns an answer': Math.round((plain / cells) * 1e6), ratio: 1 },
-  'full marking, cold': { ms: +full.toFixed(1), 'ns an answer': Math.round((full / cells) * 1e6), ratio: +(full / plain).toFixed(1) },
-}); // prettier-ignore
-
-const file = process.argv[process.argv.indexOf('--json') + 1];
-if (process.argv.includes('--json') && file) {
-  writeFileSync(
-    file,
-    JSON.stringify({ marking: { ratioToPlain: full / plain, plainMs: plain, fullMs: full } }, null, 1),
+const textsOf = (attempts: Attempts, questions: readonly Question[] = PAPER_QUESTIONS): string[][] =>
+  attempts.map((answers) =>
+    questions.map((question, at) => {
+      const answer = answers[at];
+      return answer ? kindOf(question).answerText(question, answer) : '';
+    }),
   );
+
+function plainLoop(texts: readonly (readonly string[])[], keys: readonly string[]): number {
+  let right = 0;
+  for (const row of texts)
+    for (let at = 0; at < keys.length; at++)
+      if ((row[at] as string).trim().toLowerCase() === keys[at]) right++;
+  return right;
+}
+
+const keysOf = (questions: readonly Question[]): string[] =>
+  questions.map((question) => (kindOf(question).rightAnswers(question)[0] ?? '').toLowerCase());
+
+/** Time and memory of a large class, in a process of its own: `--size N` prints them as JSON. */
+function measureSize(students: number): { ms: number; peakMB: number } {
+  const attempts = classOf(students);
+  const start = performance.now();
+  const { totals } = fullMarking(attempts);
+  const ms = performance.now() - start;
+  if (totals.length !== attempts.length) throw new Error('Somebody is missing');
+  return { ms, peakMB: process.resourceUsage().maxRSS / 1024 };
+}
+
+const sizeAt = process.argv.indexOf('--size');
+if (sizeAt > 0) {
+  console.log(JSON.stringify(measureSize(Number(process.argv[sizeAt + 1]))));
+  process.exit(0);
+}
+
+function apart(students: number): { ms: number; peakMB: number } {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/marking.ts', '--size', String(students)], { encoding: 'utf8' }); // prettier-ignore
+  if (run.status !== 0) throw new Error(run.stderr);
+  return JSON.parse(run.stdout.trim().split('\n').at(-1) ?? '') as { ms: number; peakMB: number };
+}
+
+const STUDENTS = 10_000;
+const attempts = classOf(STUDENTS);
+const texts = textsOf(attempts);
+const keys = keysOf(PAPER_QUESTIONS);
+plainLoop(texts, keys);
+const plain = median(() => plainLoop(texts, keys));
+const full = median(() => fullMarking(attempts));
+const marked = fullMarking(attempts);
+const floodplain = PAPER_QUESTIONS.findIndex(({ id }) => id === 'q-floodplain');
+const question = PAPER_QUESTIONS[floodplain] as Extract<Question, { kind: 'phrase' }>;
+const [first] = question.variants;
+if (!first) throw new Error('No key');
+const changed = {
+  ...question,
+  variants: [{ ...first, forms: [...first.forms, 'flood plain'] }, ...question.variants.slice(1)],
+};
+const effect = median(() => effectOfChange(attempts, marked, floodplain, changed));
+const sizes = { 1_000: apart(1_000), 100_000: apart(100_000) };
+const perStudent = sizes[100_000].ms / 100 / sizes[1_000].ms;
+
+const round = (value: number, places = 2) => +value.toFixed(places);
+console.log(
+  `${STUDENTS} made-up students × ${PAPER_QUESTIONS.length} questions of mixed kinds, median of ${ROUNDS}`,
+);
+console.table({
+  'a plain loop': { ms: round(plain), 'to a': 1 },
+  'b full marking, cold': { ms: round(full), 'to a': round(full / plain) },
+  'c effect of one key change': {
+    ms: round(effect),
+    'to a': round(effect / plain),
+    'share of b': round(effect / full, 3),
+  },
+  '1 000 students': { ms: round(sizes[1_000].ms) },
+  '100 000 students': { ms: round(sizes[100_000].ms), 'peak MB': round(sizes[100_000].peakMB, 0) },
+  'a student of 100 000 to one of 1 000': { ratio: round(perStudent) },
+});
+
+/** Each kind by itself: its questions' full marking against the plain loop over the same answers. */
+const kinds = [...new Set(PAPER_QUESTIONS.map(({ kind }) => kind))];
+const byKind = Object.fromEntries(
+  kinds.map((kind) => {
+    const own = PAPER_QUESTIONS.filter((one) => one.kind === kind);
+    const part = classOf(STUDENTS, own);
+    const [ownTexts, ownKeys] = [textsOf(part, own), keysOf(own)];
+    const loop = median(() => plainLoop(ownTexts, ownKeys));
+    const marking = median(() => fullMarking(part, own));
+    return [kind, { questions: own.length, ms: round(marking), 'to plain': round(marking / loop) }];
+  }),
+);
+console.table(byKind);
+
+const at = process.argv.indexOf('--json');
+const file = at > 0 ? process.argv[at + 1] : undefined;
+if (file) {
+  let before = {};
+  try {
+    before = JSON.parse(readFileSync(file, 'utf8')) as object;
+  } catch {
+    // A new file.
+  }
+  const figures = {
+    marking: { ratioToPlain: full / plain, plainMs: plain, fullMs: full },
+    effect: { shareOfFull: effect / full, ms: effect },
+    scaling: { perStudent100kTo1k: perStudent, ms1k: sizes[1_000].ms, ms100k: sizes[100_000].ms },
+    memory: { peakMB100k: sizes[100_000].peakMB },
+    kinds: byKind,
+  };
+  writeFileSync(file, JSON.stringify({ ...before, ...figures }, null, 1));
 }

@@ -1,6 +1,6 @@
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
-import { contextOf } from '@/core/marking/markAttempt';
+import { contextKey, contextOf } from '@/core/marking/markAttempt';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from './db';
 
@@ -12,7 +12,7 @@ export async function loadColumn(
   content: QuizContent,
 ): Promise<MarkColumn> {
   const kept = await db.markColumns.get([quizId, question.id, rev]);
-  const usable = kept && kept.language === content.language ? kept.marks : [];
+  const usable = kept && kept.language === contextKey(contextOf(content)) ? kept.marks : [];
   return new MarkColumn(question, contextOf(content), usable);
 }
 
@@ -24,7 +24,7 @@ export async function keepColumn(quizId: string, rev: number, column: MarkColumn
       quizId,
       questionId: column.question.id,
       rev,
-      language: column.context.language,
+      language: contextKey(column.context),
       marks: column.entries(),
     })
     .catch(() => undefined);

@@ -1,4 +1,5 @@
-import { kindOf, type Answer, type Question } from '../kinds';
+import { isAnswerTo, kindOf, type Answer, type Face, type Question } from '../kinds';
+import type { Kind } from '../kinds/kind';
 import type { Mark, MarkingContext } from '../marking/mark';
 import { markAnswer } from '../marking/markAttempt';
 
@@ -11,6 +12,7 @@ const BLANK_KEY = '\u0000';
  */
 export class MarkColumn {
   readonly #marks: Map<string, Mark>;
+  readonly #kind: Kind<Question, Answer, Face>;
   #grown = false;
 
   constructor(
@@ -19,10 +21,11 @@ export class MarkColumn {
     kept: Iterable<readonly [string, Mark]> = [],
   ) {
     this.#marks = new Map(kept);
+    this.#kind = kindOf(question);
   }
 
   mark(answer: Answer | undefined): Mark {
-    const key = answer ? kindOf(this.question).answerKey(answer) : BLANK_KEY;
+    const key = answer ? this.#keyOf(answer) : BLANK_KEY;
     let mark = this.#marks.get(key);
     if (!mark) {
       mark = markAnswer(this.question, answer ?? null, this.context);
@@ -30,6 +33,11 @@ export class MarkColumn {
       this.#grown = true;
     }
     return mark;
+  }
+
+  /** A key for memos; an answer of another kind than the question's has one of its own. */
+  #keyOf(answer: Answer): string {
+    return isAnswerTo(this.question, answer) ? this.#kind.answerKey(answer) : `\u0001${answer.kind}`;
   }
 
   /** True where answers were marked that the kept column did not hold. */

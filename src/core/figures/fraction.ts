@@ -42,6 +42,9 @@ export function fraction(n: number, d = 1): Fraction {
 
 /** a + b, exactly. Throws RangeError beyond 2^53. */
 export function add(a: Fraction, b: Fraction): Fraction {
+  if (a.n === 0) return b;
+  if (b.n === 0) return a;
+  if (a.d === 1 && b.d === 1 && Number.isSafeInteger(a.n + b.n)) return { n: a.n + b.n, d: 1 };
   const n = a.n * b.d + b.n * a.d;
   const d = a.d * b.d;
   if (Number.isSafeInteger(n) && Number.isSafeInteger(d) && Math.abs(a.n * b.d) <= Number.MAX_SAFE_INTEGER) {

@@ -57,3 +57,7 @@ export type Face = z.infer<typeof Face>;
 export function kindOf(question: { kind: KindName }): Kind<Question, Answer, Face> {
   return KINDS[question.kind] as unknown as Kind<Question, Answer, Face>;
 }
+
+/** True where an answer has the shape that this kind of question is answered in. */
+export const isAnswerTo = (question: Question, answer: Answer): boolean =>
+  answer.kind === question.kind || (question.kind === 'pickOne' && answer.kind === 'pickOneOther');

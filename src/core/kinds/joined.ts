@@ -1,4 +1,4 @@
-import { add, divide, fraction, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
+import { add, divide, equal, fraction, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
 import { BLANK, type Mark, type PartMark } from '../marking/mark';
 import { markOf, waitingMark, type Marked } from './marks';
 
@@ -11,22 +11,37 @@ export interface WeighedPart {
   readonly weight: Fraction;
 }
 
-const sumOf = (parts: readonly WeighedPart[], credit: (part: PartMark) => Fraction): Fraction => {
-  const weights = parts.map(({ weight }) => weight).reduce(add, ZERO);
-  if (weights.n === 0) return ZERO;
-  return divide(parts.map(({ part, weight }) => multiply(weight, credit(part))).reduce(add, ZERO), weights);
-};
+/** The credits of all parts: by the key, after prices, and the same with what waits taken as right. */
+interface Sums {
+  readonly key: Fraction;
+  readonly own: Fraction;
+  readonly rightOwn: Fraction;
+  /** Whether every part is fully right by the key; and would be if what waits were. */
+  readonly all: boolean;
+  readonly allIfRight: boolean;
+}
 
-/** Parts joined under one view of each part's credit by the key and after prices. */
-function joinedBy(
-  parts: readonly WeighedPart[],
-  how: Joining,
-  key: (part: PartMark) => Fraction,
-  own: (part: PartMark) => Fraction,
-): { readonly key: Fraction; readonly credit: Fraction } {
-  if (how === 'weightedSum') return { key: sumOf(parts, key), credit: sumOf(parts, own) };
-  const all = parts.every(({ part }) => key(part).n >= key(part).d);
-  return all ? { key: ONE, credit: sumOf(parts, own) } : { key: ZERO, credit: ZERO };
+const shareOf = (sum: Fraction, weights: Fraction): Fraction =>
+  weights.n === 0 ? ZERO : divide(sum, weights);
+
+/** Everything in one pass: a class of thousands goes through here for every paper that is like no other. */
+function sumsOf(parts: readonly WeighedPart[]): Sums {
+  let [weights, key, own, toCome] = [ZERO, ZERO, ZERO, ZERO];
+  let [all, allIfRight] = [true, true];
+  for (const { part, weight } of parts) {
+    weights = add(weights, weight);
+    if (part.keyCredit.n !== 0) key = add(key, multiply(weight, part.keyCredit));
+    if (part.credit.n !== 0) own = add(own, part.credit === part.keyCredit ? multiply(weight, part.keyCredit) : multiply(weight, part.credit)); // prettier-ignore
+    if (part.state === 'waits') toCome = add(toCome, weight);
+    if (part.keyCredit.n < part.keyCredit.d) {
+      all = false;
+      if (part.state !== 'waits') allIfRight = false;
+    }
+  }
+  const same = equal(key, own);
+  const [keyShare, ownShare] = [shareOf(key, weights), same ? shareOf(key, weights) : shareOf(own, weights)];
+  if (toCome.n === 0) return { key: keyShare, own: ownShare, rightOwn: ownShare, all, allIfRight };
+  return { key: keyShare, own: ownShare, rightOwn: shareOf(add(own, toCome), weights), all, allIfRight };
 }
 
 /**
@@ -37,17 +52,17 @@ export function joinParts(question: Marked, parts: readonly WeighedPart[], how: 
   const marks = parts.map(({ part }) => part);
   if (marks.every(({ state }) => state === 'blank')) return BLANK;
   const waits = marks.some(({ state }) => state === 'waits');
-  const soFar = joinedBy(parts, how, (part) => part.keyCredit, (part) => part.credit); // prettier-ignore
+  const sums = sumsOf(parts);
   const nearMiss = marks.find((part) => part.nearMiss !== null)?.nearMiss ?? null;
   const errors = marks.reduce((all, part) => all + part.errors, 0);
+  const whole = how === 'allOrNothing';
   if (waits) {
-    const right = (credit: (part: PartMark) => Fraction) => (part: PartMark) =>
-      part.state === 'waits' ? ONE : credit(part);
-    const ifRight = joinedBy(parts, how, right((part) => part.keyCredit), right((part) => part.credit)); // prettier-ignore
-    return waitingMark(question, soFar.credit, ifRight.credit, { parts: marks, nearMiss, errors });
+    const soFar = whole && !sums.all ? ZERO : sums.own;
+    const ifRight = whole && !sums.allIfRight ? ZERO : sums.rightOwn;
+    return waitingMark(question, soFar, ifRight, { parts: marks, nearMiss, errors });
   }
-  return markOf(question, soFar.credit, {
-    keyCredit: soFar.key,
+  return markOf(question, whole && !sums.all ? ZERO : sums.own, {
+    keyCredit: whole ? (sums.all ? ONE : ZERO) : sums.key,
     allWrong: marks.every((part) => part.keyCredit.n <= 0),
     parts: marks,
     nearMiss,

@@ -1,4 +1,5 @@
 import type { z } from '../zod';
+import type { Random } from '../madeUp/random';
 import type { Mark, MarkingContext } from '../marking/mark';
 import type { Feedback } from '../quiz/feedback';
 import type { Fraction } from '../figures/fraction';
@@ -71,6 +72,8 @@ export interface Kind<Question, Answer, Face> {
   accept(question: Question, answer: Answer, as: Accepted, newId: () => string): Question | null;
   /** The right answers as a student may read them once they are shown. */
   rightAnswers(question: Question): string[];
+  /** A made-up answer: one that is right, or one that is wrong as students are; null for none given. */
+  makeUp(question: Question, random: Random, wanted: 'right' | 'wrong'): Answer | null;
   /** What a student sees to answer: never anything of the key. */
   faceOf(question: Question): Face;
 }

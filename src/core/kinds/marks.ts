@@ -12,6 +12,7 @@ export interface Marked {
   readonly negativeCredit: boolean;
 }
 
+const NO_PARTS: readonly PartMark[] = [];
 const MINUS_ONE: Fraction = { n: -1, d: 1 };
 
 /** A credit within −1 … 1, and not below 0 unless negative credit is on. */
@@ -39,16 +40,20 @@ export function markOf(
   credit: Fraction,
   more: Partial<Mark> & { readonly own?: Feedback } = {},
 ): Mark {
-  const { own = SILENCE, ...rest } = more;
-  const keyCredit = bounded(more.keyCredit ?? credit, question);
+  const bound = bounded(credit, question);
+  const keyCredit = more.keyCredit === undefined || more.keyCredit === credit ? bound : bounded(more.keyCredit, question); // prettier-ignore
   return {
-    ...BLANK,
     state: 'marked',
-    allWrong: keyCredit.n <= 0,
-    feedback: feedbackFor(question, own, keyCredit),
-    ...rest,
-    credit: bounded(credit, question),
+    credit: bound,
     keyCredit,
+    rule: more.rule ?? null,
+    feedback: more.feedback ?? feedbackFor(question, more.own ?? SILENCE, keyCredit),
+    errors: more.errors ?? 0,
+    nearMiss: more.nearMiss ?? null,
+    contradiction: more.contradiction ?? false,
+    ifRight: null,
+    allWrong: more.allWrong ?? keyCredit.n <= 0,
+    parts: more.parts ?? NO_PARTS,
   };
 }
 

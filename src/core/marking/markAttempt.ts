@@ -1,4 +1,4 @@
-import { kindOf, type Answer, type Question } from '../kinds';
+import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { pointsOf } from '../quiz/points';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { add, multiply, ZERO, type Fraction } from '../figures/fraction';
@@ -11,13 +11,12 @@ export const contextOf = (content: QuizContent): MarkingContext => ({
   decimalSign: content.decimalSign,
 });
 
-/** True where an answer has the shape that this kind of question is answered in. */
-const isOfKind = (question: Question, answer: Answer): boolean =>
-  answer.kind === question.kind || (question.kind === 'pickOne' && answer.kind === 'pickOneOther');
+/** The same for contexts in which every answer is marked alike. */
+export const contextKey = ({ language, decimalSign }: MarkingContext): string => `${language} ${decimalSign}`;
 
 /** Marks one answer by its question's key. A pure function of question, answer and language. */
 export function markAnswer(question: Question, answer: Answer | null, context: MarkingContext): Mark {
-  if (answer && !isOfKind(question, answer)) return WAITS;
+  if (answer && !isAnswerTo(question, answer)) return WAITS;
   return kindOf(question).mark(question, answer, context);
 }
 

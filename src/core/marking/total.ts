@@ -58,30 +58,35 @@ interface Steps {
   readonly scaledCap: Fraction;
 }
 
-function stepsOf(scores: readonly QuestionScore[], { rules, repeat, late }: AttemptPath): Steps {
-  const sum = sumOf(scores.map((score) => score.earned));
-  const maximum = sumOf(scores.map((score) => score.maximum));
-  const bonus = sumOf(scores.map((score) => (score.standing === 'bonus' ? score.possible : ZERO)));
+/** The sums of an attempt's questions, in one pass. */
+interface Sums {
+  readonly earned: Fraction;
+  readonly maximum: Fraction;
+  readonly bonus: Fraction;
+  readonly waiting: Fraction;
+}
+
+function sumsOf(scores: readonly QuestionScore[]): Sums {
+  let [earned, maximum, bonus, waiting] = [ZERO, ZERO, ZERO, ZERO];
+  for (const score of scores) {
+    earned = add(earned, score.earned);
+    maximum = add(maximum, score.maximum);
+    if (score.standing === 'bonus') bonus = add(bonus, score.possible);
+    else waiting = add(waiting, score.waiting);
+  }
+  return { earned, maximum, bonus, waiting };
+}
+
+function stepsOf({ earned: sum, maximum, bonus }: Sums, { rules, repeat, late }: AttemptPath): Steps {
   const floored = rules.floor ? larger(ZERO, sum) : sum;
   const factor = repeatFactor(rules.repeat, repeat);
-  const repeated = floored.n > 0 ? multiply(floored, factor) : floored;
+  const repeated = floored.n > 0 && factor !== ONE ? multiply(floored, factor) : floored;
   const afterLate = afterLateness(repeated, maximum, late);
   const cap = rules.bonusLifts ? add(maximum, bonus) : maximum;
   const capped = smaller(afterLate, cap);
   const scale = rules.outOf && maximum.n > 0 ? divide(rules.outOf, maximum) : ONE;
-  const scaled = multiply(capped, scale);
-  return {
-    sum,
-    floored,
-    factor,
-    repeated,
-    afterLate,
-    cap,
-    capped,
-    maximum,
-    scaled,
-    scaledCap: multiply(cap, scale),
-  };
+  const [scaled, scaledCap] = scale === ONE ? [capped, cap] : [multiply(capped, scale), multiply(cap, scale)];
+  return { sum, floored, factor, repeated, afterLate, cap, capped, maximum, scaled, scaledCap };
 }
 
 /**
@@ -89,9 +94,10 @@ function stepsOf(scores: readonly QuestionScore[], { rules, repeat, late }: Atte
  * that wait are named beside it, unscaled.
  */
 export function total(scores: readonly QuestionScore[], path: AttemptPath): Total {
-  const { repeated, scaled, scaledCap, maximum } = stepsOf(scores, path);
+  const sums = sumsOf(scores);
+  const { repeated, scaled, scaledCap, maximum } = stepsOf(sums, path);
   const none = maximum.n === 0;
-  const waiting = sumOf(scores.map((score) => (score.standing === 'bonus' ? ZERO : score.waiting)));
+  const { waiting } = sums;
   const exact = none ? ZERO : scaled;
   return {
     score: recorded(exact, path.rules.rounding, scaledCap),
@@ -107,7 +113,7 @@ export function total(scores: readonly QuestionScore[], path: AttemptPath): Tota
 
 /** How an attempt's total came about: the sum of the questions, then each step that changed something. */
 export function traceTotal(scores: readonly QuestionScore[], path: AttemptPath): TraceLine[] {
-  const steps = stepsOf(scores, path);
+  const steps = stepsOf(sumsOf(scores), path);
   const { score, exact, waiting, none } = total(scores, path);
   const lines: TraceLine[] = [change('sum', 'sum', null, steps.sum, { questions: scores.length, outOf: steps.maximum })]; // prettier-ignore
   const step = (at: TraceLine['step'], code: string, before: Fraction, after: Fraction, values: TraceLine['values'] = {}) => {

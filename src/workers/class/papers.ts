@@ -1,7 +1,7 @@
 import type { MarkColumn } from '@/core/checking/markColumn';
 import { joinAttempts, type Recorded } from '@/core/marking/joinAttempts';
 import { lateness, type Lateness } from '@/core/marking/lateness';
-import { scoreMark } from '@/core/marking/markAttempt';
+import { ScoreColumn } from '@/core/checking/scoreColumn';
 import type { QuestionScore } from '@/core/marking/scoreQuestion';
 import { total, type AttemptPath, type Total } from '@/core/marking/total';
 import type { Attempt, Ruling, Student } from '@/core/quiz/attempt';
@@ -86,22 +86,21 @@ export async function liveClass(quizId: string): Promise<ClassPapers> {
   return { quiz, sheets, students: listed, paper, columns, overrides, rulings };
 }
 
-/** An attempt's scores by the columns of a paper, the teacher's own scores laid over them. */
+/** The columns of marks as columns of scores. */
+export const scoreColumns = (columns: readonly MarkColumn[], paper: Paper): ScoreColumn[] =>
+  columns.map((column) => new ScoreColumn(column, paper.content));
+
+/** An attempt's scores by columns, the teacher's own scores laid over them. */
 export function scoresOf(
   attempt: Attempt,
-  paper: Paper,
-  columns: readonly MarkColumn[],
+  columns: readonly ScoreColumn[],
   live: ClassPapers,
 ): QuestionScore[] {
   const own = ofAttempt(live.overrides, attempt.id);
-  return columns.map((column) =>
-    scoreMark(
-      column.mark(attempt.answers[column.question.id]),
-      column.question,
-      paper.content,
-      own[column.question.id] ?? null,
-    ),
-  );
+  return columns.map((column) => {
+    const { id } = column.marks.question;
+    return column.score(attempt.answers[id], own[id] ?? null);
+  });
 }
 
 /** An attempt with its scores, and what turns their sum into its total. */
@@ -128,6 +127,7 @@ export function workOf(
   paper: Paper = live.paper,
   columns: readonly MarkColumn[] = live.columns,
 ): StudentWork[] {
+  const scored = scoreColumns(columns, paper);
   const byStudent = new Map<string, Sheet[]>();
   for (const sheet of live.sheets) {
     const own = byStudent.get(sheet.attempt.studentId);
@@ -144,7 +144,7 @@ export function workOf(
           paper === live.paper
             ? sheet.late
             : latenessOf(sheet.attempt, live.quiz, paper, live.rulings.get(sheet.attempt.id));
-        const scores = scoresOf(sheet.attempt, paper, columns, live);
+        const scores = scoresOf(sheet.attempt, scored, live);
         const path = { rules: scoring, repeat: counting + 1, late };
         if (sheet.notCounted === null) counting++;
         return { ...sheet, path, late, scores, total: total(scores, path) };

@@ -1,7 +1,8 @@
 import { effectOf, type ScoreChange } from '@/core/checking/effect';
+import type { ScoreColumn } from '@/core/checking/scoreColumn';
 import { ZERO } from '@/core/figures/fraction';
 import { MarkColumn } from '@/core/checking/markColumn';
-import { contextOf } from '@/core/marking/markAttempt';
+import { contextKey, contextOf } from '@/core/marking/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Paper } from '@/core/quiz/quiz';
@@ -9,7 +10,7 @@ import { same } from '@/core/quiz/same';
 import { db } from '@/store/db';
 import { draftPaper } from '@/store/quizzes';
 import { undoableRevision } from '@/store/revisions';
-import { liveClass, scoresOf, workOf, type ClassPapers } from './papers';
+import { liveClass, scoreColumns, scoresOf, workOf, type ClassPapers } from './papers';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
@@ -37,12 +38,11 @@ export interface Pending {
 /** The draft's marks: columns of untouched questions are shared, so that only touched ones are marked again. */
 function draftColumns(draft: Paper, live: ClassPapers, touched: Set<string>): MarkColumn[] {
   const known = new Map(live.columns.map((column) => [column.question.id, column]));
-  const sameLanguage = draft.content.language === live.paper.content.language;
+  const context = contextOf(draft.content);
+  const sameContext = contextKey(context) === contextKey(contextOf(live.paper.content));
   return draft.questions.map((question) => {
     const column = known.get(question.id);
-    return column && sameLanguage && !touched.has(question.id)
-      ? column
-      : new MarkColumn(question, contextOf(draft.content));
+    return column && sameContext && !touched.has(question.id) ? column : new MarkColumn(question, context);
   });
 }
 
@@ -50,16 +50,13 @@ function draftColumns(draft: Paper, live: ClassPapers, touched: Set<string>): Ma
 function newlyDiffering(
   attempt: Attempt,
   draft: Paper,
-  columns: readonly MarkColumn[],
+  columns: { readonly live: readonly ScoreColumn[]; readonly draft: readonly ScoreColumn[] },
   live: ClassPapers,
 ): number {
   const now = new Map(
-    scoresOf(attempt, live.paper, live.columns, live).map((score, index) => [
-      live.paper.questions[index]?.id,
-      score,
-    ]),
+    scoresOf(attempt, columns.live, live).map((score, index) => [live.paper.questions[index]?.id, score]),
   );
-  return scoresOf(attempt, draft, columns, live).filter((score, index) => {
+  return scoresOf(attempt, columns.draft, live).filter((score, index) => {
     const before = now.get(draft.questions[index]?.id);
     return score.override !== null && before !== undefined && !same(score.marked, before.marked);
   }).length;
@@ -86,9 +83,13 @@ export async function pending(quizId: string): Promise<Pending> {
   if (changes.length === 0) return none;
   const touched = new Set(changes.flatMap((change) => change.questionId ?? []));
   const columns = draftColumns(draft, live, touched);
+  const scored = {
+    live: scoreColumns(live.columns, live.paper),
+    draft: scoreColumns(columns, draft),
+  };
   const overridesDiffer = live.sheets
     .filter(({ attempt }) => live.overrides.has(attempt.id))
-    .reduce((sum, { attempt }) => sum + newlyDiffering(attempt, draft, columns, live), 0);
+    .reduce((sum, { attempt }) => sum + newlyDiffering(attempt, draft, scored, live), 0);
   const before = new Map(workOf(live).map((work) => [work.studentId, work.recorded]));
   const effect = effectOf(
     workOf(live, draft, columns).flatMap(({ studentId, recorded: after }) => {

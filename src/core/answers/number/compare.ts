@@ -5,9 +5,17 @@ import { compare, type Fraction } from '../../figures/fraction';
 import { readNumber, type NumberForm, type ReadNumber } from './read';
 import type { Band, FormRule } from './schema';
 
-/** A number from the key, in the form with a decimal point; null where it is none. */
-export const keyNumber = (text: string): ReadNumber | null =>
-  text === '' ? null : readNumber(text, 'point');
+const keyNumbers = new Map<string, ReadNumber | null>();
+const MOST_KEPT = 10_000;
+
+/** A number from the key, in the form with a decimal point; null where it is none. Each is read once. */
+export function keyNumber(text: string): ReadNumber | null {
+  const known = keyNumbers.get(text);
+  if (known !== undefined) return known;
+  const read = text === '' ? null : readNumber(text, 'point');
+  if (keyNumbers.size < MOST_KEPT) keyNumbers.set(text, read);
+  return read;
+}
 const valueOf = (text: string): Exact => keyNumber(text)?.value ?? exact(0n);
 
 const within = (value: Exact, key: Exact, reach: Exact): boolean =>

@@ -13,10 +13,12 @@ import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { SILENCE } from '../../quiz/silence';
 import { joinPair, joinParts, splitPair, splitParts } from '../cells';
+import { keyOfEntries } from '../keyed';
 import type { Kind, Problem } from '../kind';
 import { blankPart, boundLines, markOf, partOf } from '../marks';
 import { optionName } from '../pickOne/name';
 import { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
+import { makeUp } from './makeUp';
 
 type Item = BoxesQuestion['items'][number];
 
@@ -160,7 +162,7 @@ export const boxes: Kind<BoxesQuestion, BoxesAnswer, BoxesFace> = {
   describe,
   mark,
   explain,
-  answerKey: ({ placed }) => JSON.stringify(Object.entries(placed).sort()),
+  answerKey: ({ placed }) => keyOfEntries(placed),
   answerText: (question, answer) =>
     joinParts(
       question.items.flatMap((item) => {
@@ -175,6 +177,7 @@ export const boxes: Kind<BoxesQuestion, BoxesAnswer, BoxesFace> = {
       belonging(question).map((item) => joinPair(optionName(item), boxName(question, item.boxes[0] ?? null))),
     ),
   ],
+  makeUp,
   faceOf: (question) => ({
     kind: 'boxes',
     boxes: question.boxes.map(({ id, text }) => ({ id, text })),

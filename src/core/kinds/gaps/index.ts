@@ -4,10 +4,13 @@ import type { MarkingContext } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { shownText } from '../../quiz/shownText';
 import { joinParts as joinCells, splitParts } from '../cells';
+import { keyOfEntries } from '../keyed';
 import type { Kind, Problem } from '../kind';
 import { boundLines } from '../marks';
-import { bestCredit, hasGapKey, hasKey, lowestCredit, mark, typedIn } from './mark';
+import { bestCredit, hasGapKey, hasKey, lowestCredit, mark } from './mark';
+import { typedIn } from './typed';
 import { GapsAnswer, GapsFace, GapsQuestion, type Gap } from './schema';
+import { makeUp } from './makeUp';
 
 /** What was given in a gap, in words. */
 function givenIn(question: GapsQuestion, gap: Gap, answer: GapsAnswer | null): string {
@@ -117,11 +120,12 @@ export const gaps: Kind<GapsQuestion, GapsAnswer, GapsFace> = {
   describe,
   mark,
   explain,
-  answerKey: (answer) => JSON.stringify(Object.entries(answer.gaps).sort(([a], [b]) => (a < b ? -1 : 1))),
+  answerKey: (answer) => keyOfEntries(answer.gaps),
   answerText: (question, answer) => joinCells(question.gaps.map((gap) => givenIn(question, gap, answer))),
   readAnswer,
   accept: () => null,
   rightAnswers: (question) => [joinCells(question.gaps.map((gap) => rightIn(question, gap)))],
+  makeUp,
   faceOf: (question) => ({
     kind: 'gaps',
     passage: question.passage,

@@ -9,10 +9,7 @@ import { blankPart, partOf } from '../marks';
 import { hasKey as hasTextKey, judgeText, unmatchedWaits } from '../phrase/mark';
 import { hasPoolKey, markPool } from './pool';
 import type { Gap, GapsAnswer, GapsQuestion } from './schema';
-
-/** What stands in a gap; empty where nothing does. */
-export const typedIn = (answer: GapsAnswer | null, id: string): string =>
-  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';
+import { typedIn } from './typed';
 
 export function hasGapKey(question: GapsQuestion, gap: Gap): boolean {
   switch (gap.type) {
@@ -35,7 +32,28 @@ export const hasKey = (question: GapsQuestion): boolean =>
 const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
   partOf(id, ZERO, { state: 'waits', nearMiss });
 
+/** What was typed into a gap is judged once: gaps never change, and students type the same again and again. */
+const judged = new WeakMap<Gap, Map<string, PartMark>>();
+const MOST_KEPT = 20_000;
+
 function markTyped(
+  question: GapsQuestion,
+  gap: Extract<Gap, { type: 'text' | 'number' }>,
+  text: string,
+  context: MarkingContext,
+): PartMark {
+  if (context.others) return judgeTyped(question, gap, text, context);
+  const kept = judged.get(gap) ?? new Map<string, PartMark>();
+  judged.set(gap, kept);
+  const key = `${context.language} ${context.decimalSign} ${text}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const part = judgeTyped(question, gap, text, context);
+  if (kept.size < MOST_KEPT) kept.set(key, part);
+  return part;
+}
+
+function judgeTyped(
   question: GapsQuestion,
   gap: Extract<Gap, { type: 'text' | 'number' }>,
   text: string,
@@ -90,21 +108,31 @@ function markBank(question: GapsQuestion, answer: GapsAnswer | null): Map<string
   return parts;
 }
 
+/** A gap of a pool without ideas or of an empty bank: whatever is given there waits. */
+const unkeyed = (id: string, answer: GapsAnswer | null): PartMark =>
+  typedIn(answer, id).trim() === '' ? blankPart(id) : waits(id);
+
+const NO_PARTS: ReadonlyMap<string, PartMark> = new Map();
+
 /** Every gap scored by itself, in their order. */
 export function markGaps(
   question: GapsQuestion,
   answer: GapsAnswer | null,
   context: MarkingContext,
 ): PartMark[] {
-  const typed = (id: string) => typedIn(answer, id);
-  const pools = question.gaps.filter((gap) => gap.type === 'pool');
-  const pool = pools.length > 0 ? markPool(question, pools, typed, context) : null;
-  const bank = markBank(question, answer);
+  const pool = question.ideas.length > 0 ? markPool(question, answer, context) : NO_PARTS;
+  const bank = question.bank.length > 0 ? markBank(question, answer) : NO_PARTS;
   return question.gaps.map((gap): PartMark => {
-    if (gap.type === 'pool') return pool?.get(gap.id) ?? blankPart(gap.id);
-    if (gap.type === 'bank') return bank.get(gap.id) ?? blankPart(gap.id);
-    if (gap.type === 'list') return markPicked(question, gap, typed(gap.id));
-    return markTyped(question, gap, typed(gap.id), context);
+    switch (gap.type) {
+      case 'pool':
+        return pool.get(gap.id) ?? unkeyed(gap.id, answer);
+      case 'bank':
+        return bank.get(gap.id) ?? unkeyed(gap.id, answer);
+      case 'list':
+        return markPicked(question, gap, typedIn(answer, gap.id));
+      default:
+        return markTyped(question, gap, typedIn(answer, gap.id), context);
+    }
   });
 }
 

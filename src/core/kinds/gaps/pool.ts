@@ -7,7 +7,8 @@ import { decide, type Match } from '../phrase/decide';
 import { AnswerTexts, readyKey, type ReadyVariant } from '../phrase/key';
 import { judgeText } from '../phrase/mark';
 import type { TextKey } from '../phrase/schema';
-import type { Gap, GapsQuestion } from './schema';
+import type { GapsAnswer, GapsQuestion } from './schema';
+import { typedIn } from './typed';
 
 /** All variants of all ideas as one key, made once for each question. */
 const keys = new WeakMap<GapsQuestion, TextKey>();
@@ -49,14 +50,14 @@ function bestOf(variants: readonly ReadyVariant[], texts: AnswerTexts, exact: bo
  */
 export function markPool(
   question: GapsQuestion,
-  gaps: readonly (Gap & { type: 'pool' })[],
-  typed: (id: string) => string,
+  answer: GapsAnswer | null,
   context: MarkingContext,
 ): Map<string, PartMark> {
+  const gaps = question.gaps.filter((gap) => gap.type === 'pool');
   const key = poolKey(question);
   const ideas = byIdea(question, context.language);
   const judged = gaps.map((gap) => {
-    const text = typed(gap.id);
+    const text = typedIn(answer, gap.id);
     if (isBlankText(text, question.settings)) return { gap, part: blankPart(gap.id), matches: [] };
     if (!hasPoolKey(question)) return { gap, part: partOf(gap.id, ZERO, { state: 'waits' }), matches: [] };
     const { match, nearMiss } = judgeText(key, text, question.id, context);

@@ -1,10 +1,12 @@
 import { ONE, toDecimalText } from '../../figures/fraction';
 import { SILENCE } from '../../quiz/silence';
 import { joinPair, joinParts, splitPair, splitParts } from '../cells';
+import { keyOfEntries } from '../keyed';
 import type { Kind, Problem } from '../kind';
 import { optionName } from '../pickOne/name';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { MatchAnswer, MatchFace, MatchQuestion } from './schema';
+import { makeUp } from './makeUp';
 
 const emptyItem = (id: string) => ({
   id,
@@ -90,7 +92,7 @@ export const match: Kind<MatchQuestion, MatchAnswer, MatchFace> = {
   describe,
   mark,
   explain,
-  answerKey: ({ pairs }) => JSON.stringify(Object.entries(pairs).sort()),
+  answerKey: ({ pairs }) => keyOfEntries(pairs),
   answerText: (question, answer) =>
     joinParts(
       entriesOf(question, answer).map(({ item, to }) =>
@@ -106,6 +108,7 @@ export const match: Kind<MatchQuestion, MatchAnswer, MatchFace> = {
         .map((item) => joinPair(optionName(item), nameOf(question.partners, item.partner))),
     ),
   ],
+  makeUp,
   faceOf: (question) => ({
     kind: 'match',
     items: question.items.map(({ id, text, picture }) => ({ id, text, picture })),

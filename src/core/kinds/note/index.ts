@@ -36,5 +36,6 @@ export const note: Kind<NoteQuestion, NoteAnswer, NoteFace> = {
   readAnswer: () => null,
   accept: () => null,
   rightAnswers: () => [],
+  makeUp: () => null,
   faceOf: () => ({ kind: 'note' }),
 };

@@ -6,6 +6,7 @@ import { shownText } from '../../quiz/shownText';
 import type { Accepted, Kind, Problem } from '../kind';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { NumberAnswer, NumberFace, NumberQuestion } from './schema';
+import { makeUp } from './makeUp';
 
 const RULES = {
   bands: [{ kind: 'exact' as const, credit: ONE }],
@@ -72,5 +73,6 @@ export const number: Kind<NumberQuestion, NumberAnswer, NumberFace> = {
     isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'number', text: text.slice(0, 1000) },
   accept,
   rightAnswers: (question) => (question.key === '' ? [] : [question.key]),
+  makeUp,
   faceOf: () => ({ kind: 'number' }),
 };

@@ -7,6 +7,7 @@ import { blankPart, markOf, partOf } from '../marks';
 import { optionName } from '../pickOne/name';
 import { orderCredit } from './model';
 import { OrderAnswer, OrderFace, OrderQuestion } from './schema';
+import { makeUp } from './makeUp';
 
 const hasKey = (question: OrderQuestion): boolean => question.items.length >= 2;
 
@@ -117,12 +118,13 @@ export const order: Kind<OrderQuestion, OrderAnswer, OrderFace> = {
   ],
   mark,
   explain,
-  answerKey: ({ places, touched }) => (touched ? JSON.stringify(places) : ''),
+  answerKey: ({ places, touched }) => (touched ? places.map((id) => id ?? '').join(',') : ''),
   answerText: (question, answer) => joinParts(namesOf(question, placesOf(question, answer))),
   readAnswer,
   accept: () => null,
   rightAnswers: (question) => [joinParts(question.items.map(optionName))],
   // As ordered by their ids, which say nothing of the right order.
+  makeUp,
   faceOf: (question) => ({
     kind: 'order',
     items: [...question.items].sort((a, b) => (a.id < b.id ? -1 : 1)),

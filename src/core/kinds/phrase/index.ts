@@ -7,6 +7,7 @@ import { explain } from './explain';
 import { bestCredit, hasKey, lowestCredit, mark } from './mark';
 import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
 import { shownText } from '../../quiz/shownText';
+import { makeUp } from './makeUp';
 
 export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   name: 'phrase',
@@ -34,5 +35,6 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
   accept,
   rightAnswers,
+  makeUp,
   faceOf: () => ({ kind: 'phrase' }),
 };

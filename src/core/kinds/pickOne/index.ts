@@ -6,6 +6,7 @@ import { answerText, describe, problems, rightAnswers } from './describe';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { readAnswer } from './read';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
+import { makeUp } from './makeUp';
 
 const emptyOption = (id: string) => ({
   id,
@@ -45,6 +46,7 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   readAnswer,
   accept,
   rightAnswers,
+  makeUp,
   faceOf: (question) => ({
     kind: 'pickOne',
     options: question.options

@@ -5,6 +5,7 @@ import type { Kind, Problem } from '../kind';
 import { optionName } from '../pickOne/name';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
+import { makeUp } from './makeUp';
 
 const emptyOption = (id: string): SeveralOption => ({
   id, text: '', picture: null, right: false, weight: ZERO, feedback: SILENCE, gone: false,
@@ -78,7 +79,7 @@ export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSever
   describe,
   mark,
   explain,
-  answerKey: ({ options }) => [...new Set(options)].sort().join(' '),
+  answerKey: ({ options }) => options.join(' '),
   answerText: (question, { options }) =>
     joinParts(question.options.filter(({ id }) => options.includes(id)).map(optionName)),
   readAnswer,
@@ -90,6 +91,7 @@ export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSever
         .map(optionName),
     ),
   ],
+  makeUp,
   faceOf: (question) => ({
     kind: 'pickSeveral',
     options: open(question).map(({ id, text, picture }) => ({ id, text, picture })),

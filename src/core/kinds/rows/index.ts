@@ -19,6 +19,7 @@ import type { Kind, Problem } from '../kind';
 import { blankPart, bounded, partOf } from '../marks';
 import { pickCredit, sumOfWeights, type Picks } from '../pickSeveral/model';
 import { RowsAnswer, RowsFace, RowsQuestion, type Row } from './schema';
+import { makeUp } from './makeUp';
 
 type Option = Row['options'][number];
 
@@ -183,7 +184,11 @@ export const rows: Kind<RowsQuestion, RowsAnswer, RowsFace> = {
   describe,
   mark,
   explain,
-  answerKey: ({ picked }) => JSON.stringify(Object.entries(picked).sort(([a], [b]) => (a < b ? -1 : 1))),
+  answerKey: ({ picked }) => {
+    let key = '';
+    for (const row in picked) key += `${row}=${(picked[row] ?? []).join(',')};`;
+    return key;
+  },
   answerText: (question, answer) =>
     joinCells(
       question.rows.flatMap((row) => {
@@ -206,6 +211,7 @@ export const rows: Kind<RowsQuestion, RowsAnswer, RowsFace> = {
       ),
     ),
   ],
+  makeUp,
   faceOf: (question) => ({
     kind: 'rows',
     rows: question.rows.map(({ id, text, several, options }) => ({

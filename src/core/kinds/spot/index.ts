@@ -22,6 +22,7 @@ import type { Kind, Problem } from '../kind';
 import { boundLines, markOf, partOf } from '../marks';
 import { isInside, isNear, type Size } from './geometry';
 import { SpotAnswer, SpotFace, SpotQuestion, type Point } from './schema';
+import { makeUp } from './makeUp';
 
 const hasKey = (question: SpotQuestion): boolean => question.areas.some(({ credit }) => credit.n > 0);
 const sizeOf = ({ picture }: SpotQuestion): Size => picture ?? { width: 1000, height: 1000 };
@@ -158,5 +159,6 @@ export const spot: Kind<SpotQuestion, SpotAnswer, SpotFace> = {
   readAnswer,
   accept: () => null,
   rightAnswers: ({ areas }) => areas.filter(({ credit }) => credit.n === credit.d).map(({ name }) => name),
+  makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),
 };

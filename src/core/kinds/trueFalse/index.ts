@@ -79,5 +79,9 @@ export const trueFalse: Kind<TrueFalseQuestion, TrueFalseAnswer, TrueFalseFace> 
     [true, false]
       .filter((value) => sideOf(question, value).credit.n === sideOf(question, value).credit.d)
       .map(nameOf),
+  makeUp: (question, random, wanted) => {
+    const right = question.whenTrue.credit.n > 0;
+    return random() < 0.04 ? null : { kind: 'trueFalse', value: wanted === 'right' ? right : !right };
+  },
   faceOf: () => ({ kind: 'trueFalse' }),
 };

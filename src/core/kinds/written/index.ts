@@ -1,3 +1,4 @@
+import { nonsense } from '../../madeUp/texts';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { ONE, toDecimalText, ZERO } from '../../figures/fraction';
@@ -73,5 +74,10 @@ export const written: Kind<WrittenQuestion, WrittenAnswer, WrittenFace> = {
     isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'written', text: text.slice(0, 100_000) },
   accept: () => null,
   rightAnswers: () => [],
+  makeUp: (question, random, wanted) => {
+    if (random() < 0.08) return null;
+    const ideas = wanted === 'right' ? question.ideas.join(', ') : '';
+    return { kind: 'written', text: `In my own words: ${ideas || nonsense(random)}.` };
+  },
   faceOf: () => ({ kind: 'written' }),
 };

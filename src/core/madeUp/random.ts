@@ -1,0 +1,53 @@
+/** Made-up chance: the same numbers from the same seed on every machine. Only exact steps, no library functions. */
+
+/** Gives the next number, 0 inclusive to 1 exclusive. */
+export type Random = () => number;
+
+/** Numbers from a seed (mulberry32). */
+export function randomFrom(seed: number): Random {
+  let state = seed | 0;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** A seed for a part of a whole, so that parts do not depend on how many numbers others took. */
+export const partSeed = (seed: number, part: number): number =>
+  (Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) + Math.imul(part + 1, 0xc2b2ae35)) | 0;
+
+export const below = (random: Random, most: number): number => Math.floor(random() * most);
+
+/** One of a list; undefined where it is empty. */
+export const oneOf = <One>(random: Random, list: readonly One[]): One | undefined =>
+  list[below(random, list.length)];
+
+/** The same items in another order (Fisher and Yates). */
+export function shuffled<One>(random: Random, list: readonly One[]): One[] {
+  const items = [...list];
+  for (let at = items.length - 1; at > 0; at--) {
+    const other = below(random, at + 1);
+    [items[at], items[other]] = [items[other] as One, items[at] as One];
+  }
+  return items;
+}
+
+/** A number around 0 with a spread of 1, nearly normal: twelve chances added up, less 6. */
+export function normal(random: Random): number {
+  let sum = -6;
+  for (let n = 0; n < 12; n++) sum += random();
+  return sum;
+}
+
+/** e to the power of x, by (1 + x/2¹⁶)^(2¹⁶) squared up: the same on every machine, near enough for chances. */
+export function exponential(x: number): number {
+  let value = 1 + Math.max(-60, Math.min(60, x)) / 65_536;
+  for (let n = 0; n < 16; n++) value *= value;
+  return value;
+}
+
+/** The chance of a right answer by ability, difficulty and discrimination (two-parameter logistic model, Birnbaum 1968). */
+export const chanceOfRight = (ability: number, difficulty: number, discrimination: number): number =>
+  1 / (1 + exponential(-discrimination * (ability - difficulty)));
