@@ -123,6 +123,53 @@ describe('every kind of question', () => {
   });
 });
 
+test('law: ignoring one more difference never makes a right answer wrong', () => {
+  const letters = fc.constantFrom(
+    'a',
+    'b',
+    'é',
+    'E',
+    ' ',
+    '-',
+    '.',
+    'the ',
+    'ö',
+    'ß',
+    '1',
+    ',',
+    "l'",
+    'O',
+    '漢',
+  );
+  const text = fc.array(letters, { minLength: 1, maxLength: 7 }).map((list) => list.join(''));
+  const flags = [
+    'ignoreCapitals',
+    'ignoreArticles',
+    'ignorePunctuation',
+    'ignoreAccents',
+    'ignoreWordOrder',
+  ] as const;
+  const changed = fc.oneof(fc.constant((form: string) => form), fc.constant((form: string) => form.toUpperCase()), fc.constant((form: string) => `${form}.`), fc.constant((form: string) => form.replace(/é/g, 'e'))); // prettier-ignore
+  fc.assert(
+    fc.property(
+      fc.array(text, { minLength: 1, maxLength: 3 }),
+      changed,
+      fc.nat(31),
+      fc.constantFrom(...flags),
+      fc.constantFrom('en', 'fr', 'de'),
+      (forms, change, set, more, language) => {
+        const settings = { ...Object.fromEntries(flags.map((flag, at) => [flag, (set & (1 << at)) !== 0])), typingErrors: 0, typingErrorPrice: ZERO }; // prettier-ignore
+        const of = (one: object) => filledQuestion('phrase', { settings: one, variants: forms.map((form, at) => ({ id: `v${at}`, forms: [form], credit: ONE })) }); // prettier-ignore
+        const answer: Answer = { kind: 'phrase', text: change(forms[0] ?? '') };
+        const verdict = (one: object) => verdictOf(markAnswer(of(one), answer, { ...context, language }));
+        const [before, after] = [verdict(settings), verdict({ ...settings, [more]: true })];
+        return before !== 'right' || after === 'right' || after === 'blank';
+      },
+    ),
+    { numRuns: 5000 },
+  );
+});
+
 describe('kinds, case by case', () => {
   const at = (question: Question, answer: Answer | null) => {
     const mark = markAnswer(question, answer, context);

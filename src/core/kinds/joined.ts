@@ -44,6 +44,12 @@ function sumsOf(parts: readonly WeighedPart[]): Sums {
   return { key: keyShare, own: ownShare, rightOwn: shareOf(add(own, toCome), weights), all, allIfRight };
 }
 
+/** The credit so far of parts joined, before it is brought within its bounds: for the trace. */
+export function joinedCredit(parts: readonly WeighedPart[], how: Joining): Fraction {
+  const sums = sumsOf(parts);
+  return how === 'allOrNothing' && !sums.all ? ZERO : sums.own;
+}
+
 /**
  * The mark of a question whose parts were scored by themselves: blank where nothing was given in any, waiting where
  * one waits, else the weighted sum of the parts, or all or nothing, from which only prices come off.

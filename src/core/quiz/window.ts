@@ -37,7 +37,7 @@ export function attemptState(
 /** True where the student's part is over: handed in, or the window has ended. */
 export const isFinished = (state: AttemptState): boolean => state !== 'notOpened' && state !== 'working';
 
-/** The instant at which a finished attempt was handed in, or ended with the window. */
+/** The instant at which a finished attempt was handed in, or at which the quiz closed over it. */
 export const finishedAt = (attempt: Attempt, opening: Opening | null): number =>
   attempt.handedInAt ?? opening?.until ?? attempt.savedAt;
 

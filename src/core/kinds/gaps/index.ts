@@ -5,9 +5,10 @@ import { change, note, type TraceLine } from '../../marking/trace';
 import { shownText } from '../../quiz/shownText';
 import { joinParts as joinCells, splitParts } from '../cells';
 import { keyOfEntries } from '../keyed';
+import { joinedCredit } from '../joined';
 import type { Kind, Problem } from '../kind';
 import { boundLines } from '../marks';
-import { bestCredit, hasGapKey, hasKey, lowestCredit, mark } from './mark';
+import { bestCredit, hasGapKey, hasKey, lowestCredit, mark, weighedParts } from './mark';
 import { typedIn } from './typed';
 import { GapsAnswer, GapsFace, GapsQuestion, type Gap } from './schema';
 import { makeUp } from './makeUp';
@@ -52,10 +53,11 @@ function explain(question: GapsQuestion, answer: GapsAnswer | null, context: Mar
     if (part.alreadyCounted) return note('rule', 'gapCounted', values);
     return change('rule', 'gapCredit', part.keyCredit, part.credit, values);
   });
+  const raw = joinedCredit(weighedParts(question, marked.parts), question.model);
   return [
     ...lines,
-    change('credit', `gaps.${question.model}`, null, marked.credit, { parts: question.gaps.length }),
-    ...boundLines(marked.credit, question),
+    change('credit', `gaps.${question.model}`, null, raw, { parts: question.gaps.length }),
+    ...boundLines(raw, question),
   ];
 }
 

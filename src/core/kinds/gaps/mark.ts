@@ -4,7 +4,7 @@ import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { add, divide, larger, multiply, smaller, ONE, ZERO, type Fraction } from '../../figures/fraction';
 import { bestPairs } from '../../figures/bestPairs';
 import type { Mark, MarkingContext, PartMark } from '../../marking/mark';
-import { joinParts } from '../joined';
+import { joinParts, type WeighedPart } from '../joined';
 import { blankPart, partOf } from '../marks';
 import { hasKey as hasTextKey, judgeText, unmatchedWaits } from '../phrase/mark';
 import { hasPoolKey, markPool } from './pool';
@@ -136,11 +136,13 @@ export function markGaps(
   });
 }
 
+/** The parts with the weights of their gaps. */
+export const weighedParts = (question: GapsQuestion, parts: readonly PartMark[]): WeighedPart[] =>
+  parts.map((part, index) => ({ part, weight: question.gaps[index]?.weight ?? ONE }));
+
 /** The gaps' credits joined by the question's model. */
 export function mark(question: GapsQuestion, answer: GapsAnswer | null, context: MarkingContext): Mark {
-  const parts = markGaps(question, answer, context);
-  const weighed = parts.map((part, index) => ({ part, weight: question.gaps[index]?.weight ?? ONE }));
-  return joinParts(question, weighed, question.model);
+  return joinParts(question, weighedParts(question, markGaps(question, answer, context)), question.model);
 }
 
 /** The best and the lowest credit that a gap's key can give; ideas and bank words as if the gap were alone. */
