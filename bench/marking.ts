@@ -12,6 +12,7 @@ import { madeUpClass } from '@/core/madeUp/class';
 import { contextOf } from '@/core/marking/markAttempt';
 import { total } from '@/core/marking/total';
 import { PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
+import { worstCases } from './worst';
 
 type Attempts = (Answer | undefined)[][];
 const ROUNDS = 5;
@@ -170,6 +171,9 @@ const byKind = Object.fromEntries(
 );
 console.table(byKind);
 
+const worst = worstCases();
+console.table(Object.fromEntries(Object.entries(worst).map(([name, ms]) => [name, { ms: round(ms, 0) }])));
+
 const at = process.argv.indexOf('--json');
 const file = at > 0 ? process.argv[at + 1] : undefined;
 if (file) {
@@ -185,6 +189,7 @@ if (file) {
     scaling: { perStudent100kTo1k: perStudent, ms1k: sizes[1_000].ms, ms100k: sizes[100_000].ms },
     memory: { peakMB100k: sizes[100_000].peakMB },
     kinds: byKind,
+    worst,
   };
   writeFileSync(file, JSON.stringify({ ...before, ...figures }, null, 1));
 }

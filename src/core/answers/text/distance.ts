@@ -30,10 +30,10 @@ export function typingErrors(
   const band = limit + stretch(a, same) + stretch(b, same);
   if (Math.abs(a.length - b.length) > band) return null;
   const width = b.length + 1;
-  const rows = [new Int32Array(width), new Int32Array(width), new Int32Array(width)] as const;
+  const rows = rowsOf(width);
   for (let i = 0; i <= a.length; i++) {
     const row = rows[i % 3] as Int32Array;
-    row.fill(FAR);
+    row.fill(FAR, 0, width);
     const from = Math.max(0, i - band);
     const to = Math.min(b.length, i + band);
     let least = FAR;
@@ -48,6 +48,14 @@ export function typingErrors(
 }
 
 type Rows = readonly [Int32Array, Int32Array, Int32Array];
+
+/** Room for three rows, used again by every comparison: most of them end after a few letters. */
+let room: Rows = [new Int32Array(64), new Int32Array(64), new Int32Array(64)];
+
+function rowsOf(width: number): Rows {
+  if (room[0].length < width) room = [new Int32Array(2 * width), new Int32Array(2 * width), new Int32Array(2 * width)]; // prettier-ignore
+  return room;
+}
 
 function cheapest(
   a: readonly string[],

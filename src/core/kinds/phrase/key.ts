@@ -75,7 +75,8 @@ export class AnswerTexts {
     readonly language: string,
   ) {}
 
-  under({ settingsKey, settings }: ReadyVariant): Prepared {
+  /** The text under settings; `settingsKey` is the same for settings that compare alike. */
+  under({ settingsKey, settings }: Pick<ReadyVariant, 'settingsKey' | 'settings'>): Prepared {
     let text = this.#byKey.get(settingsKey);
     if (!text) {
       text = prepared(comparedText(this.source, settings, this.language));

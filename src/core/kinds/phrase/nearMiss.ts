@@ -1,5 +1,5 @@
 import { typingErrors } from '../../answers/text/distance';
-import { formErrors } from '../../answers/text/match';
+import { formErrors, type Comparison } from '../../answers/text/match';
 import { equivalents } from '../../answers/text/accents';
 import { comparedText, prepared, type Prepared } from '../../answers/text/prepare';
 import type { TextSettings } from '../../answers/text/settings';
@@ -26,42 +26,76 @@ const equalWithoutSpaces: Test = (_, form, answer, variant) => {
   return compared !== '' && compared === unspaced(form.text);
 };
 
-const equalWithAllIgnored: Test = (source, _, answer, variant) => {
+/** A variant with everything ignored: its forms, and how they are compared. */
+interface Ignoring {
+  readonly settings: TextSettings;
+  readonly settingsKey: string;
+  readonly comparison: Comparison;
+  readonly forms: ReadonlyMap<string, Prepared>;
+}
+
+/** Made once for each variant and language: answers come by the thousand. */
+const ignoring = new WeakMap<ReadyVariant, Map<string, Ignoring>>();
+
+function ignoringAll(variant: ReadyVariant, language: string): Ignoring {
+  const byLanguage = ignoring.get(variant) ?? new Map<string, Ignoring>();
+  ignoring.set(variant, byLanguage);
+  const known = byLanguage.get(language);
+  if (known) return known;
   const settings = allIgnored(variant.settings);
-  const ready = (text: string): Prepared => prepared(comparedText(text, settings, answer.language));
-  const form = ready(source);
-  if (form.text === '') return false;
-  const comparison = {
-    way: 'whole',
-    wordOrderCounts: false,
-    punctuationCounts: false,
-    errors: 0,
-    same: equivalents(settings, answer.language),
-  } as const;
-  return formErrors(form, ready(answer.source), comparison, true) === 0;
+  const made: Ignoring = {
+    settings,
+    settingsKey: 'everything',
+    comparison: {
+      way: 'whole',
+      wordOrderCounts: false,
+      punctuationCounts: false,
+      errors: 0,
+      same: equivalents(settings, language),
+    },
+    forms: new Map(
+      variant.forms.map(({ source }) => [source, prepared(comparedText(source, settings, language))]),
+    ),
+  };
+  byLanguage.set(language, made);
+  return made;
+}
+
+const equalWithAllIgnored: Test = (source, _, answer, variant) => {
+  const all = ignoringAll(variant, answer.language);
+  const form = all.forms.get(source);
+  return (
+    form !== undefined && form.text !== '' && formErrors(form, answer.under(all), all.comparison, true) === 0
+  );
 };
 
-const digits = (words: readonly string[]): string =>
-  words.filter((word) => HAS_DIGIT.test(word)).sort().join(' '); // prettier-ignore
+const digitsOf = new WeakMap<Prepared, string>();
+
+/** The words that hold a digit, in order. */
+function digits(text: Prepared): string {
+  const known = digitsOf.get(text);
+  if (known !== undefined) return known;
+  const found = HAS_DIGIT.test(text.text) ? text.words.filter((word) => HAS_DIGIT.test(word)).sort().join(' ') : ''; // prettier-ignore
+  digitsOf.set(text, found);
+  return found;
+}
 
 const withinTwoErrors: Test = (_, form, answer, variant) => {
   const compared = answer.under(variant);
-  if (digits(form.words) !== digits(compared.words)) return false;
+  if (digits(form) !== digits(compared)) return false;
   const limit = Math.min(2, Math.floor(form.letters.length / 2));
   return typingErrors(form.letters, compared.letters, limit, variant.comparison.same) !== null;
 };
 
 /** Every word of `few` stands among `many`, as often. */
 function among(few: readonly string[], many: readonly string[]): boolean {
+  if (few.length === 0 || few.length > many.length || !many.includes(few[0] as string)) return false;
   const left = [...many];
-  return (
-    few.length > 0 &&
-    few.every((word) => {
-      const at = left.indexOf(word);
-      if (at >= 0) left.splice(at, 1);
-      return at >= 0;
-    })
-  );
+  return few.every((word) => {
+    const at = left.indexOf(word);
+    if (at >= 0) left.splice(at, 1);
+    return at >= 0;
+  });
 }
 
 const shortName: Test = (_, form, answer, variant) => among(answer.under(variant).words, form.words);
