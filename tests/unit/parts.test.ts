@@ -249,6 +249,30 @@ describe('gaps and their pool of ideas', () => {
   });
 });
 
+describe('what a penalty for wrong answers is for', () => {
+  const order = (kind: string) => filledQuestion('order', { items: ['a', 'b', 'c'].map((id) => ({ id })), model: { kind } }); // prettier-ignore
+  const number = (id: string) => ({ id, type: 'number', weight: ONE, key: '5', bands: [{ kind: 'exact', credit: ONE }], expected: [], form: { kind: 'any' }, unit: { kind: 'none' }, bareFraction: true, unmatched: 'wrong' }); // prettier-ignore
+  const numbers = filledQuestion('gaps', { gaps: [number('x'), number('y')], model: 'weightedSum' });
+  const placed = (places: string): Answer => ({ kind: 'order', places: [...places], touched: true });
+  const typed = (x: string, y: string): Answer => ({ kind: 'gaps', gaps: { x, y } });
+  const cases: [title: string, question: Question, answer: Answer, allWrong: boolean][] = [
+    ['nothing in its place', order('allOrNothing'), placed('bca'), true],
+    [
+      'an item in its place, though all or nothing gives nothing',
+      order('allOrNothing'),
+      placed('acb'),
+      false,
+    ],
+    ['neighbours kept', order('neighbours'), placed('bca'), false],
+    ['numbers that are wrong', numbers, typed('7', '8'), true],
+    ['a number that cannot be read beside a wrong one', numbers, typed('7', 'many'), true],
+    ['only numbers that cannot be read', numbers, typed('few', 'many'), false],
+    ['one of them right', numbers, typed('5', 'many'), false],
+  ];
+  for (const [title, question, answer, allWrong] of cases)
+    test(title, () => assert.equal(markAnswer(question, answer, context).allWrong, allWrong));
+});
+
 describe('hints, penalties and standing in words', () => {
   test('no line where nothing changes', async () => {
     const { traceQuestion } = await import('@/core/marking/scoreQuestion');

@@ -50,6 +50,11 @@ export function joinedCredit(parts: readonly WeighedPart[], how: Joining): Fract
   return how === 'allOrNothing' && !sums.all ? ZERO : sums.own;
 }
 
+/** Nothing right in any part; a number that cannot be read is never punished, so not where such stand alone. */
+const isAllWrong = (marks: readonly PartMark[]): boolean =>
+  marks.every((part) => part.keyCredit.n <= 0) &&
+  marks.some((part) => part.state === 'marked' && part.nearMiss !== 'notANumber');
+
 /**
  * The mark of a question whose parts were scored by themselves: blank where nothing was given in any, waiting where
  * one waits, else the weighted sum of the parts, or all or nothing, from which only prices come off.
@@ -69,7 +74,7 @@ export function joinParts(question: Marked, parts: readonly WeighedPart[], how: 
   }
   return markOf(question, whole && !sums.all ? ZERO : sums.own, {
     keyCredit: whole ? (sums.all ? ONE : ZERO) : sums.key,
-    allWrong: marks.every((part) => part.keyCredit.n <= 0),
+    allWrong: isAllWrong(marks),
     parts: marks,
     nearMiss,
     errors,

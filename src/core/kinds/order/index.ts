@@ -29,7 +29,9 @@ function mark(question: OrderQuestion, answer: OrderAnswer | null): Mark {
   if (isBlank(answer, places)) return BLANK;
   if (!hasKey(question)) return WAITS;
   const credit = orderCredit(places, question.items.length, question.model);
+  const inPlace = places.some((at, index) => at === index);
   return markOf(question, credit, {
+    allWrong: credit.n === 0 && !inPlace,
     parts: question.items.map((item, index) => {
       const at = places[index] ?? -1;
       return at < 0
