@@ -25,7 +25,11 @@ export class MarkColumn {
   }
 
   mark(answer: Answer | undefined): Mark {
-    const key = answer ? this.#keyOf(answer) : BLANK_KEY;
+    return this.markOf(this.keyOf(answer), answer);
+  }
+
+  /** The mark of an answer whose key is known already. */
+  markOf(key: string, answer: Answer | undefined): Mark {
     let mark = this.#marks.get(key);
     if (!mark) {
       mark = markAnswer(this.question, answer ?? null, this.context);
@@ -35,8 +39,9 @@ export class MarkColumn {
     return mark;
   }
 
-  /** A key for memos; an answer of another kind than the question's has one of its own. */
-  #keyOf(answer: Answer): string {
+  /** The same key for answers that are always marked alike; an answer of another kind has one of its own. */
+  keyOf(answer: Answer | undefined): string {
+    if (!answer) return BLANK_KEY;
     return isAnswerTo(this.question, answer) ? this.#kind.answerKey(answer) : `\u0001${answer.kind}`;
   }
 

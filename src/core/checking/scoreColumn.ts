@@ -1,5 +1,4 @@
 import type { Answer } from '../kinds';
-import type { Mark } from '../marking/mark';
 import { scoreMark } from '../marking/markAttempt';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from '../marking/scoreQuestion';
 import { pointsOf } from '../quiz/points';
@@ -7,9 +6,9 @@ import type { Override } from '../quiz/override';
 import type { QuizContent } from '../quiz/quiz';
 import type { MarkColumn } from './markColumn';
 
-/** The scores of one question, one for each distinct mark: what nobody changed by hand is worked out once. */
+/** The scores of one question, one for each distinct answer: what nobody changed by hand is worked out once. */
 export class ScoreColumn {
-  readonly #scores = new Map<Mark, QuestionScore>();
+  readonly #scores = new Map<string, QuestionScore>();
   readonly #rules: ScoringRules;
 
   constructor(
@@ -25,13 +24,15 @@ export class ScoreColumn {
     override: Override | null = null,
     hints: readonly string[] = [],
   ): QuestionScore {
-    const mark = this.marks.mark(answer);
-    const { question } = this.marks;
-    if (override || hints.length > 0) return scoreMark(mark, question, this.content, override, hints);
-    let score = this.#scores.get(mark);
+    const key = this.marks.keyOf(answer);
+    if (override || hints.length > 0) {
+      const mark = this.marks.markOf(key, answer);
+      return scoreMark(mark, this.marks.question, this.content, override, hints);
+    }
+    let score = this.#scores.get(key);
     if (!score) {
-      score = scoreQuestion(mark, this.#rules);
-      this.#scores.set(mark, score);
+      score = scoreQuestion(this.marks.markOf(key, answer), this.#rules);
+      this.#scores.set(key, score);
     }
     return score;
   }
