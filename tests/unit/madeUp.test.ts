@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { createHash } from 'node:crypto';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { fraction, ZERO } from '@/core/figures/fraction';
 import { KIND_NAMES, kindOf } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
 import { chanceOfRight, exponential, normal, randomFrom, shuffled } from '@/core/madeUp/random';
@@ -9,6 +10,7 @@ import { verdictOf } from '@/core/marking/mark';
 import { markAnswer } from '@/core/marking/markAttempt';
 import { QUESTIONS } from '../../demo/quiz';
 import { anyKind, questionOf } from './arbitrary';
+import { filledQuestion } from './filled';
 
 const context = { language: 'en', decimalSign: 'point' as const };
 
@@ -73,4 +75,23 @@ test('chance: known numbers, a bell, and e to the power of x', () => {
   assert.ok(chanceOfRight(2, 0, 1) > 0.87 && chanceOfRight(-2, 0, 1) < 0.13);
   assert.deepEqual(shuffled(randomFrom(5), [1, 2, 3, 4, 5]).sort(), [1, 2, 3, 4, 5]);
   assert.throws(() => [...madeUpClass(QUESTIONS, { seed: 1, students: 0 })], RangeError);
+});
+
+test('where options have weights of their own, a made-up right answer goes by them', () => {
+  const half = fraction(1, 2);
+  const option = (id: string, credit = ZERO) => ({ id, text: id, credit, right: false });
+  const rows = filledQuestion('rows', {
+    rows: [{ id: 'one', several: true, options: [option('a', half), option('b', half), option('c')] }],
+    model: 'ownWeights',
+    joined: 'mean',
+  });
+  const several = filledQuestion('pickSeveral', {
+    options: [{ id: 'a', weight: half }, { id: 'b', weight: half }, { id: 'c', right: true }],
+    model: 'ownWeights',
+  }); // prettier-ignore
+  const random = randomFrom(9);
+  for (const question of [rows, several]) {
+    const answer = kindOf(question).makeUp(question, random, 'right');
+    assert.equal(verdictOf(markAnswer(question, answer, context)), 'right', question.kind);
+  }
 });

@@ -87,7 +87,7 @@ export async function liveClass(quizId: string): Promise<ClassPapers> {
 }
 
 /** The columns of marks as columns of scores. */
-export const scoreColumns = (columns: readonly MarkColumn[], paper: Paper): ScoreColumn[] =>
+export const scoredColumns = (columns: readonly MarkColumn[], paper: Paper): ScoreColumn[] =>
   columns.map((column) => new ScoreColumn(column, paper.content));
 
 /** An attempt's scores by columns, the teacher's own scores laid over them. */
@@ -127,7 +127,7 @@ export function workOf(
   paper: Paper = live.paper,
   columns: readonly MarkColumn[] = live.columns,
 ): StudentWork[] {
-  const scored = scoreColumns(columns, paper);
+  const scored = scoredColumns(columns, paper);
   const byStudent = new Map<string, Sheet[]>();
   for (const sheet of live.sheets) {
     const own = byStudent.get(sheet.attempt.studentId);

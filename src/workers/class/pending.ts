@@ -10,7 +10,7 @@ import { same } from '@/core/quiz/same';
 import { db } from '@/store/db';
 import { draftPaper } from '@/store/quizzes';
 import { undoableRevision } from '@/store/revisions';
-import { liveClass, scoreColumns, scoresOf, workOf, type ClassPapers } from './papers';
+import { liveClass, scoredColumns, scoresOf, workOf, type ClassPapers } from './papers';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
@@ -84,8 +84,8 @@ export async function pending(quizId: string): Promise<Pending> {
   const touched = new Set(changes.flatMap((change) => change.questionId ?? []));
   const columns = draftColumns(draft, live, touched);
   const scored = {
-    live: scoreColumns(live.columns, live.paper),
-    draft: scoreColumns(columns, draft),
+    live: scoredColumns(live.columns, live.paper),
+    draft: scoredColumns(columns, draft),
   };
   const overridesDiffer = live.sheets
     .filter(({ attempt }) => live.overrides.has(attempt.id))

@@ -16,6 +16,7 @@ import { joinPair, joinParts, splitPair, splitParts } from '../cells';
 import { keyOfEntries } from '../keyed';
 import type { Kind, Problem } from '../kind';
 import { blankPart, boundLines, markOf, partOf } from '../marks';
+import { pairLines } from '../pairLines';
 import { optionName } from '../pickOne/name';
 import { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
 import { makeUp } from './makeUp';
@@ -75,16 +76,17 @@ const boxName = (question: BoxesQuestion, id: string | null): string =>
 function explain(question: BoxesQuestion, answer: BoxesAnswer | null): TraceLine[] {
   const sorted = sortedBy(question, answer);
   if (sorted.right + sorted.wrong === 0) return [note('answer', 'blank')];
-  const lines = question.items.flatMap((item) => {
-    const box = boxOf(question, answer, item);
-    const values = {
-      left: optionName(item),
-      right: boxName(question, box),
-      partner: item.boxes.map((id) => boxName(question, id)).join(' or '),
-    };
-    if (box === null) return item.boxes.length === 0 ? [] : [note('rule', 'pairOpen', values)];
-    return [note('rule', item.boxes.includes(box) ? 'pairRight' : 'pairWrong', values)];
-  });
+  const lines = pairLines(
+    question.items.map((item) => {
+      const box = boxOf(question, answer, item);
+      return {
+        left: optionName(item),
+        right: box === null ? null : boxName(question, box),
+        partner: item.boxes.map((id) => boxName(question, id)).join(' or '),
+        isRight: box !== null && item.boxes.includes(box),
+      };
+    }),
+  );
   if (!hasKey(question)) return [...lines, note('rule', 'noKey')];
   const raw = boxCredit(sorted, question);
   return [

@@ -12,6 +12,7 @@ import {
 import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { blankPart, boundLines, markOf, partOf } from '../marks';
+import { pairLines } from '../pairLines';
 import { optionName } from '../pickOne/name';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
@@ -92,12 +93,13 @@ export function explain(question: MatchQuestion, answer: MatchAnswer | null): Tr
     const item = question.partners.find((one) => one.id === id);
     return item ? optionName(item) : '';
   };
-  const lines = question.items.flatMap((item) => {
-    const to = givenTo(question, answer, item.id);
-    const values = { left: optionName(item), right: name(to), partner: name(item.partner) };
-    if (to === null) return item.partner === null ? [] : [note('rule', 'pairOpen', values)];
-    return [note('rule', to === item.partner ? 'pairRight' : 'pairWrong', values)];
-  });
+  const lines = pairLines(
+    question.items.map((item) => {
+      const to = givenTo(question, answer, item.id);
+      const right = to === null ? null : name(to);
+      return { left: optionName(item), right, partner: name(item.partner), isRight: to === item.partner };
+    }),
+  );
   if (!hasKey(question)) return [...lines, note('rule', 'noKey')];
   const raw = pairCredit(pairs, question.model, question.lambda);
   const { partners, right, wrong } = pairs;

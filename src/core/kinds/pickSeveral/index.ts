@@ -3,7 +3,7 @@ import { SILENCE } from '../../quiz/silence';
 import { joinParts, splitParts } from '../cells';
 import type { Kind, Problem } from '../kind';
 import { optionName } from '../pickOne/name';
-import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
+import { bestCredit, explain, hasKey, isRight, lowestCredit, mark } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
 import { makeUp } from './makeUp';
 
@@ -87,7 +87,7 @@ export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSever
   rightAnswers: (question) => [
     joinParts(
       open(question)
-        .filter((option) => (question.model === 'ownWeights' ? option.weight.n > 0 : option.right))
+        .filter((option) => isRight(question, option))
         .map(optionName),
     ),
   ],

@@ -1,4 +1,5 @@
 import { type Random } from '../../madeUp/random';
+import { isRight } from './mark';
 import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
 
 /** Exactly the right options; or one of them missed, a wrong one picked, or both. */
@@ -8,11 +9,9 @@ export function makeUp(
   wanted: 'right' | 'wrong',
 ): PickSeveralAnswer | null {
   const open = question.options.filter((option) => !option.gone);
-  const isRight = (option: (typeof open)[number]) =>
-    question.model === 'ownWeights' ? option.weight.n > 0 : option.right;
   const slip = wanted === 'right' ? 0 : 0.45;
   const options = open
-    .filter((option) => (isRight(option) ? random() >= slip : random() < slip))
+    .filter((option) => (isRight(question, option) ? random() >= slip : random() < slip))
     .map(({ id }) => id);
   return options.length === 0 ? null : { kind: 'pickSeveral', options };
 }

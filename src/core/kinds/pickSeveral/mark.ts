@@ -12,7 +12,7 @@ export const hasKey = (question: PickSeveralQuestion): boolean =>
   question.options.some((option) => (weighted(question) ? option.weight.n > 0 : option.right));
 
 /** True where choosing it is right by the key. */
-const isRight = (question: PickSeveralQuestion, option: SeveralOption): boolean =>
+export const isRight = (question: PickSeveralQuestion, option: SeveralOption): boolean =>
   weighted(question) ? option.weight.n > 0 : option.right;
 
 /** Options that were chosen, and those that count as shown: an option that is gone only where it was chosen. */

@@ -18,13 +18,9 @@ import { equally, joinParts } from '../joined';
 import type { Kind, Problem } from '../kind';
 import { blankPart, bounded, partOf } from '../marks';
 import { pickCredit, sumOfWeights, type Picks } from '../pickSeveral/model';
+import { isRight, type Option } from './right';
 import { RowsAnswer, RowsFace, RowsQuestion, type Row } from './schema';
 import { makeUp } from './makeUp';
-
-type Option = Row['options'][number];
-
-const isRight = (question: RowsQuestion, row: Row, option: Option): boolean =>
-  row.several && question.model !== 'ownWeights' ? option.right : option.credit.n > 0;
 
 const hasRowKey = (question: RowsQuestion, row: Row): boolean =>
   row.options.some((option) => isRight(question, row, option));
