@@ -6,6 +6,8 @@ const dist = process.env['DIST'] ?? 'dist-test';
 export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 60_000,
+  // How long a page may take to show something: far longer than it does, as both cores may be busy with tests.
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
@@ -16,7 +18,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/Berlin',
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     trace: 'off',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',

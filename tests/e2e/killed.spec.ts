@@ -14,7 +14,7 @@ const KEPT = /Kept on this device at/;
 const PLACES: readonly Place[] = [
   {
     name: 'Write',
-    kills: 20,
+    kills: 12,
     field: async (page) => {
       await openDemo(page, 'write');
       await page.getByRole('button', { name: 'Question 1', exact: true }).click();
@@ -24,7 +24,7 @@ const PLACES: readonly Place[] = [
   },
   {
     name: 'a comment on Check',
-    kills: 20,
+    kills: 8,
     field: async (page) => {
       await openDemo(page, 'check');
       await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
@@ -34,7 +34,7 @@ const PLACES: readonly Place[] = [
   },
   {
     name: 'a student’s paper',
-    kills: 60,
+    kills: 80,
     field: async (page) => {
       await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
       const begin = page.getByRole('button', { name: 'Begin' });
@@ -66,7 +66,7 @@ for (const { name, kills, field, kept } of PLACES) {
     context,
     page,
   }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(300_000);
     let current = page;
     let place = await field(current);
     let before = await place.inputValue();

@@ -129,6 +129,33 @@ describe('wall clocks', () => {
       }),
     );
   });
+  test('law: any instant of three centuries shows what the zone’s own calendar shows', () => {
+    const zones = [
+      'Europe/Berlin',
+      'America/New_York',
+      'Australia/Lord_Howe',
+      'Africa/Monrovia',
+      'Asia/Kathmandu',
+    ];
+    const readers = new Map(
+      zones.map((timeZone) => [
+        timeZone,
+        new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'medium' }),
+      ]),
+    );
+    const changes = ['2026-03-29T01:00:00Z', '2026-11-01T06:00:00Z', '1893-03-31T23:06:32Z'].map(at);
+    const instants = fc.oneof(
+      fc.integer({ min: at('1850-01-01T00:00:00Z'), max: at('2150-01-01T00:00:00Z') }),
+      fc.tuple(fc.constantFrom(...changes), fc.integer({ min: -7_200_000, max: 7_200_000 })).map(([a, b]) => a + b),
+    ); // prettier-ignore
+    fc.assert(
+      fc.property(instants, fc.constantFrom(...zones), (instant, zone) => {
+        const shown = new Date(wallClock(instant, zone)).toISOString().slice(0, 19).replace('T', ' ');
+        return shown === readers.get(zone)?.format(instant);
+      }),
+      { numRuns: 2000 },
+    );
+  });
   test('a day later keeps the time of day', () => {
     assert.equal(new Date(daysLater(at('2026-03-28T12:00:00Z'), 1, 'Europe/Berlin')).toISOString(), '2026-03-29T11:00:00.000Z'); // prettier-ignore
   });

@@ -1,6 +1,7 @@
 /** Wall-clock times of a place, by its IANA time zone: days there are not always 24 hours long. */
 
-const DAY = 86_400_000;
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
 const readers = new Map<string, Intl.DateTimeFormat>();
 
 function readerOf(zone: string): Intl.DateTimeFormat {
@@ -25,8 +26,8 @@ export function isZone(zone: string): boolean {
   }
 }
 
-/** What the clock on the wall shows at an instant, as if it were UTC: milliseconds since 1970, cut to the second. */
-export function wallClock(at: number, zone: string): number {
+/** What a zone's reader says of an instant, as if it were UTC: milliseconds since 1970, cut to the second. */
+function readClock(at: number, zone: string): number {
   const parts = Object.fromEntries(
     readerOf(zone)
       .formatToParts(at)
@@ -37,6 +38,29 @@ export function wallClock(at: number, zone: string): number {
     year, Number(parts['month']) - 1, Number(parts['day']),
     Number(parts['hour']), Number(parts['minute']), Number(parts['second']),
   ); // prettier-ignore
+}
+
+/** Offsets kept by zone and hour of UTC; null where the offset changes within the hour. */
+const offsets = new Map<string, Map<number, number | null>>();
+const MOST_OFFSETS = 10_000;
+
+function offsetOfHour(hour: number, zone: string): number | null {
+  let ofZone = offsets.get(zone);
+  if (!ofZone) offsets.set(zone, (ofZone = new Map()));
+  const known = ofZone.get(hour);
+  if (known !== undefined) return known;
+  const start = readClock(hour * HOUR, zone) - hour * HOUR;
+  const end = readClock((hour + 1) * HOUR - 1000, zone) - ((hour + 1) * HOUR - 1000);
+  const offset = start === end ? start : null;
+  if (ofZone.size >= MOST_OFFSETS) ofZone.clear();
+  ofZone.set(hour, offset);
+  return offset;
+}
+
+/** What the clock on the wall shows at an instant, as if it were UTC: milliseconds since 1970, cut to the second. */
+export function wallClock(at: number, zone: string): number {
+  const offset = offsetOfHour(Math.floor(at / HOUR), zone);
+  return offset === null ? readClock(at, zone) : Math.floor(at / 1000) * 1000 + offset;
 }
 
 /**

@@ -71,6 +71,7 @@ export function dateOrderOf(texts: readonly string[]): DateOrder {
 /** True where at least half of the texts that are not empty read as a time. */
 export function looksLikeTimes(texts: readonly string[]): boolean {
   const filled = texts.filter((text) => text.trim() !== '');
-  const read = filled.filter((text) => readTime(text, dateOrderOf(texts), 'UTC') !== null);
+  const order = dateOrderOf(texts);
+  const read = filled.filter((text) => readTime(text, order, 'UTC') !== null);
   return filled.length > 0 && read.length * 2 >= filled.length;
 }
