@@ -2,8 +2,6 @@ import type { Override } from '@/core/quiz/override';
 import { db } from './db';
 import { editing, record } from './history';
 
-const NONE: Readonly<Record<string, Override>> = {};
-
 /** The teacher's own scores of a quiz, by attempt and question. */
 export async function overridesOf(
   quizId: string,
@@ -20,12 +18,6 @@ export async function overridesOf(
   }
   return byAttempt;
 }
-
-/** The overrides of one attempt out of all. */
-export const ofAttempt = (
-  overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>,
-  attemptId: string,
-): Readonly<Record<string, Override>> => overrides.get(attemptId) ?? NONE;
 
 interface Place {
   readonly quizId: string;

@@ -1,8 +1,6 @@
-import { attemptState, finishedAt, isFinished, isOpen, isOver, whyNotCounted } from '@/core/quiz/window';
-import type { Attempt, Ruling } from '@/core/quiz/attempt';
-import { joinAttempts } from '@/core/marking/joinAttempts';
-import { markAttempt } from '@/core/marking/markAttempt';
-import { total } from '@/core/marking/total';
+import { attemptState, finishedAt, isFinished, isOpen, isOver } from '@/core/quiz/window';
+import type { Attempt } from '@/core/quiz/attempt';
+import { MarkedClass, ofAttempt } from '@/core/checking/classWork';
 import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
@@ -24,12 +22,11 @@ import { commentsOf } from '@/store/comments';
 import { db, type QuizRecord } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
 import { storageFailure } from '@/store/failure';
-import { ofAttempt, overridesOf } from '@/store/overrides';
+import { overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
 import { rulingsOf } from '@/store/rulings';
 import { isLate } from '@/core/marking/lateness';
-import { latenessOf } from './class/papers';
 
 /**
  * The desk that serves students: the only code that both opens the teacher's database and talks to a
@@ -82,34 +79,24 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
     rulingsOf(quiz.id),
     commentsOf(quiz.id),
   ]);
-  const why = (one: Attempt) => whyNotCounted(one, opening, quiz.content, at, rulings.get(one.id));
-  const finished = made.filter(
-    (one) => isFinished(attemptState(one, opening, at)) && why(one) !== 'notHandedIn',
-  );
-  const attempt = finished.find((one) => one.number === wanted) ?? finished.at(-1);
-  if (!attempt) return { state: 'notHandedIn', cover };
+  const { unfinished } = quiz.content;
+  const work = { attempts: made, opening, unfinished, overrides, rulings, at };
+  const [own] = new MarkedClass(paper, work).students();
+  const sheet = own?.sheets.find((one) => one.attempt.number === wanted) ?? own?.sheets.at(-1);
+  if (!own || !sheet) return { state: 'notHandedIn', cover };
+  const { attempt, notCounted } = sheet;
   const ended = finishedAt(attempt, opening);
   const shown = whatIsShown(
     { plan: quiz.content.plan, standing: quiz.standing },
     { studentId: attempt.studentId, finishedAt: ended },
     at,
   );
-  const late = (one: Attempt) => latenessOf(one, quiz, paper, rulings.get(one.id) as Ruling | undefined);
-  const counting = finished.filter((one) => why(one) === null);
-  const { attempts: { counts }, scoring } = paper.content; // prettier-ignore
-  const totals = counting.map((one, index) =>
-    total(markAttempt(paper, one.answers, ofAttempt(overrides, one.id)), {
-      rules: scoring,
-      repeat: index + 1,
-      late: late(one),
-    }),
-  );
-  const recorded = finished.length > 1 && shown.score.shown ? joinAttempts(totals, counts, scoring) : null;
-  const reason = why(attempt);
+  const { counts } = paper.content.attempts;
+  const recorded = own.sheets.length > 1 && shown.score.shown ? own.recorded : null;
   const attempts: Attempts = {
     number: attempt.number,
-    finished: finished.map((one) => one.number),
-    notCounted: reason === 'tooLate' || reason === 'voided' ? reason : null,
+    finished: own.sheets.map((one) => one.attempt.number),
+    notCounted: notCounted === 'tooLate' || notCounted === 'voided' ? notCounted : null,
     recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
     mayBegin: mayBegin(quiz, made, at),
   };
@@ -120,8 +107,8 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
       finishedAt: ended,
       byItself: attempt.handedInAt === null,
       overrides: ofAttempt(overrides, attempt.id),
-      late: late(attempt),
-      repeat: counting.filter((one) => one.number < attempt.number).length + 1,
+      late: sheet.late,
+      repeat: sheet.path.repeat,
       comments: comments.get(attempt.id) ?? {},
     },
     shown,

@@ -1,10 +1,9 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { effectOf } from '@/core/checking/effect';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { kindOf, Question, type Answer } from '@/core/kinds';
-import { add, compare, ONE, sum, ZERO } from '@/core/figures/fraction';
+import { compare, ONE, ZERO } from '@/core/figures/fraction';
 import { verdictOf } from '@/core/marking/mark';
 import { bestPossible, markAnswer, markAttempt } from '@/core/marking/markAttempt';
 import { scoreQuestion } from '@/core/marking/scoreQuestion';
@@ -200,24 +199,6 @@ describe('laws', () => {
       { numRuns: 3000 },
     );
   });
-});
-
-test('the effect of a change counts who goes up and down, largest rise first', () => {
-  const scores = [
-    { studentId: 'a', before: share('1'), after: share('3'), waitingBefore: ZERO, waitingAfter: ZERO },
-    { studentId: 'b', before: share('4'), after: share('3.5'), waitingBefore: ZERO, waitingAfter: ZERO },
-    { studentId: 'c', before: share('2'), after: share('2'), waitingBefore: ZERO, waitingAfter: ZERO },
-    { studentId: 'd', before: share('2'), after: share('2'), waitingBefore: share('1'), waitingAfter: ZERO },
-  ];
-  const effect = effectOf(scores);
-  assert.deepEqual([effect.up, effect.down, effect.unchanged], [1, 1, 2]);
-  assert.deepEqual(effect.changes.map((change) => change.studentId), ['a', 'd', 'b']); // prettier-ignore
-  const rise = sum(
-    effect.changes.map((change) =>
-      add(change.after, { n: -(change.before?.n ?? 0), d: change.before?.d ?? 1 }),
-    ),
-  );
-  assert.equal(written(rise), '3/2');
 });
 
 test('the demo questions fit their schema and have no problems', () => {

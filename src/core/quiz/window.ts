@@ -48,7 +48,7 @@ export type NotCounted = 'working' | 'notHandedIn' | 'tooLate' | 'voided';
 export function whyNotCounted(
   attempt: Attempt,
   opening: Opening | null,
-  content: QuizContent,
+  rule: Pick<QuizContent, 'unfinished'>,
   now: number,
   ruling: Ruling | undefined,
 ): NotCounted | null {
@@ -57,13 +57,13 @@ export function whyNotCounted(
   if (ruling?.standing === 'voided') return 'voided';
   if (ruling?.standing === 'takenIn') return null;
   if (state === 'tooLate') return 'tooLate';
-  return state === 'ranOut' && content.unfinished === 'notCounted' ? 'notHandedIn' : null;
+  return state === 'ranOut' && rule.unfinished === 'notCounted' ? 'notHandedIn' : null;
 }
 
 /** True where the attempt is marked and counts, before any ruling of the teacher. */
 export const counts = (
   attempt: Attempt,
   opening: Opening | null,
-  content: QuizContent,
+  rule: Pick<QuizContent, 'unfinished'>,
   now: number,
-): boolean => whyNotCounted(attempt, opening, content, now, undefined) === null;
+): boolean => whyNotCounted(attempt, opening, rule, now, undefined) === null;

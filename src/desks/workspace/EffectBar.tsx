@@ -18,11 +18,11 @@ function words({ up, down, unchanged }: Pending): string {
 
 function Row({ change }: { readonly change: NamedChange }) {
   const { before, after, waitingAfter } = change;
-  const by = before ? subtract(after, before) : after;
+  const by = subtract(after, before);
   return (
     <tr className="border-b border-hair">
       <td className="py-1.5 pr-4">{change.name}</td>
-      <td className="figures px-3 text-right">{before ? points(before) : '–'}</td>
+      <td className="figures px-3 text-right">{points(before)}</td>
       <td className="figures px-3 text-right font-semibold">{points(after)}</td>
       <td className="figures px-3 text-right">
         {compare(by, { n: 0, d: 1 }) > 0 ? '+' : ''}

@@ -1,4 +1,5 @@
 import type { Fraction } from '@/core/figures/fraction';
+import { ofAttempt } from '@/core/checking/classWork';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import type { Recorded } from '@/core/marking/joinAttempts';
 import type { Lateness } from '@/core/marking/lateness';
@@ -18,9 +19,8 @@ import type { Override } from '@/core/quiz/override';
 import { questionTitle } from '@/core/quiz/plainText';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
-import { ofAttempt } from '@/store/overrides';
 import { tryAnswer, type Trial } from '../quickDesk';
-import { byName, liveClass, workOf, type StudentWork } from './papers';
+import { byName, liveClass, workOf, type NamedWork } from './papers';
 
 export interface CheckCell {
   readonly verdict: Verdict;
@@ -75,7 +75,7 @@ function cellOf(question: Question, attempt: Attempt, score: QuestionScore): Che
   };
 }
 
-function rowsOf(work: StudentWork, questions: readonly Question[]): CheckRow[] {
+function rowsOf(work: NamedWork, questions: readonly Question[]): CheckRow[] {
   return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
@@ -93,7 +93,7 @@ function rowsOf(work: StudentWork, questions: readonly Question[]): CheckRow[] {
 }
 
 /** How many answers of attempts that count wait for the teacher. */
-export const waitingIn = (all: readonly StudentWork[]): number =>
+export const waitingIn = (all: readonly NamedWork[]): number =>
   all
     .flatMap((work) => work.sheets)
     .filter((sheet) => sheet.notCounted === null)

@@ -20,7 +20,7 @@ import { commentsOf } from '@/store/comments';
 import { importPapers, mappingOf, rememberMapping, type ImportReport } from '@/store/imports';
 import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
-import { byName, liveClass, workOf, type StudentWork } from './papers';
+import { byName, liveClass, workOf, type NamedWork } from './papers';
 
 /** The first marks that a file would give. */
 export interface FirstMark {
@@ -47,7 +47,7 @@ const timeText = (at: number, zone: string): string =>
   new Date(wallClock(at, zone)).toISOString().slice(0, 16).replace('T', ' ');
 
 function scoreRow(
-  work: StudentWork | undefined,
+  work: NamedWork | undefined,
   base: Pick<ScoreRow, 'name' | 'number' | 'groups'>,
   paper: Paper,
   more: Pick<ScoreRow, 'comment' | 'handedIn'>,

@@ -1,10 +1,10 @@
+import { ofAttempt } from '@/core/checking/classWork';
 import { outOfPaper } from '@/core/quiz/points';
 import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/comments';
-import { ofAttempt } from '@/store/overrides';
 import { byName, liveClass, workOf } from './papers';
 
 /** One student's slip as it is printed: of the attempt that stands for the student. */

@@ -1,0 +1,156 @@
+import { joinAttempts, type Recorded } from '../marking/joinAttempts';
+import { lateness, type Lateness } from '../marking/lateness';
+import { contextOf } from '../marking/markAttempt';
+import type { QuestionScore } from '../marking/scoreQuestion';
+import { total, type AttemptPath, type Total } from '../marking/total';
+import type { Attempt, Ruling } from '../quiz/attempt';
+import type { Override } from '../quiz/override';
+import type { Opening, Paper, QuizContent } from '../quiz/quiz';
+import { attemptState, finishedAt, isFinished, whyNotCounted, type NotCounted } from '../quiz/window';
+import { MarkColumn } from './markColumn';
+import { ScoreColumn } from './scoreColumn';
+
+const NONE: Readonly<Record<string, Override>> = {};
+
+/** What a class handed in and what the teacher ruled: all that does not hang on a revision of the key. */
+export interface ClassWork {
+  readonly attempts: readonly Attempt[];
+  readonly opening: Opening | null;
+  /** What happens to work that is not handed in when the quiz closes. */
+  readonly unfinished: QuizContent['unfinished'];
+  /** The teacher's own scores, by attempt and question. */
+  readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
+  readonly rulings: ReadonlyMap<string, Ruling>;
+  /** The instant at which all this is looked at: ms since 1970. */
+  readonly at: number;
+}
+
+/** One finished attempt, with whether it counts. */
+export interface Sheet {
+  readonly attempt: Attempt;
+  readonly notCounted: NotCounted | null;
+}
+
+/** An attempt with its scores, and what turns their sum into its total. */
+export interface ScoredSheet extends Sheet {
+  readonly late: Lateness | null;
+  readonly scores: readonly QuestionScore[];
+  readonly path: AttemptPath;
+  readonly total: Total;
+}
+
+/** One student's finished attempts, each marked, and the score that is recorded. */
+export interface StudentWork {
+  readonly studentId: string;
+  /** The first attempt first. */
+  readonly sheets: readonly ScoredSheet[];
+  /** null: no attempt counts. */
+  readonly recorded: Recorded | null;
+  /** The attempt that stands for the student; null without one, and where a mean does. */
+  readonly counted: Attempt | null;
+}
+
+/** The overrides of one attempt out of all. */
+export const ofAttempt = (
+  overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>,
+  attemptId: string,
+): Readonly<Record<string, Override>> => overrides.get(attemptId) ?? NONE;
+
+/** The attempts that are finished, in the order given; what ran out unfinished and is not taken is left out. */
+export function sheetsOf(work: ClassWork): Sheet[] {
+  return work.attempts
+    .filter((attempt) => isFinished(attemptState(attempt, work.opening, work.at)))
+    .map((attempt) => ({
+      attempt,
+      notCounted: whyNotCounted(attempt, work.opening, work, work.at, work.rulings.get(attempt.id)),
+    }))
+    .filter((sheet) => sheet.notCounted !== 'notHandedIn');
+}
+
+/** How late an attempt is under the rules of a revision. */
+export function latenessOf(
+  attempt: Attempt,
+  opening: Opening | null,
+  content: QuizContent,
+  ruling: Ruling | undefined,
+): Lateness | null {
+  if (!opening) return null;
+  return lateness(content.late, opening, finishedAt(attempt, opening), content.zone, ruling?.lateness);
+}
+
+/** New columns of marks for all questions of a paper. */
+export const columnsFor = (paper: Paper): MarkColumn[] =>
+  paper.questions.map((question) => new MarkColumn(question, contextOf(paper.content)));
+
+/** The work of a class under one revision of the key. Marks are made when they are asked for, and kept. */
+export class MarkedClass {
+  readonly #scored: readonly ScoreColumn[];
+  readonly #at: ReadonlyMap<string, number>;
+  #students: StudentWork[] | null = null;
+
+  constructor(
+    readonly paper: Paper,
+    readonly work: ClassWork,
+    /** One a question of the paper, in its order. */
+    readonly columns: readonly MarkColumn[] = columnsFor(paper),
+    readonly sheets: readonly Sheet[] = sheetsOf(work),
+  ) {
+    this.#scored = columns.map((column) => new ScoreColumn(column, paper.content));
+    this.#at = new Map(paper.questions.map((question, index) => [question.id, index]));
+  }
+
+  /** The score of each question of an attempt, in the paper's order, the teacher's own scores laid over them. */
+  scoresOf(attempt: Attempt): QuestionScore[] {
+    const own = ofAttempt(this.work.overrides, attempt.id);
+    return this.#scored.map((column) => {
+      const { id } = column.marks.question;
+      return column.score(attempt.answers[id], own[id] ?? null);
+    });
+  }
+
+  /** The score of one question of an attempt; null for a question that the paper does not have. */
+  scoreOf(attempt: Attempt, questionId: string): QuestionScore | null {
+    const column = this.#scored[this.#at.get(questionId) ?? -1];
+    if (!column) return null;
+    return column.score(
+      attempt.answers[questionId],
+      ofAttempt(this.work.overrides, attempt.id)[questionId] ?? null,
+    );
+  }
+
+  /** Everyone with finished work, in the order of their first attempts. */
+  students(): readonly StudentWork[] {
+    this.#students ??= this.#joined();
+    return this.#students;
+  }
+
+  #joined(): StudentWork[] {
+    const byStudent = new Map<string, Sheet[]>();
+    for (const sheet of this.sheets) {
+      const own = byStudent.get(sheet.attempt.studentId);
+      if (own) own.push(sheet);
+      else byStudent.set(sheet.attempt.studentId, [sheet]);
+    }
+    return [...byStudent].map(([studentId, sheets]) => this.#studentWork(studentId, sheets));
+  }
+
+  #studentWork(studentId: string, sheets: readonly Sheet[]): StudentWork {
+    const { content } = this.paper;
+    const { opening, rulings } = this.work;
+    let counting = 0;
+    const scored = [...sheets]
+      .sort((a, b) => a.attempt.number - b.attempt.number)
+      .map((sheet): ScoredSheet => {
+        const late = latenessOf(sheet.attempt, opening, content, rulings.get(sheet.attempt.id));
+        const scores = this.scoresOf(sheet.attempt);
+        const path = { rules: content.scoring, repeat: counting + 1, late };
+        if (sheet.notCounted === null) counting++;
+        return { ...sheet, late, scores, path, total: total(scores, path) };
+      });
+    const joined = scored.filter((sheet) => sheet.notCounted === null);
+    const recorded = joinAttempts(joined.map((sheet) => sheet.total), content.attempts.counts, content.scoring); // prettier-ignore
+    const counted =
+      recorded && recorded.counted !== null ? (joined[recorded.counted]?.attempt ?? null) : null;
+    return { studentId, sheets: scored, recorded, counted };
+  }
+}
