@@ -9,9 +9,9 @@ import { MarkColumn } from '@/core/checking/markColumn';
 import { ScoreColumn } from '@/core/checking/scoreColumn';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
-import { contextOf } from '@/core/marking/markAttempt';
+import { readingOf } from '@/core/marking/markAttempt';
 import { total } from '@/core/marking/total';
-import { PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
+import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 import { worstCases } from './worst';
 
 type Attempts = (Answer | undefined)[][];
@@ -26,9 +26,7 @@ function classOf(students: number, questions: readonly Question[] = PAPER_QUESTI
 }
 
 const columnsOf = (questions: readonly Question[]) =>
-  questions.map(
-    (question) => new ScoreColumn(new MarkColumn(question, contextOf(PAPER_CONTENT)), PAPER_CONTENT),
-  );
+  questions.map((question) => new ScoreColumn(new MarkColumn(question, readingOf(PAPER_CONTENT)), PAPER));
 
 /** Full marking with cold memos: columns of marks and everyone's totals. */
 function fullMarking(attempts: Attempts, questions: readonly Question[] = PAPER_QUESTIONS) {
@@ -49,7 +47,7 @@ function effectOfChange(
   at: number,
   changed: Question,
 ) {
-  const column = new ScoreColumn(new MarkColumn(changed, contextOf(PAPER_CONTENT)), PAPER_CONTENT);
+  const column = new ScoreColumn(new MarkColumn(changed, readingOf(PAPER_CONTENT)), PAPER);
   let moved = 0;
   attempts.forEach((answers, index) => {
     const old = before.columns[at]?.score(answers[at]);

@@ -3,7 +3,7 @@ import { fraction, ONE, ZERO } from '@/core/figures/fraction';
 import type { Question } from '@/core/kinds';
 import { NO_RULES } from '@/core/quiz/questionRules';
 import { SILENCE } from '@/core/quiz/silence';
-import type { QuizContent } from '@/core/quiz/quiz';
+import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { CONTENT, QUESTIONS } from '../demo/quiz';
 
 /** Forty questions of mixed kinds on rivers: the demo's eight, and others made from lists of words. */
@@ -39,3 +39,5 @@ const made = Array.from({ length: 32 }, (_, at): Question => (MAKERS[at % MAKERS
 
 export const PAPER_QUESTIONS: readonly Question[] = [...QUESTIONS, ...made];
 export const PAPER_CONTENT: QuizContent = { ...CONTENT, order: PAPER_QUESTIONS.map(({ id }) => id) };
+
+export const PAPER: Paper = { content: PAPER_CONTENT, questions: PAPER_QUESTIONS };

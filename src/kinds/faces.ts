@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
 import type { Answer, Question } from '@/core/kinds';
-import type { MarkingContext } from '@/core/marking/mark';
 
 /** How a kind of question is written. */
 export interface WriteFaces<Q extends Question> {
@@ -25,6 +24,5 @@ export interface WriteFaces<Q extends Question> {
     readonly value: Answer | null;
     readonly onChange: (answer: Answer | null) => void;
     readonly onKeep: () => void;
-    readonly context: MarkingContext;
   }) => ReactNode;
 }

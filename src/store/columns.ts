@@ -1,6 +1,6 @@
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
-import { contextKey, contextOf } from '@/core/marking/markAttempt';
+import { contextKey, readingOf } from '@/core/marking/markAttempt';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from './db';
 
@@ -12,8 +12,8 @@ export async function loadColumn(
   content: QuizContent,
 ): Promise<MarkColumn> {
   const kept = await db.markColumns.get([quizId, question.id, rev]);
-  const usable = kept && kept.language === contextKey(contextOf(content)) ? kept.marks : [];
-  return new MarkColumn(question, contextOf(content), usable);
+  const usable = kept && kept.language === contextKey(readingOf(content)) ? kept.marks : [];
+  return new MarkColumn(question, readingOf(content), usable);
 }
 
 /** Keeps a column that has grown. A cache: where it cannot be kept, nothing is lost. */

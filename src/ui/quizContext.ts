@@ -1,4 +1,5 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useMemo } from 'react';
+import type { Paper } from '@/core/quiz/quiz';
 import type { Pending } from '@/workers/classDesk';
 import type { QuestionRecord, QuizRecord } from '@/store/db';
 
@@ -20,4 +21,14 @@ export function useQuiz(): QuizView {
   const view = useContext(QuizContext);
   if (!view) throw new Error('No quiz at hand');
   return view;
+}
+
+/** The draft at hand as a whole paper. */
+export function usePaper(): Paper {
+  const { quiz, questions } = useQuiz();
+  const { content } = quiz;
+  return useMemo(
+    () => ({ content, questions: questions.map((record) => record.question) }),
+    [content, questions],
+  );
 }

@@ -6,7 +6,7 @@ import type { Fraction } from '@/core/figures/fraction';
 import { traceWords } from '@/core/marking/words';
 import type { Feedback } from '@/core/quiz/feedback';
 import type { Override } from '@/core/quiz/override';
-import type { QuizContent } from '@/core/quiz/quiz';
+import type { Paper } from '@/core/quiz/quiz';
 
 /** A line of a trace ready to be read, with the step it belongs to. */
 export interface TraceText {
@@ -31,15 +31,15 @@ export interface Trial {
 export function tryAnswer(
   question: Question,
   answer: Answer | null,
-  content: QuizContent,
+  paper: Paper,
   override: Override | null = null,
 ): Trial {
   const { mark, earned, possible, waiting } = scoreMark(
-    markAnswer(question, answer, contextOf(content)),
+    markAnswer(question, answer, contextOf(paper)),
     question,
-    content,
+    paper.content,
   );
-  const trace = traceAnswer(question, answer, content, override).map((line) => ({
+  const trace = traceAnswer(question, answer, paper, override).map((line) => ({
     step: line.step,
     text: traceWords(line),
   }));
@@ -49,8 +49,8 @@ export function tryAnswer(
 
 export const quickDesk = {
   /** Marks what is tried beside a question. */
-  tryAnswers(question: Question, answers: (Answer | null)[], content: QuizContent): Trial[] {
-    return answers.map((answer) => tryAnswer(question, answer, content));
+  tryAnswers(question: Question, answers: (Answer | null)[], paper: Paper): Trial[] {
+    return answers.map((answer) => tryAnswer(question, answer, paper));
   },
 };
 export type QuickDesk = typeof quickDesk;

@@ -3,12 +3,15 @@ import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { columnsFor, MarkedClass, type ClassWork } from '@/core/checking/classWork';
 import { effectBetween, underPaper, type Effect } from '@/core/checking/effect';
+import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
+import { ONE } from '@/core/figures/fraction';
 import type { Answer, KindName, Question } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { canonical } from '@/core/quiz/same';
 import { answerOf, anyKind, questionOf } from './arbitrary';
+import { filledQuestion } from './filled';
 import { paperOf, phraseQuestion, share, variant, written } from './support';
 
 const attempt = (studentId: string, answers: Record<string, Answer>, number = 1): Attempt => ({
@@ -91,6 +94,43 @@ describe('the effect of a change', () => {
     const live = new MarkedClass(before, workOf(attempts));
     const effect = effectBetween(live, underPaper(live, paperOf([lake(['pond', 'cut-off lake']), plain])));
     assert.deepEqual(changes(effect).map(([who]) => who), ['ben', 'cem', 'dot', 'ann']); // prettier-ignore
+  });
+});
+
+describe('an answer that is right for another question', () => {
+  const plain = phraseQuestion([variant('plain', ['flood plain'])], {}, { id: 'q2' });
+  const lake = (unmatched: 'wrong' | 'nearMissesWait') =>
+    phraseQuestion([variant('lake', ['oxbow lake'])], {}, { id: 'q1', unmatched });
+  const given = [attempt('ann', { q1: typed('flood plain') }), attempt('ben', { q1: typed('a weir') })];
+  const of = (marked: MarkedClass, student: number) => {
+    const mark = marked.students()[student]?.sheets[0]?.scores[0]?.mark;
+    return [mark?.state, mark?.nearMiss];
+  };
+
+  test('is a near miss, and waits where near misses do', () => {
+    const wrong = new MarkedClass(paperOf([lake('wrong'), plain]), workOf(given));
+    assert.deepEqual([of(wrong, 0), of(wrong, 1)], [['marked', 'otherQuestion'], ['marked', null]]); // prettier-ignore
+    const waits = new MarkedClass(paperOf([lake('nearMissesWait'), plain]), workOf(given));
+    assert.deepEqual([of(waits, 0), of(waits, 1)], [['waits', 'otherQuestion'], ['marked', null]]); // prettier-ignore
+  });
+  test('the other question’s key decides, without this one being marked again', () => {
+    const before = new MarkedClass(paperOf([lake('nearMissesWait'), plain]), workOf(given));
+    const weir = phraseQuestion([variant('weir', ['a weir'])], {}, { id: 'q2' });
+    const after = underPaper(before, paperOf([lake('nearMissesWait'), weir]));
+    assert.deepEqual([of(after, 0), of(after, 1)], [['marked', null], ['waits', 'otherQuestion']]); // prettier-ignore
+    const effect = effectBetween(before, after);
+    assert.deepEqual([effect.marked, effect.changes.length, after.columns[0] === before.columns[0]], [['q2'], 2, true]); // prettier-ignore
+  });
+  test('in a gap as well', () => {
+    const gap = { id: 'g1', type: 'text', weight: ONE, variants: lake('wrong').variants, settings: DEFAULT_SETTINGS, unmatched: 'nearMissesWait' }; // prettier-ignore
+    const gaps = filledQuestion('gaps', { id: 'q1', gaps: [gap] });
+    const answers = given.map((one) => ({
+      ...one,
+      answers: { q1: { kind: 'gaps', gaps: { g1: (one.answers['q1'] as { text: string }).text } } as Answer },
+    }));
+    const marked = new MarkedClass(paperOf([gaps, plain]), workOf(answers));
+    const parts = marked.students().map((work) => work.sheets[0]?.scores[0]?.mark.parts[0]);
+    assert.deepEqual(parts.map((part) => [part?.state, part?.nearMiss]), [['waits', 'otherQuestion'], ['marked', null]]); // prettier-ignore
   });
 });
 

@@ -136,7 +136,7 @@ describe('laws', () => {
     fc.assert(
       fc.property(cases, ([question, answer]) => {
         const { content } = paperOf([question]);
-        const lines = traceAnswer(question, answer, content);
+        const lines = traceAnswer(question, answer, { content, questions: [] });
         const earned = scoreQuestion(
           markAnswer(question, answer, context),
           worth(question.points ?? ONE),

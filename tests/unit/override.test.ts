@@ -59,7 +59,12 @@ describe('a teacher’s own score', () => {
 
   test('the trace says what marking gave, what it gives now, and what stands', () => {
     const { content } = paperOf([question]);
-    const lines = traceAnswer(question, say('silt'), content, own('1', '0', 'told orally'));
+    const lines = traceAnswer(
+      question,
+      say('silt'),
+      { content, questions: [] },
+      own('1', '0', 'told orally'),
+    );
     assert.deepEqual(lines.map(traceWords).slice(-3), [
       'All of 2 = 2',
       'Marking gave 0 when you set your own score, and gives 2 now',

@@ -181,7 +181,9 @@ test('the trace says what was compared, which rule matched, and why not the othe
   ];
   const question = phraseQuestion(key, { typingErrors: 'byLength', typingErrorPrice: share('0.1') });
   const lines = (text: string) =>
-    traceAnswer(question, { kind: 'phrase', text }, emptyContent('T')).map(traceWords);
+    traceAnswer(question, { kind: 'phrase', text }, { content: emptyContent('T'), questions: [] }).map(
+      traceWords,
+    );
   assert.deepEqual(lines('Oxbow laek.'), [
     'Compared as “oxbow laek”',
     'Equals “oxbow lake”, with 1 typing error: 100 %',

@@ -5,7 +5,7 @@ import { MarkColumn } from '@/core/checking/markColumn';
 import { ScoreColumn } from '@/core/checking/scoreColumn';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Answer, Question } from '@/core/kinds';
-import { contextOf, markAttempt } from '@/core/marking/markAttempt';
+import { markAttempt, readingOf } from '@/core/marking/markAttempt';
 import { total } from '@/core/marking/total';
 import { traceAnswer } from '@/core/marking/traceAnswer';
 import { traceWords } from '@/core/marking/words';
@@ -55,7 +55,7 @@ describe('a question’s own rules, from the question to the score', () => {
     const worse = { options: [options[0], { id: 'gorge', text: 'gorge', credit: share('-1/2') }] };
     assert.equal(earned(of(worse), pick('gorge')), '0');
     assert.equal(earned(of({ ...worse, negativeCredit: true }), pick('gorge')), '-3/2');
-    assert.ok(traceAnswer(of(worse), pick('gorge'), emptyContent('T')).map(traceWords).includes('Not below 0: 0 % instead of -50 %')); // prettier-ignore
+    assert.ok(traceAnswer(of(worse), pick('gorge'), { content: emptyContent('T'), questions: [] }).map(traceWords).includes('Not below 0: 0 % instead of -50 %')); // prettier-ignore
   });
   test('what is in the maximum, and out of how many', () => {
     const paper = paperOf([of({}), of({ id: 'q2', standing: 'bonus' }), of({ id: 'q3', standing: 'leftOut' }), filledQuestion('note', { id: 'q4' })]); // prettier-ignore
@@ -74,7 +74,7 @@ test('law: columns of scores give what marking each answer by itself gives', () 
       const questions = list.map(([question], index) => ({ ...question, id: `q-${index}` }));
       const paper = paperOf(questions);
       const answers = Object.fromEntries(list.map(([, answer], index) => [`q-${index}`, answer]));
-      const columns = questions.map((question) => new ScoreColumn(new MarkColumn(question, contextOf(paper.content)), paper.content)); // prettier-ignore
+      const columns = questions.map((question) => new ScoreColumn(new MarkColumn(question, readingOf(paper.content)), paper)); // prettier-ignore
       const kept = () => columns.map((column, index) => column.score(answers[`q-${index}`]));
       kept();
       assert.deepEqual(kept(), markAttempt(paper, answers));

@@ -1,6 +1,6 @@
 import { joinAttempts, type Recorded } from '../marking/joinAttempts';
 import { lateness, type Lateness } from '../marking/lateness';
-import { contextOf } from '../marking/markAttempt';
+import { readingOf } from '../marking/markAttempt';
 import type { QuestionScore } from '../marking/scoreQuestion';
 import { total, type AttemptPath, type Total } from '../marking/total';
 import type { Attempt, Ruling } from '../quiz/attempt';
@@ -80,7 +80,7 @@ export function latenessOf(
 
 /** New columns of marks for all questions of a paper. */
 export const columnsFor = (paper: Paper): MarkColumn[] =>
-  paper.questions.map((question) => new MarkColumn(question, contextOf(paper.content)));
+  paper.questions.map((question) => new MarkColumn(question, readingOf(paper.content)));
 
 /** The work of a class under one revision of the key. Marks are made when they are asked for, and kept. */
 export class MarkedClass {
@@ -95,7 +95,7 @@ export class MarkedClass {
     readonly columns: readonly MarkColumn[] = columnsFor(paper),
     readonly sheets: readonly Sheet[] = sheetsOf(work),
   ) {
-    this.#scored = columns.map((column) => new ScoreColumn(column, paper.content));
+    this.#scored = columns.map((column) => new ScoreColumn(column, paper));
     this.#at = new Map(paper.questions.map((question, index) => [question.id, index]));
   }
 

@@ -1,5 +1,5 @@
 import { compare, subtract, type Fraction } from '../figures/fraction';
-import { contextKey, contextOf } from '../marking/markAttempt';
+import { contextKey, readingOf } from '../marking/markAttempt';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../quiz/same';
 import { MarkedClass } from './classWork';
@@ -41,7 +41,7 @@ export interface Effect {
  */
 export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
   const known = new Map(from.columns.map((column) => [column.question.id, column]));
-  const context = contextOf(paper.content);
+  const context = readingOf(paper.content);
   const key = contextKey(context);
   const columns = paper.questions.map((question) => {
     const column = known.get(question.id);

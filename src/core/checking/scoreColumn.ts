@@ -1,21 +1,24 @@
 import type { Answer } from '../kinds';
-import { scoreMark } from '../marking/markAttempt';
+import type { Mark, MarkingContext } from '../marking/mark';
+import { contextOf, markAmongOthers, scoreMark } from '../marking/markAttempt';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from '../marking/scoreQuestion';
 import { pointsOf } from '../quiz/points';
 import type { Override } from '../quiz/override';
-import type { QuizContent } from '../quiz/quiz';
+import type { Paper } from '../quiz/quiz';
 import type { MarkColumn } from './markColumn';
 
 /** The scores of one question, one for each distinct answer: what nobody changed by hand is worked out once. */
 export class ScoreColumn {
   readonly #scores = new Map<string, QuestionScore>();
   readonly #rules: ScoringRules;
+  readonly #context: MarkingContext;
 
   constructor(
     readonly marks: MarkColumn,
-    readonly content: QuizContent,
+    readonly paper: Paper,
   ) {
-    this.#rules = rulesOf(marks.question, pointsOf(marks.question, content));
+    this.#rules = rulesOf(marks.question, pointsOf(marks.question, paper.content));
+    this.#context = contextOf(paper);
   }
 
   /** The score of an answer; an override, and hints that were shown, make one of their own. */
@@ -26,14 +29,18 @@ export class ScoreColumn {
   ): QuestionScore {
     const key = this.marks.keyOf(answer);
     if (override || hints.length > 0) {
-      const mark = this.marks.markOf(key, answer);
-      return scoreMark(mark, this.marks.question, this.content, override, hints);
+      return scoreMark(this.#mark(key, answer), this.marks.question, this.paper.content, override, hints);
     }
     let score = this.#scores.get(key);
     if (!score) {
-      score = scoreQuestion(this.marks.markOf(key, answer), this.#rules);
+      score = scoreQuestion(this.#mark(key, answer), this.#rules);
       this.#scores.set(key, score);
     }
     return score;
+  }
+
+  #mark(key: string, answer: Answer | undefined): Mark {
+    const { question } = this.marks;
+    return markAmongOthers(this.marks.markOf(key, answer), question, answer ?? null, this.#context);
   }
 }

@@ -57,6 +57,8 @@ export interface Kind<Question, Answer, Face> {
   /** What is right and how part of the points is given, in sentences: for print, screen readers and traces. */
   describe(question: Question): string[];
   mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
+  /** True where an answer that matches nothing is looked for among the quiz's other questions. */
+  readonly readsOthers?: true;
   /** How that mark came about: what it was compared as, which rule matched, why not the others. */
   explain(question: Question, answer: Answer | null, context: MarkingContext): TraceLine[];
   /** The same string for answers that are always marked alike. */

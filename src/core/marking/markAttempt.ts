@@ -6,18 +6,52 @@ import type { Override } from '../quiz/override';
 import { WAITS, type Mark, type MarkingContext } from './mark';
 import { rulesOf, scoreQuestion, type QuestionScore } from './scoreQuestion';
 
-export const contextOf = (content: QuizContent): MarkingContext => ({
-  language: content.language,
-  decimalSign: content.decimalSign,
+/** How answers are read in a quiz, without its other questions. */
+export const readingOf = ({ language, decimalSign }: QuizContent): MarkingContext => ({
+  language,
+  decimalSign,
 });
+
+/** Made once for each paper, which never changes. */
+const contexts = new WeakMap<Paper, MarkingContext>();
+
+/** Everything of a quiz that marking one of its questions may ask for. */
+export function contextOf(paper: Paper): MarkingContext {
+  const known = contexts.get(paper);
+  if (known) return known;
+  const others = paper.questions.filter(({ kind }) => kind === 'phrase');
+  const context = { ...readingOf(paper.content), others };
+  contexts.set(paper, context);
+  return context;
+}
 
 /** The same for contexts in which every answer is marked alike. */
 export const contextKey = ({ language, decimalSign }: MarkingContext): string => `${language} ${decimalSign}`;
 
-/** Marks one answer by its question's key. A pure function of question, answer and language. */
+/** Marks one answer by its question's key. A pure function of question, answer and context. */
 export function markAnswer(question: Question, answer: Answer | null, context: MarkingContext): Mark {
   if (answer && !isAnswerTo(question, answer)) return WAITS;
   return kindOf(question).mark(question, answer, context);
+}
+
+/** True where an answer, or a part of it, matched nothing and is near nothing in its own question's key. */
+const isUnexplained = ({ rule, nearMiss, state }: Pick<Mark, 'rule' | 'nearMiss' | 'state'>): boolean =>
+  state !== 'blank' && rule === null && nearMiss === null;
+
+/**
+ * The mark of an answer once the quiz's other questions are looked at, from the mark that its own question gives: a
+ * near miss may be right for another one. Kept apart, as marks by the own key alone hold as long as that key.
+ */
+export function markAmongOthers(
+  mark: Mark,
+  question: Question,
+  answer: Answer | null,
+  context: MarkingContext,
+): Mark {
+  if (!answer || !kindOf(question).readsOthers || !context.others?.some(({ id }) => id !== question.id))
+    return mark;
+  const open = mark.parts.length > 0 ? mark.parts.some(isUnexplained) : isUnexplained(mark);
+  return open ? markAnswer(question, answer, context) : mark;
 }
 
 /** Marks what should be an answer but may be anything, such as a file's JSON: what cannot be read waits. */
@@ -46,7 +80,7 @@ export function markAttempt(
   overrides: Readonly<Record<string, Override>> = {},
   hints: HintsShown = {},
 ): QuestionScore[] {
-  const context = contextOf(paper.content);
+  const context = contextOf(paper);
   return paper.questions.map((question) =>
     scoreMark(
       markAnswer(question, answers[question.id] ?? null, context),

@@ -1,7 +1,7 @@
 import { kindOf, type Answer, type Question } from '../kinds';
 import type { Override } from '../quiz/override';
 import { pointsOf } from '../quiz/points';
-import type { QuizContent } from '../quiz/quiz';
+import type { Paper } from '../quiz/quiz';
 import { contextOf, markAnswer } from './markAttempt';
 import { rulesOf, traceQuestion } from './scoreQuestion';
 import type { TraceLine } from './trace';
@@ -10,14 +10,14 @@ import type { TraceLine } from './trace';
 export function traceAnswer(
   question: Question,
   answer: Answer | null,
-  content: QuizContent,
+  paper: Paper,
   override: Override | null = null,
   hints: readonly string[] = [],
 ): TraceLine[] {
-  const context = contextOf(content);
+  const context = contextOf(paper);
   const mark = markAnswer(question, answer, context);
   return [
     ...kindOf(question).explain(question, answer, context),
-    ...traceQuestion(mark, rulesOf(question, pointsOf(question, content), hints), override),
+    ...traceQuestion(mark, rulesOf(question, pointsOf(question, paper.content), hints), override),
   ];
 }

@@ -5,7 +5,7 @@ import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/useNow';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
-import { useQuiz, type QuizView } from '@/ui/quizContext';
+import { usePaper, useQuiz, type QuizView } from '@/ui/quizContext';
 import { quizState } from '@/ui/quizState';
 import { useSaving } from '@/ui/saving';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
@@ -61,10 +61,7 @@ export function StationBar({ station }: { readonly station: string }) {
   const [asking, setAsking] = useState(false);
   const saving = useSaving();
   const left = useLeft(view);
-  const total = pointsOfPaper({
-    content: quiz.content,
-    questions: questions.map((record) => record.question),
-  });
+  const total = pointsOfPaper(usePaper());
   const at = useNow();
   const open = isOpen(quiz.standing.opening, at);
   return (

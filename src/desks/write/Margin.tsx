@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
-import { bestPossible, contextOf } from '@/core/marking/markAttempt';
+import { bestPossible } from '@/core/marking/markAttempt';
 import { equal } from '@/core/figures/fraction';
 import { nearMissWords } from '@/core/marking/words';
 import { isSilent } from '@/core/quiz/silence';
@@ -9,15 +9,15 @@ import type { QuestionRecord } from '@/store/db';
 import { CreditPie } from '@/ui/CreditPie';
 import { FeedbackView } from '@/ui/FeedbackView';
 import { points } from '@/ui/figures';
-import { useQuiz } from '@/ui/quizContext';
+import { usePaper, useQuiz } from '@/ui/quizContext';
 import { Trace } from '@/ui/Trace';
 import { quickWorker } from '@/workers/clients';
 import type { Trial } from '@/workers/quickDesk';
 
 /** The best possible paper, marked before anyone sits it, and what it misses. */
 function WholePaper() {
-  const { quiz, questions } = useQuiz();
-  const paper = { content: quiz.content, questions: questions.map((record) => record.question) };
+  const { quiz } = useQuiz();
+  const paper = usePaper();
   const { best, outOf, missing } = bestPossible(paper);
   const numbers = missing.map((id) => quiz.content.order.indexOf(id) + 1);
   const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
@@ -98,24 +98,22 @@ function TrialRow({ question, answer, trial, open }: TrialProps) {
 
 /** Answers tried on the question in hand, marked by the worker whenever they or the key change. */
 function useTrials(question: Question, answers: readonly Answer[]): readonly Trial[] {
-  const { quiz } = useQuiz();
+  const paper = usePaper();
   const [trials, setTrials] = useState<readonly Trial[]>([]);
-  const { content } = quiz;
   const key = JSON.stringify(answers);
   useEffect(() => {
     let current = true;
     void quickWorker()
-      .tryAnswers(question, JSON.parse(key) as Answer[], content)
+      .tryAnswers(question, JSON.parse(key) as Answer[], paper)
       .then((marked) => current && setTrials(marked));
     return () => {
       current = false;
     };
-  }, [question, key, content]);
+  }, [question, key, paper]);
   return trials;
 }
 
 function TryAnswer({ question, number }: { readonly question: Question; readonly number: number }) {
-  const { quiz } = useQuiz();
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [kept, setKept] = useState<readonly Answer[]>([]);
   const answers = [...(answer ? [answer] : []), ...kept];
@@ -134,13 +132,7 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
         Try an answer to question {number}
       </h2>
       <div className="mt-1.5">
-        <Try
-          question={question}
-          value={answer}
-          onChange={setAnswer}
-          onKeep={keep}
-          context={contextOf(quiz.content)}
-        />
+        <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} />
       </div>
       <ul aria-live="polite">
         {answers.map((tried, index) => {

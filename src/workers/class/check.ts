@@ -171,12 +171,8 @@ export async function openAnswer(
   if (!attempt || !question) return null;
   const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
   const answer = attempt.answers[questionId] ?? null;
-  const { marked } = scoreMark(
-    markAnswer(question, answer, contextOf(paper.content)),
-    question,
-    paper.content,
-  );
-  const trial = tryAnswer(question, answer, paper.content, override);
+  const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper)), question, paper.content);
+  const trial = tryAnswer(question, answer, paper, override);
   return { answer, trial, override, marked };
 }
 

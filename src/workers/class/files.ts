@@ -126,11 +126,12 @@ export async function importFile(
 ): Promise<ImportReport> {
   const { papers, paper } = await read(quizId, table, columns, choices);
   const byId = new Map(paper.questions.map((question) => [question.id, question]));
+  const context = contextOf(paper);
   const report = await importPapers(quizId, papers, {
     marked: ({ answers }, questionId) => {
       const question = byId.get(questionId);
       if (!question) return null;
-      const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper.content));
+      const mark = markAnswer(question, answers[questionId] ?? null, context);
       return scoreMark(mark, question, paper.content).marked;
     },
     differ: (before, after) => answersDiffer(paper, before, after),

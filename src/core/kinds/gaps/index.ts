@@ -121,6 +121,7 @@ export const gaps: Kind<GapsQuestion, GapsAnswer, GapsFace> = {
   choicesShown: () => null,
   describe,
   mark,
+  readsOthers: true,
   explain,
   answerKey: (answer) => keyOfEntries(answer.gaps),
   answerText: (question, answer) => joinCells(question.gaps.map((gap) => givenIn(question, gap, answer))),

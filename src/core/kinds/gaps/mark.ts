@@ -6,7 +6,7 @@ import { bestPairs } from '../../figures/bestPairs';
 import type { Mark, MarkingContext, PartMark } from '../../marking/mark';
 import { joinParts, type WeighedPart } from '../joined';
 import { blankPart, partOf } from '../marks';
-import { hasKey as hasTextKey, judgeText, unmatchedWaits } from '../phrase/mark';
+import { hasKey as hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../phrase/mark';
 import { hasPoolKey, markPool } from './pool';
 import type { Gap, GapsAnswer, GapsQuestion } from './schema';
 import { typedIn } from './typed';
@@ -36,13 +36,27 @@ const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
 const judged = new WeakMap<Gap, Map<string, PartMark>>();
 const MOST_KEPT = 20_000;
 
+/** As {@link markAlone}, with the quiz's other questions looked at where the gap's own key knows nothing of a text. */
 function markTyped(
   question: GapsQuestion,
   gap: Extract<Gap, { type: 'text' | 'number' }>,
   text: string,
   context: MarkingContext,
 ): PartMark {
-  if (context.others) return judgeTyped(question, gap, text, context);
+  const { others, ...own } = context;
+  const part = markAlone(question, gap, text, own);
+  if (!others || gap.type !== 'text' || part.state === 'blank' || part.rule !== null || part.nearMiss !== null) return part; // prettier-ignore
+  const nearMiss = hasGapKey(question, gap) ? rightElsewhere(text, question.id, context) : null;
+  if (nearMiss === null) return part;
+  return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : { ...part, nearMiss };
+}
+
+function markAlone(
+  question: GapsQuestion,
+  gap: Extract<Gap, { type: 'text' | 'number' }>,
+  text: string,
+  context: MarkingContext,
+): PartMark {
   const kept = judged.get(gap) ?? new Map<string, PartMark>();
   judged.set(gap, kept);
   const key = `${context.language} ${context.decimalSign} ${text}`;

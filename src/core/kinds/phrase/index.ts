@@ -29,6 +29,7 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   choicesShown: () => null,
   describe,
   mark,
+  readsOthers: true,
   explain,
   answerKey: (answer) => answer.text,
   answerText: (_, answer) => shownText(answer.text),

@@ -1,5 +1,6 @@
 import { isBlankText } from '../../answers/text/prepare';
 import { smaller, ZERO, type Fraction } from '../../figures/fraction';
+import type { Question } from '..';
 import { BLANK, WAITS, type Mark, type MarkingContext, type NearMiss } from '../../marking/mark';
 import { markOf } from '../marks';
 import { contradicts, decide, type Match } from './decide';
@@ -13,21 +14,35 @@ export const hasKey = (question: TextKey): boolean =>
     (variant) => variant.credit.n > 0 && variant.forms.some((form) => form.trim() !== ''),
   );
 
+/** Which questions of a list accept a text: the same texts are asked for again and again. */
+const acceptedBy = new WeakMap<readonly Question[], Map<string, readonly string[]>>();
+const MOST_KEPT = 20_000;
+
+function acceptingQuestions(
+  text: string,
+  language: string,
+  questions: readonly Question[],
+): readonly string[] {
+  const kept = acceptedBy.get(questions) ?? new Map<string, readonly string[]>();
+  acceptedBy.set(questions, kept);
+  const key = `${language} ${text}`;
+  const known = kept.get(key);
+  if (known) return known;
+  const texts = new AnswerTexts(text, language);
+  const found = questions
+    .filter((one) => one.kind === 'phrase' && (decide(readyKey(one, language), texts)?.credit.n ?? 0) > 0)
+    .map(({ id }) => id);
+  if (kept.size < MOST_KEPT) kept.set(key, found);
+  return found;
+}
+
 /** An answer that matches nothing here and is accepted in another question of the quiz, by that one's settings. */
-function rightElsewhere(
+export const rightElsewhere = (
   text: string,
   id: string,
   { language, others = [] }: MarkingContext,
-): NearMiss | null {
-  const texts = new AnswerTexts(text, language);
-  const right = others.some(
-    (other) =>
-      other.kind === 'phrase' &&
-      other.id !== id &&
-      (decide(readyKey(other, language), texts)?.credit.n ?? 0) > 0,
-  );
-  return right ? 'otherQuestion' : null;
-}
+): NearMiss | null =>
+  acceptingQuestions(text, language, others).some((other) => other !== id) ? 'otherQuestion' : null;
 
 /** How a typed text was judged by a key of variants. */
 export interface TextVerdict {
