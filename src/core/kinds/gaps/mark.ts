@@ -33,8 +33,17 @@ const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
   partOf(id, ZERO, { state: 'waits', nearMiss });
 
 /** What was typed into a gap is judged once: gaps never change, and students type the same again and again. */
-const judged = new WeakMap<Gap, Map<string, PartMark>>();
+const judged = new WeakMap<Gap, Map<string, Map<string, PartMark>>>();
 const MOST_KEPT = 20_000;
+
+function keptFor(gap: Gap, { language, decimalSign }: MarkingContext): Map<string, PartMark> {
+  let byReading = judged.get(gap);
+  if (!byReading) judged.set(gap, (byReading = new Map()));
+  const reading = decimalSign === 'comma' ? `${language},` : language;
+  let kept = byReading.get(reading);
+  if (!kept) byReading.set(reading, (kept = new Map()));
+  return kept;
+}
 
 /** As {@link markAlone}, with the quiz's other questions looked at where the gap's own key knows nothing of a text. */
 function markTyped(
@@ -43,9 +52,8 @@ function markTyped(
   text: string,
   context: MarkingContext,
 ): PartMark {
-  const { others, ...own } = context;
-  const part = markAlone(question, gap, text, own);
-  if (!others || gap.type !== 'text' || part.state === 'blank' || part.rule !== null || part.nearMiss !== null) return part; // prettier-ignore
+  const part = markAlone(question, gap, text, context);
+  if (!context.others || gap.type !== 'text' || part.state === 'blank' || part.rule !== null || part.nearMiss !== null) return part; // prettier-ignore
   const nearMiss = hasGapKey(question, gap) ? rightElsewhere(text, question.id, context) : null;
   if (nearMiss === null) return part;
   return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : { ...part, nearMiss };
@@ -57,13 +65,11 @@ function markAlone(
   text: string,
   context: MarkingContext,
 ): PartMark {
-  const kept = judged.get(gap) ?? new Map<string, PartMark>();
-  judged.set(gap, kept);
-  const key = `${context.language} ${context.decimalSign} ${text}`;
-  const known = kept.get(key);
+  const kept = keptFor(gap, context);
+  const known = kept.get(text);
   if (known) return known;
   const part = judgeTyped(question, gap, text, context);
-  if (kept.size < MOST_KEPT) kept.set(key, part);
+  if (kept.size < MOST_KEPT) kept.set(text, part);
   return part;
 }
 
@@ -82,7 +88,7 @@ function judgeTyped(
     const rule = hit === null ? null : hit === 'key' ? 'key' : hit.id;
     return partOf(gap.id, credit, { rule, feedback, nearMiss });
   }
-  const { match, nearMiss } = judgeText(gap, text, question.id, context);
+  const { match, nearMiss } = judgeText(gap, text, question.id, { ...context, others: [] });
   if (!match) return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : partOf(gap.id, ZERO, { nearMiss }); // prettier-ignore
   const { variant } = match.variant;
   return partOf(gap.id, match.credit, {
