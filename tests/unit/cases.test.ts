@@ -1,12 +1,10 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import { add, fraction, multiply, toDecimalText, ZERO, type Fraction } from '@/core/figures/fraction';
-import { KINDS, kindOf, type Answer, type KindName } from '@/core/kinds';
+import { KINDS, kindOf, type KindName } from '@/core/kinds';
 import { joinAttempts } from '@/core/marking/joinAttempts';
 import { afterLateness, lateness } from '@/core/marking/lateness';
-import { BLANK, verdictOf, WAITS, type Mark, type MarkingContext, type NearMiss } from '@/core/marking/mark';
-import { markAnswer } from '@/core/marking/markAttempt';
+import { BLANK, verdictOf, WAITS, type Mark, type NearMiss } from '@/core/marking/mark';
 import {
   scoreQuestion,
   traceQuestion,
@@ -19,43 +17,16 @@ import type { AttemptRule, LateRule, ScoreRules } from '@/core/quiz/rules';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { finishedAt, whyNotCounted } from '@/core/quiz/window';
 import { path, share, written } from './support';
-import { filledQuestion } from './filled';
-
-const read = <Row>(name: string): Row[] =>
-  JSON.parse(readFileSync(`tests/cases/${name}.json`, 'utf8')) as Row[];
-
-interface MarkCase {
-  title: string;
-  kind: KindName;
-  context: MarkingContext;
-  others?: object[];
-  points?: Fraction;
-  question: object;
-  answer: Answer | null;
-  expect: {
-    credit?: Fraction;
-    verdict?: string;
-    near?: NearMiss | null;
-    nearOneOf?: NearMiss[];
-    errors?: number;
-    matched?: string | null | (string | null)[];
-    reason?: string;
-  };
-}
+import { readCases, worked, type MarkCase } from '../workedCases';
 
 /** The rules that matched: one for an answer, or one for each part. */
 const matchedBy = (mark: Mark): string | null | (string | null)[] =>
   mark.parts.length > 0 ? mark.parts.map((part) => (part.credit.n > 0 ? part.rule : null)) : mark.rule;
 
 describe('answers and what they earn', () => {
-  for (const one of read<MarkCase>('marks')) {
+  for (const one of readCases<MarkCase>('marks')) {
     test(one.title, () => {
-      const question = filledQuestion(one.kind, one.question);
-      const others = (one.others ?? []).map((other, at) =>
-        filledQuestion('phrase', { id: `other-${at}`, ...other }),
-      );
-      const context = { ...one.context, others };
-      const mark = markAnswer(question, one.answer, context);
+      const { question, context, mark } = worked(one);
       const { expect } = one;
       const trace = () => JSON.stringify(kindOf(question).explain(question, one.answer, context));
       if (expect.credit) assert.equal(written(mark.credit), written(expect.credit), trace());
@@ -103,7 +74,7 @@ const markWith = (state: Mark['state'], credit: Fraction): Mark =>
     : { ...BLANK, state, credit, keyCredit: credit, allWrong: state === 'marked' && credit.n <= 0 };
 
 describe('the way of a score', () => {
-  for (const one of read<ScoreCase>('scores')) {
+  for (const one of readCases<ScoreCase>('scores')) {
     test(one.title, () => {
       const { expect } = one;
       const marked = one.questions.map(({ state, credit, override, ...rules }) => {
@@ -167,7 +138,7 @@ interface LateCase {
 }
 
 describe('late work', () => {
-  for (const one of read<LateCase>('late')) {
+  for (const one of readCases<LateCase>('late')) {
     test(one.title, () => {
       const due = { due: one.due === null ? null : Date.parse(one.due), grace: one.grace };
       const until = one.until === null ? null : Date.parse(one.until);
@@ -256,7 +227,7 @@ describe('repeating, joining, rounding', () => {
 });
 
 test('every kind of question is among the cases', () => {
-  const found = new Set(read<MarkCase>('marks').map(({ kind }) => kind));
+  const found = new Set(readCases<MarkCase>('marks').map(({ kind }) => kind));
   const missing = (Object.keys(KINDS) as KindName[]).filter((kind) => !found.has(kind));
   assert.deepEqual(missing, ['pickOne', 'note'], 'these two are in tests of their own');
 });

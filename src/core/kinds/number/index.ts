@@ -1,7 +1,8 @@
 import { keyNumber } from '../../answers/number/compare';
+import { numberKeyWords } from '../../answers/number/words';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
-import { ONE, toPercentText } from '../../figures/fraction';
+import { ONE } from '../../figures/fraction';
 import { shownText } from '../../quiz/shownText';
 import type { Accepted, Kind, Problem } from '../kind';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
@@ -36,18 +37,8 @@ function accept(question: NumberQuestion, answer: NumberAnswer, as: Accepted, ne
   return { ...question, expected: [...others, added] };
 }
 
-function describe(question: NumberQuestion): string[] {
-  if (!hasKey(question)) return ['No number is right yet: every answer waits.'];
-  const expected = question.expected.map(({ value, credit }) => `${value} earns ${toPercentText(credit)} %.`);
-  const bands = question.bands.filter(({ kind }) => kind !== 'exact').map((band) => {
-    const earns = `earns ${toPercentText(band.credit)} %.`;
-    if (band.kind === 'amount') return `Within ${band.amount} of it ${earns}`;
-    if (band.kind === 'percent') return `Within ${band.percent} % of it ${earns}`;
-    if (band.kind === 'figures') return `The same to ${band.figures} significant figures ${earns}`;
-    return band.kind === 'range' ? `From ${band.from} to ${band.to} ${earns}` : '';
-  }); // prettier-ignore
-  return [`${question.key} is right.`, ...bands, ...expected];
-}
+const describe = (question: NumberQuestion): string[] =>
+  hasKey(question) ? numberKeyWords(question) : ['No number is right yet: every answer waits.'];
 
 export const number: Kind<NumberQuestion, NumberAnswer, NumberFace> = {
   name: 'number',

@@ -1,5 +1,6 @@
 import { readPattern } from '../../answers/text/pattern';
 import { comparedText } from '../../answers/text/prepare';
+import { settingsWords } from '../../answers/text/words';
 import { toPercentText } from '../../figures/fraction';
 import type { Problem } from '../kind';
 import { hasKey } from './mark';
@@ -41,10 +42,12 @@ const WAYS = {
 
 /** Which variants earn what, and what happens to anything else. */
 export function describe(question: PhraseQuestion): string[] {
-  const variants = question.variants.map(
-    ({ forms, match, credit }) =>
-      `${forms.map((form) => `“${form}”`).join(' or ')}, ${WAYS[match]}, earns ${toPercentText(credit)} %.`,
-  );
+  const variants = question.variants.map(({ forms, match, credit, decides, settings }) => {
+    const own = Object.keys(settings).length > 0 ? settingsWords({ ...question.settings, ...settings }) : [];
+    const rule = `${WAYS[match]}${decides ? ', deciding' : ''}, earns ${toPercentText(credit)} %`;
+    const compared = own.length > 0 ? ` (${own.join(' ').replace(/\.$/, '')})` : '';
+    return `${forms.map((form) => `“${form}”`).join(' or ')}, ${rule}${compared}.`;
+  });
   const rest = { wrong: 'is wrong', waits: 'waits', nearMissesWait: 'is wrong, but near misses wait' };
-  return [...variants, `Anything else ${rest[question.unmatched]}.`];
+  return [...variants, ...settingsWords(question.settings), `Anything else ${rest[question.unmatched]}.`];
 }

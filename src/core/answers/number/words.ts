@@ -1,0 +1,59 @@
+import { toPercentText } from '../../figures/fraction';
+import type { Band, FormRule, NumberKey, UnitRule } from './schema';
+
+const times = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+function bandWords(band: Band): string {
+  const earns = `earns ${toPercentText(band.credit)} %`;
+  switch (band.kind) {
+    case 'exact':
+      return `exactly the key ${earns}`;
+    case 'amount':
+      return `within ${band.amount} of it ${earns}`;
+    case 'percent':
+      return `within ${band.percent} % of it ${earns}`;
+    case 'figures':
+      return `the same to ${times(band.figures, 'significant figure')} ${earns}`;
+    case 'range':
+      return `from ${band.from} ${band.fromIn ? '' : '(not included) '}to ${band.to} ${band.toIn ? '' : '(not included) '}${earns}`;
+  }
+}
+
+function formWords(form: FormRule): string[] {
+  if (form.kind === 'any') return [];
+  const asked = {
+    lowestTerms: 'in lowest terms',
+    decimals: form.kind === 'decimals' ? `with ${times(form.count, 'decimal')}` : '',
+    figures: form.kind === 'figures' ? `to ${times(form.count, 'significant figure')}` : '',
+    scientific: 'as a number times a power of ten',
+  }[form.kind];
+  return [`Asked ${asked}; another form leaves ${toPercentText(form.otherwise)} %.`];
+}
+
+function unitWords(unit: UnitRule): string[] {
+  if (unit.kind === 'none') return [];
+  const units = unit.units.map(({ names, factor }) => (factor === '1' ? names.join(' or ') : `${names.join(' or ')} (× ${factor})`)); // prettier-ignore
+  const missing = unit.kind === 'required' ? `; a missing unit leaves ${toPercentText(unit.missing)} %` : '';
+  return [
+    `Unit, ${unit.kind}: ${units.join(', ') || 'none'}${missing}; an unknown one leaves ${toPercentText(unit.unknown)} %.`,
+  ];
+}
+
+const sentence = (words: string): string => `${words.slice(0, 1).toUpperCase()}${words.slice(1)}.`;
+
+/** What earns what in a number's key, in sentences: the key, what is near enough, other values, form and unit. */
+export function numberKeyWords(key: NumberKey): string[] {
+  const exactly = key.bands.length === 1 && key.bands[0]?.kind === 'exact' && key.bands[0].credit.n === key.bands[0].credit.d; // prettier-ignore
+  const expected = key.expected.map(({ value, credit, bands }) => {
+    const own = bands ? ` (${bands.map(bandWords).join(', ')})` : '';
+    return `${value}${own} earns ${toPercentText(credit)} %.`;
+  });
+  return [
+    `${key.key} is right.`,
+    ...(exactly ? [] : key.bands.map((band) => sentence(bandWords(band)))),
+    ...expected,
+    ...formWords(key.form),
+    ...unitWords(key.unit),
+    ...(key.bareFraction || !/[%‰]/.test(key.key) ? [] : ['The bare fraction is wrong.']),
+  ];
+}
