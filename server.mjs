@@ -11,7 +11,9 @@ import { pathToFileURL } from 'node:url';
 const port = Number(process.env.PORT ?? 4321);
 const host = process.env.HOST ?? '127.0.0.1';
 const dist = resolve(process.env.DIST ?? 'dist');
+/** What a request may bring: little, but for what is to be marked, which is counted again as it comes. */
 const LARGEST_BODY = 1_000_000;
+const LARGEST_TO_MARK = 100_000_000;
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 
@@ -62,9 +64,14 @@ function isForeign(request) {
   }
 }
 
-function refuse(response, status, text) {
-  response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8' });
-  response.end(`${text}\n`);
+/** Says what is wrong: to programs as problem details (RFC 9457). */
+function refuse(response, status, text, path = '/') {
+  const isApi = path.startsWith('/api/');
+  const type = isApi ? 'application/problem+json' : 'text/plain';
+  response.writeHead(status, { 'content-type': `${type}; charset=utf-8` });
+  response.end(
+    isApi ? JSON.stringify({ type: 'about:blank', title: text, status, detail: text }) : `${text}\n`,
+  );
 }
 
 const { handler } = await import(pathToFileURL(join(dist, 'server', 'entry.mjs')).href);
@@ -77,9 +84,10 @@ const server = createServer((request, response) => {
   response.setHeader('referrer-policy', 'no-referrer');
   if (!request.headers.host) return refuse(response, 400, 'A Host header is needed.');
   if (isForeign(request))
-    return refuse(response, 403, 'This address takes requests from its own pages only.');
-  if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY) {
-    return refuse(response, 413, `A request may hold at most ${LARGEST_BODY} bytes.`);
+    return refuse(response, 403, 'This address takes requests from its own pages only.', path);
+  const largest = path === '/api/mark' ? LARGEST_TO_MARK : LARGEST_BODY;
+  if (Number(request.headers['content-length'] ?? 0) > largest) {
+    return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }
   // Astro serves its own not-found page under any address but that page's own.
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';

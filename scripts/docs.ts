@@ -1,5 +1,9 @@
-/** `npm run docs`: writes the pages of `docs/` that are made from the code, which `npm test` keeps true. */
-import { writeFileSync } from 'node:fs';
-import { casesPage } from '../tests/workedCases';
+/** `npm run docs`: writes the files that are made from the code, which `npm test` keeps true. */
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { generated } from '../tests/generated';
 
-writeFileSync('docs/marking-cases.md', casesPage());
+for (const [path, bytes] of generated()) {
+  mkdirSync(dirname(path), { recursive: true });
+  writeFileSync(path, bytes);
+}

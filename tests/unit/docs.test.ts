@@ -6,7 +6,7 @@ import { afterLateness, lateness } from '@/core/marking/lateness';
 import { verdictOf, type Mark } from '@/core/marking/mark';
 import { markAnswer } from '@/core/marking/markAttempt';
 import type { LateRule } from '@/core/quiz/rules';
-import { casesPage } from '../workedCases';
+import { generated } from '../generated';
 import { filledQuestion } from './filled';
 import { phraseQuestion, share, variant, written } from './support';
 
@@ -32,9 +32,10 @@ function resultOf(mark: Mark): string {
   return `${verdictOf(mark)}${errors}${mark.nearMiss ? `; near miss: ${mark.nearMiss}` : ''}`;
 }
 
-test('the page of worked cases is what the cases give', () => {
-  assert.equal(readFileSync('docs/marking-cases.md', 'utf8'), casesPage(), 'to write it anew: npm run docs');
-});
+for (const [path, bytes] of generated())
+  test(`${path} is what the code makes`, () => {
+    assert.ok(Buffer.from(bytes).equals(readFileSync(path)), 'to write it anew: npm run docs');
+  });
 
 describe('the tables of the page of rules', () => {
   for (const [right, wrong, settings, answer, result] of tableOf('right', 'expected wrong', 'settings', 'answer', 'result')) {

@@ -120,18 +120,19 @@ export class MarkedClass {
 
   /** Everyone with finished work, in the order of their first attempts. */
   students(): readonly StudentWork[] {
-    this.#students ??= this.#joined();
+    this.#students ??= [...this.eachStudent()];
     return this.#students;
   }
 
-  #joined(): StudentWork[] {
+  /** The same one after another, for those who must pause in between. */
+  *eachStudent(): Generator<StudentWork> {
     const byStudent = new Map<string, Sheet[]>();
     for (const sheet of this.sheets) {
       const own = byStudent.get(sheet.attempt.studentId);
       if (own) own.push(sheet);
       else byStudent.set(sheet.attempt.studentId, [sheet]);
     }
-    return [...byStudent].map(([studentId, sheets]) => this.#studentWork(studentId, sheets));
+    for (const [studentId, sheets] of byStudent) yield this.#studentWork(studentId, sheets);
   }
 
   #studentWork(studentId: string, sheets: readonly Sheet[]): StudentWork {

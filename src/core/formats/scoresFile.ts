@@ -1,5 +1,9 @@
 import papa from 'papaparse';
-import { divide, multiply, toDecimalText, type Fraction } from '../figures/fraction';
+import type { StudentWork } from '../checking/classWork';
+import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures/fraction';
+import { wallClock } from '../figures/wallClock';
+import { outOfPaper } from '../quiz/points';
+import type { Paper } from '../quiz/quiz';
 import { FORMULA } from './formula';
 
 /** One student's scores as they go into a file. */
@@ -69,4 +73,32 @@ export function writeScores(
     ),
   );
   return `\uFEFF${papa.unparse([header, ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+}
+
+/** An instant as files write it: wall-clock time in a zone, to the minute. */
+export const zoneTime = (at: number, zone: string): string =>
+  new Date(wallClock(at, zone)).toISOString().slice(0, 16).replace('T', ' ');
+
+/** One student's row: the recorded score, and the parts of the attempt that stands. Without work nothing is recorded. */
+export function scoreRowOf(
+  work: StudentWork | undefined,
+  base: Pick<ScoreRow, 'name' | 'number' | 'groups'>,
+  paper: Paper,
+  more: Pick<ScoreRow, 'comment' | 'handedIn'>,
+): ScoreRow {
+  const { name, number, groups } = base;
+  const recorded = work?.recorded ?? null;
+  const sheet = work?.sheets.find(({ attempt }) => attempt === work.counted);
+  return {
+    name,
+    number,
+    groups,
+    ...more,
+    score: recorded?.score ?? null,
+    outOf: outOfPaper(paper),
+    waiting: recorded?.waiting ?? ZERO,
+    attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
+    late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
+    parts: paper.questions.map((_, index) => sheet?.scores[index]?.earned ?? null),
+  };
 }

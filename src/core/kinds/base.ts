@@ -16,17 +16,17 @@ export const Points = Fraction.refine(
 
 /** A typed share of the points: 0 … 1. */
 export const Share = Fraction.refine((value) => value.n >= 0 && value.n <= value.d, {
-  message: 'A credit is between 0 % and 100 %',
+  message: 'At least 0, at most 1',
 });
 
 /** A credit: a share of the points from −1 to 1; below 0 it counts only where negative credit is on. */
 export const Credit = Fraction.refine((value) => Math.abs(value.n) <= value.d, {
-  message: 'A credit is between −100 % and 100 %',
+  message: 'At least −1, at most 1',
 });
 
 /** A share that is a weight: at least 0. */
 export const Weight = Fraction.refine((value) => value.n >= 0 && value.n <= 1000 * value.d, {
-  message: 'A weight is 0 to 1000',
+  message: 'At least 0, at most 1000',
 });
 
 /** The price of a wrong pick, in right picks: 0 … 5. */

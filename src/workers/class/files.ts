@@ -7,20 +7,18 @@ import {
   proposeRosterColumns, readRoster, type RosterChange, type RosterUse,
 } from '@/core/formats/rosterFile'; // prettier-ignore
 import { writeRefused } from '@/core/formats/refusedFile';
-import { writeScores, type ScoreColumn, type ScoreRow } from '@/core/formats/scoresFile';
+import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
 import { contextOf, markAnswer, markAttempt, scoreMark } from '@/core/marking/markAttempt';
 import { total, type Total } from '@/core/marking/total';
 import { questionTitle } from '@/core/quiz/plainText';
-import { outOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
-import { wallClock } from '@/core/figures/wallClock';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/comments';
 import { importPapers, mappingOf, rememberMapping, type ImportReport } from '@/store/imports';
 import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
-import { byName, liveClass, workOf, type NamedWork } from './papers';
+import { byName, liveClass, workOf } from './papers';
 
 /** The first marks that a file would give. */
 export interface FirstMark {
@@ -42,30 +40,6 @@ export interface FilePreview {
 
 const FIRST = 3;
 
-/** An instant as a file of scores writes it: wall-clock time in the quiz's zone. */
-const timeText = (at: number, zone: string): string =>
-  new Date(wallClock(at, zone)).toISOString().slice(0, 16).replace('T', ' ');
-
-function scoreRow(
-  work: NamedWork | undefined,
-  base: Pick<ScoreRow, 'name' | 'number' | 'groups'>,
-  paper: Paper,
-  more: Pick<ScoreRow, 'comment' | 'handedIn'>,
-): ScoreRow {
-  const recorded = work?.recorded ?? null;
-  const sheet = work?.sheets.find(({ attempt }) => attempt === work.counted);
-  return {
-    ...base,
-    ...more,
-    score: recorded?.score ?? null,
-    outOf: outOfPaper(paper),
-    waiting: recorded?.waiting ?? { n: 0, d: 1 },
-    attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
-    late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
-    parts: paper.questions.map((_, index) => sheet?.scores[index]?.earned ?? null),
-  };
-}
-
 /** The recorded scores of the whole class list as a file, with the columns asked for, else those it had last. */
 export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[]): Promise<string> {
   const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
@@ -75,9 +49,9 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
   const rows = listed.sort(byName).map((student) => {
     const work = byStudent.get(student.id);
     const counted = work?.counted;
-    return scoreRow(work, student, paper, {
+    return scoreRowOf(work, student, paper, {
       comment: (counted && comments.get(counted.id)?.['']) ?? '',
-      handedIn: counted ? timeText(finishedAt(counted, quiz.standing.opening), paper.content.zone) : null,
+      handedIn: counted ? zoneTime(finishedAt(counted, quiz.standing.opening), paper.content.zone) : null,
     });
   });
   return writeScores(rows, paper.questions.map((question) => questionTitle(question.text)), columns ?? (await scoreColumns(quizId))); // prettier-ignore

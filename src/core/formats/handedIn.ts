@@ -1,0 +1,162 @@
+import { MarkedClass, type ClassWork } from '../checking/classWork';
+import type { Fraction } from '../figures/fraction';
+import { Answer, kindOf, type Question } from '../kinds';
+import { contextOf, markAnswer, scoreMark } from '../marking/markAttempt';
+import type { Attempt, Student } from '../quiz/attempt';
+import { inOrder } from '../quiz/order';
+import type { Override } from '../quiz/override';
+import { lineText } from '../quiz/shownText';
+import type { Opening, Paper } from '../quiz/quiz';
+import { z } from '../zod';
+import type { ReadPaper } from './answerFile';
+import type { QuizFile } from './quizFile/schema';
+
+/** Work that comes from outside to be marked, without a browser’s store: as JSON, or as the rows of an answer file. */
+
+/** One attempt as another program hands it in. */
+export const HandedIn = z.strictObject({
+  /** Who it is: a name or a number, the same for all attempts of one student. */
+  student: z.string().min(1).max(200),
+  /** 1 for the first. */
+  attempt: z.number().int().min(1).max(1000).default(1),
+  /** An instant such as `2026-01-05T16:20:00Z`; null: not late in any case. */
+  handedInAt: z.iso.datetime({ offset: true }).nullable().default(null),
+  /** By the question’s id, or its number in the paper: an answer, or the text that would stand in an answer file. */
+  answers: z.record(z.string().max(40), Answer.or(z.string().max(10_000))),
+});
+export type HandedIn = z.infer<typeof HandedIn>;
+
+const SOME = { quizId: 'marked', revision: 1, openedAt: 0, source: 'file', seq: 0 } as const;
+
+/** An attempt out of JSON. Answers to questions that are not there are told by their key. */
+export function attemptOf(one: HandedIn, id: string, paper: Paper): { attempt: Attempt; unknown: string[] } {
+  const answers: Record<string, Answer> = {};
+  const unknown: string[] = [];
+  for (const [key, given] of Object.entries(one.answers)) {
+    const question = questionNamed(paper, key);
+    if (!question) unknown.push(key);
+    else {
+      const answer = typeof given === 'string' ? kindOf(question).readAnswer(question, given) : given;
+      if (answer) answers[question.id] = answer;
+    }
+  }
+  const handedInAt = one.handedInAt === null ? 0 : Date.parse(one.handedInAt);
+  return { attempt: { ...SOME, id, studentId: one.student, number: one.attempt, savedAt: handedInAt, handedInAt, answers }, unknown }; // prettier-ignore
+}
+
+const questionNamed = (paper: Paper, key: string): Question | undefined =>
+  paper.questions.find(({ id }) => id === key) ??
+  (/^\d{1,3}$/.test(key) ? paper.questions[Number(key) - 1] : undefined);
+
+/** Someone whose work is marked. */
+export type Named = Pick<Student, 'id' | 'name' | 'number' | 'groups'>;
+
+/** Work with the names of those whose it is. */
+export interface MarkedWork {
+  readonly marked: MarkedClass;
+  readonly named: ReadonlyMap<string, Named>;
+}
+
+/** The paper of a quiz file: the revision that counts where somebody has handed in, else what is written. */
+export function paperOf({ quiz, class: part }: QuizFile): Paper {
+  const live = part && part.firstHandInAt !== null ? part.standing.live : null;
+  const revision = part?.revisions.find(({ rev }) => rev === live);
+  if (!part || !revision)
+    return { content: quiz.content, questions: inOrder(quiz.content.order, quiz.questions) };
+  const counting = part.questionRevisions
+    .filter(({ questionId, rev }) => revision.questionRevs[questionId] === rev)
+    .map(({ question }) => question);
+  return { content: revision.content, questions: inOrder(revision.content.order, counting) };
+}
+
+const openingOf = (file: QuizFile): Opening =>
+  file.class?.standing.opening ?? { from: 0, due: null, grace: 0, until: null };
+
+const NO_RULINGS = new Map();
+
+function workFrom(
+  file: QuizFile,
+  attempts: readonly Attempt[],
+  overrides: ClassWork['overrides'],
+  at: number,
+): ClassWork {
+  return { attempts, opening: openingOf(file), unfinished: file.quiz.content.unfinished, overrides, rulings: NO_RULINGS, at }; // prettier-ignore
+}
+
+/** Attempts from another program, ready to be marked. */
+export function markHandedIn(
+  file: QuizFile,
+  paper: Paper,
+  attempts: readonly Attempt[],
+  at: number,
+): MarkedWork {
+  const named = new Map(
+    attempts.map(({ studentId }) => [
+      studentId,
+      { id: studentId, name: lineText(studentId), number: '', groups: [] as string[] },
+    ]),
+  );
+  return { marked: new MarkedClass(paper, workFrom(file, attempts, new Map(), at)), named };
+}
+
+/** The file’s own class: everyone’s work as it lies there, with the teacher’s own scores and rulings. */
+export function markOwnClass(file: QuizFile, at: number): MarkedWork | null {
+  const part = file.class;
+  if (!part) return null;
+  const overrides = new Map<string, Record<string, Override>>();
+  for (const override of part.overrides) {
+    const own = overrides.get(override.attemptId) ?? {};
+    own[override.questionId] = override;
+    overrides.set(override.attemptId, own);
+  }
+  const rulings = new Map(part.rulings.map((ruling) => [ruling.attemptId, ruling]));
+  const work = { ...workFrom(file, part.attempts, overrides, at), opening: part.standing.opening, rulings };
+  return {
+    marked: new MarkedClass(paperOf(file), work),
+    named: new Map(part.students.map((student) => [student.id, student])),
+  };
+}
+
+/** Rows of an answer file, ready to be marked. Points given by hand stand as the teacher’s own scores. */
+export function markPapers(
+  file: QuizFile,
+  paper: Paper,
+  papers: readonly ReadPaper[],
+  at: number,
+): MarkedWork {
+  const named = new Map<string, Named>();
+  const groups = new Map(file.class?.students.map((student) => [student.id, student.groups]));
+  const attempts: Attempt[] = [];
+  const overrides = new Map<string, Record<string, Override>>();
+  for (const { studentId, name, number, attempt, handedInAt, answers, points } of papers) {
+    const id = studentId ?? `${name}|${number}`;
+    named.set(id, { id, name, number, groups: groups.get(id) ?? [] });
+    const attemptId = `${id}/${attempt}`;
+    const when = handedInAt ?? 0;
+    attempts.push({
+      ...SOME,
+      id: attemptId,
+      studentId: id,
+      number: attempt,
+      savedAt: when,
+      handedInAt: when,
+      answers,
+    });
+    const own = Object.entries(points).map(([questionId, given]) => [questionId, byHand(paper, attemptId, questionId, given, answers)] as const); // prettier-ignore
+    if (own.length > 0) overrides.set(attemptId, Object.fromEntries(own));
+  }
+  return { marked: new MarkedClass(paper, workFrom(file, attempts, overrides, at)), named };
+}
+
+function byHand(
+  paper: Paper,
+  attemptId: string,
+  questionId: string,
+  points: Fraction,
+  answers: ReadPaper['answers'],
+): Override {
+  const question = paper.questions.find(({ id }) => id === questionId);
+  const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper));
+  const gave = question && mark ? scoreMark(mark, question, paper.content).marked : null;
+  return { quizId: SOME.quizId, attemptId, questionId, points, reason: 'from the answer file', at: 0, gave };
+}

@@ -1,0 +1,112 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { canonical } from '../../quiz/same';
+
+/** What a quiz file or a backup may hold at most: bytes as a file, bytes unpacked, parts. */
+export const LARGEST = { packed: 200_000_000, unpacked: 500_000_000, parts: 6000 } as const;
+
+export type Parts = ReadonlyMap<string, Uint8Array>;
+export type Result<Value> =
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problems: readonly string[] };
+
+export const refused = (...problems: string[]): { ok: false; problems: string[] } => ({
+  ok: false,
+  problems,
+});
+
+/** The names that a file may hold: nothing that could lead out of it. */
+const NAMES = /^(?:contents|quiz|backup)\.json$|^quizzes\/[a-z0-9-]{1,40}\.json$|^pictures\/[0-9a-f]{64}$/;
+const CONTENTS = 'contents.json';
+
+export const hashOf = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
+export const jsonBytes = (value: unknown): Uint8Array => strToU8(canonical(value));
+
+/**
+ * The parts as one zip: in the order of their names, without times, so that the same content gives the same bytes.
+ * `contents.json` names each part's SHA-256.
+ */
+export function pack(parts: Parts): Uint8Array {
+  const sums = Object.fromEntries([...parts].map(([name, bytes]) => [name, hashOf(bytes)]));
+  const all = [...parts, [CONTENTS, jsonBytes({ sums })] as const].sort(([a], [b]) => (a < b ? -1 : 1));
+  const files: Zippable = {};
+  for (const [name, bytes] of all) {
+    const stored = name.startsWith('pictures/');
+    // The zip's clock begins on this day and knows no zone.
+    files[name] = [bytes, { mtime: new Date(1980, 0, 1), level: stored ? 0 : 6, os: 0 }];
+  }
+  return zipSync(files);
+}
+
+/** What the zip's directory says it holds, before anything is unpacked. */
+function directory(bytes: Uint8Array): Result<readonly string[]> {
+  const names: string[] = [];
+  let size = 0;
+  let odd: string | null = null;
+  try {
+    unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        if (names.length <= LARGEST.parts) names.push(name);
+        size += originalSize;
+        if (!NAMES.test(name)) odd ??= name;
+        return false;
+      },
+    });
+  } catch {
+    return refused('This is no quiz file, or it is damaged: it cannot be unpacked.');
+  }
+  if (names.length === 0) return refused('The file is empty.');
+  if (odd !== null)
+    return refused(`The file holds “${(odd as string).slice(0, 60)}”, which does not belong in a quiz file.`);
+  if (names.length > LARGEST.parts) return refused(`The file has more than ${LARGEST.parts} parts.`);
+  if (size > LARGEST.unpacked) return refused('The file unpacks to more than 500 MB.');
+  const twice = names.find((name, at) => names.indexOf(name) !== at);
+  if (twice !== undefined) return refused(`The file holds “${twice}” twice.`);
+  return { ok: true, value: names };
+}
+
+function sumsOf(parts: Parts): Readonly<Record<string, unknown>> | null {
+  const contents = parts.get(CONTENTS);
+  if (!contents) return {};
+  const read = parseJson(contents);
+  if (!read.ok || typeof read.value !== 'object' || read.value === null) return null;
+  const { sums } = read.value as { sums?: unknown };
+  return typeof sums === 'object' && sums !== null ? (sums as Record<string, unknown>) : null;
+}
+
+/** JSON out of a part; control of its form comes after. */
+export function parseJson(bytes: Uint8Array): Result<unknown> {
+  try {
+    return { ok: true, value: JSON.parse(strFromU8(bytes)) as unknown };
+  } catch {
+    return refused('it cannot be read as JSON');
+  }
+}
+
+/**
+ * Unpacks a file. Refused are: what is no zip, names that do not belong, too many or too large parts, parts that are not
+ * what `contents.json` or their own name says. Never takes more memory than {@link LARGEST} allows.
+ */
+export function unpack(bytes: Uint8Array): Result<Parts> {
+  if (bytes.length > LARGEST.packed) return refused('The file is larger than 200 MB.');
+  const listed = directory(bytes);
+  if (!listed.ok) return listed;
+  let parts: Parts;
+  try {
+    parts = new Map(Object.entries(unzipSync(bytes)));
+  } catch {
+    return refused('The file is damaged: a part of it cannot be unpacked.');
+  }
+  const sums = sumsOf(parts);
+  if (!sums) return refused('contents.json is damaged.');
+  for (const [name, part] of parts) {
+    if (name === CONTENTS) continue;
+    const own = name.startsWith('pictures/') ? name.slice('pictures/'.length) : null;
+    const expected = own ?? sums[name];
+    if (expected !== undefined && expected !== hashOf(part))
+      return refused(own ? `The picture ${own.slice(0, 12)}… is damaged.` : `${name} is damaged: it is not what was written.`); // prettier-ignore
+  }
+  const missing = Object.keys(sums).find((name) => !parts.has(name));
+  if (missing !== undefined) return refused(`The file has lost “${missing.slice(0, 60)}”.`);
+  return { ok: true, value: parts };
+}

@@ -1,0 +1,90 @@
+import type { Question } from '../../kinds';
+import { pictureHashes } from '../../quiz/pictures';
+import type { Student } from '../../quiz/attempt';
+import type { ClassPart, WrittenQuiz } from './schema';
+
+/** What a schema cannot say: ids that stand twice, and references that lead nowhere. Every check gives its first finding. */
+
+function twice<One>(
+  list: readonly One[],
+  key: (one: One) => string,
+  words: (one: One, at: number) => string,
+): string[] {
+  const seen = new Set<string>();
+  for (const [at, one] of list.entries()) {
+    const id = key(one);
+    if (seen.has(id)) return [words(one, at + 1)];
+    seen.add(id);
+  }
+  return [];
+}
+
+/** Lists inside a question whose entries have ids. */
+function innerTwice(question: Question, at: number): string[] {
+  return Object.entries(question).flatMap(([name, list]) => {
+    if (!Array.isArray(list) || !list.every((one) => typeof one === 'object' && one !== null && 'id' in one))
+      return [];
+    const found = twice(list as { id: string }[], ({ id }) => id, (_, entry) => `question ${at}: entry ${entry} of ${name} has the id of another one`); // prettier-ignore
+    return found;
+  });
+}
+
+/** Questions and their order: every question once, each in the order. */
+export function checkQuestions(
+  questions: readonly Question[],
+  order: readonly string[],
+  where = '',
+): string[] {
+  const ids = new Set(questions.map(({ id }) => id));
+  return [
+    ...twice(questions, ({ id }) => id, (_, at) => `${where}question ${at} has the id of another question`),
+    ...twice(order, (id) => id, (_, at) => `${where}place in the order ${at} names a question that stands there already`),
+    ...order.filter((id) => !ids.has(id)).slice(0, 1).map((id) => `${where}the order names a question “${id}” that is not there`),
+    ...questions.flatMap((question, at) => innerTwice(question, at + 1).map((text) => where + text)).slice(0, 1),
+    ...questions.filter(({ id }) => !order.includes(id)).slice(0, 1).map(({ id }) => `${where}the order leaves out the question “${id}”`),
+  ]; // prettier-ignore
+}
+
+export const checkQuiz = (quiz: WrittenQuiz): string[] => checkQuestions(quiz.questions, quiz.content.order);
+
+/** Work, revisions and what hangs on them; `students` are those whom attempts may name. */
+export function checkClass(quizId: string, part: ClassPart, students: readonly Student[]): string[] {
+  const known = new Set(students.map(({ id }) => id));
+  const attempts = new Set(part.attempts.map(({ id }) => id));
+  const revs = new Set(part.revisions.map(({ rev }) => rev));
+  const questionRevs = new Set(part.questionRevisions.map(({ questionId, rev }) => `${questionId}/${rev}`));
+  const lost = <One extends { attemptId: string }>(list: readonly One[], name: string): string[] =>
+    list.flatMap((one, at) => (attempts.has(one.attemptId) ? [] : [`${name} ${at + 1} belongs to an attempt that is not there`])).slice(0, 1); // prettier-ignore
+  const foreign = <One extends { quizId: string }>(list: readonly One[], name: string): string[] =>
+    list.flatMap((one, at) => (one.quizId === quizId ? [] : [`${name} ${at + 1} belongs to another quiz`])).slice(0, 1); // prettier-ignore
+  const { live } = part.standing;
+  return [
+    ...twice(part.attempts, ({ id }) => id, (_, at) => `attempt ${at} has the id of another attempt`),
+    ...twice(part.attempts, ({ studentId, number }) => `${studentId}/${number}`, ({ number }, at) => `attempt ${at} is its student’s attempt ${number} a second time`),
+    ...part.attempts.flatMap(({ studentId }, at) => (known.has(studentId) ? [] : [`attempt ${at + 1} belongs to a student who is not there`])).slice(0, 1),
+    ...part.attempts.flatMap(({ revision }, at) => (revs.has(revision) ? [] : [`attempt ${at + 1} was shown revision ${revision}, which is not there`])).slice(0, 1),
+    ...foreign(part.attempts, 'attempt'), ...foreign(part.overrides, 'own score'), ...foreign(part.rulings, 'ruling'), ...foreign(part.comments, 'comment'),
+    ...twice(part.overrides, (one) => `${one.attemptId}/${one.questionId}`, (_, at) => `own score ${at} is for an answer that has one already`),
+    ...twice(part.rulings, (one) => one.attemptId, (_, at) => `ruling ${at} is for an attempt that has one already`),
+    ...twice(part.comments, (one) => `${one.attemptId}/${one.questionId}`, (_, at) => `comment ${at} is for an answer that has one already`),
+    ...lost(part.overrides, 'own score'), ...lost(part.rulings, 'ruling'), ...lost(part.comments, 'comment'),
+    ...twice(part.revisions, ({ rev }) => String(rev), ({ rev }, at) => `revision ${at} is number ${rev} a second time`),
+    ...twice(part.questionRevisions, (one) => `${one.questionId}/${one.rev}`, (_, at) => `question revision ${at} stands there already`),
+    ...part.revisions.flatMap((revision, at) => Object.entries(revision.questionRevs).filter(([id, rev]) => !questionRevs.has(`${id}/${rev}`)).map(([id]) => `revision ${at + 1} names a question “${id}” that is not there`)).slice(0, 1),
+    ...(live !== null && !revs.has(live) ? [`the revision that counts, ${live}, is not there`] : []),
+    ...(live === null && part.firstHandInAt !== null ? ['somebody has handed in, but no revision counts'] : []),
+  ]; // prettier-ignore
+}
+
+export const checkStudents = (students: readonly Student[]): string[] =>
+  twice(
+    students,
+    ({ id }) => id,
+    (_, at) => `student ${at} has the id of another student`,
+  );
+
+/** Pictures that the content shows and the file does not hold. */
+export function checkPictures(data: unknown, pictures: ReadonlyMap<string, unknown>): string[] {
+  const missing = [...pictureHashes(data)].filter((hash) => !pictures.has(hash));
+  return missing.slice(0, 1).map((hash) => `the picture ${hash.slice(0, 12)}… is not in the file`);
+}

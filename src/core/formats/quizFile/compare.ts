@@ -1,0 +1,92 @@
+import { draftChanges } from '../../quiz/draftChanges';
+import { questionTitle } from '../../quiz/plainText';
+import { canonical, same } from '../../quiz/same';
+import type { Student } from '../../quiz/attempt';
+import type { BackedQuiz, WrittenQuiz } from './schema';
+
+/**
+ * How a copy of a quiz stands to the one that is here: `same`; `newer` or `older` where one holds all that the other does
+ * and more; `conflict` where each has something that the other lacks.
+ */
+export type Standing = 'same' | 'newer' | 'older' | 'conflict';
+
+/** What happened to a quiz, each thing by a key of its own. */
+function happened({ class: part, history }: BackedQuiz): Set<string> {
+  return new Set([
+    ...history.map((step) => `step ${step.at} ${step.tab} ${step.seq} ${step.undone}`),
+    ...part.revisions.map(({ rev, at }) => `revision ${rev} ${at}`),
+  ]);
+}
+
+/** Holds every attempt of the other one, as it is there or later. */
+function holdsWork(one: BackedQuiz, other: BackedQuiz): boolean {
+  const own = new Map(one.class.attempts.map((attempt) => [attempt.id, attempt.savedAt]));
+  return other.class.attempts.every(({ id, savedAt }) => (own.get(id) ?? -1) >= savedAt);
+}
+
+function holds(one: BackedQuiz, other: BackedQuiz): boolean {
+  const own = happened(one);
+  return holdsWork(one, other) && [...happened(other)].every((key) => own.has(key));
+}
+
+/** All that counts of a quiz: not its place on the Shelf, nor the numbers that only order changes. */
+const essence = ({ quiz, class: part }: BackedQuiz): string =>
+  canonical({
+    content: quiz.content,
+    questions: [...quiz.questions].sort((a, b) => (a.id < b.id ? -1 : 1)),
+    part: {
+      ...part,
+      students: [],
+      attempts: part.attempts.map(({ seq: _, ...attempt }) => attempt).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    },
+  });
+
+/** How `theirs` stands to `mine`. */
+export function compareCopies(mine: BackedQuiz, theirs: BackedQuiz): Standing {
+  if (essence(mine) === essence(theirs)) return 'same';
+  const [more, less] = [holds(theirs, mine), holds(mine, theirs)];
+  if (more && less) return theirs.quiz.changedAt >= mine.quiz.changedAt ? 'newer' : 'older';
+  return more ? 'newer' : less ? 'older' : 'conflict';
+}
+
+const SETTINGS: Readonly<Record<string, string>> = {
+  title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
+  defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the reveal plan',
+  unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
+  scoring: 'the rules of the score', decimalSign: 'the decimal sign', zone: 'the time zone',
+}; // prettier-ignore
+
+/** What a later copy of a quiz changes, line by line; empty where nothing differs. */
+export function copyChanges(
+  mine: Pick<WrittenQuiz, 'content' | 'questions'>,
+  theirs: Pick<WrittenQuiz, 'content' | 'questions'>,
+): string[] {
+  const titles = new Map(
+    [...mine.questions, ...theirs.questions].map(({ id, text }) => [id, questionTitle(text)]),
+  );
+  const words = { added: 'new', removed: 'gone', changed: 'changed' } as const;
+  const questions = draftChanges(theirs, mine).flatMap(({ kind, questionId }) => {
+    if (kind === 'order') return ['The questions stand in another order'];
+    if (questionId === null || !(kind in words)) return [];
+    const { order } = kind === 'removed' ? mine.content : theirs.content;
+    return [
+      `Question ${order.indexOf(questionId) + 1}, “${titles.get(questionId) ?? ''}”, is ${words[kind as keyof typeof words]}`,
+    ];
+  });
+  const settings = (Object.keys(SETTINGS) as (keyof WrittenQuiz['content'])[])
+    .filter((name) => !same(mine.content[name], theirs.content[name]))
+    .map((name) => `Changed: ${SETTINGS[name] ?? name}`);
+  return [...questions, ...settings];
+}
+
+/** Students of a file beside those who are here: who is new, and who is written differently. */
+export function compareStudents(
+  mine: readonly Student[],
+  theirs: readonly Student[],
+): { readonly added: Student[]; readonly differ: Student[] } {
+  const own = new Map(mine.map((student) => [student.id, student]));
+  return {
+    added: theirs.filter(({ id }) => !own.has(id)),
+    differ: theirs.filter((student) => own.has(student.id) && !same(own.get(student.id), student)),
+  };
+}

@@ -1,0 +1,118 @@
+import { inOrder } from '../../quiz/order';
+import { pictureHashes } from '../../quiz/pictures';
+import { upgradeRescue } from '../../quiz/upgrade';
+import { RescueFile } from '../../quiz/quiz';
+import type { z } from '../../zod';
+import { jsonBytes, pack, parseJson, refused, unpack, type Parts, type Result } from './archive';
+import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
+import { problemWords } from './place';
+import { FORM_VERSION, QuizFile } from './schema';
+
+/** Pictures by their hash. */
+export type Pictures = ReadonlyMap<string, Uint8Array>;
+
+export interface ReadQuiz {
+  readonly file: QuizFile;
+  readonly pictures: Pictures;
+}
+
+const MOST_PROBLEMS = 10;
+
+/** Checks data against a schema; what does not fit is said with its place. */
+export function fit<Value>(schema: z.ZodType<Value>, data: unknown): Result<Value> {
+  const read = schema.safeParse(data);
+  if (read.success) return { ok: true, value: read.data };
+  return refused(...read.error.issues.slice(0, MOST_PROBLEMS).map((issue) => problemWords(issue, data)));
+}
+
+/** What is said of a file by a newer version than this one knows; null where the version is known. */
+export function newerVersion(data: unknown): string | null {
+  const version =
+    typeof data === 'object' && data !== null ? (data as { version?: unknown }).version : undefined;
+  if (typeof version !== 'number' || !(version > FORM_VERSION)) return null;
+  return `The file was written by a newer Yentrel: its form is version ${version}, and this one reads up to ${FORM_VERSION}. Nothing was taken in.`;
+}
+
+/** A file from before there were quiz files: all that was typed, as the browser offered it when it could store nothing. */
+function fromRescue(data: object, zone: string): Result<QuizFile> {
+  const read = fit(RescueFile, upgradeRescue(data, zone));
+  if (!read.ok) return read;
+  const { content, questions } = read.value;
+  const quiz = { id: 'rescued', content, questions, createdAt: 0, changedAt: 0 };
+  return {
+    ok: true,
+    value: { format: 'yentrel-quiz', version: FORM_VERSION, quiz, share: null, class: null },
+  };
+}
+
+/** What is written as JSON, brought up to date and checked; pictures are not looked at. */
+export function readQuizData(data: unknown, zone = 'UTC'): Result<QuizFile> {
+  const format =
+    typeof data === 'object' && data !== null ? (data as { format?: unknown }).format : undefined;
+  if (format === 'yentrel-rescue') return fromRescue(data as object, zone);
+  const newer = newerVersion(data);
+  if (newer) return refused(newer);
+  const read = fit(QuizFile, data);
+  if (!read.ok) return read;
+  const { quiz, class: part } = read.value;
+  const found = [
+    ...checkQuiz(quiz),
+    ...(part ? [...checkStudents(part.students), ...checkClass(quiz.id, part, part.students)] : []),
+  ];
+  return found.length > 0 ? refused(...found.slice(0, MOST_PROBLEMS)) : read;
+}
+
+/** The pictures among a file's parts. */
+export const picturesIn = (parts: Parts): Pictures =>
+  new Map(
+    [...parts].flatMap(([name, bytes]) =>
+      name.startsWith('pictures/') ? [[name.slice('pictures/'.length), bytes] as const] : [],
+    ),
+  );
+
+/** Pictures as parts of a file: only those that the content shows. */
+export function pictureParts(content: unknown, pictures: Pictures): [string, Uint8Array][] {
+  return [...pictureHashes(content)].flatMap((hash) => {
+    const bytes = pictures.get(hash);
+    return bytes ? [[`pictures/${hash}`, bytes] as [string, Uint8Array]] : [];
+  });
+}
+
+/** Writes a quiz file (`.yentrel`): see `docs/file-formats.md`. The same content gives the same bytes. */
+export function writeQuizFile(file: QuizFile, pictures: Pictures): Uint8Array {
+  const questions = inOrder(file.quiz.content.order, file.quiz.questions);
+  const written = { ...file, quiz: { ...file.quiz, questions } };
+  return pack(new Map([['quiz.json', jsonBytes(written)], ...pictureParts(written, pictures)]));
+}
+
+/**
+ * Reads a quiz file, or a rescue file of any version. Everything is checked: the zip, hashes, the form of each record,
+ * references and pictures. Never throws for what is in the file.
+ */
+export function readQuizFile(bytes: Uint8Array, zone = 'UTC'): Result<ReadQuiz> {
+  if (isJson(bytes)) {
+    const data = parseJson(bytes);
+    if (!data.ok) return refused('This is no quiz file: it cannot be read as JSON.');
+    const file = readQuizData(data.value, zone);
+    if (!file.ok) return file;
+    const lost = checkPictures(file.value, new Map());
+    return lost.length > 0
+      ? refused(...lost)
+      : { ok: true, value: { file: file.value, pictures: new Map() } };
+  }
+  const parts = unpack(bytes);
+  if (!parts.ok) return parts;
+  const json = parts.value.get('quiz.json');
+  if (!json) return refused(parts.value.has('backup.json') ? 'This is a backup of a whole Shelf, no single quiz.' : 'The file holds no quiz.'); // prettier-ignore
+  const data = parseJson(json);
+  if (!data.ok) return refused('quiz.json cannot be read as JSON.');
+  const file = readQuizData(data.value, zone);
+  if (!file.ok) return file;
+  const pictures = picturesIn(parts.value);
+  const lost = checkPictures(file.value, pictures);
+  return lost.length > 0 ? refused(...lost) : { ok: true, value: { file: file.value, pictures } };
+}
+
+/** True for text that begins as JSON does, which no zip does. */
+export const isJson = (bytes: Uint8Array): boolean =>
+  /^(?:\uFEFF|\u00EF\u00BB\u00BF)?\s*\{/.test(String.fromCharCode(...bytes.subarray(0, 40)));

@@ -1,0 +1,135 @@
+import { proposeColumns } from '@/core/formats/answerColumns';
+import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
+import {
+  attemptOf, HandedIn, markHandedIn, markOwnClass, markPapers, paperOf, type MarkedWork,
+} from '@/core/formats/handedIn'; // prettier-ignore
+import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
+import type { QuizFile } from '@/core/formats/quizFile/schema';
+import type { Attempt } from '@/core/quiz/attempt';
+import { z } from '@/core/zod';
+import { readFile } from '@/workers/class/readFile';
+import { LARGEST_FORM, readJson, wholeBody } from './body';
+import { refuse } from './problem';
+
+/** What is asked for besides the scores. */
+const Options = z.strictObject({
+  /** Whether each mark and total comes with the lines that explain it. */
+  traces: z.boolean().default(false),
+});
+
+export interface Asked {
+  readonly work: MarkedWork;
+  readonly traces: 'with' | 'without';
+  /** Rows of an answer file that could not be taken as they stand. */
+  readonly problems: readonly string[];
+}
+
+const MOST_ATTEMPTS = 200_000;
+const MOST_PROBLEMS = 20;
+
+/** Attempts as they come: checked one by one, the first problems kept with their place. */
+class Attempts {
+  readonly read: HandedIn[] = [];
+  readonly problems: string[] = [];
+
+  take = (entry: unknown, at: number): void => {
+    if (at >= MOST_ATTEMPTS) refuse(413, `At most ${MOST_ATTEMPTS} attempts can be marked in one request.`);
+    const one = fit(HandedIn, entry);
+    if (one.ok) this.read.push(one.value);
+    else if (this.problems.length < MOST_PROBLEMS)
+      this.problems.push(...one.problems.map((text) => `attempts[${at}]: ${text}`));
+  };
+}
+
+function attemptsOf(list: readonly HandedIn[], paper: ReturnType<typeof paperOf>): Attempt[] {
+  const seen = new Set<string>();
+  const problems: string[] = [];
+  const attempts = list.map((one, at) => {
+    const id = `${one.student}/${one.attempt}`;
+    if (seen.has(id)) problems.push(`attempts[${at}]: ${one.student} has an attempt ${one.attempt} already`);
+    seen.add(id);
+    const { attempt, unknown } = attemptOf(one, id, paper);
+    if (unknown.length > 0)
+      problems.push(`attempts[${at}]: answers: the quiz has no question “${unknown[0] ?? ''}”`);
+    return attempt;
+  });
+  if (problems.length > 0) refuse(422, 'The attempts cannot be marked.', problems.slice(0, MOST_PROBLEMS));
+  return attempts;
+}
+
+/** `{ quiz, attempts, options }` as JSON; without attempts, the work in the quiz file itself. */
+export async function jsonInput(request: Request, at: number): Promise<Asked> {
+  const attempts = new Attempts();
+  const top = await readJson(request, 'attempts', attempts.take);
+  const odd = Object.keys(top).find((name) => !['quiz', 'attempts', 'options'].includes(name));
+  if (odd !== undefined)
+    refuse(422, 'The body cannot be marked.', [`nothing is known of “${odd.slice(0, 60)}”`]);
+  if (!('quiz' in top)) refuse(422, 'The body cannot be marked.', ['quiz is missing']);
+  const quiz = readQuizData(top['quiz']);
+  if (!quiz.ok)
+    refuse(
+      422,
+      'The quiz cannot be read.',
+      quiz.problems.map((text) => `quiz: ${text}`),
+    );
+  const options = fit(Options, top['options'] ?? {});
+  if (!options.ok) refuse(422, 'The options cannot be read.', options.problems.map((text) => `options: ${text}`)); // prettier-ignore
+  if (attempts.problems.length > 0) refuse(422, 'The attempts cannot be read.', attempts.problems);
+  const traces = options.value.traces ? 'with' : 'without';
+  return { work: workOf(quiz.value, attempts.read, 'attempts' in top, at), traces, problems: [] };
+}
+
+function workOf(file: QuizFile, list: readonly HandedIn[], given: boolean, at: number): MarkedWork {
+  if (!given) {
+    return markOwnClass(file, at) ?? refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']); // prettier-ignore
+  }
+  const paper = paperOf(file);
+  return markHandedIn(file, paper, attemptsOf(list, paper), at);
+}
+
+const filePart = async (form: FormData, name: string): Promise<Uint8Array | null> => {
+  const part = form.get(name);
+  if (part === null) return null;
+  return new Uint8Array(await (typeof part === 'string' ? new Blob([part]) : part).arrayBuffer());
+};
+
+/** A form with the files `quiz` (a quiz file) and `answers` (an answer file, CSV or XLSX), and `traces=yes`. */
+export async function formInput(request: Request, at: number): Promise<Asked> {
+  const bytes = await wholeBody(request, LARGEST_FORM);
+  let form: FormData;
+  try {
+    const type = request.headers.get('content-type') ?? '';
+    form = await new Response(bytes, { headers: { 'content-type': type } }).formData();
+  } catch {
+    return refuse(400, 'The form cannot be read as multipart/form-data.');
+  }
+  const quizBytes = await filePart(form, 'quiz');
+  if (!quizBytes) return refuse(422, 'The form cannot be marked.', ['quiz is missing: a quiz file']);
+  const quiz = readQuizFile(quizBytes);
+  if (!quiz.ok) return refuse(422, 'The quiz file cannot be read.', quiz.problems.map((text) => `quiz: ${text}`)); // prettier-ignore
+  const traces = form.get('traces') === 'yes' ? 'with' : 'without';
+  const answers = await filePart(form, 'answers');
+  if (!answers) return { work: workOf(quiz.value.file, [], false, at), traces, problems: [] };
+  return { ...(await answerInput(quiz.value.file, answers, at)), traces };
+}
+
+/** The rows of an answer file, its columns as the application would propose them. */
+export async function answerInput(
+  file: QuizFile,
+  bytes: Uint8Array,
+  at: number,
+): Promise<Omit<Asked, 'traces'>> {
+  const table = await readFile(bytes);
+  if (!table.ok) return refuse(422, 'The answer file cannot be read.', [`answers: ${table.error}`]);
+  const paper = paperOf(file);
+  const students = file.class?.students.filter(({ removedAt }) => removedAt === null) ?? [];
+  const columns = proposeColumns(table.table, paper.questions, students);
+  if (!columns.some(({ use }) => use === 'student' || use === 'number'))
+    return refuse(422, 'The answer file cannot be read.', ['answers: no column holds names or numbers of students']); // prettier-ignore
+  const choices = { ...DEFAULT_CHOICES, twice: 'attempts' as const };
+  const { papers, problems } = readPapers(table.table, columns, paper, students, choices);
+  return {
+    work: markPapers(file, paper, papers, at),
+    problems: problems.map(({ line, column, text }) => `line ${line}${column ? `, ${column}` : ''}: ${text}`),
+  };
+}

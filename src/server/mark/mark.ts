@@ -1,0 +1,107 @@
+import { quizJson, scoreRows, studentJson } from '@/core/formats/markedFile';
+import { SCORE_COLUMNS, writeScores } from '@/core/formats/scoresFile';
+import { questionTitle } from '@/core/quiz/plainText';
+import { formInput, jsonInput, type Asked } from './input';
+import { problemResponse, refuse, Refused } from './problem';
+import { pauses, turns, type Turns } from './turns';
+
+/** Requests in work at once, those that may wait, and after how many seconds one that found no place may try again. */
+const AT_ONCE = 2;
+const WAITING = 100;
+const RETRY_AFTER = 5;
+
+const turnsHere = turns(AT_ONCE, WAITING);
+
+async function input(request: Request, at: number): Promise<Asked> {
+  const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
+  if (type === 'application/json') return jsonInput(request, at);
+  if (type === 'multipart/form-data') return formInput(request, at);
+  return refuse(415, 'A body is needed as application/json or multipart/form-data.');
+}
+
+/** JSON, or CSV where the request would rather have that. */
+function wanted(request: Request): 'json' | 'csv' {
+  const accept = request.headers.get('accept') ?? '*/*';
+  const types = accept.split(',').map((one) => one.split(';')[0]?.trim().toLowerCase());
+  const first = types.find((type) => ['application/json', 'text/csv', '*/*', 'application/*', 'text/*'].includes(type ?? '')); // prettier-ignore
+  if (first === undefined) return refuse(406, 'The scores can be had as application/json or text/csv.');
+  return first.startsWith('text/') ? 'csv' : 'json';
+}
+
+/** The answer in pieces, one for each student, so that others come in between. */
+async function* pieces({ work, traces, problems }: Asked): AsyncGenerator<string> {
+  const { marked, named } = work;
+  const pause = pauses();
+  yield `{"quiz":${JSON.stringify(quizJson(marked.paper))},"problems":${JSON.stringify(problems)},"students":[`;
+  let separator = '\n';
+  for (const student of marked.eachStudent()) {
+    yield (
+      separator + JSON.stringify(studentJson(student, named.get(student.studentId), marked.paper, traces))
+    );
+    separator = ',\n';
+    await pause();
+  }
+  yield '\n]}\n';
+}
+
+/** Several small pieces are sent together. */
+const SENT_TOGETHER = 64_000;
+
+function streamed(parts: AsyncGenerator<string>, done: () => void): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  return new ReadableStream({
+    async pull(controller) {
+      let text = '';
+      while (text.length < SENT_TOGETHER) {
+        const { value, done: over } = await parts.next();
+        if (over) {
+          if (text) controller.enqueue(encoder.encode(text));
+          controller.close();
+          done();
+          return;
+        }
+        text += value;
+      }
+      controller.enqueue(encoder.encode(text));
+    },
+    cancel: done,
+  });
+}
+
+async function answer(request: Request, at: number, done: () => void): Promise<Response> {
+  const as = wanted(request);
+  const asked = await input(request, at);
+  const headers = { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' };
+  if (as === 'json') {
+    const type = { 'content-type': 'application/json; charset=utf-8' };
+    return new Response(streamed(pieces(asked), done), { headers: { ...headers, ...type } });
+  }
+  const titles = asked.work.marked.paper.questions.map(({ text }) => questionTitle(text));
+  const csv = writeScores(
+    scoreRows(asked.work),
+    titles,
+    SCORE_COLUMNS.filter((column) => column !== 'comment'),
+  );
+  done();
+  return new Response(csv, { headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' } });
+}
+
+/**
+ * Marks what a request brings, by the same functions as the application: see `docs/marking-api.md`. `at` is the instant at
+ * which it is judged, ms since 1970. Never throws for what is in the request.
+ */
+export async function mark(request: Request, at: number, line: Turns = turnsHere): Promise<Response> {
+  const turn = line.take();
+  if (!turn) {
+    return problemResponse({ status: 503, title: 'Too many requests are being marked.', problems: [], retryAfter: RETRY_AFTER }); // prettier-ignore
+  }
+  const done = await turn;
+  try {
+    return await answer(request, at, done);
+  } catch (error) {
+    done();
+    if (error instanceof Refused) return problemResponse(error.problem);
+    console.error(error);
+    return problemResponse({ status: 500, title: 'Something went wrong while marking.', problems: [] });
+  }
+}

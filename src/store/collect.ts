@@ -1,0 +1,114 @@
+import { FORM_VERSION, type BackedQuiz, type Step } from '@/core/formats/quizFile/schema';
+import type { Backup } from '@/core/formats/quizFile/backup';
+import type { Pictures } from '@/core/formats/quizFile/quizFile';
+import { pictureHashes } from '@/core/quiz/pictures';
+import { inOrder } from '@/core/quiz/order';
+import { now } from './clock';
+import { db, type HistoryRecord } from './db';
+import { CLASS_LIST, SHELF } from './history';
+import { attemptsSeq } from './seq';
+
+/** What leaves the browser in files: records read together, in the form of the files. */
+
+const between = (quizId: string): [unknown[], unknown[]] => [
+  [quizId, '', ''],
+  [quizId, '\uffff', '\uffff'],
+];
+
+const stepOf = ({ seq, at, tab, label, field, changes, undone }: HistoryRecord): Step => ({
+  seq, at, tab, label, field, changes, undone,
+}); // prettier-ignore
+
+async function stepsOf(scope: string): Promise<Step[]> {
+  const records = await db.history
+    .where('[quizId+seq]')
+    .between([scope, -Infinity], [scope, Infinity])
+    .toArray();
+  return records.sort((a, b) => (a.id ?? 0) - (b.id ?? 0)).map(stepOf);
+}
+
+/** A quiz with all its work, revisions and undo steps; the class list is not in it. null: there is none. */
+export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
+  db.transaction('r', db.tables, async () => {
+    const quiz = await db.quizzes.get(quizId);
+    if (!quiz) return null;
+    const [from, to] = between(quizId);
+    const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, mapping] =
+      await Promise.all([
+        db.questions.where('quizId').equals(quizId).toArray(),
+        db.quizRevs.where('[quizId+rev]').between([quizId, 0], [quizId, Infinity]).toArray(),
+        db.questionRevs.where('[quizId+questionId+rev]').between([quizId, '', 0], [quizId, '\uffff', Infinity]).toArray(),
+        db.attempts.where('[quizId+seq]').between([quizId, -1], [quizId, Infinity]).toArray(),
+        db.overrides.where('[quizId+attemptId+questionId]').between(from, to).toArray(),
+        db.rulings.where('[quizId+attemptId]').between([quizId, ''], [quizId, '\uffff']).toArray(),
+        db.comments.where('[quizId+attemptId+questionId]').between(from, to).toArray(),
+        db.mappings.get(quizId),
+      ]); // prettier-ignore
+    const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
+    const { id, content, createdAt, changedAt, standing, firstHandInAt, changeSeq } = quiz;
+    const { position, archivedAt, deletedAt } = quiz;
+    return {
+      format: 'yentrel-quiz',
+      version: FORM_VERSION,
+      quiz: { id, content, questions: inOrder(content.order, questions.map((one) => one.question)), createdAt, changedAt },
+      share: null,
+      class: {
+        standing,
+        firstHandInAt,
+        revisions: revisions.map(({ quizId: _, ...revision }) => revision),
+        questionRevisions: questionRevisions.map(({ questionId, rev, question }) => ({ questionId, rev, question })),
+        students: [],
+        attempts,
+        overrides,
+        rulings,
+        comments,
+      },
+      place: { position, archivedAt, deletedAt },
+      changeSeq,
+      attemptsSeq: await attemptsSeq(quizId),
+      history: await stepsOf(quizId),
+      mapping: mapping ? { columns: mapping.columns, twice: mapping.twice } : null,
+      scoreColumns: typeof scoreColumns === 'string' ? scoreColumns : '',
+    }; // prettier-ignore
+  });
+
+/** The bytes of all pictures that stand anywhere in some data. */
+export async function collectPictures(data: unknown): Promise<Pictures> {
+  const pictures = new Map<string, Uint8Array>();
+  for (const hash of pictureHashes(data)) {
+    const kept = await db.media.get(hash);
+    if (kept) pictures.set(hash, new Uint8Array(await kept.blob.arrayBuffer()));
+  }
+  return pictures;
+}
+
+/** Called after each quiz; false stops. */
+export type Progress = (done: number, of: number) => boolean | Promise<boolean>;
+
+/** The whole Shelf, deleted quizzes of the last 30 days too; null where it was stopped. */
+export async function collectBackup(progress: Progress): Promise<Backup | null> {
+  const ids = (await db.quizzes.toCollection().primaryKeys()).sort();
+  const quizzes: BackedQuiz[] = [];
+  for (const [at, id] of ids.entries()) {
+    if (!(await progress(at, ids.length))) return null;
+    const quiz = await collectQuiz(id);
+    if (quiz) quizzes.push(quiz);
+  }
+  const students = (await db.students.toArray()).sort((a, b) => (a.id < b.id ? -1 : 1));
+  const histories = [
+    { scope: CLASS_LIST, steps: await stepsOf(CLASS_LIST) },
+    { scope: SHELF, steps: await stepsOf(SHELF) },
+  ] as const;
+  return {
+    file: {
+      format: 'yentrel-backup',
+      version: FORM_VERSION,
+      madeAt: now(),
+      quizzes: quizzes.map(({ quiz }) => quiz.id),
+      students,
+      histories: [...histories],
+    },
+    quizzes,
+    pictures: await collectPictures(quizzes),
+  };
+}

@@ -1,0 +1,42 @@
+import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
+import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
+import { canonical } from '@/core/quiz/same';
+import { jsonSchema, SCHEMA_NAMES } from '@/server/schemas';
+import { CONTENT, QUESTIONS } from '../demo/quiz';
+import { casesPage } from './workedCases';
+
+/** The demo quiz as a file for colleagues. */
+export const DEMO_FILE: QuizFile = {
+  format: 'yentrel-quiz',
+  version: FORM_VERSION,
+  quiz: {
+    id: 'demo-rivers',
+    content: { ...CONTENT, zone: 'Europe/Berlin' },
+    questions: [...QUESTIONS],
+    createdAt: Date.parse('2026-01-05T08:00:00Z'),
+    changedAt: Date.parse('2026-01-05T08:00:00Z'),
+  },
+  share: { author: 'M. Weir', note: 'Rivers, second week.', at: Date.parse('2026-01-05T08:00:00Z') },
+  class: null,
+};
+
+/** What another program sends to be marked: the demo quiz and three attempts. */
+const DEMO_REQUEST = {
+  quiz: DEMO_FILE,
+  attempts: [
+    { student: 'Ada Marsh', answers: { '1': 'upper course', '2': 'oxbow lake', '3': 'levee' } },
+    { student: 'Ben Ford', attempt: 1, answers: { '1': 'lower course', '2': 'ox bow lake' } },
+    { student: 'Ben Ford', attempt: 2, answers: { '1': 'upper course', '2': 'oxbow lake' } },
+  ],
+};
+
+const text = (value: string): Uint8Array => new TextEncoder().encode(value);
+
+/** Every file of the project that is made from its code, by its path: `npm run docs` writes them, a test keeps them true. */
+export const generated = (): ReadonlyMap<string, Uint8Array> =>
+  new Map([
+    ['docs/marking-cases.md', text(casesPage())],
+    ...SCHEMA_NAMES.map((name) => [`docs/schema/${name}.json`, text(`${JSON.stringify(jsonSchema(name), null, 1)}\n`)] as const),
+    ['demo/import/rivers.yentrel', writeQuizFile(DEMO_FILE, new Map())],
+    ['demo/import/mark.json', text(`${JSON.stringify(JSON.parse(canonical(DEMO_REQUEST)), null, 1)}\n`)],
+  ]); // prettier-ignore
