@@ -1,0 +1,76 @@
+import { execFile } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { promisify } from 'node:util';
+import papa from 'papaparse';
+import { expect, openDemo, goTo, checkRow, test } from './support';
+
+const run = promisify(execFile);
+const page = readFileSync('docs/marking-api.md', 'utf8');
+const lines = [...page.matchAll(/```sh\n([\s\S]*?)```/g)].flatMap(([, block]) =>
+  (block ?? '').trim().split('\n'),
+);
+
+/** Runs a line of the page as it stands, against the server of these tests. */
+async function shell(line: string, baseURL: string): Promise<string> {
+  const { stdout } = await run('sh', ['-c', line], {
+    env: { ...process.env, YENTREL: baseURL },
+    maxBuffer: 50_000_000,
+  });
+  return stdout;
+}
+
+interface Marked {
+  students: { student: string; recorded: { score: { about: number } } }[];
+}
+
+test('every curl line of the page works as it stands, and gives the same scores', async ({ baseURL }) => {
+  const curls = lines.filter((line) => line.startsWith('curl '));
+  expect(curls.length).toBe(5);
+  const [json, form, traced, csv, schema] = await Promise.all(
+    curls.map((line) => shell(line, baseURL ?? '')),
+  );
+  const scores = (JSON.parse(json ?? '') as Marked).students.map(({ student, recorded }) => [student, recorded.score.about]); // prettier-ignore
+  const rows = papa.parse((csv ?? '').replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
+  expect(rows.slice(1).map((row) => [row[0], Number(row[3])])).toEqual(scores);
+  const fromForm = (JSON.parse(form ?? '') as Marked).students;
+  expect((JSON.parse(traced ?? '') as Marked).students.map(({ recorded }) => recorded)).toEqual(fromForm.map(({ recorded }) => recorded)); // prettier-ignore
+  expect(traced).toContain('8 questions add up to');
+  expect(JSON.parse(schema ?? '')).toMatchObject({ title: 'Yentrel: quiz-file' });
+});
+
+test('the same answer file gives the same scores by curl, by the command line and in the interface', async ({
+  page: browser,
+  baseURL,
+}) => {
+  test.setTimeout(90_000);
+  const answers = 'demo/import/answers.csv';
+  const curl = lines.find((line) => line.includes('-F answers=') && !line.includes('traces')) ?? '';
+  const { students } = JSON.parse(await shell(curl, baseURL ?? '')) as Marked;
+  const scores = new Map(students.map(({ student, recorded }) => [student, recorded.score.about]));
+  expect(scores.size).toBeGreaterThan(3);
+
+  const { stdout } = await run(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', 'demo/import/rivers.yentrel', answers]); // prettier-ignore
+  const rows = papa.parse(stdout.trim(), { delimiter: ',' }).data.slice(1);
+  expect(new Map(rows.map((row) => [row[0], Number(row[3])]))).toEqual(scores);
+
+  await openDemo(browser, 'tray');
+  await browser.getByLabel('Answer file', { exact: true }).setInputFiles(answers);
+  await browser.getByRole('button', { name: /^Take in \d+ papers$/ }).click();
+  await goTo(browser, 'Check');
+  for (const [name, score] of scores) {
+    await expect(browser.getByRole('rowheader', { name, exact: true })).toBeVisible();
+    const total = (await checkRow(browser, name)).at(-1) ?? '';
+    expect(total, name).toContain(String(score));
+  }
+});
+
+test('a request from another page is refused, and so is another method, as problem details', async ({
+  request,
+}) => {
+  const foreign = await request.post('/api/mark', { data: {}, headers: { origin: 'http://elsewhere.example' } }); // prettier-ignore
+  expect([foreign.status(), foreign.headers()['content-type']]).toEqual([403, 'application/problem+json; charset=utf-8']); // prettier-ignore
+  const got = await request.get('/api/mark');
+  expect([got.status(), got.headers()['content-type']]).toEqual([405, 'application/problem+json; charset=utf-8']); // prettier-ignore
+  const unknown = await request.get('/api/schema/nothing.json');
+  expect(unknown.status()).toBe(404);
+});
