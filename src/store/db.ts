@@ -75,6 +75,12 @@ export interface MappingRecord {
   twice: 'attempts' | 'later';
 }
 
+/** A folder of the computer that the teacher chose; the browser asks before it may be written to. */
+export interface FolderRecord {
+  key: 'backup';
+  handle: FileSystemDirectoryHandle;
+}
+
 interface Change<Kind extends string, Value> {
   kind: Kind;
   before: Value;
@@ -152,6 +158,7 @@ class YentrelDb extends Dexie {
   declare comments: Table<Comment, [string, string, string]>;
   declare media: Table<MediaRecord, string>;
   declare mappings: Table<MappingRecord, string>;
+  declare folders: Table<FolderRecord, string>;
   declare history: Table<HistoryRecord, number>;
   declare meta: Table<{ key: string; value: number | string }, string>;
 
@@ -177,6 +184,7 @@ class YentrelDb extends Dexie {
         mappings: 'quizId',
       })
       .upgrade(upgradeFirst);
+    this.version(3).stores({ folders: 'key' });
   }
 }
 

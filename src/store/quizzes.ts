@@ -1,7 +1,7 @@
 import type { Question } from '@/core/kinds';
 import { inOrder } from '@/core/quiz/order';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
-import type { Paper, QuizContent, RescueFile } from '@/core/quiz/quiz';
+import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { now, ownZone } from './clock';
 import { db, type QuestionRecord, type QuizRecord } from './db';
 import { newId } from './ids';
@@ -30,10 +30,6 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
 }
 
 export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('New quiz', ownZone()));
-
-/** A rescue file brought back as a quiz of its own. */
-export const createFromRescue = (file: RescueFile): Promise<string> =>
-  createQuiz(file.content, file.questions);
 
 export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
 export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>

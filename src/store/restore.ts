@@ -7,6 +7,7 @@ import { db, type HistoryRecord, type RecordChange } from './db';
 import { EDIT_TABLES, record } from './history';
 import { newId } from './ids';
 import { draftPaper, head } from './quizzes';
+import { attemptsSeq } from './seq';
 import { removeForGood } from './shelf';
 
 /** What comes into the browser from files that have been read and checked. Each call is one transaction: all or nothing. */
@@ -54,18 +55,20 @@ function asCopy(quiz: BackedQuiz, title: (title: string) => string): BackedQuiz 
 /** Writes a quiz with everything that belongs to it, in place of what stands under its id. */
 async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<void> {
   const { id: quizId, content, questions, createdAt, changedAt } = quiz;
+  // Numbers of the attempts go on from those that were here: readers that know older ones see that all have changed.
+  const last = await attemptsSeq(quizId);
   if (await db.quizzes.get(quizId)) await removeForGood(quizId);
   const { standing, firstHandInAt } = part;
   await db.quizzes.put({ id: quizId, content, standing, changeSeq: rest.changeSeq, firstHandInAt, createdAt, changedAt, ...rest.place });
   await db.questions.bulkPut(questions.map((question) => ({ quizId, id: question.id, rev: rest.changeSeq, question })));
   await db.quizRevs.bulkPut(part.revisions.map((revision) => ({ quizId, ...revision })));
   await db.questionRevs.bulkPut(part.questionRevisions.map((revision) => ({ quizId, ...revision })));
-  await db.attempts.bulkPut(part.attempts);
+  await db.attempts.bulkPut(part.attempts.map((attempt) => ({ ...attempt, seq: attempt.seq + last })));
   await db.overrides.bulkPut(part.overrides);
   await db.rulings.bulkPut(part.rulings);
   await db.comments.bulkPut(part.comments);
   await db.history.bulkAdd(rest.history.map((step) => stepRecord(quizId, step)));
-  await db.meta.put({ key: `seq:${quizId}`, value: rest.attemptsSeq });
+  await db.meta.put({ key: `seq:${quizId}`, value: rest.attemptsSeq + last });
   if (rest.mapping) await db.mappings.put({ quizId, ...rest.mapping });
   if (rest.scoreColumns) await db.meta.put({ key: `scoreColumns:${quizId}`, value: rest.scoreColumns });
 } // prettier-ignore

@@ -1,6 +1,13 @@
 /** Gives the teacher a file to keep, without any server. */
-export function download(name: string, content: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+export const download = (name: string, content: string, type: string): void =>
+  save(name, new Blob([content], { type }));
+
+/** The same for bytes, such as a quiz file or a spreadsheet. */
+export const downloadBytes = (name: string, bytes: Uint8Array, type = 'application/octet-stream'): void =>
+  save(name, new Blob([new Uint8Array(bytes)], { type }));
+
+function save(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -4,6 +4,7 @@ import { readFile } from './class/readFile';
 import { handBack } from './class/handBack';
 import { pending } from './class/pending';
 import { printed } from './class/printed';
+import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
 import { quizCounts, tray } from './class/tray';
 
 export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
@@ -11,6 +12,7 @@ export type { FilePreview, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { PrintedSlip } from './class/printed';
+export type { Opened, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
 export type { QuizCounts, TrayRow } from './class/tray';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
@@ -30,5 +32,10 @@ export const classDesk = {
   previewFile,
   importFile,
   previewRoster,
+  saveQuizFile,
+  saveBackup,
+  openFile,
+  takeQuiz,
+  takeBackup,
 };
 export type ClassDesk = typeof classDesk;

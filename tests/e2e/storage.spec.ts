@@ -70,15 +70,18 @@ test.describe('a full storage', () => {
 
     await page.goto('/');
     await page
-      .getByLabel('Rescue file')
+      .getByLabel('Quiz file, backup or rescue file')
       .setInputFiles({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from(file.text) });
+    await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
     await page.waitForURL(/quiz/);
     await expect(page.getByText('8 questions · 12 points')).toBeVisible();
     await page.goto('/');
     await page
-      .getByLabel('Rescue file')
+      .getByLabel('Quiz file, backup or rescue file')
       .setInputFiles({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') });
-    await expect(page.getByRole('alert')).toContainText('This rescue file cannot be read: format');
+    const dialog = page.getByRole('dialog', { name: 'This file cannot be taken in' });
+    await expect(dialog).toContainText('r.json: nothing was changed.');
+    await expect(dialog).toContainText('format is “x”, it can be yentrel-quiz');
   });
 });
 

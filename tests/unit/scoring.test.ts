@@ -12,7 +12,6 @@ import { traceWords } from '@/core/marking/words';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { outOfPaper, pointsOfPaper } from '@/core/quiz/points';
 import { upgradeQuestion } from '@/core/quiz/upgrade';
-import { readRescue } from '@/ui/readRescue';
 import { questionWithAnswer } from './arbitrary';
 import { filledQuestion } from './filled';
 import { paperOf, path, share, written } from './support';
@@ -83,10 +82,7 @@ test('law: columns of scores give what marking each answer by itself gives', () 
   );
 });
 
-test('questions from before the rules have none, and kinds without a screen are named when a file brings them', () => {
+test('questions from before the rules have none', () => {
   const { negativeCredit, penalty, hints, standing, ...old } = filledQuestion('pickOne', { options: [] });
   assert.deepEqual(upgradeQuestion(old), { ...old, negativeCredit, penalty, hints, standing });
-  const file = { format: 'yentrel-rescue', version: 2, content: emptyContent('R'), questions: [filledQuestion('number', { key: '5' })] }; // prettier-ignore
-  const read = readRescue(JSON.stringify(file));
-  assert.ok(!read.ok && /questions › 0: a kind of question that has no screen yet/.test(read.error), JSON.stringify(read)); // prettier-ignore
 });

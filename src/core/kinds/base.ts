@@ -10,7 +10,7 @@ export const Id = z.string().regex(/^[a-z0-9-]{1,40}$/);
 export const Points = Fraction.refine(
   (value) => 1000 % value.d === 0 && value.n >= 0 && value.n <= 1000 * value.d,
   {
-    message: 'Points are 0 to 1000 with at most 3 decimals',
+    message: 'At least 0, at most 1000, with at most 3 decimals',
   },
 );
 

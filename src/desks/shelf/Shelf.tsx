@@ -1,17 +1,19 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { sweepPictures } from '@/store/media';
 import { attemptsSeq } from '@/store/seq';
 import { SHELF } from '@/store/history';
 import { storageFailure, type StorageFailure } from '@/store/failure';
 import type { QuizRecord } from '@/store/db';
-import { createEmptyQuiz, createFromRescue } from '@/store/quizzes';
+import { createEmptyQuiz } from '@/store/quizzes';
 import { countStudents, listQuizzes, sweep } from '@/store/shelf';
 import { NoticeBar, notify } from '@/ui/notices';
 import { useReady } from '@/ui/useReady';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
 import { UndoButtons } from '@/ui/UndoButtons';
+import { Backup } from './Backup';
 import { DemoData } from './DemoData';
+import { OpenFile } from './OpenFile';
 import { ShelfList } from './ShelfList';
 import { ShelfTools, type Filter } from './ShelfTools';
 import { matches } from './matches';
@@ -44,45 +46,6 @@ const FAILURES: Readonly<Record<StorageFailure, string>> = {
   other:
     'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
 };
-
-function Rescue() {
-  const field = useRef<HTMLInputElement>(null);
-  const [error, setError] = useState<string | null>(null);
-  const read = async (file: File) => {
-    const { readRescue } = await import('@/ui/readRescue');
-    const result = readRescue(await file.text());
-    if (!result.ok) {
-      setError(result.error);
-      return;
-    }
-    setError(null);
-    goTo(await createFromRescue(result.file));
-  };
-  return (
-    <div className="text-right">
-      <button type="button" className="link-text cursor-pointer" onClick={() => field.current?.click()}>
-        Bring back a rescue file
-      </button>
-      <input
-        ref={field}
-        type="file"
-        accept=".json,application/json"
-        className="hidden"
-        aria-label="Rescue file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void read(file);
-          event.target.value = '';
-        }}
-      />
-      {error && (
-        <p role="alert" className="mt-1 max-w-md text-saffron-text">
-          {error}
-        </p>
-      )}
-    </div>
-  );
-}
 
 const EVERYTHING: Filter = { search: '', topic: '', among: 'shelf' };
 
@@ -121,6 +84,7 @@ export function Shelf() {
             <h1 className="text-[28px]">Shelf</h1>
             <p className="caption">Your quizzes, each with where it stands.</p>
           </div>
+          {ready === 'ready' && <OpenFile />}
           <button type="button" className="btn btn-primary" onClick={() => void create()}>
             New quiz
           </button>
@@ -149,15 +113,15 @@ export function Shelf() {
           <ShelfList quizzes={shown} states={states} movable={filter === EVERYTHING} />
         )}
         <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
-          <p className="max-w-lg">
-            {kept === false
-              ? 'Everything is kept in this browser. It may clear that when space runs short: it has not promised to keep it.'
-              : 'Everything is kept in this browser.'}
-          </p>
-          <div className="space-y-1 text-right">
-            <Rescue />
-            {ready === 'ready' && <DemoData />}
+          <div className="space-y-1">
+            <p className="max-w-lg">
+              {kept === false
+                ? 'Everything is kept in this browser. It may clear that when space runs short: it has not promised to keep it.'
+                : 'Everything is kept in this browser.'}
+            </p>
+            {ready === 'ready' && <Backup />}
           </div>
+          <div className="space-y-1 text-right">{ready === 'ready' && <DemoData />}</div>
         </div>
       </main>
       <NoticeBar />

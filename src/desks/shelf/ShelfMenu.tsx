@@ -1,8 +1,9 @@
-import { Archive, ArchiveRestore, Copy, MoreHorizontal, Trash2 } from 'lucide-react';
-import { useEffect, useId, useRef } from 'react';
+import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from 'lucide-react';
+import { useEffect, useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/shelf';
 import { notify } from '@/ui/notices';
+import { SaveFile } from './SaveFile';
 
 async function archive(quiz: QuizRecord): Promise<void> {
   const away = quiz.archivedAt === null;
@@ -33,9 +34,11 @@ async function duplicate(quiz: QuizRecord): Promise<void> {
 export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
   const id = useId();
   const menu = useRef<HTMLDivElement>(null);
+  const [saving, setSaving] = useState(false);
   const title = quiz.content.title || 'Untitled quiz';
   const actions = [
     { label: 'Duplicate', Icon: Copy, run: duplicate },
+    { label: 'Save as a file', Icon: FileDown, run: () => setSaving(true) },
     quiz.archivedAt === null
       ? { label: 'Put away', Icon: Archive, run: archive }
       : { label: 'Back on the Shelf', Icon: ArchiveRestore, run: archive },
@@ -78,6 +81,7 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
           </button>
         ))}
       </div>
+      {saving && <SaveFile quiz={quiz} onClose={() => setSaving(false)} />}
     </>
   );
 }

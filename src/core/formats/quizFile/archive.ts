@@ -65,6 +65,12 @@ function directory(bytes: Uint8Array): Result<readonly string[]> {
   return { ok: true, value: names };
 }
 
+/** The names of the parts, nothing unpacked; none where the file is refused. */
+export function namesIn(bytes: Uint8Array): readonly string[] {
+  const listed = bytes.length > LARGEST.packed ? null : directory(bytes);
+  return listed?.ok ? listed.value : [];
+}
+
 function sumsOf(parts: Parts): Readonly<Record<string, unknown>> | null {
   const contents = parts.get(CONTENTS);
   if (!contents) return {};
@@ -110,3 +116,7 @@ export function unpack(bytes: Uint8Array): Result<Parts> {
   if (missing !== undefined) return refused(`The file has lost “${missing.slice(0, 60)}”.`);
   return { ok: true, value: parts };
 }
+
+/** True for text that begins as JSON does, which no zip does. */
+export const isJson = (bytes: Uint8Array): boolean =>
+  /^(?:\uFEFF|\u00EF\u00BB\u00BF)?\s*\{/.test(String.fromCharCode(...bytes.subarray(0, 40)));

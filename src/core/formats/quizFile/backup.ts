@@ -1,4 +1,4 @@
-import { jsonBytes, pack, parseJson, refused, unpack, type Result } from './archive';
+import { jsonBytes, namesIn, pack, parseJson, refused, unpack, type Result } from './archive';
 import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
 import { fit, newerVersion, pictureParts, picturesIn, type Pictures } from './quizFile';
 import { BackedQuiz, BackupFile } from './schema';
@@ -67,9 +67,5 @@ export function readBackup(bytes: Uint8Array): Result<Backup> {
   return { ok: true, value: { file, quizzes, pictures } };
 }
 
-/** Whether a zip is a backup or a quiz file, by what it holds; `null` for neither. */
-export function formOf(bytes: Uint8Array): 'quiz' | 'backup' | null {
-  const parts = unpack(bytes);
-  if (!parts.ok) return null;
-  return parts.value.has('backup.json') ? 'backup' : parts.value.has('quiz.json') ? 'quiz' : null;
-}
+/** True for a backup, by the names in it alone. */
+export const isBackup = (bytes: Uint8Array): boolean => namesIn(bytes).includes('backup.json');

@@ -3,7 +3,7 @@ import { pictureHashes } from '../../quiz/pictures';
 import { upgradeRescue } from '../../quiz/upgrade';
 import { RescueFile } from '../../quiz/quiz';
 import type { z } from '../../zod';
-import { jsonBytes, pack, parseJson, refused, unpack, type Parts, type Result } from './archive';
+import { isJson, jsonBytes, pack, parseJson, refused, unpack, type Parts, type Result } from './archive';
 import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
 import { problemWords } from './place';
 import { FORM_VERSION, QuizFile } from './schema';
@@ -112,7 +112,3 @@ export function readQuizFile(bytes: Uint8Array, zone = 'UTC'): Result<ReadQuiz> 
   const lost = checkPictures(file.value, pictures);
   return lost.length > 0 ? refused(...lost) : { ok: true, value: { file: file.value, pictures } };
 }
-
-/** True for text that begins as JSON does, which no zip does. */
-export const isJson = (bytes: Uint8Array): boolean =>
-  /^(?:\uFEFF|\u00EF\u00BB\u00BF)?\s*\{/.test(String.fromCharCode(...bytes.subarray(0, 40)));

@@ -1,0 +1,233 @@
+import { useRef, useState } from 'react';
+import { count } from '@/ui/figures';
+import { Dialog } from '@/ui/Dialog';
+import { notify } from '@/ui/notices';
+import { classWorker } from '@/workers/clients';
+import type { Opened, OpenedQuiz } from '@/workers/classDesk';
+import { OpenedBackupDialog } from './OpenedBackup';
+
+const LARGEST = 200_000_000;
+
+interface DialogProps {
+  readonly opened: OpenedQuiz;
+  readonly onClose: () => void;
+  readonly onTaken: (quizId: string) => void;
+}
+
+type Way = 'itself' | 'copy' | 'changes';
+
+/** What can be done with the file, the usual thing first. */
+function waysOf({ here, class: part }: OpenedQuiz): readonly (readonly [Way, string, string])[] {
+  if (!here) return [['itself', 'Put it on the Shelf', '']];
+  const copy = ['copy', 'Put it beside mine, as a copy', ''] as const;
+  if (part)
+    return [
+      copy,
+      [
+        'itself',
+        'Put it in place of mine',
+        'Your quiz and all work in it are replaced by what the file holds. This cannot be undone: back up first.',
+      ],
+    ];
+  if (here.changes.length === 0) return [copy];
+  return [
+    ['changes', 'Take the changes over into mine', 'Work that is there stays. It can be undone.'],
+    copy,
+  ];
+}
+
+/** What a quiz file holds, and what is to be done with it. */
+function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
+  const ways = waysOf(opened);
+  const [way, setWay] = useState<Way>(ways[0]?.[0] ?? 'copy');
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<string | null>(null);
+  const { share, here, class: part } = opened;
+  const take = async () => {
+    setBusy(true);
+    try {
+      onTaken(await classWorker().takeQuiz(opened.token, way));
+    } catch {
+      setBusy(false);
+      setError('The browser could not store it: nothing was taken in. Free some space and try again.');
+    }
+  };
+  return (
+    <Dialog title={opened.title || 'Untitled quiz'} onClose={onClose}>
+      <p>
+        {count(opened.questions, 'question')}
+        {part
+          ? `, with ${count(part.students, 'student')} and ${count(part.attempts, 'attempt')}.`
+          : ', without students.'}
+        {share?.author && (
+          <>
+            {' '}
+            From <strong>{share.author}</strong>.
+          </>
+        )}
+      </p>
+      {share?.note && <p className="mt-2 border-l-2 border-line pl-3 whitespace-pre-line">{share.note}</p>}
+      {here && (
+        <div className="mt-4">
+          <p>
+            This quiz lies on your Shelf already
+            {here.changes.length === 0 ? ', and the file says the same.' : '. The file changes:'}
+          </p>
+          {here.changes.length > 0 && (
+            <ul
+              className="mt-1 max-h-48 list-disc overflow-y-auto pl-5"
+              tabIndex={0}
+              aria-label="What the file changes"
+            >
+              {here.changes.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+          )}
+        </div>
+      )}
+      {ways.length > 1 && (
+        <fieldset className="mt-4 space-y-2">
+          <legend className="caption mb-1">What shall happen?</legend>
+          {ways.map(([name, label, hint]) => (
+            <label key={name} className="flex items-start gap-2">
+              <input
+                type="radio"
+                name="way"
+                className="mt-1.5 accent-[var(--petrol)]"
+                checked={way === name}
+                onChange={() => setWay(name)}
+              />
+              <span>
+                {label}
+                {hint && <span className="block text-[13.5px] text-soft">{hint}</span>}
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {error && (
+        <p role="alert" className="mt-3 text-saffron-text">
+          {error}
+        </p>
+      )}
+      <div className="mt-6 flex justify-end gap-3">
+        <button type="button" className="btn btn-ghost" onClick={onClose}>
+          Leave it
+        </button>
+        <button
+          type="button"
+          className="btn btn-primary"
+          data-first-focus={ways.length === 1 ? true : undefined}
+          disabled={busy}
+          onClick={() => void take()}
+        >
+          {ways.length === 1 ? ways[0]?.[1] : 'Take it in'}
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Problems({
+  name,
+  problems,
+  onClose,
+}: {
+  readonly name: string;
+  readonly problems: readonly string[];
+  readonly onClose: () => void;
+}) {
+  return (
+    <Dialog title="This file cannot be taken in" onClose={onClose}>
+      <p role="alert">{name}: nothing was changed.</p>
+      <ul className="mt-2 list-disc pl-5">
+        {problems.map((text) => (
+          <li key={text} className="break-words">
+            {text}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-6 flex justify-end">
+        <button type="button" className="btn btn-primary" onClick={onClose}>
+          Close
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+type State =
+  | { readonly is: 'idle' }
+  | { readonly is: 'reading' }
+  | { readonly is: 'wrong'; readonly name: string; readonly problems: readonly string[] }
+  | { readonly is: 'opened'; readonly opened: Opened };
+
+/** Opens a quiz file, a rescue file or a backup, and asks what is to be done with it. */
+export function OpenFile() {
+  const field = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState<State>({ is: 'idle' });
+  const asked = useRef(0);
+  const read = async (file: File) => {
+    const mine = ++asked.current;
+    if (file.size > LARGEST) {
+      setState({ is: 'wrong', name: file.name, problems: ['The file is larger than 200 MB.'] });
+      return;
+    }
+    setState({ is: 'reading' });
+    const result = await classWorker().openFile(new Uint8Array(await file.arrayBuffer()));
+    if (mine !== asked.current) return;
+    setState(result.ok ? { is: 'opened', opened: result.value } : { is: 'wrong', name: file.name, problems: result.problems }); // prettier-ignore
+  };
+  const close = () => {
+    asked.current++;
+    setState({ is: 'idle' });
+  };
+  const taken = (quizId: string) => {
+    close();
+    location.assign(`/quiz/?id=${encodeURIComponent(quizId)}#write`);
+  };
+  return (
+    <>
+      <button type="button" className="btn btn-outline" onClick={() => field.current?.click()}>
+        Open a file
+      </button>
+      <input
+        ref={field}
+        type="file"
+        accept=".yentrel,.json,application/json,application/zip"
+        className="hidden"
+        aria-label="Quiz file, backup or rescue file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void read(file);
+          event.target.value = '';
+        }}
+      />
+      {state.is === 'reading' && (
+        <Dialog title="Reading the file" onClose={close}>
+          <p role="status">Everything in it is checked before anything is taken in …</p>
+          <div className="mt-6 flex justify-end">
+            <button type="button" className="btn btn-ghost" onClick={close}>
+              Stop
+            </button>
+          </div>
+        </Dialog>
+      )}
+      {state.is === 'wrong' && <Problems {...state} onClose={close} />}
+      {state.is === 'opened' && state.opened.kind === 'quiz' && (
+        <OpenedQuizDialog opened={state.opened} onClose={close} onTaken={taken} />
+      )}
+      {state.is === 'opened' && state.opened.kind === 'backup' && (
+        <OpenedBackupDialog
+          opened={state.opened}
+          onClose={close}
+          onTaken={() => {
+            close();
+            notify('The backup has been taken in');
+          }}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,181 @@
+import { isBackup, readBackup, writeBackup, type Backup } from '@/core/formats/quizFile/backup';
+import { isJson, type Result } from '@/core/formats/quizFile/archive';
+import { compareCopies, compareStudents, copyChanges, type Standing } from '@/core/formats/quizFile/compare';
+import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizFile/quizFile';
+import type { QuizFile } from '@/core/formats/quizFile/schema';
+import { ON_SCREEN, type Question } from '@/core/kinds';
+import { now, ownZone } from '@/store/clock';
+import { collectBackup, collectPictures, collectQuiz } from '@/store/collect';
+import { db } from '@/store/db';
+import { draftPaper } from '@/store/quizzes';
+import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/restore';
+import { everyStudent } from '@/store/roster';
+import { shelfStamp } from '@/store/backups';
+
+/** What a quiz file is to hold besides the quiz. */
+export interface SaveChoices {
+  readonly students: 'with' | 'without';
+  readonly author: string;
+  readonly note: string;
+}
+
+/** One quiz as a file. null: there is none of this id. */
+export async function saveQuizFile(quizId: string, choices: SaveChoices): Promise<Uint8Array | null> {
+  const collected = await collectQuiz(quizId);
+  if (!collected) return null;
+  const { quiz, class: part } = collected;
+  const share = { author: choices.author.trim(), note: choices.note.trim(), at: now() };
+  const working = new Set(part.attempts.map(({ studentId }) => studentId));
+  const students = (await everyStudent())
+    .filter(({ id, removedAt }) => removedAt === null || working.has(id))
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
+  const file: QuizFile = {
+    format: 'yentrel-quiz',
+    version: collected.version,
+    quiz,
+    share: choices.students === 'without' ? share : null,
+    class: choices.students === 'with' ? { ...part, students } : null,
+  };
+  return writeQuizFile(file, await collectPictures(file));
+}
+
+/** The whole Shelf as a file, and the stamp of what is in it; null where it was stopped. */
+export async function saveBackup(
+  progress: (done: number, of: number) => boolean | Promise<boolean>,
+): Promise<{ readonly bytes: Uint8Array; readonly stamp: string; readonly quizzes: number } | null> {
+  const stamp = await shelfStamp();
+  const backup = await collectBackup(progress);
+  return backup && { bytes: writeBackup(backup), stamp, quizzes: backup.quizzes.length };
+}
+
+/** A quiz file that was read and waits to be taken in. */
+export interface OpenedQuiz {
+  readonly kind: 'quiz';
+  readonly token: number;
+  readonly title: string;
+  readonly share: QuizFile['share'];
+  readonly questions: number;
+  /** With students: how many there are, and their attempts. */
+  readonly class: { readonly students: number; readonly attempts: number } | null;
+  /** Where the same quiz is here already: what the file changes. */
+  readonly here: { readonly title: string; readonly changes: readonly string[] } | null;
+}
+
+/** One quiz of a backup, and how it stands to the one that is here. */
+export interface OpenedBackupQuiz {
+  readonly id: string;
+  readonly title: string;
+  readonly questions: number;
+  readonly attempts: number;
+  readonly standing: Standing | 'new';
+  readonly changedHere: number | null;
+  readonly changedThere: number;
+}
+
+export interface OpenedBackup {
+  readonly kind: 'backup';
+  readonly token: number;
+  readonly madeAt: number;
+  readonly quizzes: readonly OpenedBackupQuiz[];
+  readonly students: { readonly added: number; readonly differ: readonly string[] };
+}
+
+export type Opened = OpenedQuiz | OpenedBackup;
+
+let tokens = 0;
+/** The file that was opened last: it waits here for what the teacher decides. */
+let waiting: {
+  readonly token: number;
+  readonly quiz: ReadQuiz | null;
+  readonly backup: Backup | null;
+} | null = null;
+
+/** Kinds of questions that can be marked but not shown yet. */
+function withoutScreen(questions: readonly Question[]): string[] {
+  const shown: readonly string[] = ON_SCREEN;
+  const at = questions.findIndex(({ kind }) => !shown.includes(kind));
+  return at < 0 ? [] : [`question ${at + 1} is of a kind that has no screen here yet`];
+}
+
+async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
+  const read = readQuizFile(bytes, ownZone());
+  if (!read.ok) return read;
+  const { file } = read.value;
+  const hidden = withoutScreen(file.quiz.questions);
+  if (hidden.length > 0) return { ok: false, problems: hidden };
+  const here = await db.quizzes.get(file.quiz.id);
+  const mine = here && (await draftPaper(here.id));
+  waiting = { token: ++tokens, quiz: read.value, backup: null };
+  const value: OpenedQuiz = {
+    kind: 'quiz',
+    token: tokens,
+    title: file.quiz.content.title,
+    share: file.share,
+    questions: file.quiz.questions.length,
+    class: file.class && { students: file.class.students.length, attempts: file.class.attempts.length },
+    here: mine
+      ? {
+          title: mine.content.title,
+          changes: copyChanges({ ...mine, questions: [...mine.questions] }, file.quiz),
+        }
+      : null,
+  };
+  return { ok: true, value };
+}
+
+async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
+  const read = readBackup(bytes);
+  if (!read.ok) return read;
+  const backup = read.value;
+  const quizzes: OpenedBackupQuiz[] = [];
+  for (const one of backup.quizzes) {
+    const { id, content, questions, changedAt } = one.quiz;
+    const hidden = withoutScreen(questions);
+    if (hidden.length > 0) return { ok: false, problems: hidden.map((text) => `${content.title}: ${text}`) };
+    const mine = await collectQuiz(id);
+    quizzes.push({
+      id,
+      title: content.title,
+      questions: questions.length,
+      attempts: one.class.attempts.length,
+      standing: mine ? compareCopies(mine, one) : 'new',
+      changedHere: mine?.quiz.changedAt ?? null,
+      changedThere: changedAt,
+    });
+  }
+  const { added, differ } = compareStudents(await everyStudent(), backup.file.students);
+  waiting = { token: ++tokens, quiz: null, backup };
+  const students = { added: added.length, differ: differ.map(({ name }) => name) };
+  return {
+    ok: true,
+    value: { kind: 'backup', token: tokens, madeAt: backup.file.madeAt, quizzes, students },
+  };
+}
+
+/** Reads a quiz file, a rescue file or a backup; nothing is stored. Never throws for what is in it. */
+export const openFile = (bytes: Uint8Array): Promise<Result<Opened>> =>
+  !isJson(bytes) && isBackup(bytes) ? openBackup(bytes) : openQuiz(bytes);
+
+function opened(token: number) {
+  if (waiting?.token !== token) throw new Error('Another file has been opened since');
+  return waiting;
+}
+
+/**
+ * Takes the opened quiz in: as it is, as a copy beside the one that is here, in its place with all work, or as changes to
+ * it that wait in the draft. Gives its id.
+ */
+export async function takeQuiz(token: number, as: 'itself' | 'copy' | 'changes'): Promise<string> {
+  const { quiz } = opened(token);
+  if (!quiz) throw new Error('No quiz was opened');
+  if (as !== 'changes') return addQuiz(quiz.file, quiz.pictures, as);
+  await updateQuiz(quiz.file, quiz.pictures);
+  return quiz.file.quiz.id;
+}
+
+/** Takes the opened backup in by the teacher’s choices, all of it or nothing. */
+export async function takeBackup(token: number, choices: RestoreChoices): Promise<void> {
+  const { backup } = opened(token);
+  if (!backup) throw new Error('No backup was opened');
+  await restoreBackup(backup, choices);
+}
