@@ -1,6 +1,6 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { ReadChoices, ReadPaper } from '@/core/formats/answerFile';
-import { equal, type Fraction } from '@/core/figures/fraction';
+import type { Fraction } from '@/core/figures/fraction';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { same } from '@/core/quiz/same';
@@ -63,25 +63,34 @@ function attemptFrom(
   before: Attempt | null,
   revision: number,
   at: number,
+  reading: Reading,
 ): Attempt {
-  const handedInAt = paper.handedInAt ?? before?.handedInAt ?? at;
+  const kept = before?.handedInAt ?? null;
+  const told = paper.handedInAt !== null && kept !== null && reading.sameTime(kept, paper.handedInAt) ? kept : paper.handedInAt; // prettier-ignore
+  const handedInAt = told ?? kept ?? at;
   return {
     id: before?.id ?? newId(),
     quizId,
     studentId,
     number: paper.attempt,
     revision: before?.revision ?? revision,
-    openedAt: paper.handedInAt ?? before?.openedAt ?? at,
+    openedAt: told === kept && before ? before.openedAt : (told ?? at),
     savedAt: at,
     handedInAt,
     source: 'file',
-    answers: paper.answers,
+    answers: before ? reading.answers(paper, before.answers) : paper.answers,
     seq: 0,
   };
 }
 
 /** What the quiz's key makes of a paper of the file. */
 export interface Reading {
+  /** The answers as the file has them; one that the file writes as it was written before stays what it was. */
+  answers(paper: ReadPaper, before: Attempt['answers']): Attempt['answers'];
+  /** True where the file's time is the one from before, as the file writes it. */
+  sameTime(before: number, after: number): boolean;
+  /** True for points that a file writes alike. */
+  samePoints(a: Fraction, b: Fraction): boolean;
   /** What marking alone gives for an answer that has points given by hand. */
   marked(paper: ReadPaper, questionId: string): Fraction | null;
   /** What differs between the answers from before and now, in words. */
@@ -100,8 +109,10 @@ function alongside(
   const changes: RecordChange[] = [];
   for (const [questionId, points] of Object.entries(paper.points)) {
     const before = there.overrides.get(`${attemptId}/${questionId}`) ?? null;
-    if (before && equal(before.points, points)) continue;
+    if (before && reading.samePoints(before.points, points)) continue;
     const gave = reading.marked(paper, questionId);
+    // Points that marking gives by itself are no own score.
+    if (!before && gave && reading.samePoints(gave, points)) continue;
     const after = { quizId, attemptId, questionId, points, reason: FROM_FILE, at, gave };
     changes.push({ kind: 'override', attemptId, questionId, before, after });
   }
@@ -158,14 +169,15 @@ export const importPapers = (
         counts.newStudents++;
       }
       const own = there.attempts.get(studentId) ?? [];
-      if (own.some((attempt) => attempt.source === 'sat')) {
+      const before = own.find((attempt) => attempt.number === paper.attempt) ?? null;
+      const after = attemptFrom(quizId, studentId, paper, before, quiz.standing.live ?? 1, at, reading);
+      const moved = !before || !same(before.answers, after.answers) || before.handedInAt !== after.handedInAt;
+      // What was handed in on screen stays as it is; points and a note may come from a file all the same.
+      if (moved && own.some((attempt) => attempt.source === 'sat')) {
         refused.push({ line, name });
         continue;
       }
-      const before = own.find((attempt) => attempt.number === paper.attempt) ?? null;
-      const after = attemptFrom(quizId, studentId, paper, before, quiz.standing.live ?? 1, at);
       const more = alongside(quizId, after.id, paper, there, at, reading);
-      const moved = !before || !same(before.answers, after.answers) || before.handedInAt !== after.handedInAt;
       if (!moved && more.length === 0) {
         counts.unchanged++;
         continue;

@@ -1,5 +1,5 @@
 import { checkHead, checkRows, openAnswer, openAttempt } from './class/check';
-import { importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
+import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from './class/readFile';
 import { handBack } from './class/handBack';
 import { pending } from './class/pending';
@@ -25,6 +25,7 @@ export const classDesk = {
   tray,
   quizCounts,
   scoresFile,
+  answersFile,
   refusedFile,
   printed,
   handBack,

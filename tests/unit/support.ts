@@ -3,7 +3,7 @@ import type { Question } from '@/core/kinds';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
-import { fraction, ZERO, type Fraction } from '@/core/figures/fraction';
+import { equal, fraction, ZERO, type Fraction } from '@/core/figures/fraction';
 import type { Lateness } from '@/core/marking/lateness';
 import type { ScoringRules } from '@/core/marking/scoreQuestion';
 import type { AttemptPath } from '@/core/marking/total';
@@ -94,6 +94,7 @@ export const readPaper = (more: Partial<ReadPaper>): ReadPaper => ({
   name: 'Ada Marsh',
   number: '',
   attempt: 1,
+  saysAttempt: false,
   handedInAt: null,
   answers: {},
   points: {},
@@ -108,6 +109,9 @@ export const openAlways = (quizId: string): Promise<void> =>
 /** How a file's papers are read where marking gives the same for each: what it would give. */
 export const read = (marked: Fraction | null): Reading => ({
   marked: () => marked,
+  answers: (paper) => paper.answers,
+  sameTime: (a, b) => a === b,
+  samePoints: (a, b) => equal(a, b),
   differ: (before, after) => (same(before, after) ? [] : ['an answer']),
 });
 

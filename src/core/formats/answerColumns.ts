@@ -17,6 +17,8 @@ export const ColumnUse = z.discriminatedUnion('use', [
   /** Points that were given by hand for a question. */
   z.strictObject({ use: z.literal('points'), questionId: Id }),
   z.strictObject({ use: z.literal('note') }),
+  /** Which of the student's attempts the row is. */
+  z.strictObject({ use: z.literal('attempt') }),
   z.strictObject({ use: z.literal('ignored') }),
 ]);
 export type ColumnUse = z.infer<typeof ColumnUse>;
@@ -24,6 +26,7 @@ export type ColumnUse = z.infer<typeof ColumnUse>;
 const HEADS = {
   student: new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner']),
   number: new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code']),
+  attempt: new Set(['attempt', 'attempt number', 'attempt no']),
   note: new Set(['note', 'notes', 'remark', 'remarks', 'comment', 'comments']),
   time: new Set([
     'time',
@@ -60,7 +63,7 @@ function questionOf(head: string, questions: readonly Question[]): Question | un
 const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
 
 function useOf(head: string, texts: readonly string[], questions: readonly Question[]): ColumnUse {
-  const [simple] = (['student', 'number', 'note'] as const).filter((use) => HEADS[use].has(head));
+  const [simple] = (['student', 'number', 'note', 'attempt'] as const).filter((use) => HEADS[use].has(head));
   if (simple) return { use: simple };
   if (HEADS.time.has(head) && looksLikeTimes(texts)) return { use: 'time', order: dateOrderOf(texts) };
   const question = questionOf(head, questions);

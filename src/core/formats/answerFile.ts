@@ -5,6 +5,7 @@ import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import type { ColumnUse } from './answerColumns';
 import { compared, studentFinder } from './findStudent';
+import { unguarded } from './formula';
 import { readTime } from './readTime';
 import type { Table } from './table';
 import { lineText, shownText } from '../quiz/shownText';
@@ -26,8 +27,10 @@ export interface ReadPaper {
   readonly studentId: string | null;
   readonly name: string;
   readonly number: string;
-  /** Which of the student's rows in this file: 1 for the first. */
+  /** Which of the student's attempts it is: as the file says, else which of their rows in it; 1 for the first. */
   readonly attempt: number;
+  /** Whether the file itself says which attempt it is. */
+  readonly saysAttempt: boolean;
   /** null: the file does not say. */
   readonly handedInAt: number | null;
   readonly answers: Readonly<Record<string, Answer>>;
@@ -84,8 +87,8 @@ export function readPapers(
   const column = (use: ColumnUse['use']) => columns.findIndex((one) => one.use === use);
   const [nameAt, numberAt] = [column('student'), column('number')];
   for (const row of table.rows) {
-    const name = lineText(row.cells[nameAt] ?? '');
-    const number = lineText(row.cells[numberAt] ?? '');
+    const name = lineText(unguarded(row.cells[nameAt] ?? ''));
+    const number = lineText(unguarded(row.cells[numberAt] ?? ''));
     const refuse = (text: string) => reading.problems.push({ line: row.line, column: null, text, row: 'refused' }); // prettier-ignore
     const found = find(name, number);
     if ('problem' in found) {
@@ -113,7 +116,7 @@ export function readPapers(
       name: student?.name ?? name,
       number: student?.number ?? number,
     };
-    papers.push({ line: row.line, ...who, attempt: 1, ...contentOf(reading, row) });
+    papers.push({ line: row.line, ...who, ...contentOf(reading, row) });
   }
   const settled = settleTwice(papers, choices.twice, reading.problems);
   reading.problems.sort((a, b) => a.line - b.line);
@@ -140,6 +143,10 @@ function settleTwice(
   }
   const settled = new Map<ReadPaper, ReadPaper>();
   for (const rows of byStudent.values()) {
+    if (rows.every(({ saysAttempt }) => saysAttempt)) {
+      settleNumbered(rows, settled, problems);
+      continue;
+    }
     const timed = rows.every((row) => row.handedInAt !== null);
     const ordered = timed ? [...rows].sort((a, b) => (a.handedInAt ?? 0) - (b.handedInAt ?? 0)) : rows;
     if (twice === 'attempts')
@@ -156,14 +163,32 @@ function settleTwice(
   return papers.flatMap((paper) => settled.get(paper) ?? []);
 }
 
+/** Rows that say which attempt they are: of two that say the same, the later one counts. */
+function settleNumbered(
+  rows: readonly ReadPaper[],
+  settled: Map<ReadPaper, ReadPaper>,
+  problems: RowProblem[],
+): void {
+  const last = new Map(rows.map((row) => [row.attempt, row]));
+  for (const row of rows) {
+    const counts = last.get(row.attempt);
+    if (counts === row) settled.set(row, row);
+    else {
+      const text = `${row.name || row.number}’s attempt ${row.attempt} stands on line ${counts?.line ?? 0} again, and that row counts`;
+      problems.push({ line: row.line, column: null, text, row: 'refused' });
+    }
+  }
+}
+
 function contentOf(
   reading: Reading,
   row: Row,
-): Pick<ReadPaper, 'answers' | 'points' | 'note' | 'handedInAt'> {
+): Pick<ReadPaper, 'answers' | 'points' | 'note' | 'handedInAt' | 'attempt' | 'saysAttempt'> {
   const answers: Record<string, Answer> = {};
   const points: Record<string, Fraction> = {};
   let note = '';
   let handedInAt: number | null = null;
+  let attempt: number | null = null;
   reading.columns.forEach((use, index) => {
     const cell = row.cells[index] ?? '';
     if (cell.trim() === '') return;
@@ -176,7 +201,10 @@ function contentOf(
       });
     };
     if (cell.length > 10_000) problem('longer than 10 000 characters, left out');
-    else if (use.use === 'note') note = shownText(cell).trim().slice(0, 5000);
+    else if (use.use === 'attempt') {
+      if (/^ *[1-9]\d{0,2} *$/.test(cell)) attempt = Number(cell);
+      else problem(`“${lineText(cell).slice(0, 40)}” is no number of an attempt, left out`);
+    } else if (use.use === 'note') note = shownText(cell).trim().slice(0, 5000);
     else if (use.use === 'time') {
       handedInAt = readTime(cell, use.order, reading.paper.content.zone);
       if (handedInAt === null) problem(`“${lineText(cell).slice(0, 40)}” is no time, left out`);
@@ -185,11 +213,11 @@ function contentOf(
       if (given) points[use.questionId] = given;
     } else if (use.use === 'question') {
       const question = reading.byId.get(use.questionId);
-      const answer = question && kindOf(question).readAnswer(question, cell);
+      const answer = question && kindOf(question).readAnswer(question, unguarded(cell));
       if (answer) answers[use.questionId] = answer;
     }
   });
-  return { answers, points, note, handedInAt };
+  return { answers, points, note, handedInAt, attempt: attempt ?? 1, saysAttempt: attempt !== null };
 }
 
 function readPoints(

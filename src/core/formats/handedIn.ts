@@ -9,6 +9,7 @@ import { lineText } from '../quiz/shownText';
 import type { Opening, Paper } from '../quiz/quiz';
 import { z } from '../zod';
 import type { ReadPaper } from './answerFile';
+import { pointsText } from './answersOut';
 import type { QuizFile } from './quizFile/schema';
 
 /** Work that comes from outside to be marked, without a browser’s store: as JSON, or as the rows of an answer file. */
@@ -142,7 +143,9 @@ export function markPapers(
       handedInAt: when,
       answers,
     });
-    const own = Object.entries(points).map(([questionId, given]) => [questionId, byHand(paper, attemptId, questionId, given, answers)] as const); // prettier-ignore
+    const own = Object.entries(points).flatMap(([questionId, given]) =>
+      byHand(paper, attemptId, questionId, given, answers),
+    );
     if (own.length > 0) overrides.set(attemptId, Object.fromEntries(own));
   }
   return { marked: new MarkedClass(paper, workFrom(file, attempts, overrides, at)), named };
@@ -154,9 +157,12 @@ function byHand(
   questionId: string,
   points: Fraction,
   answers: ReadPaper['answers'],
-): Override {
+): [string, Override][] {
   const question = paper.questions.find(({ id }) => id === questionId);
   const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper));
   const gave = question && mark ? scoreMark(mark, question, paper.content).marked : null;
-  return { quizId: SOME.quizId, attemptId, questionId, points, reason: 'from the answer file', at: 0, gave };
+  // Points that marking gives by itself are no own score.
+  if (gave && pointsText(gave) === pointsText(points)) return [];
+  const reason = 'from the answer file';
+  return [[questionId, { quizId: SOME.quizId, attemptId, questionId, points, reason, at: 0, gave }]];
 }

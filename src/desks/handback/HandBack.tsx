@@ -10,6 +10,7 @@ import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
 import { classWorker } from '@/workers/clients';
 import type { HandBackRow } from '@/workers/classDesk';
+import { AnswersFile } from './AnswersFile';
 import { ScoresFile } from './ScoresFile';
 
 function useRows(): HandBackRow[] | null {
@@ -220,6 +221,7 @@ export default function HandBack() {
           </a>
         </p>
         <ScoresFile disabled={rows === null || rows.length === 0} />
+        <AnswersFile disabled={rows === null || rows.length === 0} />
       </aside>
     </main>
   );

@@ -16,6 +16,7 @@ const SIMPLE: readonly [string, ColumnUse, string][] = [
   ['number', { use: 'number' }, 'student’s number'],
   ['time:dayFirst', { use: 'time', order: 'dayFirst' }, 'time of hand-in (day before month)'],
   ['time:monthFirst', { use: 'time', order: 'monthFirst' }, 'time of hand-in (month before day)'],
+  ['attempt', { use: 'attempt' }, 'which attempt it is'],
   ['note', { use: 'note' }, 'a note, for me alone'],
 ];
 

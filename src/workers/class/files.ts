@@ -1,4 +1,5 @@
 import { answersDiffer } from '@/core/checking/answersDiffer';
+import { answerRows, answersCsv, keptAnswers, pointsText, secondTime } from '@/core/formats/answersOut';
 import { proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
 import {
   DEFAULT_CHOICES, readPapers, type ReadChoices, type ReadPaper, type RowProblem, type Unknown,
@@ -19,6 +20,7 @@ import { importPapers, mappingOf, rememberMapping, type ImportReport } from '@/s
 import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
 import { byName, liveClass, workOf } from './papers';
+import { writeWorkbook } from './workbook';
 
 /** The first marks that a file would give. */
 export interface FirstMark {
@@ -55,6 +57,13 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
     });
   });
   return writeScores(rows, paper.questions.map((question) => questionTitle(question.text)), columns ?? (await scoreColumns(quizId))); // prettier-ignore
+}
+
+/** All answers of the class as a file that reads back as an answer file. */
+export async function answersFile(quizId: string, form: 'csv' | 'xlsx'): Promise<Uint8Array> {
+  const live = await liveClass(quizId);
+  const rows = answerRows(live.marked, live.students);
+  return form === 'csv' ? new TextEncoder().encode(answersCsv(rows)) : writeWorkbook(rows);
 }
 
 /** The paper that an answer file is read against: the one that counts, else the draft. */
@@ -101,6 +110,7 @@ export async function importFile(
   const { papers, paper } = await read(quizId, table, columns, choices);
   const byId = new Map(paper.questions.map((question) => [question.id, question]));
   const context = contextOf(paper);
+  const { zone } = paper.content;
   const report = await importPapers(quizId, papers, {
     marked: ({ answers }, questionId) => {
       const question = byId.get(questionId);
@@ -109,6 +119,9 @@ export async function importFile(
       return scoreMark(mark, question, paper.content).marked;
     },
     differ: (before, after) => answersDiffer(paper, before, after),
+    answers: (read, before) => keptAnswers(paper, read.answers, before),
+    sameTime: (before, after) => secondTime(before, zone) === secondTime(after, zone),
+    samePoints: (a, b) => pointsText(a) === pointsText(b),
   });
   await rememberMapping(quizId, table.header, columns, choices.twice);
   return report;

@@ -53,3 +53,23 @@ export async function readWorkbook(bytes: Uint8Array): Promise<Sheet> {
     return { ok: false, error: 'This spreadsheet cannot be read. Save it as XLSX or CSV and try again.' };
   }
 }
+
+/** Rows as a spreadsheet (Office Open XML) of one sheet: text stays text, numbers are numbers. */
+export async function writeWorkbook(
+  rows: readonly (readonly (string | number | null)[])[],
+): Promise<Uint8Array> {
+  const { default: writeSheet } = await import('write-excel-file/universal');
+  const cells = rows.map((row, line) =>
+    row.map((value) => {
+      if (value === null || value === '') return null;
+      const bold = line === 0 ? { fontWeight: 'bold' as const } : {};
+      return typeof value === 'number' ? { value, type: Number, ...bold } : { value, type: String, ...bold };
+    }),
+  );
+  const blob = await writeSheet(cells, {
+    sheet: 'Answers',
+    stickyRowsCount: 1,
+    stickyColumnsCount: 1,
+  }).toBlob();
+  return new Uint8Array(await blob.arrayBuffer());
+}

@@ -1,0 +1,101 @@
+import papa from 'papaparse';
+import type { MarkedClass } from '../checking/classWork';
+import { toDecimalText, type Fraction } from '../figures/fraction';
+import { wallClock } from '../figures/wallClock';
+import { kindOf, type Answer, type Question } from '../kinds';
+import { contextOf } from '../marking/markAttempt';
+import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
+import { traceWords } from '../marking/words';
+import type { Paper } from '../quiz/quiz';
+import { finishedAt } from '../quiz/window';
+import { guarded } from './formula';
+import type { Named } from './handedIn';
+
+/** All answers of a class as rows, which read back as an answer file: `answerFile.ts`. */
+
+/** An instant as it is written here, to the second: wall-clock time in a zone. */
+export const secondTime = (at: number, zone: string): string =>
+  new Date(wallClock(at, zone)).toISOString().slice(0, 19).replace('T', ' ');
+
+/** Points as they are written here: a decimal of at most 2 places. */
+export const pointsText = (points: Fraction): string => toDecimalText(points);
+
+/** An answer as it is written into a cell: what was typed, the words of what was picked. */
+export function answerCell(question: Question, answer: Answer | undefined): string {
+  if (!answer) return '';
+  return guarded(kindOf(question).answerText(question, answer)).slice(0, 32_000);
+}
+
+/** What decided about an answer, in the words of its trace. */
+function ruleCell(
+  question: Question,
+  answer: Answer | undefined,
+  score: QuestionScore,
+  paper: Paper,
+): string {
+  if (score.override) return `Own score: ${score.override.reason}`;
+  const verdict = verdictOfScore(score);
+  if (verdict === 'blank' || !answer) return '';
+  const lines = kindOf(question).explain(question, answer, contextOf(paper));
+  return lines.filter(({ step }) => step === 'rule').map(traceWords).join('; ').slice(0, 5000); // prettier-ignore
+}
+
+type Cell = string | number | null;
+
+/**
+ * One row an attempt, by name and attempt: student, number, groups, attempt, times, then for each question the answer, its
+ * points (empty while it waits) and the rule that decided. The first row holds the headings.
+ */
+export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Named>): Cell[][] {
+  const { paper, work } = marked;
+  const { zone } = paper.content;
+  const header = [
+    'Student', 'Number', 'Groups', 'Attempt', 'Opened', 'Handed in',
+    ...paper.questions.flatMap((_, at) => [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`]),
+  ]; // prettier-ignore
+  const collator = new Intl.Collator('en');
+  const rows = marked.students().flatMap(({ studentId, sheets }) => {
+    const who = named.get(studentId) ?? { name: studentId, number: '', groups: [] };
+    return sheets.map(({ attempt, scores }): Cell[] => [
+      guarded(who.name),
+      guarded(who.number),
+      guarded(who.groups.join(', ')),
+      attempt.number,
+      secondTime(attempt.openedAt, zone),
+      secondTime(finishedAt(attempt, work.opening), zone),
+      ...paper.questions.flatMap((question, at): Cell[] => {
+        const score = scores[at] as QuestionScore;
+        const answer = attempt.answers[question.id];
+        const points = score.waiting.n > 0 ? null : Number(pointsText(score.earned));
+        return [answerCell(question, answer), points, guarded(ruleCell(question, answer, score, paper))];
+      }),
+    ]);
+  });
+  rows.sort((a, b) => collator.compare(String(a[0]), String(b[0])) || Number(a[3]) - Number(b[3]));
+  return [header, ...rows];
+}
+
+/** The rows as comma-separated text with a byte order mark and CRLF. */
+export const answersCsv = (rows: readonly (readonly Cell[])[]): string =>
+  `\uFEFF${papa.unparse(rows.map((row) => [...row]), { newline: '\r\n' })}\r\n`; // prettier-ignore
+
+/**
+ * Answers as a file has them, where some were there before: one that the file writes as it would have been written before
+ * stays exactly what it was, signs that no file shows included, and so do answers to questions that the paper no longer has.
+ */
+export function keptAnswers(
+  paper: Paper,
+  read: Readonly<Record<string, Answer>>,
+  before: Readonly<Record<string, Answer>>,
+): Record<string, Answer> {
+  const there = new Set(paper.questions.map(({ id }) => id));
+  // Answers to questions that have gone since are in no file.
+  const gone = Object.entries(before).filter(([id]) => !there.has(id));
+  const answers: Record<string, Answer> = { ...read, ...Object.fromEntries(gone) };
+  for (const question of paper.questions) {
+    const [now, then] = [read[question.id], before[question.id]];
+    if (then && answerCell(question, then).trim() === answerCell(question, now).trim())
+      answers[question.id] = then;
+  }
+  return answers;
+}
