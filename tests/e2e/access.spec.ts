@@ -35,6 +35,22 @@ for (const theme of ['chalk', 'slate'] as const) {
       await page.goto('/');
       await expect(page.getByText('24 of 26 handed in')).toBeVisible();
       await expectAccessible(page, 'shelf');
+      await page.getByLabel('Quiz file, backup or rescue file').setInputFiles('demo/import/rivers.yentrel');
+      await expect(page.getByText('This quiz lies on your Shelf already')).toBeVisible();
+      await expectAccessible(page, 'a quiz file');
+      await page.getByRole('button', { name: 'Leave it' }).click();
+      await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+      await page.getByRole('button', { name: 'Save as a file' }).click();
+      await expectAccessible(page, 'saving a quiz as a file');
+      await page.getByRole('button', { name: 'Leave it' }).click();
+      const [backup] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: 'Back up everything now' }).click(),
+      ]);
+      await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
+      await expect(page.getByText('the same as here')).toBeVisible();
+      await expectAccessible(page, 'a backup');
+      await page.getByRole('button', { name: 'Leave it' }).click();
       await page.goto('/class/');
       await expect(page.getByText('26 students.')).toBeVisible();
       await expectAccessible(page, 'class list');

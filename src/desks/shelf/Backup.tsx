@@ -14,6 +14,8 @@ import { daysAgo } from './days';
 import { askAgain, backUpIntoFolder, chooseFolder, foldersAllowed } from './folderBackup';
 
 const EVERY = 5 * 60_000;
+/** A backup that is made faster than this needs no word while it is made, in ms. */
+const UNSEEN = 400;
 
 function ageWords({ at, changedSince }: BackupState, time: number): string {
   if (at === null) return 'No backup has been made yet.';
@@ -32,7 +34,9 @@ function Going({
 }) {
   return (
     <Dialog title="Backing up" onClose={onStop}>
-      <p role="status">{of === 0 ? 'Beginning …' : `${done} of ${count(of, 'quiz', 'quizzes')}`}</p>
+      <p role="status">
+        {done} of {count(of, 'quiz', 'quizzes')}
+      </p>
       <progress
         className="progress mt-3 w-full"
         aria-label="How far the backup is"
@@ -82,9 +86,9 @@ export function Backup() {
   if (!state) return null;
   const backUp = async () => {
     stopped.current = false;
-    setGoing({ done: 0, of: 0 });
+    const begun = now();
     const progress = proxy((done: number, of: number) => {
-      if (!stopped.current) setGoing({ done, of });
+      if (!stopped.current && now() - begun > UNSEEN) setGoing({ done, of });
       return !stopped.current;
     });
     const made = await classWorker().saveBackup(progress);

@@ -114,7 +114,10 @@ export function OpenedBackupDialog({
   return (
     <Dialog title={`Backup of ${dayAndTime(opened.madeAt)}`} onClose={onClose} wide>
       <p>
-        {count(opened.quizzes.length, 'quiz', 'quizzes')}; {count(added, 'student')} not on your class list.
+        {count(opened.quizzes.length, 'quiz', 'quizzes')}
+        {added > 0
+          ? `, and ${count(added, 'student')} who will come onto your class list.`
+          : '. Everyone in it is on your class list.'}
       </p>
       {differ.length > 0 && (
         <p className="mt-2">

@@ -1,3 +1,4 @@
+import { proxy } from 'comlink';
 import { keepBackedUp, keepFolder, type BackupState } from '@/store/backups';
 import { now } from '@/store/clock';
 import { classWorker } from '@/workers/clients';
@@ -52,7 +53,7 @@ export async function backUpIntoFolder(
   if (!folder || !changedSince) return 'unchanged';
   if ((await mayWrite(folder)) !== 'granted') return 'prompt';
   try {
-    const made = await classWorker().saveBackup(() => true);
+    const made = await classWorker().saveBackup(proxy(() => true));
     if (!made) return 'unchanged';
     const at = now();
     await write(folder, backupName(at), made.bytes);

@@ -1,0 +1,201 @@
+import { readFileSync } from 'node:fs';
+import type { Download, Page } from '@playwright/test';
+import papa from 'papaparse';
+import { checkRow, downloaded, expect, goTo, openDemo, test } from './support';
+
+async function shelf(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Back up everything now' })).toBeVisible();
+}
+async function bytesOf(file: Download): Promise<Buffer> {
+  return readFileSync(await file.path());
+}
+async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; buffer: Buffer }> {
+  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  return { name: file.suggestedFilename(), buffer: await bytesOf(file) };
+}
+const openFile = (page: Page, name: string, buffer: Buffer) =>
+  page
+    .getByLabel('Quiz file, backup or rescue file')
+    .setInputFiles({ name, mimeType: 'application/octet-stream', buffer });
+
+/** Everyone's total on Check, by name. */
+async function totals(page: Page): Promise<[string, string][]> {
+  await expect(page.getByRole('rowheader', { name: 'Karl Mead', exact: true })).toBeVisible();
+  const names = await page.getByRole('rowheader').allInnerTexts();
+  const rows: [string, string][] = [];
+  for (const name of names) rows.push([name, (await checkRow(page, name.trim())).at(-1) ?? '']);
+  return rows;
+}
+
+test('the whole Shelf is backed up in one press and comes back into an empty browser, scores and undo included', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  await openDemo(page, 'check');
+  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+  await page.getByLabel('Comment to the student on this answer').fill('Nearly: say it in one word.');
+  await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+  const before = await totals(page);
+  expect(before.length).toBe(24);
+  await shelf(page);
+  await expect(page.getByText('No backup has been made yet.')).toBeVisible();
+  const backup = await saved(page, () =>
+    page.getByRole('button', { name: 'Back up everything now' }).click(),
+  );
+  expect(backup.name).toMatch(/^yentrel-backup-\d{4}-\d\d-\d\d\.yentrel$/);
+  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.waitForURL(/quiz/);
+  await shelf(page);
+  await expect(page.getByText('The last backup is of today; things have changed since.')).toBeVisible();
+
+  const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
+  const other = await elsewhere.newPage();
+  await shelf(other);
+  await other.getByRole('button', { name: 'start empty' }).click();
+  await other.getByRole('button', { name: 'Remove it' }).click();
+  await expect(other.getByText('The shelf is empty.')).toBeVisible();
+  await openFile(other, backup.name, backup.buffer);
+  const dialog = other.getByRole('dialog', { name: /^Backup of/ });
+  await expect(dialog.getByText('not on this Shelf')).toBeVisible();
+  await expect(dialog.getByText('26 students who will come onto your class list')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take the backup in' }).click();
+  await expect(other.getByText('24 of 26 handed in')).toBeVisible();
+  await openDemo(other, 'check');
+  expect(await totals(other)).toEqual(before);
+  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('Nearly: say it in one word.'); // prettier-ignore
+  await other.getByRole('button', { name: /^Undo/ }).click();
+  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('');
+
+  // Now both have gone on by themselves.
+  await goTo(other, 'Write');
+  await other.getByRole('textbox', { name: 'Title' }).fill('Rivers there');
+  await expect(other.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+  await shelf(other);
+  await openFile(other, backup.name, backup.buffer);
+  await expect(dialog.getByText('changed here and there')).toBeVisible();
+  await expect(dialog.getByLabel(/^What happens to/)).toHaveValue('both');
+  await dialog.getByRole('button', { name: 'Take the backup in' }).click();
+  await expect(other.getByText('How rivers shape the land (from the backup)')).toBeVisible();
+  await expect(other.getByText('Rivers there')).toBeVisible();
+  await elsewhere.close();
+});
+
+test('a quiz goes to a colleague without students; a later copy says what it changes, and its effect is seen first', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  await shelf(page);
+  await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  await page.getByLabel('From').fill('M. Weir');
+  await page.getByLabel('A note for whoever opens it').fill('Second week.');
+  const first = await saved(page, () => page.getByRole('button', { name: 'Save the file' }).click());
+  expect(first.name).toBe('How-rivers-shape-the-land.yentrel');
+  expect(first.buffer.toString('latin1')).not.toContain('Karl Mead');
+
+  const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
+  const colleague = await elsewhere.newPage();
+  await shelf(colleague);
+  await colleague.getByRole('button', { name: 'start empty' }).click();
+  await colleague.getByRole('button', { name: 'Remove it' }).click();
+  await openFile(colleague, first.name, first.buffer);
+  await expect(colleague.getByText('8 questions, without students. From M. Weir.')).toBeVisible();
+  await expect(colleague.getByText('Second week.')).toBeVisible();
+  await colleague.getByRole('button', { name: 'Put it on the Shelf' }).click();
+  await expect(colleague.getByText('8 questions · 12 points')).toBeVisible();
+  await colleague.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await colleague.getByLabel('Another form of floodplain').fill('flood plain');
+  await colleague.keyboard.press('Enter');
+  await expect(colleague.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+  await shelf(colleague);
+  await colleague.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+  await colleague.getByRole('button', { name: 'Save as a file' }).click();
+  const later = await saved(colleague, () =>
+    colleague.getByRole('button', { name: 'Save the file' }).click(),
+  );
+  await elsewhere.close();
+
+  await openFile(page, later.name, later.buffer);
+  const changes = page.getByRole('list', { name: 'What the file changes' }).getByRole('listitem');
+  await expect(changes).toHaveCount(1);
+  await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/))).toBeVisible(); // prettier-ignore
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
+
+  // A file that is no such thing, and one that was damaged on its way.
+  await shelf(page);
+  await openFile(page, 'notes.yentrel', Buffer.from('dear diary'));
+  const refused = page.getByRole('dialog', { name: 'This file cannot be taken in' });
+  await expect(refused).toContainText('This is no quiz file, or it is damaged');
+  await refused.getByRole('button', { name: 'Close' }).click();
+  const damaged = Buffer.from(later.buffer);
+  damaged[Math.floor(damaged.length / 2)] = (damaged[Math.floor(damaged.length / 2)] ?? 0) ^ 0xff;
+  await openFile(page, later.name, damaged);
+  await expect(refused).toContainText(/damaged|cannot be/);
+});
+
+test('a folder is kept up to date by itself where the browser allows it', async ({ page }) => {
+  await page.addInitScript(() => {
+    // The browser's own window for choosing a folder cannot be driven: its private folder stands for the chosen one.
+    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
+  });
+  await shelf(page);
+  await page.getByRole('button', { name: 'into a folder by itself' }).click();
+  await expect(page.getByText('by themselves.')).toBeVisible();
+  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  const files = () =>
+    page.evaluate(async () => {
+      const found: [string, number][] = [];
+      const root = await navigator.storage.getDirectory();
+      for await (const [name, handle] of (root as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }).entries())
+        found.push([name, (await handle.getFile()).size]);
+      return found;
+    }); // prettier-ignore
+  const [written] = await files();
+  expect(written?.[0]).toMatch(/^yentrel-backup-.*\.yentrel$/);
+  expect(written?.[1]).toBeGreaterThan(3000);
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.waitForURL(/quiz/);
+  await shelf(page);
+  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  expect((await files())[0]?.[1]).toBeGreaterThan(written?.[1] ?? 0);
+  await page.getByRole('button', { name: 'No longer' }).click();
+  await expect(page.getByRole('button', { name: 'into a folder by itself' })).toBeVisible();
+});
+
+test('all answers go out as a file; points that were changed in it come back as own scores', async ({
+  page,
+}) => {
+  await openDemo(page, 'hand-back');
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Hand back' }).click();
+  const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
+  expect(file.name).toBe('How-rivers-shape-the-land-answers.csv');
+  const rows = papa.parse(file.text.replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
+  expect(rows.length).toBe(25);
+  const sheet = await saved(page, () =>
+    page.getByRole('button', { name: 'Answers as a spreadsheet' }).click(),
+  );
+  expect(sheet.name).toBe('How-rivers-shape-the-land-answers.xlsx');
+
+  await goTo(page, 'Tray');
+  const answers = page.getByLabel('Answer file', { exact: true });
+  const take = async (name: string, buffer: Buffer) => {
+    await answers.setInputFiles({ name, mimeType: 'text/csv', buffer });
+    await page.getByRole('button', { name: 'Take in 24 papers' }).click();
+  };
+  await take(sheet.name, sheet.buffer);
+  await expect(page.getByText('24 papers as before.')).toBeVisible();
+  const at = rows[0]?.indexOf('Points for Q4') ?? 0;
+  const changed = rows.map((row) => (row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row)); // prettier-ignore
+  await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
+  await expect(page.getByText(/23 papers as before\./)).toBeVisible();
+  await goTo(page, 'Check');
+  await page.getByRole('button', { name: '1 own score' }).click();
+  await expect(page.getByRole('dialog', { name: '1 own score' })).toContainText('Karl Mead');
+});
