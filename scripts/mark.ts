@@ -38,6 +38,11 @@ function bytesOf(path: string): Uint8Array {
   }
 }
 
+interface Traced {
+  student: string;
+  attempts: { attempt: number; trace?: string[]; marks: { verdict: string; trace?: string[] }[] }[];
+}
+
 function traced({ marked, named }: MarkedWork, who: string): string {
   const found = marked.students().filter((work) => {
     const student = named.get(work.studentId);
@@ -46,7 +51,8 @@ function traced({ marked, named }: MarkedWork, who: string): string {
   const [work] = found;
   if (!work) return end(`Nobody called “${who}” has handed anything in.`);
   if (found.length > 1) return end(`${found.length} students are called “${who}”: use the number.`);
-  const { student, attempts } = studentJson(work, named.get(work.studentId), marked.paper, 'with');
+  const text = studentJson(work, named.get(work.studentId), marked.paper, 'with');
+  const { student, attempts } = JSON.parse(text) as Traced;
   const lines = attempts.flatMap(({ attempt, marks, trace }) => [
     `Attempt ${attempt}`,
     ...marks.flatMap((one, at) => [`  Question ${at + 1}, ${one.verdict}`, ...(one.trace ?? []).map((line) => `    ${line}`)]),

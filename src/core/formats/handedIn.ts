@@ -45,9 +45,18 @@ export function attemptOf(one: HandedIn, id: string, paper: Paper): { attempt: A
   return { attempt: { ...SOME, id, studentId: one.student, number: one.attempt, savedAt: handedInAt, handedInAt, answers }, unknown }; // prettier-ignore
 }
 
-const questionNamed = (paper: Paper, key: string): Question | undefined =>
-  paper.questions.find(({ id }) => id === key) ??
-  (/^\d{1,3}$/.test(key) ? paper.questions[Number(key) - 1] : undefined);
+/** The questions of a paper by id and by number; an id that is a number wins. */
+const byName = new WeakMap<Paper, ReadonlyMap<string, Question>>();
+
+function questionNamed(paper: Paper, key: string): Question | undefined {
+  let names = byName.get(paper);
+  if (!names) {
+    const numbered = paper.questions.map((question, at) => [String(at + 1), question] as const);
+    names = new Map([...numbered, ...paper.questions.map((question) => [question.id, question] as const)]);
+    byName.set(paper, names);
+  }
+  return names.get(key);
+}
 
 /** Someone whose work is marked. */
 export type Named = Pick<Student, 'id' | 'name' | 'number' | 'groups'>;

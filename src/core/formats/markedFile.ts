@@ -1,59 +1,99 @@
 import type { ScoredSheet, StudentWork } from '../checking/classWork';
-import { kindOf } from '../kinds';
+import { kindOf, type Question } from '../kinds';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { contextOf } from '../marking/markAttempt';
-import { rulesOf, shareOfScore, traceQuestion, verdictOfScore } from '../marking/scoreQuestion';
+import {
+  rulesOf,
+  shareOfScore,
+  traceQuestion,
+  verdictOfScore,
+  type QuestionScore,
+} from '../marking/scoreQuestion';
 import { traceTotal } from '../marking/total';
 import { traceJoin } from '../marking/traceJoin';
 import { traceWords } from '../marking/words';
+import type { Attempt } from '../quiz/attempt';
 import { outOfPaper, pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import type { MarkedWork, Named } from './handedIn';
 import { scoreRowOf, zoneTime, type ScoreRow } from './scoresFile';
 
-/** An exact number: as a decimal of at most 6 places, and exactly as a fraction. */
-const figure = (value: Fraction) => ({ about: Number(toDecimalText(value, 6)), exact: value.d === 1 ? `${value.n}` : `${value.n}/${value.d}` }); // prettier-ignore
+interface Figure {
+  readonly about: number;
+  readonly exact: string;
+}
 
-function marksOf(paper: Paper, { attempt, scores }: ScoredSheet, traces: 'with' | 'without') {
-  const context = contextOf(paper);
+const figures = new Map<string, Figure>();
+const MOST_FIGURES = 10_000;
+
+/** An exact number: as a decimal of at most 6 places, and exactly as a fraction. */
+function figure(value: Fraction): Figure {
+  const exact = value.d === 1 ? `${value.n}` : `${value.n}/${value.d}`;
+  let known = figures.get(exact);
+  if (!known) {
+    known = { about: Number(toDecimalText(value, 6)), exact };
+    if (figures.size < MOST_FIGURES) figures.set(exact, known);
+  }
+  return known;
+}
+
+function markJson(question: Question, score: QuestionScore) {
+  const { mark, earned, possible, waiting, override } = score;
+  return {
+    question: question.id,
+    verdict: verdictOfScore(score),
+    credit: figure(shareOfScore(score)),
+    points: figure(earned),
+    possible: figure(possible),
+    waiting: figure(waiting),
+    rule: mark.rule,
+    typingErrors: mark.errors,
+    nearMiss: mark.nearMiss,
+    ownScore: override ? override.reason : null,
+    feedback: mark.feedback,
+  };
+}
+
+/** Scores are shared by all who gave the same answer: each is written once. */
+const written = new WeakMap<QuestionScore, string>();
+
+function markText(question: Question, score: QuestionScore): string {
+  const known = written.get(score);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(markJson(question, score));
+  written.set(score, text);
+  return text;
+}
+
+function traced(paper: Paper, question: Question, attempt: Attempt, score: QuestionScore): string[] {
+  const answer = attempt.answers[question.id] ?? null;
+  return [
+    ...kindOf(question).explain(question, answer, contextOf(paper)),
+    ...traceQuestion(score.mark, rulesOf(question, pointsOf(question, paper.content)), score.override),
+  ].map(traceWords);
+}
+
+function markTexts(paper: Paper, { attempt, scores }: ScoredSheet, traces: 'with' | 'without'): string[] {
   return paper.questions.map((question, index) => {
     const score = scores[index];
     if (!score) throw new Error('A score for each question');
-    const { mark, earned, possible, waiting, override } = score;
-    const answer = attempt.answers[question.id] ?? null;
-    const trace = () => [
-      ...kindOf(question).explain(question, answer, context),
-      ...traceQuestion(mark, rulesOf(question, pointsOf(question, paper.content)), override),
-    ];
-    return {
-      question: question.id,
-      verdict: verdictOfScore(score),
-      credit: figure(shareOfScore(score)),
-      points: figure(earned),
-      possible: figure(possible),
-      waiting: figure(waiting),
-      rule: mark.rule,
-      typingErrors: mark.errors,
-      nearMiss: mark.nearMiss,
-      ownScore: override ? override.reason : null,
-      feedback: mark.feedback,
-      ...(traces === 'with' ? { trace: trace().map(traceWords) } : {}),
-    };
+    if (traces === 'without') return markText(question, score);
+    return JSON.stringify({ ...markJson(question, score), trace: traced(paper, question, attempt, score) });
   });
 }
 
-/** One student as the answer of marking tells it: what is recorded, and each attempt with its marks. */
+/** One student as the answer of marking tells it, as JSON: what is recorded, and each attempt with its marks. */
 export function studentJson(
   work: StudentWork,
   named: Named | undefined,
   paper: Paper,
   traces: 'with' | 'without',
-) {
+): string {
   const { recorded, sheets, counted } = work;
   const { counts } = paper.content.attempts;
   const joined = sheets.length > 1 ? traceJoin(sheets, recorded, counts) : [];
-  return {
+  const head = JSON.stringify({
     student: named?.name ?? work.studentId,
     number: named?.number ?? '',
     recorded: recorded && {
@@ -63,7 +103,9 @@ export function studentJson(
       provisional: recorded.provisional,
       attempt: counted?.number ?? null,
     },
-    attempts: sheets.map((sheet) => ({
+  });
+  const attempts = sheets.map((sheet) => {
+    const own = JSON.stringify({
       attempt: sheet.attempt.number,
       notCounted: sheet.notCounted,
       late: sheet.late && {
@@ -74,12 +116,13 @@ export function studentJson(
       score: figure(sheet.total.score),
       outOf: figure(sheet.total.outOf),
       waiting: figure(sheet.total.waiting),
-      marks: marksOf(paper, sheet, traces),
       ...(traces === 'with'
         ? { trace: [...traceTotal(sheet.scores, sheet.path), ...joined].map(traceWords) }
         : {}),
-    })),
-  };
+    });
+    return `${own.slice(0, -1)},"marks":[${markTexts(paper, sheet, traces).join(',')}]}`;
+  });
+  return `${head.slice(0, -1)},"attempts":[${attempts.join(',')}]}`;
 }
 
 /** What stands before the students in the answer of marking. */

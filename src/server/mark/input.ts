@@ -6,10 +6,12 @@ import {
 import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
 import type { QuizFile } from '@/core/formats/quizFile/schema';
 import type { Attempt } from '@/core/quiz/attempt';
+import type { Paper } from '@/core/quiz/quiz';
 import { z } from '@/core/zod';
 import { readFile } from '@/workers/class/readFile';
 import { LARGEST_FORM, readJson, wholeBody } from './body';
 import { refuse } from './problem';
+import { pauses } from './turns';
 
 /** What is asked for besides the scores. */
 const Options = z.strictObject({
@@ -41,18 +43,21 @@ class Attempts {
   };
 }
 
-function attemptsOf(list: readonly HandedIn[], paper: ReturnType<typeof paperOf>): Attempt[] {
+async function attemptsOf(list: readonly HandedIn[], paper: Paper): Promise<Attempt[]> {
   const seen = new Set<string>();
   const problems: string[] = [];
-  const attempts = list.map((one, at) => {
+  const attempts: Attempt[] = [];
+  const pause = pauses();
+  for (const [at, one] of list.entries()) {
     const id = `${one.student}/${one.attempt}`;
     if (seen.has(id)) problems.push(`attempts[${at}]: ${one.student} has an attempt ${one.attempt} already`);
     seen.add(id);
     const { attempt, unknown } = attemptOf(one, id, paper);
     if (unknown.length > 0)
       problems.push(`attempts[${at}]: answers: the quiz has no question “${unknown[0] ?? ''}”`);
-    return attempt;
-  });
+    attempts.push(attempt);
+    await pause();
+  }
   if (problems.length > 0) refuse(422, 'The attempts cannot be marked.', problems.slice(0, MOST_PROBLEMS));
   return attempts;
 }
@@ -76,15 +81,20 @@ export async function jsonInput(request: Request, at: number): Promise<Asked> {
   if (!options.ok) refuse(422, 'The options cannot be read.', options.problems.map((text) => `options: ${text}`)); // prettier-ignore
   if (attempts.problems.length > 0) refuse(422, 'The attempts cannot be read.', attempts.problems);
   const traces = options.value.traces ? 'with' : 'without';
-  return { work: workOf(quiz.value, attempts.read, 'attempts' in top, at), traces, problems: [] };
+  return { work: await workOf(quiz.value, attempts.read, 'attempts' in top, at), traces, problems: [] };
 }
 
-function workOf(file: QuizFile, list: readonly HandedIn[], given: boolean, at: number): MarkedWork {
+async function workOf(
+  file: QuizFile,
+  list: readonly HandedIn[],
+  given: boolean,
+  at: number,
+): Promise<MarkedWork> {
   if (!given) {
     return markOwnClass(file, at) ?? refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']); // prettier-ignore
   }
   const paper = paperOf(file);
-  return markHandedIn(file, paper, attemptsOf(list, paper), at);
+  return markHandedIn(file, paper, await attemptsOf(list, paper), at);
 }
 
 const filePart = async (form: FormData, name: string): Promise<Uint8Array | null> => {
@@ -109,7 +119,7 @@ export async function formInput(request: Request, at: number): Promise<Asked> {
   if (!quiz.ok) return refuse(422, 'The quiz file cannot be read.', quiz.problems.map((text) => `quiz: ${text}`)); // prettier-ignore
   const traces = form.get('traces') === 'yes' ? 'with' : 'without';
   const answers = await filePart(form, 'answers');
-  if (!answers) return { work: workOf(quiz.value.file, [], false, at), traces, problems: [] };
+  if (!answers) return { work: await workOf(quiz.value.file, [], false, at), traces, problems: [] };
   return { ...(await answerInput(quiz.value.file, answers, at)), traces };
 }
 

@@ -35,9 +35,7 @@ async function* pieces({ work, traces, problems }: Asked): AsyncGenerator<string
   yield `{"quiz":${JSON.stringify(quizJson(marked.paper))},"problems":${JSON.stringify(problems)},"students":[`;
   let separator = '\n';
   for (const student of marked.eachStudent()) {
-    yield (
-      separator + JSON.stringify(studentJson(student, named.get(student.studentId), marked.paper, traces))
-    );
+    yield separator + studentJson(student, named.get(student.studentId), marked.paper, traces);
     separator = ',\n';
     await pause();
   }

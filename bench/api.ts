@@ -1,0 +1,124 @@
+/**
+ * `npm run bench:api`: marking over HTTP, by a server of its own: 10 000 made-up students × 40 questions in one request, and
+ * 50 requests at once. Each is compared with marking in this process. Needs a build (`npm run build`).
+ */
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import type { HandedIn } from '@/core/formats/handedIn';
+import { markHandedIn, attemptOf } from '@/core/formats/handedIn';
+import { FORM_VERSION } from '@/core/formats/quizFile/schema';
+import { madeUpClass } from '@/core/madeUp/class';
+import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
+
+const STUDENTS = 10_000;
+const QUIZ = {
+  format: 'yentrel-quiz' as const,
+  version: FORM_VERSION as 1,
+  quiz: { id: 'bench', content: PAPER_CONTENT, questions: [...PAPER_QUESTIONS], createdAt: 0, changedAt: 0 },
+  share: null,
+  class: null,
+};
+
+function attemptsOf(students: number, seed: number): HandedIn[] {
+  const made: HandedIn[] = [];
+  const plan = { seed, students, neverStart: 0, repeat: 0 };
+  let next = 0;
+  for (const { number, answers } of madeUpClass(PAPER_QUESTIONS, plan))
+    if (number === 1) made.push({ student: `Student ${++next}`, attempt: 1, handedInAt: null, answers });
+  return made;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+
+interface Marked {
+  students: { student: string; recorded: { score: { exact: string } } }[];
+}
+
+/** Each student's exact score as this process marks it. */
+function expected(attempts: readonly HandedIn[]): Map<string, string> {
+  const list = attempts.map((one, at) => attemptOf(one, String(at), PAPER).attempt);
+  const { marked } = markHandedIn(QUIZ, PAPER, list, 0);
+  return new Map(marked.students().map(({ studentId, recorded }) => {
+    const { n, d } = recorded?.score ?? { n: 0, d: 1 };
+    return [studentId, d === 1 ? `${n}` : `${n}/${d}`];
+  })); // prettier-ignore
+}
+
+function wrongIn(body: string, attempts: readonly HandedIn[]): number {
+  const scores = expected(attempts);
+  const { students } = JSON.parse(body) as Marked;
+  const wrong = students.filter(({ student, recorded }) => scores.get(student) !== recorded.score.exact);
+  return wrong.length + Math.abs(students.length - attempts.length);
+}
+
+const port = await freePort();
+const server = spawn(process.execPath, ['server.mjs'], {
+  env: { ...process.env, PORT: String(port), DIST: process.env['DIST'] ?? 'dist' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const megabytes = (bytes: number): number => +(bytes / 1e6).toFixed(1);
+/** Resident memory of the server, and its highest, in MB (Linux). */
+const memory = () => {
+  const status = readFileSync(`/proc/${server.pid ?? 0}/status`, 'utf8');
+  const kB = (name: string) => Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)?.[1] ?? 0);
+  return { now: megabytes(kB('VmRSS') * 1024), peak: megabytes(kB('VmHWM') * 1024) };
+};
+const post = (body: string): Promise<Response> =>
+  fetch(`http://127.0.0.1:${port}/api/mark`, { method: 'POST', body, headers: { 'content-type': 'application/json' } }); // prettier-ignore
+
+try {
+  const attempts = attemptsOf(STUDENTS, 11);
+  const body = JSON.stringify({ quiz: QUIZ, attempts });
+  await (await post(JSON.stringify({ quiz: QUIZ, attempts: attempts.slice(0, 50) }))).text();
+  const idle = memory().now;
+  const started = performance.now();
+  let slowest = 0;
+  let running = true;
+  const watch = (async () => {
+    while (running) {
+      const asked = performance.now();
+      await (await fetch(`http://127.0.0.1:${port}/api/about`)).text();
+      slowest = Math.max(slowest, performance.now() - asked);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  })();
+  const response = await post(body);
+  const text = await response.text();
+  const ms = performance.now() - started;
+  running = false;
+  await watch;
+  console.table({
+    [`${STUDENTS} students × ${PAPER_QUESTIONS.length} questions`]: {
+      status: response.status, ms: Math.round(ms), 'MB sent': megabytes(body.length), 'MB back': megabytes(text.length),
+      'wrong scores': wrongIn(text, attempts), 'slowest other answer, ms': Math.round(slowest),
+      'server idle, MB': idle, 'server peak, MB': memory().peak,
+    },
+  }); // prettier-ignore
+  const small = Array.from({ length: 50 }, (_, at) => attemptsOf(30, 100 + at));
+  const begun = performance.now();
+  const answers = await Promise.all(
+    small.map(async (one) => {
+      const answer = await post(JSON.stringify({ quiz: QUIZ, attempts: one }));
+      return { status: answer.status, wrong: answer.ok ? wrongIn(await answer.text(), one) : 0 };
+    }),
+  );
+  const count = (status: number) => answers.filter((answer) => answer.status === status).length;
+  console.table({
+    '50 requests at once, 30 students each': {
+      ms: Math.round(performance.now() - begun),
+      'answered 200': count(200),
+      'answered 503': count(503),
+      'wrong scores': answers.reduce((sum, { wrong }) => sum + wrong, 0),
+    },
+  });
+} finally {
+  server.kill();
+}
