@@ -30,7 +30,13 @@ async function teacher(theme, suffix) {
   const page = await fresh(theme);
   await page.goto(address);
   await page.getByText('24 of 26 handed in').waitFor();
-  if (!suffix) await shot(page, 'shelf');
+  if (!suffix) {
+    await shot(page, 'shelf');
+    await page.getByLabel('Quiz file, backup or rescue file').setInputFiles('demo/import/rivers.yentrel');
+    await page.getByText('This quiz lies on your Shelf already').waitFor();
+    await shot(page, 'quiz-file');
+    await page.keyboard.press('Escape');
+  }
   await page.getByRole('link', { name: 'How rivers shape the land' }).click();
   await page.getByRole('button', { name: 'Question 2', exact: true }).click();
   await page.getByRole('textbox', { name: 'Try an answer' }).fill('oxbow laek');

@@ -25,6 +25,32 @@ export function run(title, command, args, env = {}) {
   console.log(`✓ ${title} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
 }
 
+/** Runs a command with its output kept until it ends; gives whether it went well. */
+const kept = ([title, command, args]) =>
+  new Promise((resolve) => {
+    const started = Date.now();
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk));
+    child.on('error', (error) => (output += error.message));
+    child.on('close', (code) => {
+      const took = ((Date.now() - started) / 1000).toFixed(1);
+      console.log(`\n▸ ${title}\n${output.trim()}\n${code === 0 ? '✓' : '✗'} ${title} (${took} s)`);
+      resolve(code === 0);
+    });
+  });
+
+/** Runs rows of commands beside each other; ends the process where one of them fails. */
+export async function runTogether(rows) {
+  const ends = await Promise.all(
+    rows.map(async (row) => {
+      for (const step of row) if (!(await kept(step))) return false;
+      return true;
+    }),
+  );
+  if (!ends.every(Boolean)) process.exit(1);
+}
+
 /** The command of an installed package. */
 export const bin = (name) => join(root, 'node_modules', '.bin', name);
 

@@ -29,6 +29,13 @@ test('every action is found by its name, every key is listed, stations have keys
   await expect(page.getByText(/^8 questions · 12 points/)).toBeVisible();
 
   await page.keyboard.press('Control+k');
+  await dialog.getByLabel('Find an action').fill('quiz as a file');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: '“How rivers shape the land” as a file' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+
+  await page.keyboard.press('Control+k');
   await dialog.getByLabel('Find an action').fill('light or dark');
   const before = await page.locator('html').getAttribute('data-theme');
   await page.keyboard.press('Enter');

@@ -1,23 +1,16 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { downloadBytes, fileName } from '@/ui/download';
 import { useQuiz } from '@/ui/quizContext';
-import { classWorker } from '@/workers/clients';
-
-const TYPES = {
-  csv: 'text/csv;charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
+import { saveAnswers, type AnswersForm } from '@/ui/saveAnswers';
 
 /** Every answer as a file, to look through elsewhere; points that are changed in it come back as own scores. */
 export function AnswersFile({ disabled }: { readonly disabled: boolean }) {
   const { quiz } = useQuiz();
   const [busy, setBusy] = useState(false);
-  const save = async (form: keyof typeof TYPES) => {
+  const save = async (form: AnswersForm) => {
     setBusy(true);
     try {
-      const bytes = await classWorker().answersFile(quiz.id, form);
-      downloadBytes(`${fileName(quiz.content.title)}-answers.${form}`, bytes, TYPES[form]);
+      await saveAnswers(quiz.id, quiz.content.title, form);
     } finally {
       setBusy(false);
     }

@@ -3,7 +3,7 @@ import { useEffect, useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/shelf';
 import { notify } from '@/ui/notices';
-import { SaveFile } from './SaveFile';
+import { SaveFile } from '@/ui/SaveFile';
 
 async function archive(quiz: QuizRecord): Promise<void> {
   const away = quiz.archivedAt === null;

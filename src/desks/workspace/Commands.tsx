@@ -9,6 +9,8 @@ import { redo, undo } from '@/store/history';
 import { showAspects } from '@/store/standing';
 import { download, fileName } from '@/ui/download';
 import { useQuiz } from '@/ui/quizContext';
+import { SaveFile } from '@/ui/SaveFile';
+import { saveAnswers } from '@/ui/saveAnswers';
 import { switchTheme } from '@/ui/ThemeSwitch';
 import { classWorker } from '@/workers/clients';
 import { KeyList } from './KeyList';
@@ -18,7 +20,13 @@ import { STATIONS } from './stations';
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'));
 
-function useActions(onOpening: () => void, onKeys: () => void): PaletteAction[] {
+interface Openers {
+  readonly opening: () => void;
+  readonly keys: () => void;
+  readonly saving: () => void;
+}
+
+function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   const { quiz } = useQuiz();
   const { id, content, standing } = quiz;
   const byHand = ASPECTS.filter((aspect) => content.plan[aspect] === 'byTeacher');
@@ -32,7 +40,7 @@ function useActions(onOpening: () => void, onKeys: () => void): PaletteAction[] 
       name: `New question: ${KINDS[kind].title.toLowerCase()}`,
       run: () => void addQuestion(id, kind, null).then(() => go('#write')),
     })),
-    { name: isOpen(standing.opening, now()) ? 'Change or end the opening' : 'Open this quiz', run: onOpening },
+    { name: isOpen(standing.opening, now()) ? 'Change or end the opening' : 'Open this quiz', run: opening },
     ...(byHand.length > 0
       ? [
           { name: 'Show results to all', run: () => void showAspects(id, byHand, 'show') },
@@ -40,6 +48,9 @@ function useActions(onOpening: () => void, onKeys: () => void): PaletteAction[] 
         ]
       : []),
     { name: 'Save the scores as CSV', run: () => void scores() },
+    { name: 'Save all answers as CSV', run: () => void saveAnswers(id, content.title, 'csv') },
+    { name: 'Save all answers as a spreadsheet', run: () => void saveAnswers(id, content.title, 'xlsx') },
+    { name: 'Save this quiz as a file', run: saving },
     { name: 'Print slips with right answers', run: () => print('with') },
     { name: 'Print slips without right answers', run: () => print('without') },
     { name: 'Undo', keys: 'Ctrl Z', run: () => void undo(id) },
@@ -47,14 +58,20 @@ function useActions(onOpening: () => void, onKeys: () => void): PaletteAction[] 
     { name: 'Go to the Shelf', run: () => go('/') },
     { name: 'Go to the class list', run: () => go('/class/') },
     { name: 'Light or dark', run: switchTheme },
-    { name: 'List of keys', keys: '?', run: onKeys },
+    { name: 'List of keys', keys: '?', run: keys },
   ]; // prettier-ignore
 }
 
 /** The palette of actions and the list of keys, with the keys that open them and go to stations. */
 export function Commands({ onOpening }: { readonly onOpening: () => void }) {
-  const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
-  const actions = useActions(onOpening, () => setOpen('keys'));
+  const [open, setOpen] = useState<'palette' | 'keys' | 'saving' | null>(null);
+  const { quiz } = useQuiz();
+  const close = () => setOpen(null);
+  const actions = useActions({
+    opening: onOpening,
+    keys: () => setOpen('keys'),
+    saving: () => setOpen('saving'),
+  });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
@@ -79,8 +96,9 @@ export function Commands({ onOpening }: { readonly onOpening: () => void }) {
       >
         <Keyboard size={17} aria-hidden />
       </button>
-      {open === 'palette' && <Palette actions={actions} onClose={() => setOpen(null)} />}
-      {open === 'keys' && <KeyList onClose={() => setOpen(null)} />}
+      {open === 'palette' && <Palette actions={actions} onClose={close} />}
+      {open === 'keys' && <KeyList onClose={close} />}
+      {open === 'saving' && <SaveFile quiz={quiz} onClose={close} />}
     </>
   );
 }

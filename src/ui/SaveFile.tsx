@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { QuizRecord } from '@/store/db';
-import { Dialog } from '@/ui/Dialog';
-import { downloadBytes, fileName } from '@/ui/download';
-import { notify } from '@/ui/notices';
 import { classWorker } from '@/workers/clients';
+import { Dialog } from './Dialog';
+import { downloadBytes, fileName } from './download';
+import { notify } from './notices';
 
 /** A quiz as a file: for a colleague, without students, or to move it with everyone’s work. */
 export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonly onClose: () => void }) {

@@ -1,0 +1,14 @@
+import { classWorker } from '@/workers/clients';
+import { downloadBytes, fileName } from './download';
+
+const TYPES = {
+  csv: 'text/csv;charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+export type AnswersForm = keyof typeof TYPES;
+
+/** Gives the teacher every answer of a quiz as a file that reads back as an answer file. */
+export async function saveAnswers(quizId: string, title: string, form: AnswersForm): Promise<void> {
+  const bytes = await classWorker().answersFile(quizId, form);
+  downloadBytes(`${fileName(title)}-answers.${form}`, bytes, TYPES[form]);
+}
