@@ -51,6 +51,10 @@ export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
   return new MarkedClass(paper, from.work, columns, from.sheets);
 }
 
+/** By how much a student's recorded score rises; below 0 where it falls. */
+export const gainOf = (change: Pick<ScoreChange, 'before' | 'after'>): Fraction =>
+  subtract(change.after, change.before);
+
 function overrideChanges(before: MarkedClass, after: MarkedClass): OverrideChange[] {
   const { overrides } = before.work;
   return before.sheets.flatMap(({ attempt }) =>
@@ -80,17 +84,16 @@ export function effectBetween(before: MarkedClass, after: MarkedClass): Effect {
       },
     ];
   });
-  const gain = (change: ScoreChange) => subtract(change.after, change.before);
-  const rises = scores.map((change) => gain(change).n);
+  const rises = scores.map((change) => gainOf(change).n);
   const moved = scores.filter(
-    (score) => gain(score).n !== 0 || compare(score.waitingBefore, score.waitingAfter) !== 0,
+    (score) => gainOf(score).n !== 0 || compare(score.waitingBefore, score.waitingAfter) !== 0,
   );
   const kept = new Set(before.columns);
   return {
     up: rises.filter((rise) => rise > 0).length,
     down: rises.filter((rise) => rise < 0).length,
     unchanged: rises.filter((rise) => rise === 0).length,
-    changes: moved.sort((a, b) => compare(gain(b), gain(a)) || (a.studentId < b.studentId ? -1 : 1)),
+    changes: moved.sort((a, b) => compare(gainOf(b), gainOf(a)) || (a.studentId < b.studentId ? -1 : 1)),
     overrides: overrideChanges(before, after),
     marked: after.columns.filter((column) => !kept.has(column)).map((column) => column.question.id),
   };

@@ -24,7 +24,7 @@ export function AnswersFile({ disabled }: { readonly disabled: boolean }) {
         Every attempt with its answers, points and the rule that decided. Taken in again at the Tray, points
         that you have changed in it become your own scores.
       </p>
-      <div className="mt-3 flex gap-3">
+      <div className="mt-3 flex flex-wrap gap-x-3 gap-y-2">
         {(['csv', 'xlsx'] as const).map((form) => (
           <button
             key={form}

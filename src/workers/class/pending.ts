@@ -1,9 +1,10 @@
-import { effectBetween, underPaper, type ScoreChange } from '@/core/checking/effect';
+import { effectBetween, gainOf, underPaper, type ScoreChange } from '@/core/checking/effect';
+import { compare } from '@/core/figures/fraction';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import { db } from '@/store/db';
 import { draftPaper } from '@/store/quizzes';
 import { undoableRevision } from '@/store/revisions';
-import { liveClass } from './papers';
+import { byName, liveClass } from './papers';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
@@ -18,7 +19,7 @@ export interface Pending {
   readonly up: number;
   readonly down: number;
   readonly unchanged: number;
-  /** The first of those whose score or waiting points change, largest rise first. */
+  /** The first of those whose score or waiting points change: largest rise first, those who rise alike by name. */
   readonly students: readonly NamedChange[];
   /** How many more there are. */
   readonly more: number;
@@ -54,7 +55,8 @@ export async function pending(quizId: string): Promise<Pending> {
   });
   const { up, down, unchanged } = effect;
   const overridesDiffer = effect.overrides.length;
-  const students = effect.changes.slice(0, MOST_NAMED).map(named);
+  const risen = (a: NamedChange, b: NamedChange) => compare(gainOf(b), gainOf(a)) || byName(a, b);
+  const students = effect.changes.map(named).sort(risen).slice(0, MOST_NAMED);
   const more = effect.changes.length - students.length;
   return { changes, up, down, unchanged, students, more, overridesDiffer, undoable };
 }
