@@ -5,153 +5,152 @@ import { expect, openDemo, test } from './support';
 
 const axeSource = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 
-/** Runs axe in the page as it is, under the page's own content policy. */
+const LOOKS = ['chalk', 'slate'] as const;
+
+/** Runs axe in the page as it is, in both looks, under the page's own content policy. */
 async function expectAccessible(page: Page, view: string): Promise<void> {
   await page.evaluate(axeSource);
-  const { violations } = await page.evaluate(() =>
-    (window as unknown as { axe: { run: (options: object) => Promise<AxeResults> } }).axe.run({
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
-    }),
-  );
-  const found = violations.map(
-    (one) =>
-      `${one.id}: ${one.nodes
-        .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
-        .slice(0, 3)
-        .join(' | ')}`,
-  );
-  expect(found, view).toEqual([]);
+  const own = await page.locator('html').getAttribute('data-theme');
+  for (const look of LOOKS) {
+    const violations = await page.evaluate(async (name) => {
+      document.documentElement.dataset['theme'] = name;
+      // Colours that are still on their way would be measured half-way.
+      await Promise.all(
+        document.getAnimations().map((animation) => animation.finished.catch(() => undefined)),
+      );
+      const { axe } = window as unknown as { axe: { run: (options: object) => Promise<AxeResults> } };
+      const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+      return (await axe.run({ runOnly: tags, resultTypes: ['violations'] })).violations;
+    }, look);
+    const found = violations.map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
+          .slice(0, 3)
+          .join(' | ')}`,
+    );
+    expect(found, `${view}, ${look}`).toEqual([]);
+  }
+  await page.evaluate((name) => void (document.documentElement.dataset['theme'] = name ?? ''), own);
 }
 
-for (const theme of ['chalk', 'slate'] as const) {
-  test.describe(theme, () => {
-    test.beforeEach(async ({ context }) => {
-      await context.addInitScript((name) => {
-        if (location.protocol === 'http:') localStorage.setItem('yentrel-theme', name);
-      }, theme);
-    });
+test('the Shelf, and pages that are not there', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+  await expectAccessible(page, 'shelf');
+  await page.getByLabel('Quiz file, backup or rescue file').setInputFiles('demo/import/rivers.yentrel');
+  await expect(page.getByText('This quiz lies on your Shelf already')).toBeVisible();
+  await expectAccessible(page, 'a quiz file');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  await expectAccessible(page, 'saving a quiz as a file');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  const [backup] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Back up everything now' }).click(),
+  ]);
+  await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
+  await expect(page.getByText('the same as here')).toBeVisible();
+  await expectAccessible(page, 'a backup');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.goto('/class/');
+  await expect(page.getByText('26 students.')).toBeVisible();
+  await expectAccessible(page, 'class list');
+  await page.goto('/quiz/?id=nowhere');
+  await expect(page.getByRole('heading', { name: 'This quiz is not in this browser' })).toBeVisible();
+  await expectAccessible(page, 'missing quiz');
+  await page.goto('/sit/?quiz=nowhere&student=nobody');
+  await expect(page.getByRole('heading', { name: 'There is no paper at this address' })).toBeVisible();
+  await expectAccessible(page, 'missing paper');
+});
 
-    test('the Shelf, and pages that are not there', async ({ page }) => {
-      await page.goto('/');
-      await expect(page.getByText('24 of 26 handed in')).toBeVisible();
-      await expectAccessible(page, 'shelf');
-      await page.getByLabel('Quiz file, backup or rescue file').setInputFiles('demo/import/rivers.yentrel');
-      await expect(page.getByText('This quiz lies on your Shelf already')).toBeVisible();
-      await expectAccessible(page, 'a quiz file');
-      await page.getByRole('button', { name: 'Leave it' }).click();
-      await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
-      await page.getByRole('button', { name: 'Save as a file' }).click();
-      await expectAccessible(page, 'saving a quiz as a file');
-      await page.getByRole('button', { name: 'Leave it' }).click();
-      const [backup] = await Promise.all([
-        page.waitForEvent('download'),
-        page.getByRole('button', { name: 'Back up everything now' }).click(),
-      ]);
-      await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
-      await expect(page.getByText('the same as here')).toBeVisible();
-      await expectAccessible(page, 'a backup');
-      await page.getByRole('button', { name: 'Leave it' }).click();
-      await page.goto('/class/');
-      await expect(page.getByText('26 students.')).toBeVisible();
-      await expectAccessible(page, 'class list');
-      await page.goto('/quiz/?id=nowhere');
-      await expect(page.getByRole('heading', { name: 'This quiz is not in this browser' })).toBeVisible();
-      await expectAccessible(page, 'missing quiz');
-      await page.goto('/sit/?quiz=nowhere&student=nobody');
-      await expect(page.getByRole('heading', { name: 'There is no paper at this address' })).toBeVisible();
-      await expectAccessible(page, 'missing paper');
-    });
+test('every station, with dialogs and the effect bar', async ({ page }) => {
+  await openDemo(page, 'write');
+  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+  await expectAccessible(page, 'write, pick one');
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByRole('button', { name: 'Each setting' }).click();
+  await page.getByRole('textbox', { name: 'Try an answer' }).fill('flood plain');
+  await expect(page.getByText('Near miss:')).toBeVisible();
+  await page.getByLabel('Another form of floodplain').fill('flood plain');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('5 students up')).toBeVisible();
+  await expectAccessible(page, 'write, word or phrase');
+  await page.getByRole('button', { name: 'See who' }).click();
+  await expectAccessible(page, 'who goes up');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.goto('/quiz/?id=demo-rivers#plan');
+  await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
+  await expectAccessible(page, 'plan');
+  await page.getByRole('button', { name: /^Open until/ }).click();
+  await expectAccessible(page, 'opening');
+  await page.keyboard.press('Escape');
+  await page.goto('/quiz/?id=demo-rivers#tray');
+  await expect(page.getByRole('heading', { name: 'Tray' })).toBeVisible();
+  await expect(page.getByText('24 of 26')).toBeVisible();
+  await expectAccessible(page, 'tray');
+  await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectAccessible(page, 'columns of a file');
+  await page.keyboard.press('Escape');
+  await page.goto('/quiz/?id=demo-rivers#check');
+  await expect(page.getByText('papers marked')).toBeVisible();
+  await expectAccessible(page, 'check');
+});
 
-    test('every station, with dialogs and the effect bar', async ({ page }) => {
-      await openDemo(page, 'write');
-      await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-      await expectAccessible(page, 'write, pick one');
-      await page.getByRole('button', { name: 'Question 4', exact: true }).click();
-      await page.getByRole('button', { name: 'Each setting' }).click();
-      await page.getByRole('textbox', { name: 'Try an answer' }).fill('flood plain');
-      await expect(page.getByText('Near miss:')).toBeVisible();
-      await page.getByLabel('Another form of floodplain').fill('flood plain');
-      await page.keyboard.press('Enter');
-      await expect(page.getByText('5 students up')).toBeVisible();
-      await expectAccessible(page, 'write, word or phrase');
-      await page.getByRole('button', { name: 'See who' }).click();
-      await expectAccessible(page, 'who goes up');
-      await page.getByRole('button', { name: 'Close' }).click();
-      await page.goto('/quiz/?id=demo-rivers#plan');
-      await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
-      await expectAccessible(page, 'plan');
-      await page.getByRole('button', { name: /^Open until/ }).click();
-      await expectAccessible(page, 'opening');
-      await page.keyboard.press('Escape');
-      await page.goto('/quiz/?id=demo-rivers#tray');
-      await expect(page.getByRole('heading', { name: 'Tray' })).toBeVisible();
-      await expect(page.getByText('24 of 26')).toBeVisible();
-      await expectAccessible(page, 'tray');
-      await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
-      await expect(page.getByRole('dialog')).toBeVisible();
-      await expectAccessible(page, 'columns of a file');
-      await page.keyboard.press('Escape');
-      await page.goto('/quiz/?id=demo-rivers#check');
-      await expect(page.getByText('papers marked')).toBeVisible();
-      await expectAccessible(page, 'check');
-    });
+test('handing back, printing, the palette, keys, pictures and the class list’s file', async ({ page }) => {
+  await openDemo(page, 'handback');
+  await expect(page.getByText('24 of 24 students see something of their result')).toBeVisible();
+  await expectAccessible(page, 'hand back');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
+  await expectAccessible(page, 'palette');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expectAccessible(page, 'keys');
+  await page.keyboard.press('Escape');
+  await page.goto('/quiz/?id=demo-rivers#write');
+  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a picture to Option 1' }).click();
+  await expectAccessible(page, 'adding a picture');
+  await page.keyboard.press('Escape');
+  await page.goto('/quiz/?id=demo-rivers#plan');
+  await page.getByLabel('How often each student can sit the quiz').selectOption('3');
+  await page.getByLabel('What late work loses').selectOption('table');
+  await expect(page.getByLabel('Days of row 1')).toBeVisible();
+  await expectAccessible(page, 'attempts and lateness');
+  await page.goto('/print/?quiz=demo-rivers&right=with');
+  await expect(page.getByRole('region', { name: 'Slip of Ada Marsh' })).toBeVisible();
+  await expectAccessible(page, 'print');
+  await page.goto('/class/');
+  await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
+  await expect(page.getByText('12 new students')).toBeVisible();
+  await expectAccessible(page, 'class list from a file');
+});
 
-    test('handing back, printing, the palette, keys, pictures and the class list’s file', async ({
-      page,
-    }) => {
-      await openDemo(page, 'handback');
-      await expect(page.getByText('24 of 24 students see something of their result')).toBeVisible();
-      await expectAccessible(page, 'hand back');
-      await page.keyboard.press('Control+k');
-      await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
-      await expectAccessible(page, 'palette');
-      await page.keyboard.press('Escape');
-      await page.keyboard.press('?');
-      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-      await expectAccessible(page, 'keys');
-      await page.keyboard.press('Escape');
-      await page.goto('/quiz/?id=demo-rivers#write');
-      await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-      await page.getByRole('button', { name: 'Add a picture to Option 1' }).click();
-      await expectAccessible(page, 'adding a picture');
-      await page.keyboard.press('Escape');
-      await page.goto('/quiz/?id=demo-rivers#plan');
-      await page.getByLabel('How often each student can sit the quiz').selectOption('3');
-      await page.getByLabel('What late work loses').selectOption('table');
-      await expect(page.getByLabel('Days of row 1')).toBeVisible();
-      await expectAccessible(page, 'attempts and lateness');
-      await page.goto('/print/?quiz=demo-rivers&right=with');
-      await expect(page.getByRole('region', { name: 'Slip of Ada Marsh' })).toBeVisible();
-      await expectAccessible(page, 'print');
-      await page.goto('/class/');
-      await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
-      await expect(page.getByText('12 new students')).toBeVisible();
-      await expectAccessible(page, 'class list from a file');
-    });
-
-    test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
-      await page.setViewportSize({ width: 360, height: 740 });
-      await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
-      await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
-      await expectAccessible(page, 'first page');
-      await page.getByRole('button', { name: 'Begin' }).click();
-      await page.getByText('upper course').click();
-      await expectAccessible(page, 'pick one');
-      await page.getByRole('button', { name: 'Next' }).click();
-      await page.getByRole('textbox').fill('oxbow lake');
-      await expectAccessible(page, 'word or phrase');
-      for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|To the end)$/ }).click();
-      await expect(page.getByText('6 questions have no answer yet:')).toBeVisible();
-      await expectAccessible(page, 'last page');
-      const width = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect(width).toBeLessThanOrEqual(360);
-      await page.getByRole('button', { name: 'Hand in' }).click();
-      await expect(page.getByText('It has been received.')).toBeVisible();
-      await expectAccessible(page, 'slip');
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
-    });
-  });
-}
+test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await expectAccessible(page, 'first page');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByText('upper course').click();
+  await expectAccessible(page, 'pick one');
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('textbox').fill('oxbow lake');
+  await expectAccessible(page, 'word or phrase');
+  for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  await expect(page.getByText('6 questions have no answer yet:')).toBeVisible();
+  await expectAccessible(page, 'last page');
+  const width = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(width).toBeLessThanOrEqual(360);
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByText('It has been received.')).toBeVisible();
+  await expectAccessible(page, 'slip');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+});
 
 test('a whole paper can be sat with the keyboard alone', async ({ page }) => {
   await page.goto('/sit/?quiz=demo-rivers&student=demo-26');

@@ -14,7 +14,7 @@ const KEPT = /Kept on this device at/;
 const PLACES: readonly Place[] = [
   {
     name: 'Write',
-    kills: 12,
+    kills: 6,
     field: async (page) => {
       await openDemo(page, 'write');
       await page.getByRole('button', { name: 'Question 1', exact: true }).click();
@@ -24,7 +24,7 @@ const PLACES: readonly Place[] = [
   },
   {
     name: 'a comment on Check',
-    kills: 8,
+    kills: 4,
     field: async (page) => {
       await openDemo(page, 'check');
       await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
@@ -34,7 +34,7 @@ const PLACES: readonly Place[] = [
   },
   {
     name: 'a student’s paper',
-    kills: 80,
+    kills: 90,
     field: async (page) => {
       await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
       const begin = page.getByRole('button', { name: 'Begin' });

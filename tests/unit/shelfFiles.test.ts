@@ -186,7 +186,10 @@ describe('a quiz file', () => {
     lake.variants[0]?.forms.push('cut-off lake');
     const opened = await openQuiz(writeQuizFile({ ...later, quiz: { ...later.quiz, content: { ...later.quiz.content, zone: (await head(DEMO_QUIZ)).content.zone } } }, new Map())); // prettier-ignore
     assert.equal(opened.here?.changes.length, 1);
-    assert.match(opened.here?.changes[0] ?? '', /^Question 2, “A meander is cut off.+”, is changed$/);
+    assert.match(
+      opened.here?.changes[0] ?? '',
+      /^Question 2, “A meander is cut off.+”, is changed: the key$/,
+    );
     await classDesk.takeQuiz(opened.token, 'changes');
     const effect = await classDesk.pending(DEMO_QUIZ);
     assert.deepEqual(effect.changes.map(({ kind }) => kind), ['changed']); // prettier-ignore

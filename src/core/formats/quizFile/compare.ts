@@ -1,3 +1,4 @@
+import type { Question } from '../../kinds';
 import { draftChanges } from '../../quiz/draftChanges';
 import { questionTitle } from '../../quiz/plainText';
 import { canonical, same } from '../../quiz/same';
@@ -56,6 +57,22 @@ const SETTINGS: Readonly<Record<string, string>> = {
   scoring: 'the rules of the score', decimalSign: 'the decimal sign', zone: 'the time zone',
 }; // prettier-ignore
 
+/** Fields that every question has; all others are its key. */
+const FIELDS: Readonly<Record<string, string>> = {
+  text: 'the wording', points: 'the points', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
+  mustAnswer: 'whether it must be answered', explanation: 'the explanation', negativeCredit: 'negative credit',
+  penalty: 'the penalty', hints: 'the hints', standing: 'whether it counts', kind: 'the kind',
+  settings: 'how answers are compared', unmatched: 'what happens to other answers',
+}; // prettier-ignore
+
+/** What differs between two versions of a question, in words. */
+function questionChanges(mine: Question, theirs: Question): string {
+  const names = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
+  const field = (question: Question, name: string) => (question as unknown as Record<string, unknown>)[name];
+  const differing = [...names].filter((name) => !same(field(mine, name), field(theirs, name)));
+  return [...new Set(differing.map((name) => FIELDS[name] ?? 'the key'))].join(', ');
+}
+
 /** What a later copy of a quiz changes, line by line; empty where nothing differs. */
 export function copyChanges(
   mine: Pick<WrittenQuiz, 'content' | 'questions'>,
@@ -68,9 +85,13 @@ export function copyChanges(
   const questions = draftChanges(theirs, mine).flatMap(({ kind, questionId }) => {
     if (kind === 'order') return ['The questions stand in another order'];
     if (questionId === null || !(kind in words)) return [];
+    const [before, after] = [mine, theirs].map(({ questions }) =>
+      questions.find(({ id }) => id === questionId),
+    );
+    const what = before && after ? `: ${questionChanges(before, after)}` : '';
     const { order } = kind === 'removed' ? mine.content : theirs.content;
     return [
-      `Question ${order.indexOf(questionId) + 1}, “${titles.get(questionId) ?? ''}”, is ${words[kind as keyof typeof words]}`,
+      `Question ${order.indexOf(questionId) + 1}, “${titles.get(questionId) ?? ''}”, is ${words[kind as keyof typeof words]}${what}`,
     ];
   });
   const settings = (Object.keys(SETTINGS) as (keyof WrittenQuiz['content'])[])
