@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import type { QuizRecord } from '@/store/db';
 import { classWorker } from '@/workers/clients';
+import { Choice } from './Choice';
 import { Dialog } from './Dialog';
+import { DialogFoot } from './DialogFoot';
 import { downloadBytes, fileName } from './download';
 import { notify } from './notices';
 
@@ -26,36 +28,20 @@ export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonl
     <Dialog title={`“${quiz.content.title || 'Untitled quiz'}” as a file`} onClose={onClose}>
       <fieldset className="space-y-2">
         <legend className="caption mb-1">What goes into it</legend>
-        <label className="flex items-start gap-2">
-          <input
-            type="radio"
-            name="students"
-            className="mt-1.5 accent-[var(--petrol)]"
-            checked={students === 'without'}
-            onChange={() => setStudents('without')}
-          />
-          <span>
-            The quiz alone, for a colleague
-            <span className="block text-[13.5px] text-soft">
-              Questions, keys, feedback, rules, plan and pictures; no student and no work.
-            </span>
-          </span>
-        </label>
-        <label className="flex items-start gap-2">
-          <input
-            type="radio"
-            name="students"
-            className="mt-1.5 accent-[var(--petrol)]"
-            checked={students === 'with'}
-            onChange={() => setStudents('with')}
-          />
-          <span>
-            The quiz with students and their work
-            <span className="block text-[13.5px] text-soft">
-              Class list, answers, your own scores, comments and every revision of the key, to move it.
-            </span>
-          </span>
-        </label>
+        <Choice
+          name="students"
+          label="The quiz alone, for a colleague"
+          hint="Questions, keys, feedback, rules, plan and pictures; no student and no work."
+          checked={students === 'without'}
+          onChoose={() => setStudents('without')}
+        />
+        <Choice
+          name="students"
+          label="The quiz with students and their work"
+          hint="Class list, answers, your own scores, comments and every revision of the key, to move it."
+          checked={students === 'with'}
+          onChoose={() => setStudents('with')}
+        />
       </fieldset>
       {students === 'without' && (
         <div className="mt-4 space-y-3">
@@ -80,14 +66,7 @@ export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonl
           </label>
         </div>
       )}
-      <div className="mt-6 flex justify-end gap-3">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave it
-        </button>
-        <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void save()}>
-          Save the file
-        </button>
-      </div>
+      <DialogFoot label="Save the file" onGo={() => void save()} onLeave={onClose} disabled={busy} />
     </Dialog>
   );
 }

@@ -158,6 +158,33 @@ describe('what cannot be marked is refused with its place', () => {
   });
 });
 
+describe('a body that would fill the memory is refused before it does', () => {
+  const cases: [what: string, begin: string, again: string, times: number, words: RegExp][] = [
+    ['more attempts than can be marked', '{"attempts":[{}', ',{}', 200_000, /At most 200000 attempts/],
+    ['brackets without an end', '{"quiz":', '[', 5_000_000, /nested deeper than 60/],
+    ['a list without an end under a name that nobody knows', '{"x":[0', ',0', 10_000_000, /one value of more than 2000000 pieces/],
+    ['names without an end in one attempt', '{"attempts":[{"answers":{"1":"x"', ',"1":"x"', 3_000_000, /one value of more than/],
+  ]; // prettier-ignore
+  for (const [what, begin, again, times, words] of cases)
+    test(what, async () => {
+      let sent = 0;
+      const piece = again.repeat(5000);
+      const body = new ReadableStream<Uint8Array>({
+        start: (controller) => controller.enqueue(new TextEncoder().encode(begin)),
+        pull(controller) {
+          if (sent >= times) controller.close();
+          else controller.enqueue(new TextEncoder().encode(piece));
+          sent += 5000;
+        },
+      });
+      const before = process.memoryUsage.rss();
+      const told = await problem(await post(body));
+      assert.equal(told.status, 413, JSON.stringify(told));
+      assert.match(told.problems[0] ?? told.title, words);
+      assert.ok(process.memoryUsage.rss() - before < 500_000_000);
+    });
+});
+
 describe('many at once', () => {
   test('50 requests together: each its own right scores', async () => {
     const { quiz } = JSON.parse(demo) as { quiz: unknown };

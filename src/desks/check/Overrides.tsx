@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { CreditPie } from '@/ui/CreditPie';
 import { count, points } from '@/ui/figures';
 import type { CheckTable } from '@/workers/classDesk';
@@ -58,11 +59,7 @@ export function Overrides({ table, onGo }: Props) {
               </li>
             ))}
           </ul>
-          <div className="mt-6 flex justify-end">
-            <button type="button" className="btn btn-primary" onClick={() => setOpen(false)}>
-              Close
-            </button>
-          </div>
+          <DialogFoot label="Close" onGo={() => setOpen(false)} />
         </Dialog>
       )}
     </>

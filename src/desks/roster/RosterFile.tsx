@@ -4,6 +4,7 @@ import type { Table } from '@/core/formats/table';
 import type { Student } from '@/core/quiz/attempt';
 import { importRoster } from '@/store/roster';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { count } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { RowProblems } from '@/ui/RowProblems';
@@ -100,19 +101,12 @@ function Preview({ table, first, students, onClose }: PreviewProps) {
         <Changes preview={preview} students={students} />
         <RowProblems title="Not taken in:" problems={problems} />
       </div>
-      <div className="mt-6 flex justify-end gap-3">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave it
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={changes.length === 0}
-          onClick={() => void take()}
-        >
-          Take in {count(changes.length, 'row')}
-        </button>
-      </div>
+      <DialogFoot
+        label={`Take in ${count(changes.length, 'row')}`}
+        onGo={() => void take()}
+        onLeave={onClose}
+        disabled={changes.length === 0}
+      />
     </Dialog>
   );
 }

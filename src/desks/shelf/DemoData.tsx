@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { removeDemo, resetDemo } from '@/store/shelf';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { notify } from '@/ui/notices';
 
 /** The made-up school can be put back as it was, or taken away to start empty. */
@@ -32,14 +33,11 @@ export function DemoData() {
               ? 'The demo quiz, its class and all their work become as they were on the first visit. Your changes to them go; your own quizzes stay.'
               : 'The demo quiz with all work in it is removed, and its class too, but for students who have work in your own quizzes. Those stay as they are.'}
           </p>
-          <div className="mt-6 flex justify-end gap-3">
-            <button type="button" className="btn btn-ghost" onClick={() => setAsking(null)}>
-              Leave it
-            </button>
-            <button type="button" className="btn btn-primary" onClick={() => void act()}>
-              {asking === 'reset' ? 'Reset it' : 'Remove it'}
-            </button>
-          </div>
+          <DialogFoot
+            label={asking === 'reset' ? 'Reset it' : 'Remove it'}
+            onGo={() => void act()}
+            onLeave={() => setAsking(null)}
+          />
         </Dialog>
       )}
     </p>

@@ -1,6 +1,8 @@
 import { useRef, useState } from 'react';
+import { Choice } from '@/ui/Choice';
 import { count } from '@/ui/figures';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { notify } from '@/ui/notices';
 import { classWorker } from '@/workers/clients';
 import type { Opened, OpenedQuiz } from '@/workers/classDesk';
@@ -90,41 +92,25 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
         <fieldset className="mt-4 space-y-2">
           <legend className="caption mb-1">What shall happen?</legend>
           {ways.map(([name, label, hint]) => (
-            <label key={name} className="flex items-start gap-2">
-              <input
-                type="radio"
-                name="way"
-                className="mt-1.5 accent-[var(--petrol)]"
-                checked={way === name}
-                onChange={() => setWay(name)}
-              />
-              <span>
-                {label}
-                {hint && <span className="block text-[13.5px] text-soft">{hint}</span>}
-              </span>
-            </label>
+            <Choice
+              key={name}
+              name="way"
+              label={label}
+              hint={hint}
+              checked={way === name}
+              onChoose={() => setWay(name)}
+            />
           ))}
         </fieldset>
       )}
-      {error && (
-        <p role="alert" className="mt-3 text-saffron-text">
-          {error}
-        </p>
-      )}
-      <div className="mt-6 flex justify-end gap-3">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave it
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          data-first-focus={ways.length === 1 ? true : undefined}
-          disabled={busy}
-          onClick={() => void take()}
-        >
-          {ways.length === 1 ? ways[0]?.[1] : 'Take it in'}
-        </button>
-      </div>
+      <DialogFoot
+        label={ways.length === 1 && ways[0] ? ways[0][1] : 'Take it in'}
+        onGo={() => void take()}
+        onLeave={onClose}
+        disabled={busy}
+        error={error}
+        first={ways.length === 1}
+      />
     </Dialog>
   );
 }
@@ -148,11 +134,7 @@ function Problems({
           </li>
         ))}
       </ul>
-      <div className="mt-6 flex justify-end">
-        <button type="button" className="btn btn-primary" onClick={onClose}>
-          Close
-        </button>
-      </div>
+      <DialogFoot label="Close" onGo={onClose} />
     </Dialog>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Choice } from '@/store/restore';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { count } from '@/ui/figures';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
@@ -173,19 +174,13 @@ export function OpenedBackupDialog({
           This cannot be undone.
         </p>
       )}
-      {error && (
-        <p role="alert" className="mt-3 text-saffron-text">
-          {error}
-        </p>
-      )}
-      <div className="mt-6 flex justify-end gap-3">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave it
-        </button>
-        <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void take()}>
-          Take the backup in
-        </button>
-      </div>
+      <DialogFoot
+        label="Take the backup in"
+        onGo={() => void take()}
+        onLeave={onClose}
+        disabled={busy}
+        error={error}
+      />
     </Dialog>
   );
 }

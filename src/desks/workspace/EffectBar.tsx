@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { compare, subtract } from '@/core/figures/fraction';
 import { applyDraft, undoRevision } from '@/store/revisions';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { count, points, time } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
@@ -60,11 +61,7 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
         </table>
       )}
       {pending.more > 0 && <p className="mt-2 text-soft">and {pending.more} more</p>}
-      <div className="mt-6 flex justify-end">
-        <button type="button" className="btn btn-primary" onClick={onClose}>
-          Close
-        </button>
-      </div>
+      <DialogFoot label="Close" onGo={onClose} />
     </Dialog>
   );
 }

@@ -1,4 +1,4 @@
-import { JSONParser } from '@streamparser/json';
+import { JSONParser, TokenType } from '@streamparser/json';
 import { refuse } from './problem';
 import { pauses } from './turns';
 
@@ -40,44 +40,79 @@ export async function wholeBody(request: Request, largest: number): Promise<Uint
   return whole;
 }
 
+/** Deeper than anything that is marked, and more pieces than any quiz: what goes beyond could fill the memory. */
+const DEEPEST = 60;
+const MOST_PIECES = 2_000_000;
+
+/** Counts how deep a text lies and how many pieces its current value has; says what is too much. */
+class Measure {
+  #depth = 0;
+  #pieces = 0;
+
+  /** What goes beyond the limits, once something has. */
+  beyond: string | null = null;
+
+  piece(token: TokenType): void {
+    if (token === TokenType.LEFT_BRACE || token === TokenType.LEFT_BRACKET) this.#depth++;
+    if (token === TokenType.RIGHT_BRACE || token === TokenType.RIGHT_BRACKET) this.#depth--;
+    this.#pieces++;
+    if (this.#depth > DEEPEST) this.beyond ??= `nested deeper than ${DEEPEST}`;
+    if (this.#pieces > MOST_PIECES) this.beyond ??= `one value of more than ${MOST_PIECES} pieces`;
+  }
+
+  /** A value has ended, and the next one begins. */
+  next(): void {
+    this.#pieces = 0;
+  }
+}
+
+/** A list whose entries are looked at one after another. */
+export interface Listed {
+  readonly name: string;
+  readonly most: number;
+  readonly onEntry: (entry: unknown, at: number) => void;
+}
+
 /**
- * Reads a JSON object as it comes: its top-level values by name, and each entry of the list `list` one after another, which
- * is then forgotten. Ends with a problem where it is no JSON.
+ * Reads a JSON object as it comes: its top-level values by name, and each entry of one list by itself, which is then
+ * forgotten. Ends with a problem where it is no JSON or too much.
  */
 export async function readJson(
   request: Request,
-  list: string,
-  onEntry: (entry: unknown, at: number) => void,
+  { name, most, onEntry }: Listed,
 ): Promise<Record<string, unknown>> {
   const top = Object.create(null) as Record<string, unknown>;
+  const measure = new Measure();
   let entries = 0;
   let listed = false;
-  const parser = new JSONParser({ keepStack: true, paths: ['$.*', `$.${list}.*`] });
-  const wrong: string[] = [];
-  parser.onError = (error) => void wrong.push(error.message);
+  let wrong: string | null = null;
+  const parser = new JSONParser({ keepStack: true, paths: ['$.*', `$.${name}.*`] });
+  parser.onToken = ({ token }) => measure.piece(token);
+  parser.onError = (error) => {
+    wrong ??= error.message;
+  };
   parser.onValue = ({ value, key, parent, stack }) => {
-    if (stack.length === 2 && stack[1]?.key === list && Array.isArray(parent)) {
-      onEntry(value, entries++);
+    measure.next();
+    if (stack.length === 2 && stack[1]?.key === name && Array.isArray(parent)) {
+      if (entries < most) onEntry(value, entries);
+      entries++;
       // Not kept: a long list never lies in memory as a whole.
       parent[key as number] = null;
     } else if (stack.length === 1 && typeof key === 'string') {
-      if (key === list) listed = Array.isArray(value);
+      if (key === name) listed = Array.isArray(value);
       top[key] = value;
     }
   };
   const pause = pauses();
   for await (const chunk of chunksOf(request, LARGEST_JSON)) {
     parser.write(chunk);
-    if (wrong.length > 0) break;
+    if (entries > most) refuse(413, `At most ${most} ${name} can be marked in one request.`);
+    if (measure.beyond) refuse(413, 'The body holds too much.', [measure.beyond]);
+    if (wrong !== null) break;
     await pause();
   }
-  if (wrong.length === 0 && !parser.isEnded) wrong.push('it ends too early');
-  if (wrong.length > 0)
-    refuse(
-      400,
-      'The body is no JSON.',
-      wrong.slice(0, 1).map((text) => text.slice(0, 300)),
-    );
-  if (list in top && !listed) refuse(422, 'The body cannot be marked.', [`${list} is no list`]);
+  if (wrong === null && !parser.isEnded) wrong = 'it ends too early';
+  if (wrong !== null) refuse(400, 'The body is no JSON.', [String(wrong).slice(0, 300)]);
+  if (name in top && !listed) refuse(422, 'The body cannot be marked.', [`${name} is no list`]);
   return top;
 }

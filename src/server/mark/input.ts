@@ -27,6 +27,8 @@ export interface Asked {
 }
 
 const MOST_ATTEMPTS = 200_000;
+/** Most bytes that a quiz file may unpack to here, where many may come at once. */
+const LARGEST_UNPACKED = 100_000_000;
 const MOST_PROBLEMS = 20;
 
 /** Attempts as they come: checked one by one, the first problems kept with their place. */
@@ -35,7 +37,6 @@ class Attempts {
   readonly problems: string[] = [];
 
   take = (entry: unknown, at: number): void => {
-    if (at >= MOST_ATTEMPTS) refuse(413, `At most ${MOST_ATTEMPTS} attempts can be marked in one request.`);
     const one = fit(HandedIn, entry);
     if (one.ok) this.read.push(one.value);
     else if (this.problems.length < MOST_PROBLEMS)
@@ -65,7 +66,11 @@ async function attemptsOf(list: readonly HandedIn[], paper: Paper): Promise<Atte
 /** `{ quiz, attempts, options }` as JSON; without attempts, the work in the quiz file itself. */
 export async function jsonInput(request: Request, at: number): Promise<Asked> {
   const attempts = new Attempts();
-  const top = await readJson(request, 'attempts', attempts.take);
+  const top = await readJson(request, {
+    name: 'attempts',
+    most: MOST_ATTEMPTS,
+    onEntry: attempts.take,
+  });
   const odd = Object.keys(top).find((name) => !['quiz', 'attempts', 'options'].includes(name));
   if (odd !== undefined)
     refuse(422, 'The body cannot be marked.', [`nothing is known of “${odd.slice(0, 60)}”`]);
@@ -115,7 +120,7 @@ export async function formInput(request: Request, at: number): Promise<Asked> {
   }
   const quizBytes = await filePart(form, 'quiz');
   if (!quizBytes) return refuse(422, 'The form cannot be marked.', ['quiz is missing: a quiz file']);
-  const quiz = readQuizFile(quizBytes);
+  const quiz = readQuizFile(quizBytes, 'UTC', LARGEST_UNPACKED);
   if (!quiz.ok) return refuse(422, 'The quiz file cannot be read.', quiz.problems.map((text) => `quiz: ${text}`)); // prettier-ignore
   const traces = form.get('traces') === 'yes' ? 'with' : 'without';
   const answers = await filePart(form, 'answers');

@@ -39,7 +39,7 @@ export function pack(parts: Parts): Uint8Array {
 }
 
 /** What the zip's directory says it holds, before anything is unpacked. */
-function directory(bytes: Uint8Array): Result<readonly string[]> {
+function directory(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<readonly string[]> {
   const names: string[] = [];
   let size = 0;
   let odd: string | null = null;
@@ -59,7 +59,7 @@ function directory(bytes: Uint8Array): Result<readonly string[]> {
   if (odd !== null)
     return refused(`The file holds “${(odd as string).slice(0, 60)}”, which does not belong in a quiz file.`);
   if (names.length > LARGEST.parts) return refused(`The file has more than ${LARGEST.parts} parts.`);
-  if (size > LARGEST.unpacked) return refused('The file unpacks to more than 500 MB.');
+  if (size > most) return refused(`The file unpacks to more than ${most / 1e6} MB.`);
   const twice = names.find((name, at) => names.indexOf(name) !== at);
   if (twice !== undefined) return refused(`The file holds “${twice}” twice.`);
   return { ok: true, value: names };
@@ -91,11 +91,11 @@ export function parseJson(bytes: Uint8Array): Result<unknown> {
 
 /**
  * Unpacks a file. Refused are: what is no zip, names that do not belong, too many or too large parts, parts that are not
- * what `contents.json` or their own name says. Never takes more memory than {@link LARGEST} allows.
+ * what `contents.json` or their own name says. Never unpacks to more than `most` bytes.
  */
-export function unpack(bytes: Uint8Array): Result<Parts> {
+export function unpack(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<Parts> {
   if (bytes.length > LARGEST.packed) return refused('The file is larger than 200 MB.');
-  const listed = directory(bytes);
+  const listed = directory(bytes, most);
   if (!listed.ok) return listed;
   let parts: Parts;
   try {

@@ -3,7 +3,17 @@ import { pictureHashes } from '../../quiz/pictures';
 import { upgradeRescue } from '../../quiz/upgrade';
 import { RescueFile } from '../../quiz/quiz';
 import type { z } from '../../zod';
-import { isJson, jsonBytes, pack, parseJson, refused, unpack, type Parts, type Result } from './archive';
+import {
+  isJson,
+  jsonBytes,
+  LARGEST,
+  pack,
+  parseJson,
+  refused,
+  unpack,
+  type Parts,
+  type Result,
+} from './archive';
 import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
 import { problemWords } from './place';
 import { FORM_VERSION, QuizFile } from './schema';
@@ -22,7 +32,10 @@ const MOST_PROBLEMS = 10;
 export function fit<Value>(schema: z.ZodType<Value>, data: unknown): Result<Value> {
   const read = schema.safeParse(data);
   if (read.success) return { ok: true, value: read.data };
-  return refused(...read.error.issues.slice(0, MOST_PROBLEMS).map((issue) => problemWords(issue, data)));
+  const { issues } = read.error;
+  const words = issues.slice(0, MOST_PROBLEMS).map((issue) => problemWords(issue, data));
+  const more = issues.length - words.length;
+  return refused(...words, ...(more > 0 ? [`and ${more} more`] : []));
 }
 
 /** What is said of a file by a newer version than this one knows; null where the version is known. */
@@ -87,9 +100,13 @@ export function writeQuizFile(file: QuizFile, pictures: Pictures): Uint8Array {
 
 /**
  * Reads a quiz file, or a rescue file of any version. Everything is checked: the zip, hashes, the form of each record,
- * references and pictures. Never throws for what is in the file.
+ * references and pictures. Never throws for what is in the file, and never unpacks to more than `most` bytes.
  */
-export function readQuizFile(bytes: Uint8Array, zone = 'UTC'): Result<ReadQuiz> {
+export function readQuizFile(
+  bytes: Uint8Array,
+  zone = 'UTC',
+  most: number = LARGEST.unpacked,
+): Result<ReadQuiz> {
   if (isJson(bytes)) {
     const data = parseJson(bytes);
     if (!data.ok) return refused('This is no quiz file: it cannot be read as JSON.');
@@ -100,7 +117,7 @@ export function readQuizFile(bytes: Uint8Array, zone = 'UTC'): Result<ReadQuiz> 
       ? refused(...lost)
       : { ok: true, value: { file: file.value, pictures: new Map() } };
   }
-  const parts = unpack(bytes);
+  const parts = unpack(bytes, most);
   if (!parts.ok) return parts;
   const json = parts.value.get('quiz.json');
   if (!json) return refused(parts.value.has('backup.json') ? 'This is a backup of a whole Shelf, no single quiz.' : 'The file holds no quiz.'); // prettier-ignore
