@@ -1,5 +1,22 @@
-import type { BrowserContext, Locator, Page } from '@playwright/test';
-import { expect, openDemo, saved, test } from './support';
+import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
+import { expect, openDemo, saved, test as base } from './support';
+
+/** A browser with a folder of its own keeps what it has compiled: pages that are opened 100 times come up sooner. */
+const test = base.extend<{ context: BrowserContext }>({
+  context: async ({}, use, { project }) => {
+    const { launchOptions, baseURL, locale, timezoneId, viewport, actionTimeout } = project.use;
+    const context = await chromium.launchPersistentContext('', {
+      ...launchOptions,
+      ...(baseURL && { baseURL }),
+      ...(locale && { locale }),
+      ...(timezoneId && { timezoneId }),
+      ...(viewport && { viewport }),
+    });
+    context.setDefaultTimeout(actionTimeout ?? 0);
+    await use(context);
+    await context.close();
+  },
+});
 
 /** A place where something is typed: how to come to its field, and how to see that all of it is kept. */
 interface Place {
