@@ -6,10 +6,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { markOwnClass, type MarkedWork } from '@/core/formats/handedIn';
-import { scoreRows, studentJson } from '@/core/formats/markedFile';
+import { scoresCsv, studentJson } from '@/core/formats/markedFile';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
-import { SCORE_COLUMNS, writeScores } from '@/core/formats/scoresFile';
-import { questionTitle } from '@/core/quiz/plainText';
 import { answerInput } from '@/server/mark/input';
 import { Refused } from '@/server/mark/problem';
 import { now } from '@/store/clock';
@@ -93,8 +91,7 @@ if (quizPath === undefined || more.length > 0) end(USAGE);
 const work = await read(quizPath as string, answersPath);
 if (values.trace !== undefined) console.log(traced(work, values.trace));
 else {
-  const titles = work.marked.paper.questions.map(({ text }) => questionTitle(text));
-  const csv = writeScores(scoreRows(work), titles, SCORE_COLUMNS.filter((column) => column !== 'comment')); // prettier-ignore
+  const csv = scoresCsv(work);
   if (values.out === undefined) process.stdout.write(csv.replace(/^\uFEFF/, ''));
   else {
     writeFileSync(fromHere(values.out), csv);

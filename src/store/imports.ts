@@ -1,5 +1,5 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
-import type { ReadChoices, ReadPaper } from '@/core/formats/answerFile';
+import { FROM_FILE, type ReadChoices, type ReadPaper } from '@/core/formats/answerFile';
 import type { Fraction } from '@/core/figures/fraction';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
@@ -23,9 +23,6 @@ export interface ImportReport {
   readonly refused: readonly { readonly line: number; readonly name: string }[];
   readonly newStudents: number;
 }
-
-/** The reason that an own score from a file carries. */
-export const FROM_FILE = 'from the answer file';
 
 interface Known {
   readonly attempts: ReadonlyMap<string, readonly Attempt[]>;

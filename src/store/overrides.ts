@@ -1,3 +1,4 @@
+import { overridesByAttempt } from '@/core/checking/classWork';
 import type { Override } from '@/core/quiz/override';
 import { db } from './db';
 import { editing, record } from './history';
@@ -10,13 +11,7 @@ export async function overridesOf(
     .where('[quizId+attemptId+questionId]')
     .between([quizId, '', ''], [quizId, '\uffff', '\uffff'])
     .toArray();
-  const byAttempt = new Map<string, Record<string, Override>>();
-  for (const override of all) {
-    const own = byAttempt.get(override.attemptId) ?? {};
-    own[override.questionId] = override;
-    byAttempt.set(override.attemptId, own);
-  }
-  return byAttempt;
+  return overridesByAttempt(all);
 }
 
 interface Place {

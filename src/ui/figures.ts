@@ -8,6 +8,10 @@ const moment = new Intl.DateTimeFormat(undefined, {
   weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit',
 }); // prettier-ignore
 
+const date = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit',
+}); // prettier-ignore
+
 /** Figures are few and asked for often, in tables of thousands of cells. */
 const written = new Map<string, string>();
 
@@ -26,4 +30,6 @@ export const pointsWord = (value: Fraction): string =>
   `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
+/** With the year, for what may lie long ago. */
+export const dateAndTime = (at: number): string => date.format(at);
 export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

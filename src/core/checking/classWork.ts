@@ -50,6 +50,17 @@ export interface StudentWork {
   readonly counted: Attempt | null;
 }
 
+/** The teacher's own scores by attempt and question. */
+export function overridesByAttempt(all: readonly Override[]): Map<string, Record<string, Override>> {
+  const byAttempt = new Map<string, Record<string, Override>>();
+  for (const override of all) {
+    const own = byAttempt.get(override.attemptId) ?? {};
+    own[override.questionId] = override;
+    byAttempt.set(override.attemptId, own);
+  }
+  return byAttempt;
+}
+
 /** The overrides of one attempt out of all. */
 export const ofAttempt = (
   overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>,

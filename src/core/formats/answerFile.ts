@@ -10,6 +10,9 @@ import { readTime } from './readTime';
 import type { Table } from './table';
 import { lineText, shownText } from '../quiz/shownText';
 
+/** The reason that an own score from a file carries. */
+export const FROM_FILE = 'from the answer file';
+
 /** Something in the file that could not be taken as it stands, and where. */
 export interface RowProblem {
   readonly line: number;

@@ -1,7 +1,6 @@
 import papa from 'papaparse';
 import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
-import { wallClock } from '../figures/wallClock';
 import { kindOf, type Answer, type Question } from '../kinds';
 import { contextOf } from '../marking/markAttempt';
 import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
@@ -10,12 +9,12 @@ import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import { guarded } from './formula';
 import type { Named } from './handedIn';
+import { zoneTime } from './scoresFile';
 
 /** All answers of a class as rows, which read back as an answer file: `answerFile.ts`. */
 
 /** An instant as it is written here, to the second: wall-clock time in a zone. */
-export const secondTime = (at: number, zone: string): string =>
-  new Date(wallClock(at, zone)).toISOString().slice(0, 19).replace('T', ' ');
+export const secondTime = (at: number, zone: string): string => zoneTime(at, zone, 'second');
 
 /** Points as they are written here: a decimal of at most 2 places. */
 export const pointsText = (points: Fraction): string => toDecimalText(points);

@@ -1,4 +1,4 @@
-import { MarkedClass, type ClassWork } from '../checking/classWork';
+import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/classWork';
 import type { Fraction } from '../figures/fraction';
 import { Answer, kindOf, type Question } from '../kinds';
 import { contextOf, markAnswer, scoreMark } from '../marking/markAttempt';
@@ -8,7 +8,7 @@ import type { Override } from '../quiz/override';
 import { lineText } from '../quiz/shownText';
 import type { Opening, Paper } from '../quiz/quiz';
 import { z } from '../zod';
-import type { ReadPaper } from './answerFile';
+import { FROM_FILE, type ReadPaper } from './answerFile';
 import { pointsText } from './answersOut';
 import type { QuizFile } from './quizFile/schema';
 
@@ -113,12 +113,7 @@ export function markHandedIn(
 export function markOwnClass(file: QuizFile, at: number): MarkedWork | null {
   const part = file.class;
   if (!part) return null;
-  const overrides = new Map<string, Record<string, Override>>();
-  for (const override of part.overrides) {
-    const own = overrides.get(override.attemptId) ?? {};
-    own[override.questionId] = override;
-    overrides.set(override.attemptId, own);
-  }
+  const overrides = overridesByAttempt(part.overrides);
   const rulings = new Map(part.rulings.map((ruling) => [ruling.attemptId, ruling]));
   const work = { ...workFrom(file, part.attempts, overrides, at), opening: part.standing.opening, rulings };
   return {
@@ -172,6 +167,7 @@ function byHand(
   const gave = question && mark ? scoreMark(mark, question, paper.content).marked : null;
   // Points that marking gives by itself are no own score.
   if (gave && pointsText(gave) === pointsText(points)) return [];
-  const reason = 'from the answer file';
-  return [[questionId, { quizId: SOME.quizId, attemptId, questionId, points, reason, at: 0, gave }]];
+  return [
+    [questionId, { quizId: SOME.quizId, attemptId, questionId, points, reason: FROM_FILE, at: 0, gave }],
+  ];
 }

@@ -13,11 +13,12 @@ import { traceTotal } from '../marking/total';
 import { traceJoin } from '../marking/traceJoin';
 import { traceWords } from '../marking/words';
 import type { Attempt } from '../quiz/attempt';
+import { questionTitle } from '../quiz/plainText';
 import { outOfPaper, pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import type { MarkedWork, Named } from './handedIn';
-import { scoreRowOf, zoneTime, type ScoreRow } from './scoresFile';
+import { SCORE_COLUMNS, scoreRowOf, writeScores, zoneTime, type ScoreRow } from './scoresFile';
 
 interface Figure {
   readonly about: number;
@@ -132,8 +133,14 @@ export const quizJson = (paper: Paper) => ({
   questions: paper.questions.map(({ id, kind }) => ({ id, kind })),
 });
 
+/** The scores of everyone with work as a scores file; there are no comments in it. */
+export function scoresCsv(work: MarkedWork): string {
+  const titles = work.marked.paper.questions.map(({ text }) => questionTitle(text));
+  return writeScores(scoreRows(work), titles, SCORE_COLUMNS.filter((column) => column !== 'comment')); // prettier-ignore
+}
+
 /** The rows of a scores file: everyone with work, by name. */
-export function scoreRows({ marked, named }: MarkedWork): ScoreRow[] {
+function scoreRows({ marked, named }: MarkedWork): ScoreRow[] {
   const collator = new Intl.Collator('en');
   const { paper } = marked;
   return marked

@@ -75,9 +75,12 @@ export function writeScores(
   return `\uFEFF${papa.unparse([header, ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }
 
-/** An instant as files write it: wall-clock time in a zone, to the minute. */
-export const zoneTime = (at: number, zone: string): string =>
-  new Date(wallClock(at, zone)).toISOString().slice(0, 16).replace('T', ' ');
+/** An instant as files write it: wall-clock time in a zone, to the minute or to the second. */
+export const zoneTime = (at: number, zone: string, to: 'minute' | 'second' = 'minute'): string =>
+  new Date(wallClock(at, zone))
+    .toISOString()
+    .slice(0, to === 'minute' ? 16 : 19)
+    .replace('T', ' ');
 
 /** One student's row: the recorded score, and the parts of the attempt that stands. Without work nothing is recorded. */
 export function scoreRowOf(

@@ -1,3 +1,4 @@
+import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
 import { Choice } from '@/ui/Choice';
 import { count } from '@/ui/figures';
@@ -157,7 +158,8 @@ export function OpenFile() {
       return;
     }
     setState({ is: 'reading' });
-    const result = await classWorker().openFile(new Uint8Array(await file.arrayBuffer()));
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const result = await classWorker().openFile(transfer(bytes, [bytes.buffer]));
     if (mine !== asked.current) return;
     setState(result.ok ? { is: 'opened', opened: result.value } : { is: 'wrong', name: file.name, problems: result.problems }); // prettier-ignore
   };

@@ -2,10 +2,9 @@ import { useState } from 'react';
 import type { Choice } from '@/store/restore';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
-import { count } from '@/ui/figures';
+import { count, dateAndTime } from '@/ui/figures';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
-import { dayAndTime } from './days';
 
 type Row = OpenedBackup['quizzes'][number];
 
@@ -48,7 +47,7 @@ function Quiz({
         {STANDINGS[row.standing]}
         {row.changedHere !== null && row.standing !== 'same' && (
           <span className="block text-[13px] text-soft">
-            here {dayAndTime(row.changedHere)}, in the file {dayAndTime(row.changedThere)}
+            here {dateAndTime(row.changedHere)}, in the file {dateAndTime(row.changedThere)}
           </span>
         )}
       </td>
@@ -113,7 +112,7 @@ export function OpenedBackupDialog({
     }
   };
   return (
-    <Dialog title={`Backup of ${dayAndTime(opened.madeAt)}`} onClose={onClose} wide>
+    <Dialog title={`Backup of ${dateAndTime(opened.madeAt)}`} onClose={onClose} wide>
       <p>
         {count(opened.quizzes.length, 'quiz', 'quizzes')}
         {added > 0

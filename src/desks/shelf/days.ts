@@ -1,9 +1,5 @@
 const DAY = 86_400_000;
 
-/** A day and time as people write them, short. */
-export const dayAndTime = (at: number): string =>
-  new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' }).format(at); // prettier-ignore
-
 /** How long ago an instant was, in days of the calendar: today, yesterday, 5 days ago. */
 export function daysAgo(at: number, now: number): string {
   const midnight = (instant: number) => new Date(instant).setHours(0, 0, 0, 0);

@@ -1,6 +1,4 @@
-import { quizJson, scoreRows, studentJson } from '@/core/formats/markedFile';
-import { SCORE_COLUMNS, writeScores } from '@/core/formats/scoresFile';
-import { questionTitle } from '@/core/quiz/plainText';
+import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
 import { formInput, jsonInput, type Asked } from './input';
 import { problemResponse, refuse, Refused } from './problem';
 import { pauses, turns, type Turns } from './turns';
@@ -74,12 +72,7 @@ async function answer(request: Request, at: number, done: () => void): Promise<R
     const type = { 'content-type': 'application/json; charset=utf-8' };
     return new Response(streamed(pieces(asked), done), { headers: { ...headers, ...type } });
   }
-  const titles = asked.work.marked.paper.questions.map(({ text }) => questionTitle(text));
-  const csv = writeScores(
-    scoreRows(asked.work),
-    titles,
-    SCORE_COLUMNS.filter((column) => column !== 'comment'),
-  );
+  const csv = scoresCsv(asked.work);
   done();
   return new Response(csv, { headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' } });
 }
