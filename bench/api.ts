@@ -14,7 +14,7 @@ import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 const STUDENTS = 10_000;
 const QUIZ = {
   format: 'yentrel-quiz' as const,
-  version: FORM_VERSION as 1,
+  version: FORM_VERSION as typeof FORM_VERSION,
   quiz: { id: 'bench', content: PAPER_CONTENT, questions: [...PAPER_QUESTIONS], createdAt: 0, changedAt: 0 },
   share: null,
   class: null,

@@ -13,6 +13,7 @@ export const STUDENTS: readonly Student[] = NAMES.map((name, index) => ({
   id: `demo-${index + 1}`,
   name,
   number: String(801 + index),
+  email: '',
   groups: [index % 2 === 0 ? '8C blue' : '8C green'],
   removedAt: null,
 }));

@@ -75,7 +75,7 @@ function row(one: MarkCase): string {
   const title = one.title.replace(/^[A-Za-z]+-\d+( \d+)?: /, '');
   const reading = `${one.context.language}${one.context.decimalSign === 'comma' ? ', decimal comma' : ''}`;
   const quiz = reading === 'en' ? '' : ` (${reading})`;
-  return `| ${[title + quiz, kindOf(question).describe(question).join(' '), given || '(nothing)', resultOf(one)].map(cell).join(' | ')} |`;
+  return `| ${[title + quiz, kindOf(question).describe(question, one.context).join(' '), given || '(nothing)', resultOf(one)].map(cell).join(' | ')} |`;
 }
 
 /** `docs/marking-cases.md`: every worked case of marking, described in the words of the application. */

@@ -9,6 +9,8 @@ export interface WriteFaces<Q extends Question> {
     readonly onChange: (question: Q) => void;
     /** Students have seen the question: what is deleted is kept for their answers. */
     readonly seen: boolean;
+    /** Language tag of the answers. */
+    readonly language: string;
   }) => ReactNode;
   /** The question as students read it, with its key marked. */
   readonly Folded: (props: { readonly question: Q }) => ReactNode;

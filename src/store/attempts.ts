@@ -1,15 +1,21 @@
-import type { Answer } from '@/core/kinds';
+import type { Answer, Question } from '@/core/kinds';
+import { contextOf, markAnswer } from '@/core/marking/markAttempt';
+import type { Paper } from '@/core/quiz/quiz';
 import { mustAnswer } from '@/core/quiz/points';
 import type { Attempt } from '@/core/quiz/attempt';
 import { attemptState, isFinished, isOpen } from '@/core/quiz/window';
 import { now } from './clock';
 import { db, type QuizRecord } from './db';
 import { newId } from './ids';
+import { allNumbers } from './ranges';
 import { nextSeq } from './seq';
 import { currentRevision, paperAt, REVISION_TABLES, settle } from './revisions';
 
 export const attemptsOf = (quizId: string): Promise<Attempt[]> =>
-  db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();
+  db.attempts
+    .where('[quizId+seq]')
+    .between(...allNumbers(quizId))
+    .toArray();
 
 /** A student's attempts at a quiz, the first one first. */
 export const attemptsOfStudent = async (quizId: string, studentId: string): Promise<Attempt[]> =>
@@ -56,6 +62,7 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
       openedAt: at,
       savedAt: at,
       handedInAt: null,
+      timeKnown: true,
       source: 'sat',
       answers: {},
       seq: await nextSeq(quizId),
@@ -75,11 +82,17 @@ async function unfinished(attemptId: string): Promise<Attempt | Exclude<Kept, { 
   return (await openQuizNow(attempt.quizId)) ? attempt : { ok: false, reason: 'closed' };
 }
 
-/** Keeps one answer of an attempt that is not handed in, while the quiz is open. */
+/** True for an answer that a student's page can give to a question; files may bring others. */
+const isGiven = (question: Question, answer: Answer): boolean => answer.kind === question.kind;
+
+/** Saves one answer of an attempt that is not handed in, while the quiz is open: only to a question of its paper. */
 export const keepAnswer = (attemptId: string, questionId: string, answer: Answer | null): Promise<Kept> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
     const attempt = await unfinished(attemptId);
     if ('ok' in attempt) return attempt;
+    const { questions } = await paperAt(attempt.quizId, attempt.revision);
+    const question = questions.find(({ id }) => id === questionId);
+    if (!question || (answer && !isGiven(question, answer))) return { ok: false, reason: 'unknown' };
     const { [questionId]: _, ...rest } = attempt.answers;
     const answers = answer ? { ...rest, [questionId]: answer } : rest;
     const at = now();
@@ -87,16 +100,23 @@ export const keepAnswer = (attemptId: string, questionId: string, answer: Answer
     return { ok: true, at };
   });
 
+/** Questions that must be answered and are blank: an answer of spaces or punctuation alone is one, too. */
+function missingIn(paper: Paper, { answers }: Attempt): boolean {
+  const context = contextOf(paper);
+  return paper.questions.some(
+    (question) =>
+      mustAnswer(question, paper.content) &&
+      markAnswer(question, answers[question.id] ?? null, context).state === 'blank',
+  );
+}
+
 /** Hands the attempt in, once and for all. */
 export const handInAttempt = (attemptId: string): Promise<Kept> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
     const attempt = await unfinished(attemptId);
     if ('ok' in attempt) return attempt;
-    const paper = await paperAt(attempt.quizId, attempt.revision);
-    const missing = paper.questions.some(
-      (question) => mustAnswer(question, paper.content) && !(question.id in attempt.answers),
-    );
-    if (missing) return { ok: false, reason: 'missing' };
+    if (missingIn(await paperAt(attempt.quizId, attempt.revision), attempt))
+      return { ok: false, reason: 'missing' };
     const at = now();
     await settle(attempt.quizId, at);
     await db.attempts.put({ ...attempt, handedInAt: at, seq: await nextSeq(attempt.quizId) });

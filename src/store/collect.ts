@@ -1,19 +1,23 @@
 import { FORM_VERSION, type BackedQuiz, type Step } from '@/core/formats/quizFile/schema';
 import type { Backup } from '@/core/formats/quizFile/backup';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
+import { Id } from '@/core/kinds/base';
+import type { Attempt } from '@/core/quiz/attempt';
 import { pictureHashes } from '@/core/quiz/pictures';
 import { inOrder } from '@/core/quiz/order';
 import { now } from './clock';
 import { db, type HistoryRecord } from './db';
 import { CLASS_LIST, SHELF } from './history';
+import { allNumbers, allPlaces, allRevisions, allTexts } from './ranges';
 import { attemptsSeq } from './seq';
 
 /** What leaves the browser in files: records read together, in the form of the files. */
 
-const between = (quizId: string): [unknown[], unknown[]] => [
-  [quizId, '', ''],
-  [quizId, '\uffff', '\uffff'],
-];
+/** Answers under names that no question can have are in no question's way, and in no file. */
+const filed = (attempt: Attempt): Attempt => ({
+  ...attempt,
+  answers: Object.fromEntries(Object.entries(attempt.answers).filter(([id]) => Id.safeParse(id).success)),
+});
 
 const stepOf = ({ seq, at, tab, label, field, changes, undone }: HistoryRecord): Step => ({
   seq, at, tab, label, field, changes, undone,
@@ -22,7 +26,7 @@ const stepOf = ({ seq, at, tab, label, field, changes, undone }: HistoryRecord):
 async function stepsOf(scope: string): Promise<Step[]> {
   const records = await db.history
     .where('[quizId+seq]')
-    .between([scope, -Infinity], [scope, Infinity])
+    .between(...allNumbers(scope))
     .toArray();
   return records.sort((a, b) => (a.id ?? 0) - (b.id ?? 0)).map(stepOf);
 }
@@ -32,16 +36,15 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
   db.transaction('r', db.tables, async () => {
     const quiz = await db.quizzes.get(quizId);
     if (!quiz) return null;
-    const [from, to] = between(quizId);
     const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, mapping] =
       await Promise.all([
         db.questions.where('quizId').equals(quizId).toArray(),
-        db.quizRevs.where('[quizId+rev]').between([quizId, 0], [quizId, Infinity]).toArray(),
-        db.questionRevs.where('[quizId+questionId+rev]').between([quizId, '', 0], [quizId, '\uffff', Infinity]).toArray(),
-        db.attempts.where('[quizId+seq]').between([quizId, -1], [quizId, Infinity]).toArray(),
-        db.overrides.where('[quizId+attemptId+questionId]').between(from, to).toArray(),
-        db.rulings.where('[quizId+attemptId]').between([quizId, ''], [quizId, '\uffff']).toArray(),
-        db.comments.where('[quizId+attemptId+questionId]').between(from, to).toArray(),
+        db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId)).toArray(),
+        db.questionRevs.where('[quizId+questionId+rev]').between(...allRevisions(quizId)).toArray(),
+        db.attempts.where('[quizId+seq]').between(...allNumbers(quizId)).toArray(),
+        db.overrides.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)).toArray(),
+        db.rulings.where('[quizId+attemptId]').between(...allTexts(quizId)).toArray(),
+        db.comments.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)).toArray(),
         db.mappings.get(quizId),
       ]); // prettier-ignore
     const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
@@ -58,7 +61,7 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
         revisions: revisions.map(({ quizId: _, ...revision }) => revision),
         questionRevisions: questionRevisions.map(({ questionId, rev, question }) => ({ questionId, rev, question })),
         students: [],
-        attempts,
+        attempts: attempts.map(filed),
         overrides,
         rulings,
         comments,
@@ -72,7 +75,7 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
     }; // prettier-ignore
   });
 
-/** The bytes of all pictures that stand anywhere in some data. */
+/** The bytes of all pictures that stand anywhere in some data; those that this browser does not have are left out. */
 export async function collectPictures(data: unknown): Promise<Pictures> {
   const pictures = new Map<string, Uint8Array>();
   for (const hash of pictureHashes(data)) {

@@ -1,10 +1,15 @@
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
+import type { MarkingContext } from '@/core/marking/mark';
 import { contextKey, readingOf } from '@/core/marking/markAttempt';
+import { MARKING_VERSION } from '@/core/marking/version';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from './db';
 
-/** The kept marks of a question revision; they hold for the language they were made in. */
+/** All besides question and answer that marks depend on: how answers are read, and by which version of the rules. */
+const madeUnder = (context: MarkingContext): string => `${MARKING_VERSION} ${contextKey(context)}`;
+
+/** The kept marks of a question revision, where they were made under what holds now. */
 export async function loadColumn(
   quizId: string,
   question: Question,
@@ -12,7 +17,7 @@ export async function loadColumn(
   content: QuizContent,
 ): Promise<MarkColumn> {
   const kept = await db.markColumns.get([quizId, question.id, rev]);
-  const usable = kept && kept.language === contextKey(readingOf(content)) ? kept.marks : [];
+  const usable = kept?.madeUnder === madeUnder(readingOf(content)) ? kept.marks : [];
   return new MarkColumn(question, readingOf(content), usable);
 }
 
@@ -24,7 +29,7 @@ export async function keepColumn(quizId: string, rev: number, column: MarkColumn
       quizId,
       questionId: column.question.id,
       rev,
-      language: contextKey(column.context),
+      madeUnder: madeUnder(column.context),
       marks: column.entries(),
     })
     .catch(() => undefined);

@@ -2,6 +2,7 @@ import type { Comment } from '@/core/quiz/attempt';
 import { now } from './clock';
 import { db } from './db';
 import { editing, record } from './history';
+import { allPlaces } from './ranges';
 
 /** Comments of a quiz by attempt, then by question; the whole attempt's stands under the empty id. */
 export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, string>>>;
@@ -10,7 +11,7 @@ export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, stri
 export async function commentsOf(quizId: string): Promise<CommentsByAttempt> {
   const all = await db.comments
     .where('[quizId+attemptId+questionId]')
-    .between([quizId, '', ''], [quizId, '\uffff', '\uffff'])
+    .between(...allPlaces(quizId))
     .toArray();
   const byAttempt = new Map<string, Record<string, string>>();
   for (const { attemptId, questionId, text } of all) {

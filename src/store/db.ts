@@ -1,12 +1,19 @@
 import Dexie, { type Table, type Transaction } from 'dexie';
+import type {
+  BackedQuiz, KeptQuestion, KeptRevision, RecordChange, ShelfPlace, StandingActs, Step,
+} from '@/core/formats/quizFile/schema'; // prettier-ignore
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marking/mark';
-import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
-import { upgradeContent, upgradeQuestion, upgradeStanding } from '@/core/quiz/upgrade';
-import { ownZone } from './clock';
+import {
+  upgradeAttempt, upgradeContent, upgradeQuestion, upgradeStanding, upgradeStep, upgradeStudent,
+} from '@/core/quiz/upgrade'; // prettier-ignore
+import { now, ownZone } from './clock';
+import { watched } from './writes';
+
+export type { RecordChange, ShelfPlace, StandingActs };
 
 /** A quiz's head: what the teacher writes, and what happened to it. */
 export interface QuizRecord {
@@ -35,30 +42,18 @@ export interface QuestionRecord {
 }
 
 /** One question as it counted at a revision; never changed. */
-interface QuestionRevRecord {
-  quizId: string;
-  questionId: string;
-  rev: number;
-  question: Question;
-}
+type QuestionRevRecord = KeptQuestion & { readonly quizId: string };
 
 /** A key revision: which question revisions and rules count together, when and why. */
-export interface QuizRevRecord {
-  quizId: string;
-  rev: number;
-  parent: number | null;
-  at: number;
-  why: 'opened' | 'applied';
-  content: QuizContent;
-  questionRevs: Record<string, number>;
-}
+export type QuizRevRecord = KeptRevision & { readonly quizId: string };
 
-/** Marks of one question revision, one a distinct answer: a cache, never the truth. */
+/** Marks of one question revision, one for each distinct answer: a cache, never the truth. */
 interface MarkColumnRecord {
   quizId: string;
   questionId: string;
   rev: number;
-  language: string;
+  /** What else the marks depend on: how answers are read, and the version of the marking rules. */
+  madeUnder: string;
   marks: [string, Mark][];
 }
 
@@ -66,14 +61,12 @@ interface MarkColumnRecord {
 export interface MediaRecord {
   hash: string;
   blob: Blob;
+  /** When it was last put in: one that is new is in nobody's text yet. Ms since 1970. */
+  keptAt: number;
 }
 
 /** What the columns of an answer file held, by their headings: proposed again for the next file. */
-export interface MappingRecord {
-  quizId: string;
-  columns: [string, ColumnUse][];
-  twice: 'attempts' | 'later';
-}
+export type MappingRecord = NonNullable<BackedQuiz['mapping']> & { quizId: string };
 
 /** A folder of the computer that the teacher chose; the browser asks before it may be written to. */
 export interface FolderRecord {
@@ -81,42 +74,8 @@ export interface FolderRecord {
   handle: FileSystemDirectoryHandle;
 }
 
-interface Change<Kind extends string, Value> {
-  kind: Kind;
-  before: Value;
-  after: Value;
-}
-
-/** What the Shelf knows of a quiz besides its content. */
-export type ShelfPlace = Pick<QuizRecord, 'position' | 'archivedAt' | 'deletedAt'>;
-/** What the teacher did with a quiz, which can be taken back. */
-export type StandingActs = Pick<QuizStanding, 'opening' | 'shown' | 'shownTo'>;
-
-/** One record as it was before and after; null where there was or is none. */
-export type RecordChange =
-  | Change<'content', QuizContent>
-  | Change<'standing', StandingActs>
-  | (Change<'question', Question | null> & { id: string })
-  | (Change<'override', Override | null> & { attemptId: string; questionId: string })
-  | (Change<'ruling', Ruling | null> & { attemptId: string })
-  | (Change<'comment', Comment | null> & { attemptId: string; questionId: string })
-  | (Change<'attempt', Attempt | null> & { id: string })
-  | (Change<'student', Student | null> & { id: string })
-  | (Change<'shelf', ShelfPlace> & { id: string });
-
 /** One step of an undo history, shared by all tabs. `quizId` is a quiz, the class list or the Shelf. */
-export interface HistoryRecord {
-  id?: number;
-  quizId: string;
-  seq: number;
-  at: number;
-  tab: string;
-  label: string;
-  /** Edits of the same field within two seconds are one step. */
-  field: string;
-  changes: RecordChange[];
-  undone: 0 | 1;
-}
+export type HistoryRecord = Step & { id?: number; quizId: string };
 
 /** Brings what the first version stored to what the schemas ask for now. Cached marks are made again. */
 async function upgradeFirst(transaction: Transaction): Promise<void> {
@@ -143,6 +102,21 @@ async function upgradeFirst(transaction: Transaction): Promise<void> {
       return change.kind === 'question' ? both(upgradeQuestion) : change;
     });
   }); // prettier-ignore
+}
+
+type Json = Record<string, unknown>;
+
+/** Students get an e-mail address, attempts say whether their time is known, pictures when they were put in. */
+async function upgradeThird(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  await all('students', (student) => Object.assign(student, upgradeStudent(student)));
+  await all('attempts', (attempt) => Object.assign(attempt, upgradeAttempt(attempt)));
+  await all('history', (step) => Object.assign(step, upgradeStep(step)));
+  await all('media', (picture) => {
+    picture['keptAt'] = now();
+  });
+  await transaction.table('markColumns').clear();
 }
 
 class YentrelDb extends Dexie {
@@ -185,6 +159,8 @@ class YentrelDb extends Dexie {
       })
       .upgrade(upgradeFirst);
     this.version(3).stores({ folders: 'key' });
+    this.version(4).upgrade(upgradeThird);
+    this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }
 

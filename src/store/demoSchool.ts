@@ -1,4 +1,5 @@
-import { kindOf, type Answer } from '@/core/kinds';
+import { readCell, type Answer } from '@/core/kinds';
+import { readingOf } from '@/core/marking/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS, WRITTEN_ANSWERS } from '../../demo/class';
@@ -20,11 +21,11 @@ function afternoon(at: number, days: number): number {
 }
 
 function answersOf(written: readonly string[]): Record<string, Answer> {
-  const read = QUESTIONS.map((question, index) => [
-    question.id,
-    kindOf(question).readAnswer(question, written[index] ?? ''),
-  ]);
-  return Object.fromEntries(read.filter(([, answer]) => answer !== null));
+  const read = QUESTIONS.map(
+    (question, index) =>
+      [question.id, readCell(question, written[index] ?? '', readingOf(CONTENT)).answer] as const,
+  );
+  return Object.fromEntries(read.flatMap(([id, answer]) => (answer ? [[id, answer]] : [])));
 }
 
 function demoAttempt(written: readonly string[], index: number, opened: number): Attempt {
@@ -40,6 +41,7 @@ function demoAttempt(written: readonly string[], index: number, opened: number):
     openedAt,
     savedAt: handedInAt,
     handedInAt,
+    timeKnown: true,
     source: 'sat',
     answers: answersOf(written),
     seq: index + 1,

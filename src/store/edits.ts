@@ -71,13 +71,32 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
   });
 }
 
-export function removeQuestion(quizId: string, questionId: string): Promise<void> {
+/** Deletes a question from the draft. Gives the number of the step, by which it can be undone; null where it was gone. */
+/** Puts a question back that another tab deleted while it was written here: at the end, where the order has lost it. */
+export function restoreQuestion(quizId: string, question: Question, label: EditLabel): Promise<number> {
+  return editing(async () => {
+    const quiz = await head(quizId);
+    const before = (await db.questions.get([quizId, question.id]))?.question ?? null;
+    const { order } = quiz.content;
+    const content = order.includes(question.id) ? quiz.content : { ...quiz.content, order: [...order, question.id] }; // prettier-ignore
+    return record(
+      quizId,
+      [
+        { kind: 'content', before: quiz.content, after: content },
+        { kind: 'question', id: question.id, before, after: question },
+      ],
+      label,
+    );
+  });
+}
+
+export function removeQuestion(quizId: string, questionId: string): Promise<number | null> {
   return editing(async () => {
     const quiz = await head(quizId);
     const current = await db.questions.get([quizId, questionId]);
-    if (!current) return;
+    if (!current) return null;
     const content = { ...quiz.content, order: quiz.content.order.filter((id) => id !== questionId) };
-    await record(
+    return record(
       quizId,
       [
         { kind: 'content', before: quiz.content, after: content },

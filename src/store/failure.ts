@@ -1,5 +1,28 @@
-/** Why the browser could not keep something. */
-export type StorageFailure = 'full' | 'forbidden' | 'other';
+/**
+ * Why the store could not do what was asked. A closed list: whoever shows a failure has words for each.
+ * - `full`: the browser has no room left.
+ * - `blocked`: the browser lets this page store nothing.
+ * - `gone`: what was asked for is not there (any more).
+ * - `conflict`: something else changed meanwhile, so that nothing was written.
+ * - `damaged`: what is stored, or what was to be written, is not in the form it must have.
+ * - `other`: anything else; nothing was written.
+ */
+export const STORE_FAILURES = ['full', 'blocked', 'gone', 'conflict', 'damaged', 'other'] as const;
+export type StoreFailure = (typeof STORE_FAILURES)[number];
+
+/** Names survive the way out of a worker, properties do not: the failure stands in the error's name. */
+const PREFIX = 'StoreFailure.';
+
+/** An error that says which failure it is, also on the other side of a worker. */
+export class StoreError extends Error {
+  constructor(
+    readonly failure: StoreFailure,
+    message: string,
+  ) {
+    super(message);
+    this.name = `${PREFIX}${failure}`;
+  }
+}
 
 interface Named {
   name?: unknown;
@@ -7,7 +30,7 @@ interface Named {
   message?: unknown;
 }
 
-const FORBIDDEN = new Set([
+const BLOCKED = new Set([
   'SecurityError',
   'InvalidStateError',
   'MissingAPIError',
@@ -15,15 +38,42 @@ const FORBIDDEN = new Set([
   'OpenFailedError',
 ]);
 
-/** Tells a full storage from one the browser does not let us use; looks through wrapped errors. */
-export function storageFailure(error: unknown): StorageFailure {
+const named = (name: unknown): StoreFailure | null => {
+  const text = String(name);
+  return text.startsWith(PREFIX)
+    ? (STORE_FAILURES.find((failure) => text === `${PREFIX}${failure}`) ?? null)
+    : null;
+};
+
+/** Which failure an error is; looks through errors that wrap another one. */
+export function failureOf(error: unknown): StoreFailure {
   let current: unknown = error;
-  let forbidden = false;
+  let blocked = false;
   for (let depth = 0; depth < 5 && typeof current === 'object' && current !== null; depth++) {
     const { name, inner, message } = current as Named;
+    const known = named(name);
+    if (known) return known;
     if (name === 'QuotaExceededError' || String(message).includes('QuotaExceeded')) return 'full';
-    if (FORBIDDEN.has(String(name))) forbidden = true;
+    if (name === 'ZodError') return 'damaged';
+    if (BLOCKED.has(String(name))) blocked = true;
     current = inner;
   }
-  return forbidden ? 'forbidden' : 'other';
+  return blocked ? 'blocked' : 'other';
+}
+
+type Desk = Record<string, (...args: never[]) => unknown>;
+
+/** A worker's desk whose errors leave it as {@link StoreError}s, which the page can tell apart. */
+export function withFailures<D extends Desk>(desk: D): D {
+  const told = Object.entries(desk).map(([name, call]) => [
+    name,
+    async (...args: never[]) => {
+      try {
+        return await call(...args);
+      } catch (error) {
+        throw new StoreError(failureOf(error), error instanceof Error ? error.message : String(error));
+      }
+    },
+  ]);
+  return Object.fromEntries(told) as D;
 }

@@ -1,7 +1,12 @@
+import type { Table } from 'dexie';
+import type { Answer } from '@/core/kinds';
+import { canonical } from '@/core/quiz/same';
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';
+import { allNumbers } from './ranges';
 import { nextSeq, nextSeqs } from './seq';
+import { undoneAlone } from './undoAlone';
 
 /** Edits of one field in one tab that follow each other within this time are undone together, in ms. */
 const JOIN_WITHIN = 2000;
@@ -17,21 +22,21 @@ export interface EditLabel {
   readonly field: string;
 }
 
+/** The field of the steps that key one answer of the class: by it the step is found again, to be dropped. */
+export const keyField = (questionId: string, answer: Answer): string =>
+  `${KEYED}${questionId}:${canonical(answer)}`.slice(0, LONGEST_FIELD);
+const KEYED = 'key:';
+const LONGEST_FIELD = 300;
+
 /** Tables that an edit and its undo touch. */
 export const EDIT_TABLES = [
   db.quizzes, db.questions, db.overrides, db.rulings, db.comments, db.attempts, db.students, db.history, db.meta,
 ]; // prettier-ignore
 
-type Of<Kind extends RecordChange['kind']> = Extract<RecordChange, { kind: Kind }>;
-
-async function putOrDelete<Value, Key>(
-  table: { put(value: Value): PromiseLike<unknown>; delete(key: Key): PromiseLike<void> },
-  key: Key,
-  value: Value | null,
-): Promise<void> {
-  if (value === null) await table.delete(key);
-  else await table.put(value);
-}
+type Kind = RecordChange['kind'];
+type Of<K extends Kind> = Extract<RecordChange, { kind: K }>;
+const only = <K extends Kind>(changes: readonly RecordChange[], kind: K): Of<K>[] =>
+  changes.filter((change): change is Of<K> => change.kind === kind);
 
 /** True where a change alters what the class's scores are made of: everyone who shows them is told. */
 function movesScores(change: RecordChange): boolean {
@@ -42,34 +47,39 @@ function movesScores(change: RecordChange): boolean {
   return change.kind === 'override' || change.kind === 'attempt';
 }
 
-async function writeRecord(quizId: string, change: RecordChange, rev: number): Promise<void> {
-  switch (change.kind) {
-    case 'question': {
-      const record = change.after && { quizId, id: change.id, rev, question: change.after };
-      return putOrDelete(db.questions, [quizId, change.id] as [string, string], record);
-    }
-    case 'override':
-      return putOrDelete(db.overrides, [quizId, change.attemptId, change.questionId], change.after);
-    case 'ruling':
-      return putOrDelete(db.rulings, [quizId, change.attemptId], change.after);
-    case 'comment':
-      return putOrDelete(db.comments, [quizId, change.attemptId, change.questionId], change.after);
-    case 'student':
-      return putOrDelete(db.students, change.id, change.after);
-    case 'shelf':
-      await db.quizzes.update(change.id, change.after);
-      return;
-    default:
-  }
+/**
+ * Writes the records of one kind together: those that end, then those that stand. Of two changes to one record the
+ * later one holds. Nothing is waited for where there is nothing to write: a transaction ends by itself once too
+ * many waits in a row touch no table.
+ */
+async function writeTogether<Value, Key, Change extends { after: unknown }>(
+  table: Table<Value, Key>,
+  changes: readonly Change[],
+  keyOf: (change: Change) => Key,
+  valueOf: (change: Change) => Value | null,
+): Promise<void> {
+  if (changes.length === 0) return;
+  const last = new Map(changes.map((change) => [JSON.stringify(keyOf(change)), change]));
+  const ends = [...last.values()].filter((change) => valueOf(change) === null).map(keyOf);
+  const stands = [...last.values()].flatMap((change) => valueOf(change) ?? []) as Value[];
+  if (ends.length > 0) await table.bulkDelete(ends);
+  if (stands.length > 0) await table.bulkPut(stands);
 }
 
 /** Attempts of one step are written together, each with a number of its own. */
 async function writeAttempts(quizId: string, changes: readonly Of<'attempt'>[]): Promise<void> {
   if (changes.length === 0) return;
-  await db.attempts.bulkDelete(changes.filter(({ after }) => after === null).map(({ id }) => id));
-  const written = changes.flatMap(({ after }) => after ?? []);
-  const first = await nextSeqs(quizId, written.length);
-  await db.attempts.bulkPut(written.map((attempt, index) => ({ ...attempt, seq: first + index })));
+  const first = await nextSeqs(quizId, changes.length);
+  const numbered = changes.map((change, index) => ({
+    ...change,
+    after: change.after && { ...change.after, seq: first + index },
+  }));
+  await writeTogether(db.attempts, numbered, ({ id }) => id, ({ after }) => after); // prettier-ignore
+}
+
+async function writePlaces(changes: readonly Of<'shelf'>[]): Promise<void> {
+  if (changes.length === 0) return;
+  await db.quizzes.bulkUpdate(changes.map(({ id, after }) => ({ key: id, changes: after })));
 }
 
 function changedHead(quiz: QuizRecord, changes: readonly RecordChange[]): QuizRecord {
@@ -77,6 +87,7 @@ function changedHead(quiz: QuizRecord, changes: readonly RecordChange[]): QuizRe
   for (const change of changes) {
     if (change.kind === 'content') head = { ...head, content: change.after };
     if (change.kind === 'standing') head = { ...head, standing: { ...head.standing, ...change.after } };
+    if (change.kind === 'live') head = { ...head, standing: { ...head.standing, live: change.after } };
   }
   return head;
 }
@@ -87,14 +98,39 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
   const head = quiz ? changedHead(quiz, changes) : null;
   const rev = head ? head.changeSeq : await nextSeq(scope);
   if (head) await db.quizzes.put(head);
-  await writeAttempts(scope, changes.filter((change) => change.kind === 'attempt')); // prettier-ignore
-  for (const change of changes) await writeRecord(scope, change, rev);
+  const places = only(changes, 'shelf');
+  if (places.length > 0) await writePlaces(places);
+  await writeAttempts(scope, only(changes, 'attempt'));
+  await writeTogether(
+    db.questions,
+    only(changes, 'question'),
+    ({ id }): [string, string] => [scope, id],
+    ({ id, after }) => after && { quizId: scope, id, rev, question: after },
+  );
+  await writeTogether(
+    db.overrides,
+    only(changes, 'override'),
+    ({ attemptId, questionId }): [string, string, string] => [scope, attemptId, questionId],
+    ({ after }) => after,
+  );
+  await writeTogether(
+    db.rulings,
+    only(changes, 'ruling'),
+    ({ attemptId }): [string, string] => [scope, attemptId],
+    ({ after }) => after,
+  );
+  await writeTogether(
+    db.comments,
+    only(changes, 'comment'),
+    ({ attemptId, questionId }): [string, string, string] => [scope, attemptId, questionId],
+    ({ after }) => after,
+  );
+  await writeTogether(db.students, only(changes, 'student'), ({ id }) => id, ({ after }) => after); // prettier-ignore
   if (head && changes.some(movesScores)) await nextSeq(scope);
   return rev;
 }
 
-const stepsOf = (scope: string) =>
-  db.history.where('[quizId+seq]').between([scope, -Infinity], [scope, Infinity]);
+const stepsOf = (scope: string) => db.history.where('[quizId+seq]').between(...allNumbers(scope));
 
 function joined(
   last: HistoryRecord | undefined,
@@ -116,9 +152,13 @@ function joined(
 
 /**
  * Writes changes and the step that undoes them. To be called inside a transaction over {@link EDIT_TABLES}.
- * Gives the number of the change: a quiz's new `changeSeq`.
+ * Gives the number of the change: a quiz's new `changeSeq`, by which the step can be undone.
  */
-export async function record(scope: string, changes: RecordChange[], label: EditLabel): Promise<number> {
+export async function record(
+  scope: string,
+  changes: readonly RecordChange[],
+  label: EditLabel,
+): Promise<number> {
   const seq = await writeAll(scope, changes);
   const steps = await stepsOf(scope).sortBy('seq');
   await db.history.bulkDelete(steps.filter((step) => step.undone === 1).map((step) => step.id as number));
@@ -130,7 +170,15 @@ export async function record(scope: string, changes: RecordChange[], label: Edit
     await db.history.put({ ...last, at: now(), seq, changes: [merged] });
     return seq;
   }
-  await db.history.add({ quizId: scope, seq, at: now(), tab: TAB, undone: 0, changes, ...label });
+  await db.history.add({
+    quizId: scope,
+    seq,
+    at: now(),
+    tab: TAB,
+    undone: 0,
+    changes: [...changes],
+    ...label,
+  });
   const surplus = done.slice(0, Math.max(0, done.length + 1 - KEPT_STEPS));
   await db.history.bulkDelete(surplus.map((step) => step.id as number));
   return seq;
@@ -143,13 +191,15 @@ function inverse(change: RecordChange): RecordChange {
   return { ...change, before: change.after, after: change.before } as RecordChange;
 }
 
+const inverted = (step: HistoryRecord): RecordChange[] => [...step.changes].reverse().map(inverse);
+
 async function step(scope: string, direction: 'undo' | 'redo'): Promise<string | null> {
   return editing(async () => {
     const steps = await stepsOf(scope).sortBy('seq');
     const entry =
       direction === 'undo' ? steps.filter((s) => s.undone === 0).at(-1) : steps.find((s) => s.undone === 1);
     if (!entry) return null;
-    await writeAll(scope, direction === 'undo' ? [...entry.changes].reverse().map(inverse) : entry.changes);
+    await writeAll(scope, direction === 'undo' ? inverted(entry) : entry.changes);
     await db.history.put({ ...entry, undone: direction === 'undo' ? 1 : 0 });
     return entry.label;
   });
@@ -158,8 +208,62 @@ async function step(scope: string, direction: 'undo' | 'redo'): Promise<string |
 /** Takes back the last step of a quiz, the class list or the Shelf, whichever tab made it. Gives its label, null where there is none. */
 export const undo = (scope: string): Promise<string | null> => step(scope, 'undo');
 
+/**
+ * Undoes the last step where all its changes are as asked for; true where it was. To be called inside a transaction
+ * over {@link EDIT_TABLES}.
+ */
+export async function undoLastIf(scope: string, is: (change: RecordChange) => boolean): Promise<boolean> {
+  const last = (await stepsOf(scope).sortBy('seq')).filter((one) => one.undone === 0).at(-1);
+  if (!last || !last.changes.every(is)) return false;
+  await writeAll(scope, inverted(last));
+  await db.history.put({ ...last, undone: 1 });
+  return true;
+}
+
 /** Does again what was undone last. */
 export const redo = (scope: string): Promise<string | null> => step(scope, 'redo');
+
+/** What taking back one step did. `changedSince`: what it wrote has been changed again, so that nothing was taken back. */
+export type UndoneStep = 'undone' | 'changedSince' | 'gone';
+
+/**
+ * Takes back the one step that was recorded under a number, whatever has been done since. Where it is the last one
+ * this is {@link undo}; else it becomes a step of its own.
+ */
+export const undoStep = (scope: string, seq: number): Promise<UndoneStep> =>
+  editing(async () => {
+    const done = (await stepsOf(scope).sortBy('seq')).filter((one) => one.undone === 0);
+    const entry = done.find((one) => one.seq === seq);
+    if (!entry) return 'gone';
+    if (entry === done.at(-1)) {
+      await writeAll(scope, inverted(entry));
+      await db.history.put({ ...entry, undone: 1 });
+      return 'undone';
+    }
+    const changes = await undoneAlone(scope, inverted(entry));
+    if (!changes) return 'changedSince';
+    await record(scope, changes, { label: `Undo: ${entry.label.toLowerCase()}`, field: '' });
+    return 'undone';
+  });
+
+/** The number of the last step of a field that stands; null where none does. */
+export async function stepOf(scope: string, field: string): Promise<number | null> {
+  const steps = await stepsOf(scope).sortBy('seq');
+  return steps.filter((one) => one.undone === 0 && one.field === field).at(-1)?.seq ?? null;
+}
+
+/** How many different answers have been keyed since an instant, by question. */
+export async function keyedSince(scope: string, at: number): Promise<ReadonlyMap<string, number>> {
+  const steps = (await stepsOf(scope).toArray()).filter(
+    (one) => one.undone === 0 && one.at >= at && one.field.startsWith(KEYED),
+  );
+  const counts = new Map<string, number>();
+  for (const field of new Set(steps.map((one) => one.field))) {
+    const question = field.slice(KEYED.length).split(':', 1)[0] ?? '';
+    counts.set(question, (counts.get(question) ?? 0) + 1);
+  }
+  return counts;
+}
 
 /** What the next undo and redo are called, for buttons and menus. */
 export async function nextSteps(scope: string): Promise<{ undo: string | null; redo: string | null }> {

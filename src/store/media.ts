@@ -1,22 +1,31 @@
 import { pictureHashes } from '@/core/quiz/pictures';
+import { now } from './clock';
 import { db } from './db';
 
+/** A picture that nothing shows is kept for this long after it was put in: its dialog, or a tab, may still be open. */
+const KEPT_UNUSED = 86_400_000;
+
 /** Keeps a picture's bytes under their hash; the same picture is kept once. */
-export async function keepPicture(hash: string, blob: Blob): Promise<void> {
-  if (!(await db.media.get(hash))) await db.media.put({ hash, blob });
-}
+export const keepPicture = (hash: string, blob: Blob): Promise<void> =>
+  db.transaction('rw', db.media, async () => {
+    const kept = await db.media.get(hash);
+    await db.media.put({ hash, blob: kept?.blob ?? blob, keptAt: now() });
+  });
 
 /** A picture's bytes; null where this browser does not have them. */
 export const pictureBlob = async (hash: string): Promise<Blob | null> =>
   (await db.media.get(hash))?.blob ?? null;
 
-/** Removes pictures that no quiz, revision or undo step holds any more. */
-export async function sweepPictures(): Promise<void> {
-  const all = await db.media.toCollection().primaryKeys();
-  if (all.length === 0) return;
-  const used = new Set<string>();
-  for (const table of [db.quizzes, db.questions, db.quizRevs, db.questionRevs, db.history]) {
-    await table.each((record: unknown) => pictureHashes(record).forEach((hash) => used.add(hash)));
-  }
-  await db.media.bulkDelete(all.filter((hash) => !used.has(hash)));
-}
+const HOLDERS = [db.quizzes, db.questions, db.quizRevs, db.questionRevs, db.history];
+
+/** Removes pictures that were put in more than a day ago and that no quiz, revision or undo step holds any more. */
+export const sweepPictures = (): Promise<void> =>
+  db.transaction('rw', [db.media, ...HOLDERS], async () => {
+    const limit = now() - KEPT_UNUSED;
+    const old = await db.media.filter(({ keptAt }) => keptAt < limit).primaryKeys();
+    if (old.length === 0) return;
+    const used = new Set<string>();
+    for (const table of HOLDERS)
+      await table.each((record: unknown) => pictureHashes(record).forEach((hash) => used.add(hash)));
+    await db.media.bulkDelete(old.filter((hash) => !used.has(hash)));
+  });

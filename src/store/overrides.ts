@@ -2,6 +2,7 @@ import { overridesByAttempt } from '@/core/checking/classWork';
 import type { Override } from '@/core/quiz/override';
 import { db } from './db';
 import { editing, record } from './history';
+import { allPlaces } from './ranges';
 
 /** The teacher's own scores of a quiz, by attempt and question. */
 export async function overridesOf(
@@ -9,7 +10,7 @@ export async function overridesOf(
 ): Promise<ReadonlyMap<string, Readonly<Record<string, Override>>>> {
   const all = await db.overrides
     .where('[quizId+attemptId+questionId]')
-    .between([quizId, '', ''], [quizId, '\uffff', '\uffff'])
+    .between(...allPlaces(quizId))
     .toArray();
   return overridesByAttempt(all);
 }
@@ -20,17 +21,17 @@ interface Place {
   readonly questionId: string;
 }
 
-async function write(place: Place, after: Override | null, label: string): Promise<void> {
+async function write(place: Place, after: Override | null, label: string): Promise<number> {
   const { quizId, attemptId, questionId } = place;
-  await editing(async () => {
+  return editing(async () => {
     const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
-    await record(quizId, [{ kind: 'override', attemptId, questionId, before, after }], { label, field: '' });
+    return record(quizId, [{ kind: 'override', attemptId, questionId, before, after }], { label, field: '' });
   });
 }
 
 /** Sets the teacher's own score for one answer; it can be undone. */
-export const setOverride = (override: Override): Promise<void> =>
+export const setOverride = (override: Override): Promise<number> =>
   write(override, override, 'Set your own score');
 
 /** Takes the teacher's own score away: what marking gives stands again. */
-export const removeOverride = (place: Place): Promise<void> => write(place, null, 'Take your own score away');
+export const removeOverride = (place: Place): Promise<number> => write(place, null, 'Remove your score');

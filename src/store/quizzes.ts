@@ -4,12 +4,13 @@ import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { now, ownZone } from './clock';
 import { db, type QuestionRecord, type QuizRecord } from './db';
+import { StoreError } from './failure';
 import { newId } from './ids';
 
-/** The quiz's head. Throws where there is none of this id. */
+/** The quiz's head. Fails as `gone` where there is none of this id. */
 export async function head(quizId: string): Promise<QuizRecord> {
   const quiz = await db.quizzes.get(quizId);
-  if (!quiz) throw new Error(`No quiz ${quizId}`);
+  if (!quiz) throw new StoreError('gone', `No quiz ${quizId}`);
   return quiz;
 }
 
@@ -29,7 +30,9 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
   return id;
 }
 
-export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent('New quiz', ownZone()));
+/** What a quiz is called until it is named. */
+export const NEW_TITLE = 'New quiz';
+export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent(NEW_TITLE, ownZone()));
 
 export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
 export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>

@@ -7,6 +7,7 @@ import { db, type HistoryRecord, type RecordChange } from './db';
 import { EDIT_TABLES, record } from './history';
 import { newId } from './ids';
 import { draftPaper, head } from './quizzes';
+import { allNumbers } from './ranges';
 import { attemptsSeq } from './seq';
 import { removeForGood } from './shelf';
 
@@ -26,6 +27,7 @@ const keepPictures = (pictures: Pictures): Promise<unknown> =>
     [...pictures].map(([hash, bytes]) => ({
       hash,
       blob: new Blob([new Uint8Array(bytes)], { type: typeOf(bytes) }),
+      keptAt: now(),
     })),
   );
 
@@ -104,7 +106,7 @@ export const restoreBackup = (
       if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz);
     }
     for (const { scope, steps } of file.histories) {
-      const own = await db.history.where('[quizId+seq]').between([scope, -Infinity], [scope, Infinity]).count();
+      const own = await db.history.where('[quizId+seq]').between(...allNumbers(scope)).count();
       if (own > 0) continue;
       await db.history.bulkAdd(steps.map((step) => stepRecord(scope, step)));
       await db.meta.put({ key: `seq:${scope}`, value: Math.max(0, ...steps.map(({ seq }) => seq)) });
@@ -171,6 +173,6 @@ export const updateQuiz = (file: QuizFile, pictures: Pictures): Promise<void> =>
     for (const question of questions)
       if (!own.has(question.id))
         changes.push({ kind: 'question', id: question.id, before: null, after: question });
-    if (changes.length > 0) await record(quizId, changes, { label: 'Take over a later copy', field: '' });
+    if (changes.length > 0) await record(quizId, changes, { label: 'Apply a later copy', field: '' });
     await keepPictures(pictures);
   });

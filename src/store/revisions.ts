@@ -4,17 +4,21 @@ import { counts } from '@/core/quiz/window';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from './clock';
 import { db, type QuizRecord, type QuizRevRecord } from './db';
-import { draftPaper } from './quizzes';
+import { StoreError } from './failure';
+import { EDIT_TABLES, record, undoLastIf } from './history';
+import { draftPaper, head } from './quizzes';
+import { allNumbers } from './ranges';
+import { attemptsSeq } from './seq';
 
 /** Tables that publishing a revision touches, for transactions that do so. */
 export const REVISION_TABLES = [db.quizzes, db.questions, db.questionRevs, db.quizRevs] as const;
 
-const revsOf = (quizId: string) => db.quizRevs.where('[quizId+rev]').between([quizId, 0], [quizId, Infinity]);
+const revsOf = (quizId: string) => db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId));
 
 /** The paper as it counted at a revision. */
 export async function paperAt(quizId: string, rev: number): Promise<Paper> {
   const revision = await db.quizRevs.get([quizId, rev]);
-  if (!revision) throw new Error(`No revision ${rev} of quiz ${quizId}`);
+  if (!revision) throw new StoreError('damaged', `No revision ${rev} of quiz ${quizId}`);
   const keys = Object.entries(revision.questionRevs).map(
     ([id, questionRev]) => [quizId, id, questionRev] as const,
   );
@@ -81,17 +85,41 @@ export async function settle(quizId: string, at: number): Promise<void> {
 export async function settleByClosing(quizId: string): Promise<void> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz || quiz.firstHandInAt !== null) return;
-  const attempts = await db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]).toArray();
+  const attempts = await db.attempts
+    .where('[quizId+seq]')
+    .between(...allNumbers(quizId))
+    .toArray();
   if (!attempts.some((attempt) => counts(attempt, quiz.standing.opening, quiz.content, now()))) return;
   await db.transaction('rw', [...REVISION_TABLES], async () => settle(quizId, now()));
 }
 
-/** Applies the draft: everyone is marked by it from now on. */
-export const applyDraft = (quizId: string): Promise<number> =>
-  db.transaction('rw', [...REVISION_TABLES], async () => {
-    const quiz = await db.quizzes.get(quizId);
-    if (!quiz) throw new Error(`No quiz ${quizId}`);
-    return publish(quiz, 'applied');
+/** What applying did: the revision and the step that undoes it; or that the draft or the work is not as it was shown. */
+export type Applied =
+  | { readonly ok: true; readonly rev: number; readonly step: number }
+  | { readonly ok: false; readonly reason: 'moved' | 'nothing' };
+
+/** What an effect was worked out from: it holds for as long as none of this has changed. */
+export interface ShownState {
+  readonly changeSeq: number;
+  readonly attemptsSeq: number;
+  readonly live: number | null;
+}
+
+const APPLY_TABLES = [...new Set([...REVISION_TABLES, ...EDIT_TABLES])];
+
+/** Applies the draft, if it is still the one whose effect was shown: everyone is marked by it from then on. It can be undone. */
+export const applyDraft = (quizId: string, shown: ShownState): Promise<Applied> =>
+  db.transaction('rw', APPLY_TABLES, async () => {
+    const quiz = await head(quizId);
+    const { live } = quiz.standing;
+    const seq = await attemptsSeq(quizId);
+    if (quiz.changeSeq !== shown.changeSeq || seq !== shown.attemptsSeq || live !== shown.live)
+      return { ok: false, reason: 'moved' };
+    const rev = await publish(quiz, 'applied');
+    if (rev === live) return { ok: false, reason: 'nothing' };
+    const change = { kind: 'live', before: live, after: rev } as const;
+    const step = await record(quizId, [change], { label: 'Apply to all', field: '' });
+    return { ok: true, rev, step };
   });
 
 /** The revision before the one that counts, where that one was applied by the teacher. */
@@ -102,11 +130,14 @@ export async function undoableRevision(quizId: string): Promise<QuizRevRecord | 
   return revision && revision.why === 'applied' && revision.parent !== null ? revision : null;
 }
 
-/** Goes back to the revision before. What was applied waits in the draft again. */
+/** Goes back to the revision before. What was applied waits in the draft again. False where there is none to go back to. */
 export const undoRevision = (quizId: string): Promise<boolean> =>
-  db.transaction('rw', db.quizzes, db.quizRevs, async () => {
+  db.transaction('rw', APPLY_TABLES, async () => {
     const revision = await undoableRevision(quizId);
     if (!revision) return false;
-    await db.quizzes.update(quizId, { 'standing.live': revision.parent });
+    if (await undoLastIf(quizId, (change) => change.kind === 'live' && change.after === revision.rev))
+      return true;
+    const change = { kind: 'live', before: revision.rev, after: revision.parent } as const;
+    await record(quizId, [change], { label: 'Go back to the earlier marks', field: '' });
     return true;
   });

@@ -2,17 +2,11 @@ import type { RosterChange } from '@/core/formats/rosterFile';
 import type { Student } from '@/core/quiz/attempt';
 import { now } from './clock';
 import { db, type RecordChange } from './db';
+import { StoreError } from './failure';
 import { CLASS_LIST, editing, record } from './history';
 import { newId } from './ids';
-import { lineText, shownText } from '@/core/quiz/shownText';
-
-export const newStudent = (id: string, name: string): Student => ({
-  id,
-  name: lineText(name).slice(0, 200),
-  number: '',
-  groups: [],
-  removedAt: null,
-});
+import { newStudent } from '@/core/quiz/newStudent';
+import { shownText } from '@/core/quiz/shownText';
 
 /** Everyone who is or was on the class list: their work stays when they are taken off. */
 export const everyStudent = (): Promise<Student[]> => db.students.toArray();
@@ -34,32 +28,34 @@ export const addStudent = (name: string): Promise<void> =>
     });
   });
 
-/** Changes some of what is known of a student; the rest stays as it is stored. */
+/** Changes some of what is known of a student; the rest stays as it is stored. Gives the step's number. */
 const changeStudent = (
   studentId: string,
   patch: Partial<Student>,
   label: string,
   field: string,
-): Promise<void> =>
+): Promise<number> =>
   editing(async () => {
     const before = await db.students.get(studentId);
-    if (before) await record(CLASS_LIST, [studentChange(before, { ...before, ...patch })], { label, field });
+    if (!before) throw new StoreError('gone', 'This student is not on the class list any more');
+    return record(CLASS_LIST, [studentChange(before, { ...before, ...patch })], { label, field });
   });
 
-type Patch = Partial<Pick<Student, 'name' | 'number' | 'groups'>>;
+type Patch = Partial<Pick<Student, 'name' | 'number' | 'email' | 'groups'>>;
 
 const cleaned = (patch: Patch): Patch => ({
   ...patch,
   ...(patch.name === undefined ? {} : { name: shownText(patch.name) }),
   ...(patch.number === undefined ? {} : { number: shownText(patch.number) }),
+  ...(patch.email === undefined ? {} : { email: shownText(patch.email) }),
 });
 
-/** Changes name, number or groups of a student. */
-export const saveStudent = (studentId: string, patch: Patch): Promise<void> =>
+/** Changes name, number, e-mail address or groups of a student. */
+export const saveStudent = (studentId: string, patch: Patch): Promise<number> =>
   changeStudent(studentId, cleaned(patch), 'Edit a student', `${studentId}:${Object.keys(patch).join()}`);
 
 /** Takes a student off the class list, or puts the student back; the work stays. */
-export const setRemoved = (studentId: string, removed: 'off' | 'back'): Promise<void> =>
+export const setRemoved = (studentId: string, removed: 'off' | 'back'): Promise<number> =>
   changeStudent(
     studentId,
     { removedAt: removed === 'off' ? now() : null },
@@ -67,14 +63,13 @@ export const setRemoved = (studentId: string, removed: 'off' | 'back'): Promise<
     '',
   );
 
-/** Takes the rows of a roster file in, all or none. */
-export const importRoster = (rows: readonly RosterChange[]): Promise<void> =>
+/** Imports the rows of a class file, all or none. Gives the number of the step that can be undone; null for no rows. */
+export const importRoster = (rows: readonly RosterChange[]): Promise<number | null> =>
   editing(async () => {
-    if (rows.length === 0) return;
-    const changes: RecordChange[] = [];
-    for (const { student, known } of rows) {
-      const before = known ? ((await db.students.get(student.id)) ?? null) : null;
-      changes.push(studentChange(before, known ? student : { ...student, id: newId() }));
-    }
-    await record(CLASS_LIST, changes, { label: 'Take in a class list', field: '' });
+    if (rows.length === 0) return null;
+    const here = await db.students.bulkGet(rows.map(({ student }) => student.id));
+    const changes = rows.map(({ student, known }, index) =>
+      studentChange(known ? (here[index] ?? null) : null, known ? student : { ...student, id: newId() }),
+    );
+    return record(CLASS_LIST, changes, { label: 'Import a class list', field: '' });
   });

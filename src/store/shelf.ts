@@ -2,6 +2,7 @@ import { now } from './clock';
 import { db, type QuizRecord, type RecordChange, type ShelfPlace } from './db';
 import { editing, record, SHELF } from './history';
 import { createQuiz, draftPaper, head } from './quizzes';
+import { allNumbers, allPlaces, allRevisions, allTexts } from './ranges';
 import { listStudents } from './roster';
 
 const DAY = 86_400_000;
@@ -14,25 +15,32 @@ export const listQuizzes = async (): Promise<QuizRecord[]> =>
 /** How many students are on the class list. */
 export const countStudents = async (): Promise<number> => (await listStudents()).length;
 
-/** A new quiz with the same questions, plan and rules: closed, without anybody's work. Gives its id. */
-export async function duplicateQuiz(quizId: string): Promise<string> {
-  const { content, questions } = await draftPaper(quizId);
-  return createQuiz({ ...content, title: `${content.title} (copy)` }, questions);
-}
-
 const placeOf = ({ position, archivedAt, deletedAt }: QuizRecord): ShelfPlace => ({
   position, archivedAt, deletedAt,
 }); // prettier-ignore
 
-const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string): Promise<void> =>
+const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string): Promise<number> =>
   editing(async () => {
     const before = placeOf(await head(quizId));
     const change = { kind: 'shelf', id: quizId, before, after: { ...before, ...patch } } as const;
-    await record(SHELF, [change], { label, field: '' });
+    return record(SHELF, [change], { label, field: '' });
+  });
+
+/**
+ * A new quiz with the same questions, plan and rules: closed, without anybody's work. Undone on the Shelf, it lies among
+ * the deleted ones. Gives its id and the step.
+ */
+export const duplicateQuiz = (quizId: string): Promise<{ id: string; step: number }> =>
+  editing(async () => {
+    const { content, questions } = await draftPaper(quizId);
+    const id = await createQuiz({ ...content, title: `${content.title} (copy)`.slice(0, 300) }, questions);
+    const after = placeOf(await head(id));
+    const change = { kind: 'shelf', id, before: { ...after, deletedAt: now() }, after } as const;
+    return { id, step: await record(SHELF, [change], { label: 'Duplicate a quiz', field: '' }) };
   });
 
 /** Puts a quiz away, or back among the others. */
-export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<void> =>
+export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<number> =>
   changePlace(
     quizId,
     { archivedAt: archived === 'away' ? now() : null },
@@ -40,7 +48,7 @@ export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<
   );
 
 /** Deletes a quiz so that it can be brought back for 30 days, or brings it back. */
-export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise<void> =>
+export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise<number> =>
   changePlace(
     quizId,
     { deletedAt: deleted === 'deleted' ? now() : null },
@@ -48,41 +56,38 @@ export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise
   );
 
 /** Puts a quiz to another place among those shown; `order` are their ids from the top. */
-export const arrange = (order: readonly string[]): Promise<void> =>
+export const arrange = (order: readonly string[]): Promise<number> =>
   editing(async () => {
     const heads = await Promise.all(order.map(head));
     const places = heads.map((quiz) => quiz.position).sort((a, b) => a - b);
+    let last = -Infinity;
     const changes = heads.map((quiz, index): RecordChange => {
       const before = placeOf(quiz);
-      // Two quizzes of the same moment must not share a place.
-      const position = (places[index] as number) + index / 1e6;
-      return { kind: 'shelf', id: quiz.id, before, after: { ...before, position } };
+      // Quizzes of the same moment must not share a place; places are times in ms, so 1 is the next one that differs.
+      last = Math.max(places[index] as number, last + 1);
+      return { kind: 'shelf', id: quiz.id, before, after: { ...before, position: last } };
     });
-    await record(SHELF, changes, { label: 'Move a quiz', field: '' });
+    return record(SHELF, changes, { label: 'Move a quiz', field: '' });
   });
 
 const ofQuiz = (quizId: string) =>
   [
     db.questions.where('quizId').equals(quizId),
-    db.questionRevs.where('[quizId+questionId+rev]').between([quizId, '', 0], [quizId, '\uffff', Infinity]),
-    db.quizRevs.where('[quizId+rev]').between([quizId, 0], [quizId, Infinity]),
-    db.attempts.where('[quizId+seq]').between([quizId, 0], [quizId, Infinity]),
-    db.markColumns.where('[quizId+questionId+rev]').between([quizId, '', 0], [quizId, '\uffff', Infinity]),
-    db.overrides
-      .where('[quizId+attemptId+questionId]')
-      .between([quizId, '', ''], [quizId, '\uffff', '\uffff']),
-    db.rulings.where('[quizId+attemptId]').between([quizId, ''], [quizId, '\uffff']),
-    db.comments
-      .where('[quizId+attemptId+questionId]')
-      .between([quizId, '', ''], [quizId, '\uffff', '\uffff']),
-    db.history.where('[quizId+seq]').between([quizId, -Infinity], [quizId, Infinity]),
+    db.questionRevs.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
+    db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId)),
+    db.attempts.where('[quizId+seq]').between(...allNumbers(quizId)),
+    db.markColumns.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
+    db.overrides.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
+    db.rulings.where('[quizId+attemptId]').between(...allTexts(quizId)),
+    db.comments.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
+    db.history.where('[quizId+seq]').between(...allNumbers(quizId)),
   ] as const;
 
 /** Takes a quiz out of the Shelf's own undo steps. */
 async function forgetSteps(quizId: string): Promise<void> {
   const steps = await db.history
     .where('[quizId+seq]')
-    .between([SHELF, -Infinity], [SHELF, Infinity])
+    .between(...allNumbers(SHELF))
     .toArray();
   for (const step of steps) {
     const changes = step.changes.filter((change) => change.kind !== 'shelf' || change.id !== quizId);
@@ -114,7 +119,11 @@ export async function sweep(): Promise<void> {
 /** Takes the made-up school away: its quiz with all work, and its students but those with work in other quizzes. */
 export async function removeDemo(): Promise<void> {
   const { DEMO_QUIZ } = await import('./demoSchool');
-  await removeForGood(DEMO_QUIZ);
+  await db.transaction('rw', db.tables, () => withoutDemo(DEMO_QUIZ));
+}
+
+async function withoutDemo(demoQuiz: string): Promise<void> {
+  await removeForGood(demoQuiz);
   const writing = new Set((await db.attempts.toArray()).map((attempt) => attempt.studentId));
   await db.students
     .where('id')
@@ -123,10 +132,12 @@ export async function removeDemo(): Promise<void> {
     .delete();
 }
 
-/** Puts the made-up school back as it was on the first visit. */
+/** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */
 export async function resetDemo(): Promise<void> {
-  await removeDemo();
-  const { writeDemo } = await import('./demoSchool');
-  await db.meta.delete('started');
-  await writeDemo();
+  const { DEMO_QUIZ, writeDemo } = await import('./demoSchool');
+  await db.transaction('rw', db.tables, async () => {
+    await withoutDemo(DEMO_QUIZ);
+    await db.meta.delete('started');
+    await writeDemo();
+  });
 }

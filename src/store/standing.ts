@@ -5,26 +5,39 @@ import type { StandingActs } from './db';
 import { editing, record } from './history';
 import { head } from './quizzes';
 
-/** What the teacher does with a quiz: opening it, showing results. Each act can be taken back. */
-const act = (quizId: string, label: string, change: (acts: StandingActs) => StandingActs): Promise<void> =>
+/** What the teacher does with a quiz: opening it, showing results. Gives the number of the step, which can be undone. */
+const act = (quizId: string, label: string, change: (acts: StandingActs) => StandingActs): Promise<number> =>
   editing(async () => {
     const { opening, shown, shownTo } = (await head(quizId)).standing;
     const before = { opening, shown, shownTo };
-    await record(quizId, [{ kind: 'standing', before, after: change(before) }], { label, field: '' });
+    return record(quizId, [{ kind: 'standing', before, after: change(before) }], { label, field: '' });
   });
 
-/** Opens the quiz for its window. */
-export const openQuiz = (quizId: string, opening: Opening): Promise<void> =>
-  act(quizId, 'Open the quiz', (acts) => ({ ...acts, opening }));
+/** Opens the quiz for its window, or changes the times of the one it has. */
+export async function openQuiz(quizId: string, opening: Opening): Promise<number> {
+  const before = (await head(quizId)).standing.opening;
+  const open = before !== null && (before.until === null || before.until > now());
+  return act(quizId, open ? 'Change the times' : 'Open the quiz', (acts) => ({ ...acts, opening }));
+}
 
-/** Ends the window now. A window that has not begun is taken back altogether. */
-export const closeQuiz = (quizId: string): Promise<void> =>
+/**
+ * Ends the window now; of a quiz that was never opened, or whose window has not begun, too: what waits for its closing
+ * then waits no longer.
+ */
+export const closeQuiz = (quizId: string): Promise<number> =>
   act(quizId, 'Close the quiz', (acts) => {
     const at = now();
     const { opening } = acts;
-    const ended = !opening || opening.from > at ? null : { ...opening, until: at };
+    const ended =
+      !opening || opening.from > at
+        ? { from: at, due: null, grace: 0, until: at }
+        : { ...opening, until: at };
     return { ...acts, opening: ended };
   });
+
+/** Takes back an opening whose time has not come yet. */
+export const takeBackOpening = (quizId: string): Promise<number> =>
+  act(quizId, 'Take the opening back', (acts) => ({ ...acts, opening: null }));
 
 function without<Key extends string, Value>(
   record: Readonly<Partial<Record<Key, Value>>>,
@@ -39,7 +52,7 @@ export const showAspects = (
   quizId: string,
   aspects: readonly Aspect[],
   show: 'show' | 'takeBack',
-): Promise<void> =>
+): Promise<number> =>
   act(quizId, show === 'show' ? 'Show results' : 'Take results back', (acts) => {
     let { shown } = acts;
     for (const aspect of aspects) {
@@ -49,7 +62,7 @@ export const showAspects = (
   });
 
 /** Shows one student everything that waits for the teacher, or takes it back from that one. */
-export const showStudent = (quizId: string, studentId: string, show: 'show' | 'takeBack'): Promise<void> =>
+export const showStudent = (quizId: string, studentId: string, show: 'show' | 'takeBack'): Promise<number> =>
   act(
     quizId,
     show === 'show' ? 'Show a student the results' : 'Take a student\u2019s results back',

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 
 interface Props {
   readonly title: string;
@@ -7,17 +7,23 @@ interface Props {
   readonly wide?: boolean;
 }
 
-/** A native modal dialog: its first field has the focus, which stays inside; Escape closes. */
+const FIRST = 'input:not(:disabled), select, textarea, button:not(:disabled)';
+
+/** A native modal dialog: its first field has the focus, which stays inside and goes back where it was; Escape closes. */
 export function Dialog({ title, onClose, children, wide = false }: Props) {
   const sheet = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const element = sheet.current;
+    const before = document.activeElement;
     element?.showModal();
     const first =
-      element?.querySelector<HTMLElement>('[data-first-focus]') ??
-      element?.querySelector<HTMLElement>('input:not(:disabled), select, textarea, button:not(:disabled)');
+      element?.querySelector<HTMLElement>('[data-first-focus]') ?? element?.querySelector<HTMLElement>(FIRST);
     first?.focus();
-    return () => element?.close();
+    return () => {
+      // While the dialog is still in the document: closing it then would leave the focus nowhere.
+      element?.close();
+      if (before instanceof HTMLElement && before.isConnected) before.focus();
+    };
   }, []);
   return (
     <dialog

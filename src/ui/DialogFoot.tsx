@@ -2,7 +2,7 @@ interface Props {
   /** What the press that goes on says. */
   readonly label: string;
   readonly onGo: () => void;
-  /** Where there is nothing to leave, the dialog only closes. */
+  /** Where there is nothing to cancel, the dialog only closes. */
   readonly onLeave?: () => void;
   readonly disabled?: boolean;
   /** Why the last try failed; null where none did. */
@@ -11,19 +11,19 @@ interface Props {
   readonly first?: boolean;
 }
 
-/** The foot of a dialog: leave it, or go on; above it, why going on failed. */
+/** The foot of a dialog: cancel it, or go on; above it, why going on failed. */
 export function DialogFoot({ label, onGo, onLeave, disabled = false, error = null, first = false }: Props) {
   return (
     <>
       {error && (
-        <p role="alert" className="mt-3 text-saffron-text">
+        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
           {error}
         </p>
       )}
       <div className="mt-6 flex justify-end gap-3">
         {onLeave && (
           <button type="button" className="btn btn-ghost" onClick={onLeave}>
-            Leave it
+            Cancel
           </button>
         )}
         <button

@@ -1,7 +1,8 @@
 import { Link2, Pencil, X } from 'lucide-react';
-import { useId, useState } from 'react';
-import { isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
+import { useEffect, useId, useRef, useState } from 'react';
+import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
 import type { Feedback, RemedialLink } from '@/core/quiz/feedback';
+import { notify } from './notices';
 
 interface Props {
   readonly value: Feedback;
@@ -19,19 +20,43 @@ interface LinkProps {
   readonly onClose: () => void;
 }
 
+/** A link that is left before it is whole is not stored: that is said, never left to be noticed later. */
+function useUnfinished(link: RemedialLink | null): void {
+  const latest = useRef(link);
+  useEffect(() => {
+    latest.current = link;
+  });
+  useEffect(
+    () => () => {
+      const left = latest.current;
+      if (!left) return;
+      const named = left.title.trim() || left.address.trim();
+      notify(
+        left.address.trim() === ''
+          ? `The link “${named}” was not saved: it has no address`
+          : `The link “${named}” was not saved: “${left.address.trim()}” is not a web address`,
+      );
+    },
+    [],
+  );
+}
+
 /** The address is taken once it is one that a browser may open; until then it stays in the field, named as wrong. */
 function LinkFields({ link, about, onChange, onClose }: LinkProps) {
   const [typed, setTyped] = useState<RemedialLink>(link ?? { kind: 'read', title: '', address: '' });
   const hint = useId();
-  const safe = isSafeAddress(typed.address);
+  const whole = completeAddress(typed.address);
+  const safe = isSafeAddress(whole);
   const empty = typed.address.trim() === '';
   const wrong = !empty && !safe;
   const change = (patch: Partial<RemedialLink>) => {
     const next = { ...typed, ...patch };
     setTyped(next);
-    if (isSafeAddress(next.address)) onChange({ ...next, address: next.address.trim() });
+    const address = completeAddress(next.address);
+    if (isSafeAddress(address)) onChange({ ...next, address });
     else if (next.address.trim() === '') onChange(null);
   };
+  useUnfinished(wrong || (empty && typed.title.trim() !== '') ? typed : null);
   return (
     <div
       className="mt-1 flex flex-wrap items-center gap-x-2 text-[13.5px]"
@@ -77,12 +102,14 @@ function LinkFields({ link, about, onChange, onClose }: LinkProps) {
         className="icon-button"
         aria-label={`Remove the link for ${about}`}
         onClick={() => {
+          setTyped({ ...typed, title: '', address: '' });
           onChange(null);
           onClose();
         }}
       >
         <X size={15} aria-hidden />
       </button>
+      {safe && whole !== typed.address.trim() && <p className="caption basis-full">Saved as {whole}</p>}
       {wrong && (
         <p id={hint} className="basis-full text-saffron-text">
           A link begins with http://, https:// or mailto:

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { addStudent } from '@/store/roster';
 import { notify } from './notices';
+import { run } from './press';
 
 interface Props {
   /** What the button says. */
@@ -23,7 +24,7 @@ export function NewStudent({ label, onAdded }: Props) {
       className="flex gap-3 px-9 py-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void add();
+        run(add);
       }}
     >
       <input

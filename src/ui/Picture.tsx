@@ -11,10 +11,17 @@ const addresses = new Map<string, Promise<string | null>>();
 function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
   const known = addresses.get(hash);
   if (known) return known;
-  const made = load(hash).then((blob) => {
-    if (!blob) addresses.delete(hash);
-    return blob && URL.createObjectURL(blob);
-  });
+  const made = load(hash).then(
+    (blob) => {
+      if (!blob) addresses.delete(hash);
+      return blob && URL.createObjectURL(blob);
+    },
+    () => {
+      // Its description stands in its place; it is asked for again when it is drawn again.
+      addresses.delete(hash);
+      return null;
+    },
+  );
   addresses.set(hash, made);
   return made;
 }
@@ -33,7 +40,10 @@ export function Picture({
   useEffect(() => {
     if (!load) return;
     let current = true;
-    void addressOf(hash, load).then((found) => current && setAddress(found));
+    addressOf(hash, load).then(
+      (found) => current && setAddress(found),
+      () => undefined,
+    );
     return () => {
       current = false;
     };

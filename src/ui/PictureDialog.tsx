@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { PICTURE_SHARES, type Picture as PictureData } from '@/core/quiz/picture';
 import { Dialog } from './Dialog';
 import { FileDrop } from './FileDrop';
+import { run } from './press';
 import { Picture } from './Picture';
 import { PICTURE_TYPES, takePicture } from './pictureFile';
 
@@ -28,8 +29,12 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
     setError(result.ok ? null : result.error);
     if (result.ok) setTaken(result.picture);
   };
+  const latest = useRef(take);
   useEffect(() => {
-    if (file) void take(file);
+    latest.current = take;
+  });
+  useEffect(() => {
+    if (file) run(() => latest.current(file));
   }, [file]);
   const described = plain || alt.trim() !== '';
   return (
@@ -47,7 +52,11 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
             </div>
           </div>
         ) : (
-          <FileDrop label="Picture file" accept={PICTURE_TYPES} onFile={(chosen) => void take(chosen)} />
+          <FileDrop
+            label="Picture file"
+            accept={PICTURE_TYPES}
+            onFile={(chosen) => run(() => take(chosen))}
+          />
         )}
         {error && (
           <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
@@ -55,7 +64,7 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
           </p>
         )}
         <label className="mt-4 block">
-          <span className="label-small">What does it show? Read out to students who cannot see it</span>
+          <span className="label-small">Description, read aloud to students who cannot see the picture</span>
           <input
             className="lined-field"
             maxLength={1000}
@@ -71,10 +80,10 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
             checked={plain}
             onChange={(event) => setPlain(event.target.checked)}
           />
-          The text says it all: nothing needs to be read out
+          Decorative picture: no description needed
         </label>
         <p className="mt-3">
-          It takes{' '}
+          Show it at{' '}
           <select
             className="sentence-part"
             aria-label="Width of the picture"
@@ -87,19 +96,19 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
               </option>
             ))}
           </select>{' '}
-          of the paper’s width.
+          of the page width.
         </p>
         <div className="mt-6 flex flex-wrap justify-end gap-3">
           {onRemove && (
             <button type="button" className="btn btn-outline mr-auto" onClick={onRemove}>
-              Take it out
+              Remove picture
             </button>
           )}
           <button type="button" className="btn btn-ghost" onClick={onClose}>
-            Leave it
+            Cancel
           </button>
           <button type="submit" className="btn btn-primary" disabled={!taken || !described}>
-            {picture ? 'Keep it so' : 'Put it in'}
+            {picture ? 'Save' : 'Insert picture'}
           </button>
         </div>
       </form>

@@ -1,4 +1,5 @@
 import Document from '@tiptap/extension-document';
+import { ListItem } from '@tiptap/extension-list';
 import Subscript from '@tiptap/extension-subscript';
 import Superscript from '@tiptap/extension-superscript';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
@@ -20,13 +21,22 @@ interface Props {
   readonly onChange: (value: RichText) => void;
 }
 
+/** Items hold paragraphs only: the text's tree has no list within a list. Tab leaves the field, as everywhere. */
+const FlatItem = ListItem.extend({
+  content: 'paragraph+',
+  addKeyboardShortcuts() {
+    return { Enter: () => this.editor.commands.splitListItem(this.name) };
+  },
+});
+
 const EXTENSIONS = [
   Document.extend({ content: '(block | picture)+' }),
   PictureNode,
   StarterKit.configure({
-    document: false, undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
+    document: false, listItem: false, undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
     strike: false, link: false, underline: false,
   }),
+  FlatItem,
   Subscript,
   Superscript,
 ]; // prettier-ignore

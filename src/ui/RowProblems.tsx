@@ -7,7 +7,7 @@ interface Props {
 
 const MOST = 200;
 
-/** What of a file could not be taken as it stands: each with its line and the reason. */
+/** The rows and cells of a file that could not be imported as they are: each with its line and the reason. */
 export function RowProblems({ title, problems }: Props) {
   if (problems.length === 0) return null;
   return (

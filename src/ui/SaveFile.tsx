@@ -1,29 +1,26 @@
 import { useState } from 'react';
 import type { QuizRecord } from '@/store/db';
+import { StoreError } from '@/store/failure';
 import { classWorker } from '@/workers/clients';
 import { Choice } from './Choice';
 import { Dialog } from './Dialog';
 import { DialogFoot } from './DialogFoot';
 import { downloadBytes, fileName } from './download';
 import { notify } from './notices';
+import { usePress } from './press';
 
 /** A quiz as a file: for a colleague, without students, or to move it with everyone’s work. */
 export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonly onClose: () => void }) {
   const [students, setStudents] = useState<'with' | 'without'>('without');
   const [author, setAuthor] = useState('');
   const [note, setNote] = useState('');
-  const [busy, setBusy] = useState(false);
-  const save = async () => {
-    setBusy(true);
+  const save = usePress(async () => {
     const bytes = await classWorker().saveQuizFile(quiz.id, { students, author, note });
-    if (bytes) {
-      downloadBytes(`${fileName(quiz.content.title)}.yentrel`, bytes);
-      notify(
-        students === 'with' ? 'Saved with everyone’s work: keep the file safe' : 'Saved without students',
-      );
-    }
+    if (!bytes) throw new StoreError('gone', 'The quiz is not here any more');
+    downloadBytes(`${fileName(quiz.content.title)}.yentrel`, bytes);
+    notify(students === 'with' ? 'Saved with everyone’s work: keep the file safe' : 'Saved without students');
     onClose();
-  };
+  });
   return (
     <Dialog title={`“${quiz.content.title || 'Untitled quiz'}” as a file`} onClose={onClose}>
       <fieldset className="space-y-2">
@@ -66,7 +63,13 @@ export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonl
           </label>
         </div>
       )}
-      <DialogFoot label="Save the file" onGo={() => void save()} onLeave={onClose} disabled={busy} />
+      <DialogFoot
+        label={save.busy ? 'Saving …' : 'Save the file'}
+        onGo={save.start}
+        onLeave={onClose}
+        disabled={save.busy}
+        error={save.error}
+      />
     </Dialog>
   );
 }

@@ -1,10 +1,5 @@
+import { savingFailed } from './failureWords';
 import { retrySaving, useSaving } from './saving';
-
-const WORDS = {
-  full: 'The storage of this browser is full. What you typed is safe in this tab, but not stored.',
-  forbidden: 'This browser does not let Yentrel store anything. What you typed is safe in this tab only.',
-  other: 'Saving did not work. What you typed is safe in this tab, but not stored.',
-} as const;
 
 /** What happened, what is safe, and what to do, when something could not be stored. */
 export function StorageTrouble({ onRescue }: { readonly onRescue?: () => void }) {
@@ -15,7 +10,7 @@ export function StorageTrouble({ onRescue }: { readonly onRescue?: () => void })
       role="alert"
       className="flex flex-wrap items-center gap-4 border-b border-saffron bg-wash px-5 py-2.5"
     >
-      <p className="flex-1 font-medium">{WORDS[state]}</p>
+      <p className="flex-1 font-medium">{savingFailed(state)}</p>
       <button type="button" className="btn btn-sm btn-outline" onClick={retrySaving}>
         Try again
       </button>

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { LARGEST_FILE, type Table } from '@/core/formats/table';
 import { classWorker } from '@/workers/clients';
 import { FileDrop } from './FileDrop';
+import { run } from './press';
 
 interface Props {
   /** What the file is, as screen readers name the field. */
@@ -15,6 +16,7 @@ interface Props {
 export function TableFile({ label, title, children, onTable }: Props) {
   const [error, setError] = useState<string | null>(null);
   const read = async (file: File) => {
+    setError(null);
     if (file.size > LARGEST_FILE) {
       setError('The file is larger than 20 MB.');
       return;
@@ -30,7 +32,7 @@ export function TableFile({ label, title, children, onTable }: Props) {
       <FileDrop
         label={label}
         accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values,text/plain,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
-        onFile={(file) => void read(file)}
+        onFile={(file) => run(() => read(file))}
       />
       {error && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">

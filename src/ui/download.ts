@@ -20,7 +20,7 @@ function save(name: string, content: Blob): void {
 /** A title as a file name: letters, digits and hyphens. */
 export const fileName = (title: string): string =>
   title
-    .normalize('NFKD')
+    .normalize('NFC')
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 60) || 'quiz';

@@ -32,7 +32,7 @@ async function drawn(bitmap: ImageBitmap): Promise<{ blob: Blob; width: number; 
  */
 export async function takePicture(file: Blob): Promise<Taken> {
   if (!TYPES.has(file.type))
-    return { ok: false, error: 'This is no picture that can be taken in: use PNG, JPEG, WebP or GIF.' };
+    return { ok: false, error: 'This file type is not supported. Use PNG, JPEG, WebP or GIF.' };
   if (file.size > LARGEST) return { ok: false, error: 'The picture is larger than 30 MB.' };
   let bitmap: ImageBitmap;
   try {

@@ -16,7 +16,10 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
   const current = questions.map(
     (record) => (work.get(`question:${record.id}`) as Question | undefined) ?? record.question,
   );
-  return { format: 'yentrel-rescue', version: 2, content, questions: inOrder(content.order, current) };
+  const texts = [...work].flatMap(([name, value]) =>
+    typeof value === 'string' && !name.startsWith('content:') ? [{ name, text: value }] : [],
+  );
+  return { format: 'yentrel-rescue', version: 3, content, questions: inOrder(content.order, current), texts };
 }
 
 /** Saves what is in memory to a file, for when the browser can keep nothing. */

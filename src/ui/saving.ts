@@ -1,9 +1,10 @@
 import { useSyncExternalStore } from 'react';
-import type { StorageFailure } from '@/store/failure';
+import type { StoreFailure } from '@/store/failure';
 
 /** The state of saving on this page: one line that is always true, and the way out when nothing can be saved. */
 
-type State = 'saving' | 'saved' | StorageFailure;
+export type SavingState = 'saving' | 'saved' | StoreFailure;
+type State = SavingState;
 
 const states = new Map<string, State>();
 const retries = new Map<string, () => void>();

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { storageFailure, type StorageFailure } from '@/store/failure';
-import { keepUnsaved, reportSaving } from './saving';
+import { failureOf, type StoreFailure } from '@/store/failure';
+import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** What a save gives back: the new token, or what another tab wrote meanwhile. */
 type SaveResult<T, Token> =
@@ -16,6 +16,8 @@ interface Source<T, Token> {
   /** True once the stored value has caught up with a saved token. */
   readonly reached: (stored: Token, saved: Token) => boolean;
   readonly save: (value: T, base: Token) => Promise<SaveResult<T, Token>>;
+  /** Stores the value anew where another tab has deleted it; without it a deleted value stays deleted. */
+  readonly restore?: (value: T) => Promise<Token>;
 }
 
 export interface Draft<T> {
@@ -32,23 +34,25 @@ export interface Draft<T> {
  * are saved after it. Where another tab was faster, both versions are kept until the teacher chooses.
  */
 export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
-  const [local, setLocal] = useState<{ value: T } | null>(null);
+  // What could not be stored is still there when the field comes back: it is shown, and waits to be tried again.
+  const [unsaved] = useState(() => unsavedWork().get(source.name) as T | undefined);
+  const [local, setLocal] = useState<{ value: T } | null>(unsaved === undefined ? null : { value: unsaved });
   const [conflict, setConflict] = useState<{ theirs: T | null; token: Token | null } | null>(null);
   const [saves, setSaves] = useState(0);
   const latest = useRef(source);
   latest.current = source;
   const work = useRef<{ pending: { value: T } | null; saving: boolean; base: Token | null; stuck: boolean }>({
-    pending: null,
+    pending: unsaved === undefined ? null : { value: unsaved },
     saving: false,
     base: null,
     stuck: false,
   });
 
-  const flush = useCallback(async () => {
+  const drain = useCallback(async (retry: () => void) => {
     const state = work.current;
     if (state.saving || state.stuck) return;
     state.saving = true;
-    let failure: StorageFailure | null = null;
+    let failure: StoreFailure | null = null;
     while (state.pending && !state.stuck) {
       const { value } = state.pending;
       state.pending = null;
@@ -62,16 +66,24 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
           setConflict({ theirs: result.theirs?.value ?? null, token: result.theirs?.token ?? null });
         }
       } catch (error) {
-        failure = storageFailure(error);
+        failure = failureOf(error);
         state.pending ??= { value };
         break;
       }
     }
     state.saving = false;
     setSaves((n) => n + 1);
-    reportSaving(latest.current.name, failure ?? 'saved', () => void flush());
+    reportSaving(latest.current.name, failure ?? 'saved', retry);
     if (!failure && !state.stuck) keepUnsaved(latest.current.name, null);
   }, []);
+  const flush = useCallback(() => {
+    const again = () => flush();
+    drain(again).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), again));
+  }, [drain]);
+
+  useEffect(() => {
+    if (unsaved !== undefined) reportSaving(latest.current.name, 'other', flush);
+  }, [unsaved, flush]);
 
   const edit = useCallback(
     (value: T) => {
@@ -80,7 +92,7 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
       state.pending = { value };
       setLocal({ value });
       keepUnsaved(latest.current.name, value);
-      void flush();
+      flush();
     },
     [flush],
   );
@@ -93,6 +105,26 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
     setLocal(null);
   }, [token, reached, saves]);
 
+  /** What another tab deleted is stored anew, as it is written here. */
+  const revived = async (value: T) => {
+    const { name, restore } = latest.current;
+    if (!restore) return;
+    try {
+      work.current.base = await restore(value);
+      work.current.pending = null;
+      keepUnsaved(name, null);
+      reportSaving(name, 'saved');
+      setSaves((n) => n + 1);
+    } catch (error) {
+      work.current.pending = { value };
+      reportSaving(name, failureOf(error), () => revive(value));
+    }
+  };
+
+  const revive = (value: T): void => {
+    revived(value).catch(() => undefined);
+  };
+
   const settle = (keep: boolean) => {
     const state = work.current;
     const mine = state.pending;
@@ -100,7 +132,8 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
     state.base = conflict?.token ?? null;
     state.pending = keep ? mine : null;
     setConflict(null);
-    if (keep && mine) void flush();
+    if (keep && mine && conflict?.theirs === null && latest.current.restore) revive(mine.value);
+    else if (keep && mine) flush();
     else {
       state.base = null;
       setLocal(null);

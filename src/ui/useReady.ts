@@ -1,14 +1,14 @@
 import { useEffect, useState } from 'react';
 import { ensureDemo } from '@/store/demo';
-import { storageFailure, type StorageFailure } from '@/store/failure';
+import { failureOf, type StoreFailure } from '@/store/failure';
 
 /** Whether the browser's storage is open and, on the first visit, holds the demo school. */
-export function useReady(): 'starting' | 'ready' | StorageFailure {
-  const [state, setState] = useState<'starting' | 'ready' | StorageFailure>('starting');
+export function useReady(): 'starting' | 'ready' | StoreFailure {
+  const [state, setState] = useState<'starting' | 'ready' | StoreFailure>('starting');
   useEffect(() => {
     ensureDemo().then(
       () => setState('ready'),
-      (error: unknown) => setState(storageFailure(error)),
+      (error: unknown) => setState(failureOf(error)),
     );
   }, []);
   return state;

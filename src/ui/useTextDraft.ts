@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { storageFailure } from '@/store/failure';
-import { reportSaving } from './saving';
+import { failureOf } from '@/store/failure';
+import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** How long a saved text is waited for before what another tab stored is followed instead, in ms. */
 const PATIENCE = 5000;
@@ -20,13 +20,15 @@ interface Source {
  */
 export function useTextDraft(source: Source): [string, (text: string) => void] {
   const { stored } = source;
-  const [text, setText] = useState(stored);
+  // What could not be stored is still there when the field comes back.
+  const [unsaved] = useState(() => unsavedWork().get(source.name) as string | undefined);
+  const [text, setText] = useState(unsaved ?? stored);
   const latest = useRef(source);
   latest.current = source;
   const work = useRef({
-    own: stored,
+    own: unsaved ?? stored,
     seen: stored,
-    pending: null as string | null,
+    pending: unsaved ?? (null as string | null),
     saving: false,
     /** What was saved last and has not come back yet. */
     awaited: null as string | null,
@@ -43,33 +45,41 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
     setText(now);
   }, []);
 
-  const flush = useCallback(async () => {
-    const state = work.current;
-    if (state.saving) return;
-    const { name, save } = latest.current;
-    state.saving = true;
-    while (state.pending !== null) {
-      const next = state.pending;
-      state.pending = null;
-      reportSaving(name, 'saving');
-      try {
-        await save(next);
-        state.awaited = next;
-        reportSaving(name, 'saved');
-      } catch (error) {
-        state.pending ??= next;
-        reportSaving(name, storageFailure(error), () => void flush());
-        break;
+  const drain = useCallback(
+    async (retry: () => void) => {
+      const state = work.current;
+      if (state.saving) return;
+      const { name, save } = latest.current;
+      state.saving = true;
+      while (state.pending !== null) {
+        const next = state.pending;
+        state.pending = null;
+        reportSaving(name, 'saving');
+        try {
+          await save(next);
+          state.awaited = next;
+          if (state.pending === null) keepUnsaved(name, null);
+          reportSaving(name, 'saved');
+        } catch (error) {
+          state.pending ??= next;
+          reportSaving(name, failureOf(error), retry);
+          break;
+        }
       }
-    }
-    state.saving = false;
-    clearTimeout(state.timer);
-    state.timer = window.setTimeout(() => {
-      state.awaited = null;
+      state.saving = false;
+      clearTimeout(state.timer);
+      state.timer = window.setTimeout(() => {
+        state.awaited = null;
+        follow();
+      }, PATIENCE);
       follow();
-    }, PATIENCE);
-    follow();
-  }, [follow]);
+    },
+    [follow],
+  );
+  const flush = useCallback(() => {
+    const again = () => flush();
+    drain(again).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), again));
+  }, [drain]);
 
   useEffect(() => {
     const state = work.current;
@@ -79,15 +89,17 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
   }, [stored, follow]);
   useEffect(() => {
     const state = work.current;
+    if (unsaved !== undefined) reportSaving(latest.current.name, 'other', flush);
     return () => clearTimeout(state.timer);
-  }, []);
+  }, [unsaved, flush]);
 
   const edit = (next: string) => {
     const state = work.current;
     state.own = next;
     state.pending = next;
+    keepUnsaved(latest.current.name, next);
     setText(next);
-    void flush();
+    flush();
   };
   return [text, edit];
 }

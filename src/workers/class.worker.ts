@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { withFailures } from '@/store/failure';
 import { classDesk } from './classDesk';
 
-expose(classDesk);
+expose(withFailures(classDesk));

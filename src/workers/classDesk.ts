@@ -2,13 +2,13 @@ import { checkHead, checkRows, openAnswer, openAttempt } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from './class/readFile';
 import { handBack } from './class/handBack';
-import { pending } from './class/pending';
+import { pending, timesEffect } from './class/pending';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
 import { quizCounts, tray } from './class/tray';
 
 export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
-export type { FilePreview, RosterPreview } from './class/files';
+export type { FilePreview, Imported, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { PrintedSlip } from './class/printed';
@@ -20,6 +20,7 @@ export const classDesk = {
   checkHead,
   checkRows,
   pending,
+  timesEffect,
   openAnswer,
   openAttempt,
   tray,

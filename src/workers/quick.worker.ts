@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { withFailures } from '@/store/failure';
 import { quickDesk } from './quickDesk';
 
-expose(quickDesk);
+expose(withFailures(quickDesk));

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { withFailures } from '@/store/failure';
 import { studentDesk } from './studentDesk';
 
-expose(studentDesk);
+expose(withFailures(studentDesk));

@@ -1,6 +1,6 @@
 import { attemptState, finishedAt, isFinished, isOpen, isOver } from '@/core/quiz/window';
 import type { Attempt } from '@/core/quiz/attempt';
-import { MarkedClass, ofAttempt } from '@/core/checking/classWork';
+import { MarkedClass } from '@/core/checking/classWork';
 import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
@@ -21,7 +21,8 @@ import { now } from '@/store/clock';
 import { commentsOf } from '@/store/comments';
 import { db, type QuizRecord } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
-import { storageFailure } from '@/store/failure';
+import { failureOf } from '@/store/failure';
+import { pictureBlob } from '@/store/media';
 import { overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
@@ -100,24 +101,11 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
     recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
     mayBegin: mayBegin(quiz, made, at),
   };
-  const slip = slipOf(
-    paper,
-    {
-      answers: attempt.answers,
-      finishedAt: ended,
-      byItself: attempt.handedInAt === null,
-      overrides: ofAttempt(overrides, attempt.id),
-      late: sheet.late,
-      repeat: sheet.path.repeat,
-      comments: comments.get(attempt.id) ?? {},
-    },
-    shown,
-  );
+  const slip = slipOf(paper, { sheet, finishedAt: ended, comments: comments.get(attempt.id) ?? {} }, shown);
   return { state: 'finished', cover, slip, attempts };
 }
 
 async function packetFor(quizId: string, studentId: string, wanted?: number): Promise<PaperPacket> {
-  await ensureDemo();
   await settleByClosing(quizId);
   const [quiz, student] = await Promise.all([db.quizzes.get(quizId), db.students.get(studentId)]);
   if (!quiz || !student) return { state: 'unknown' };
@@ -154,21 +142,33 @@ async function receipt(work: Promise<Kept>): Promise<Receipt> {
       kept.ok ? { state: 'kept', at: kept.at } : { state: 'refused', reason: kept.reason },
     );
   } catch (error) {
-    if (storageFailure(error) === 'other') throw error;
+    const failure = failureOf(error);
+    if (failure !== 'full' && failure !== 'blocked') throw error;
     return { state: 'refused', reason: 'storage' };
   }
+}
+
+/** The pictures that each student's page has been sent: asked for again, they need no new packet. */
+const sent = new Map<string, Set<string>>();
+
+async function packet(quizId: string, studentId: string, attempt?: number): Promise<PaperPacket> {
+  const made = PaperPacket.parse(await packetFor(quizId, studentId, attempt));
+  const key = `${quizId}/${studentId}`;
+  sent.set(key, new Set([...(sent.get(key) ?? []), ...pictureHashes(made)]));
+  return made;
 }
 
 export const studentDesk = {
   /** Where this student stands, and everything that may be seen there; of several attempts, the one asked for. */
   async openPaper(quizId: string, studentId: string, attempt?: number): Promise<PaperPacket> {
-    return PaperPacket.parse(await packetFor(quizId, studentId, attempt));
+    await ensureDemo();
+    return packet(quizId, studentId, attempt);
   },
 
   /** Starts the next attempt: the student's one deliberate press. */
   async begin(quizId: string, studentId: string): Promise<PaperPacket> {
     await startAttempt(quizId, studentId);
-    return PaperPacket.parse(await packetFor(quizId, studentId));
+    return packet(quizId, studentId);
   },
 
   async saveAnswer(attemptId: string, questionId: string, answer: unknown): Promise<Receipt> {
@@ -183,9 +183,9 @@ export const studentDesk = {
 
   /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
   async picture(quizId: string, studentId: string, hash: string): Promise<Blob | null> {
-    const packet = await packetFor(quizId, studentId);
-    if (!pictureHashes(packet).has(hash)) return null;
-    return (await db.media.get(hash))?.blob ?? null;
+    const key = `${quizId}/${studentId}`;
+    if (!sent.get(key)?.has(hash)) await packet(quizId, studentId);
+    return sent.get(key)?.has(hash) ? pictureBlob(hash) : null;
   },
 };
 

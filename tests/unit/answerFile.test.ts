@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import type { Student } from '@/core/quiz/attempt';
 import { answersDiffer } from '@/core/checking/answersDiffer';
 import { proposeColumns } from '@/core/formats/answerColumns';
-import { readPapers, type ReadChoices } from '@/core/formats/answerFile';
+import { DEFAULT_CHOICES, readPapers, type ReadChoices } from '@/core/formats/answerFile';
 import { readTime, dateOrderOf } from '@/core/formats/readTime';
 import { writeRefused } from '@/core/formats/refusedFile';
 import { readTable, type Table } from '@/core/formats/table';
@@ -13,6 +13,7 @@ import { readFile } from '@/workers/class/readFile';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { written } from './support';
+import { runs } from '../runs';
 
 const [first] = STUDENTS as [Student];
 const PAPER = { content: { ...CONTENT, zone: 'Europe/Berlin' }, questions: [...QUESTIONS] };
@@ -93,9 +94,9 @@ describe('rows', () => {
     assert.deepEqual([bela?.handedInAt, bela?.points], [null, {}]);
     assert.deepEqual(problems.map((one) => `${one.row} ${one.line} ${one.column}: ${one.text}`), [
       'kept 2 Q2 points: more points than the question is worth',
-      'kept 3 Handed in: “some day” is no time, left out',
-      'kept 3 Q1 points: “two” is no number of points from 0 to 1000, left out',
-      'kept 3 Q2 points: “-1” is no number of points from 0 to 1000, left out',
+      'kept 3 Handed in: “some day” is not a date and time; ignored, so nobody is late by it',
+      'kept 3 Q1 points: “two” is not a number of points from 0 to 1000; ignored',
+      'kept 3 Q2 points: “-1” is not a number of points from 0 to 1000; ignored',
     ]); // prettier-ignore
   });
 
@@ -104,10 +105,10 @@ describe('rows', () => {
     const { papers, problems, repeated } = read(twice);
     assert.equal(repeated, 1);
     assert.deepEqual(papers.map((one) => [one.name, one.line]), [['Ada Marsh', 2], ['Bela Fenn', 3]]); // prettier-ignore
-    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), ['4: Ada Marsh stands on line 2 again, and that row counts']); // prettier-ignore
+    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), ['4: Ada Marsh appears again on line 2; that row is used']); // prettier-ignore
   });
   test('or each row is an attempt, whatever the order in the file', () => {
-    const { papers } = read(twice, { twice: 'attempts', unknown: {} });
+    const { papers } = read(twice, { ...DEFAULT_CHOICES, twice: 'attempts' });
     assert.deepEqual(papers.map((one) => [one.line, one.attempt]), [[2, 2], [3, 1], [4, 1]]); // prettier-ignore
   });
 
@@ -115,11 +116,14 @@ describe('rows', () => {
   test('unknown students are added, matched by hand, or left out', () => {
     const first = read(strangers);
     assert.deepEqual(first.unknown.map((one) => [one.name, one.number, one.line]), [['A. Marsh', '', 2], ['Cy Brook', '99', 3], ['', '98', 4]]); // prettier-ignore
-    assert.deepEqual(first.papers.map((one) => one.studentId), [null, null]); // prettier-ignore
-    assert.deepEqual(first.problems.map((one) => one.text), ['no student has the number 98']); // prettier-ignore
+    assert.deepEqual(first.papers, [], 'nobody is put onto the list unasked');
+    assert.deepEqual(first.problems.map((one) => one.text), ['A. Marsh is not on the class list', 'Cy Brook is not on the class list', '98 is not on the class list']); // prettier-ignore
+    const added = read(strangers, { ...DEFAULT_CHOICES, unlisted: 'add' });
+    assert.deepEqual(added.papers.map((one) => one.studentId), [null, null]); // prettier-ignore
+    assert.deepEqual(added.problems.map((one) => one.text), ['no student has the number 98']); // prettier-ignore
     const [a = '', cy = '', none = ''] = first.unknown.map((one) => one.key);
     const { papers, problems } = read(strangers, {
-      twice: 'later',
+      ...DEFAULT_CHOICES,
       unknown: { [a]: 'demo-1', [cy]: 'out', [none]: 'demo-2' },
     });
     assert.deepEqual(papers.map((one) => [one.name, one.studentId]), [['Ada Marsh', 'demo-1'], ['Bela Fenn', 'demo-2']]); // prettier-ignore
@@ -130,7 +134,7 @@ describe('rows', () => {
     const { rows, problems } = read('Student,Number,Q1\n,,=cmd()\nAda Marsh,,fine\n');
     assert.equal(
       writeRefused(rows, problems),
-      '\uFEFFLine,Why it was left out,Student,Number,Q1\r\n2,no name and no number,,,"\'=cmd()"\r\n',
+      '\uFEFFLine,Why it was left out,Student,Number,Q1\r\n2,"no name, number or e-mail address",,,"\'=cmd()"\r\n',
     );
   });
 });
@@ -148,14 +152,17 @@ test('10 000 mutated files with times, points and notes, byte by byte: every row
       if (!result.ok) return /line \d+|empty|no rows/i.test(result.error);
       const rows = result.table;
       const columns = proposeColumns(rows, QUESTIONS, roster);
-      const { papers, problems } = readPapers(rows, columns, PAPER, roster, { twice: choice, unknown: {} });
+      const { papers, problems } = readPapers(rows, columns, PAPER, roster, {
+        ...DEFAULT_CHOICES,
+        twice: choice,
+      });
       const lines = new Set(rows.rows.map((row) => row.line));
       const refused = problems.filter((problem) => problem.row === 'refused');
       return (
         papers.length + refused.length === rows.rows.length && problems.every(({ line }) => lines.has(line))
       );
     }),
-    { numRuns: 10_000 },
+    { numRuns: runs(10_000) },
   );
 });
 

@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { bestPairs } from '@/core/figures/bestPairs';
 import { add, compare, fraction, ZERO, type Fraction } from '@/core/figures/fraction';
+import { runs } from '../runs';
 
 const row = (...values: (number | null)[]): (Fraction | null)[] =>
   values.map((value) => (value === null ? null : fraction(value, 4)));
@@ -51,6 +52,6 @@ test('law: no other pairing has a higher sum', () => {
       );
       return new Set(given).size === given.length && compare(sum, best(values, 0, new Set())) === 0;
     }),
-    { numRuns: 500 },
+    { numRuns: runs(500) },
   );
 });

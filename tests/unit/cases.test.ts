@@ -88,7 +88,7 @@ describe('the way of a score', () => {
           assert.equal(written(last?.after ?? ZERO), written(score.earned), 'the trace ends with the points');
         return score;
       });
-      const late = one.late && { started: 1, unit: 'day' as const, excused: false, ...one.late };
+      const late = one.late && { started: 1, unit: 'day' as const, excused: false, each: null, ...one.late };
       const way = { rules: one.rules, repeat: one.attempt, late };
       const result = total(marked, way);
       if (one.single && expect.score) {
@@ -144,6 +144,7 @@ describe('late work', () => {
       const until = one.until === null ? null : Date.parse(one.until);
       const opening = { from: 0, ...due, until };
       const attempt = {
+        timeKnown: true,
         openedAt: 1,
         savedAt: until === null ? 1 : until - 1000,
         handedInAt: one.running ? null : Date.parse(one.handedIn ?? ''),

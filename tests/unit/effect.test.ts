@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { columnsFor, MarkedClass, type ClassWork } from '@/core/checking/classWork';
+import { gainOf } from '@/core/checking/gain';
 import { effectBetween, underPaper, type Effect } from '@/core/checking/effect';
 import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
 import { ONE } from '@/core/figures/fraction';
@@ -13,6 +14,7 @@ import { canonical } from '@/core/quiz/same';
 import { answerOf, anyKind, questionOf } from './arbitrary';
 import { filledQuestion } from './filled';
 import { paperOf, phraseQuestion, share, variant, written } from './support';
+import { runs } from '../runs';
 
 const attempt = (studentId: string, answers: Record<string, Answer>, number = 1): Attempt => ({
   id: `${studentId}-${number}`,
@@ -23,6 +25,7 @@ const attempt = (studentId: string, answers: Record<string, Answer>, number = 1)
   openedAt: 0,
   savedAt: 1000 * number,
   handedInAt: 1000 * number,
+  timeKnown: true,
   source: 'sat',
   answers,
   seq: number,
@@ -88,7 +91,8 @@ describe('the effect of a change', () => {
     const german = effectBetween(live, underPaper(live, paperOf([...before.questions], { language: 'de' })));
     assert.deepEqual(german.marked, ['q1', 'q2']);
     const one = effectBetween(live, underPaper(live, paperOf([plain])));
-    assert.deepEqual([told(one), changes(one)], [{ up: 0, down: 1, unchanged: 3, marked: [] }, [['ann', '2', '1']]]); // prettier-ignore
+    assert.deepEqual([told(one), changes(one)], [{ up: 2, down: 0, unchanged: 2, marked: [] }, [['cem', '1', '1'], ['dot', '1', '1'], ['ann', '2', '1'], ['ben', '0', '0']]]); // prettier-ignore
+    assert.deepEqual(one.changes.map((change) => [written(change.outOfBefore), written(change.outOfAfter), written(gainOf(change))]), [['2', '1', '1/2'], ['2', '1', '1/2'], ['2', '1', '0'], ['2', '1', '0']]); // prettier-ignore
   });
   test('largest rise first, those who rise alike by student', () => {
     const live = new MarkedClass(before, workOf(attempts));
@@ -179,6 +183,8 @@ describe('laws of the effect', () => {
           studentId: change.studentId,
           before: change.after,
           after: change.before,
+          outOfBefore: change.outOfAfter,
+          outOfAfter: change.outOfBefore,
           waitingBefore: change.waitingAfter,
           waitingAfter: change.waitingBefore,
         }));
@@ -187,7 +193,7 @@ describe('laws of the effect', () => {
         // What was kept is the same as what is made anew.
         assert.deepEqual(there.students(), new MarkedClass(b, start.work, columnsFor(b)).students());
       }),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   });
   test('the order of the attempts in a file changes no score', () => {
@@ -199,7 +205,7 @@ describe('laws of the effect', () => {
         for (const [student, work] of forward) assert.deepEqual(backward.get(student), work);
         assert.equal(forward.size, backward.size);
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     );
   });
 });

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { proposeColumns } from '@/core/formats/answerColumns';
-import { readPapers } from '@/core/formats/answerFile';
+import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { proposeRosterColumns, readRoster } from '@/core/formats/rosterFile';
 import { readTable, type Table } from '@/core/formats/table';
 import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
@@ -16,6 +16,7 @@ import { emptyContent } from '@/core/quiz/newQuiz';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { share } from './support';
+import { runs } from '../runs';
 
 const readRescue = (text: string) => readQuizFile(new TextEncoder().encode(text));
 const DEMO = { content: CONTENT, questions: [...QUESTIONS] };
@@ -35,11 +36,15 @@ describe('answer file', () => {
     assert.deepEqual(columns.map((column) => (column.use === 'question' ? column.questionId : column.use)), [
       'student', 'number', 'ignored', ...QUESTIONS.map((question) => question.id),
     ]); // prettier-ignore
-    const { papers, problems } = readPapers(read, columns, DEMO, STUDENTS);
+    const added = { ...DEFAULT_CHOICES, unlisted: 'add' as const };
+    const { papers, problems } = readPapers(read, columns, DEMO, STUDENTS, added);
+    assert.deepEqual(readPapers(read, columns, DEMO, STUDENTS).papers.length, 3, 'nobody new unasked');
     assert.deepEqual(papers.map((paper) => [paper.name, paper.studentId]), [
       ['Yann Isle', 'demo-25'], ['Zoe Mere', 'demo-26'], ['Aro Tide', null], ['Bo Sluice', null], ['Ada Marsh', 'demo-1'],
     ]); // prettier-ignore
-    assert.deepEqual(problems, [{ line: 6, column: null, row: 'refused', text: 'no name and no number' }]);
+    assert.deepEqual(problems, [
+      { line: 6, column: null, row: 'refused', text: 'no name, number or e-mail address' },
+    ]);
     assert.deepEqual(papers[3]?.answers['q-cutting'], { kind: 'pickOneOther', text: 'upper' });
     assert.deepEqual(papers[3]?.answers['q-discharge'], { kind: 'phrase', text: '=discharge' });
   });
@@ -55,7 +60,7 @@ describe('answer file', () => {
   test('a heading that is repeated and rows of other lengths do no harm', () => {
     const read = table('Name,Q1,Q2\nAda,x\nName,Q1,Q2\nBo,y,z,more\n');
     assert.deepEqual(read.rows.map((row) => [row.line, row.cells.length]), [[2, 2], [4, 4]]); // prettier-ignore
-    const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, STUDENTS), DEMO, STUDENTS);
+    const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, []), DEMO, []);
     assert.deepEqual(papers.map((paper) => Object.keys(paper.answers).length), [1, 2]); // prettier-ignore
   });
 
@@ -94,18 +99,18 @@ describe('answer file', () => {
 
   test('the same student twice, two of one name and an unknown number are named by line', () => {
     const students = [
-      { id: 'a', name: 'Ada', number: '1', groups: [], removedAt: null },
-      { id: 'b', name: 'Bo', number: '', groups: [], removedAt: null },
-      { id: 'c', name: 'Bo', number: '', groups: [], removedAt: null },
+      { id: 'a', name: 'Ada', number: '1', email: '', groups: [], removedAt: null },
+      { id: 'b', name: 'Bo', number: '', email: '', groups: [], removedAt: null },
+      { id: 'c', name: 'Bo', number: '', email: '', groups: [], removedAt: null },
     ];
     const read = table('Name,Number,Q1\nAda,,x\nada,1,y\nBo,,z\n,9,w\nAda,7,v\n');
     const { papers, problems } = readPapers(read, proposeColumns(read, QUESTIONS, students), DEMO, students);
     assert.equal(papers.length, 1);
     assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
-      '2: Ada stands on line 3 again, and that row counts',
-      '4: more than one student is called Bo',
-      '5: no student has the number 9',
-      '6: Ada has another number on the list',
+      '2: Ada appears again on line 3; that row is used',
+      '4: 2 students are called Bo: a number or an e-mail address tells them apart',
+      '5: 9 is not on the class list',
+      '6: Ada has the number 1 on the class list, and 7 in the file',
     ]); // prettier-ignore
   });
 
@@ -147,7 +152,7 @@ describe('answer file', () => {
         const { papers, problems } = readPapers(read.table, columns, DEMO, STUDENTS);
         return papers.length + problems.filter((p) => p.row === 'refused').length === read.table.rows.length;
       }),
-      { numRuns: 10_000 },
+      { numRuns: runs(10_000) },
     );
   });
 });
@@ -157,6 +162,7 @@ describe('roster file', () => {
     id,
     name,
     number,
+    email: '',
     groups,
     removedAt: null,
   });
@@ -177,11 +183,11 @@ describe('roster file', () => {
     assert.equal(unchanged, 1);
     assert.deepEqual(changes.map(({ known, student: s }) => [known, s.id, s.name, s.number, s.groups]), [
       [true, 'b', 'Bo Weir', '2', ['8D', 'choir']],
+      [true, 'c', 'Cy Ford', '', ['8C']],
       [false, '', 'Dee Rill', '5', []],
     ]); // prettier-ignore
     assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
-      '4: more than one student is called Cy Ford',
-      '6: Dee Rill stands on line 5 already',
+      '6: Dee Rill: its number or address is on line 5 already',
       '7: no name',
     ]); // prettier-ignore
   });
@@ -206,9 +212,10 @@ describe('roster file', () => {
           proposeRosterColumns(read.table),
           students,
         );
-        return changes.length + unchanged + problems.length === read.table.rows.length;
+        const refused = problems.filter(({ row }) => row === 'refused');
+        return changes.length + unchanged + refused.length === read.table.rows.length;
       }),
-      { numRuns: 10_000 },
+      { numRuns: runs(10_000) },
     );
   });
 });
@@ -216,7 +223,7 @@ describe('roster file', () => {
 describe('scores file', () => {
   const row = (name: string): ScoreRow => ({
     name, number: '7', score: share('7.5'), outOf: share('12'), waiting: share('2'), parts: [share('2/3'), null],
-    groups: ['8C'], attempts: 1, handedIn: null, late: null, comment: '',
+    email: '', groups: ['8C'], attempts: 1, handedIn: null, late: null, comment: '',
   }); // prettier-ignore
 
   test('a header, decimal points, two decimals, empty where nothing was handed in', () => {
@@ -226,7 +233,7 @@ describe('scores file', () => {
     );
     assert.equal(
       text,
-      '\uFEFFName,Number,Score,Out of,Points waiting,"1. First, one",2. Second\r\n' +
+      '\uFEFFName,Number,Score,Out of,Points not marked yet,"1. First, one",2. Second\r\n' +
         'Ada Marsh,7,7.5,12,2,0.67,\r\n' +
         'Bo,7,,12,,,\r\n',
     );
@@ -283,7 +290,7 @@ test('10 000 mutated rescue files: never a throw, always a quiz or a located err
       );
       return read.ok || read.problems.every((text) => text.length > 5);
     }),
-    { numRuns: 10_000 },
+    { numRuns: runs(10_000) },
   );
 });
 

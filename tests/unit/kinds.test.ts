@@ -12,6 +12,7 @@ import { traceWords } from '@/core/marking/words';
 import { answerOf, anyKind, questionOf, questionWithAnswer } from './arbitrary';
 import { filledQuestion } from './filled';
 import { path, share, worth, written } from './support';
+import { runs } from '../runs';
 
 const context = { language: 'en', decimalSign: 'point' as const };
 const MINUS_ONE: Fraction = { n: -1, d: 1 };
@@ -34,7 +35,7 @@ describe('every kind of question', () => {
       fc.property(questions, fc.array(anything, { minLength: 10, maxLength: 10 }), (question, answers) =>
         answers.every((answer) => inBounds(question, markAnything(question, answer, context))),
       ),
-      { numRuns: 10_000 },
+      { numRuns: runs(10_000) },
     );
   });
   test('what fits the schemas is marked within bounds, explained, named and read back', () => {
@@ -50,13 +51,12 @@ describe('every kind of question', () => {
           words.length > 0 && words.every((line) => line.length > 3 && !/undefined|\[object/.test(line)),
           words.join('\n'),
         );
-        assert.ok(kind.describe(question).every((line) => !/undefined|\[object/.test(line)));
+        assert.ok(kind.describe(question, context).every((line) => !/undefined|\[object/.test(line)));
         assert.ok(kind.face.safeParse(kind.faceOf(question)).success);
-        const text = kind.answerText(question, answer);
-        const back = kind.readAnswer(question, text);
-        return back === null || kind.answer.safeParse(back).success;
+        const back = kind.readAnswer(question, kind.answerText(question, answer), context);
+        assert.ok(!back.ok || back.answer === null || kind.answer.safeParse(back.answer).success);
       }),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
   test('law: marking twice is the same, and so is marking from a kept column', () => {
@@ -68,7 +68,7 @@ describe('every kind of question', () => {
         assert.deepEqual(markAnswer(structuredClone(question), structuredClone(answer), context), once);
         assert.deepEqual(column.mark(structuredClone(answer)), once);
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
   test('law: no answer earns more than the best, or less than the lowest credit of the key', () => {
@@ -81,7 +81,7 @@ describe('every kind of question', () => {
         const lowest = question.negativeCredit ? kindOf(question).lowestCredit(question) : ZERO;
         return best !== null && compare(mark.credit, best) <= 0 && compare(mark.credit, lowest) >= 0;
       }),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
   test('law: a score does not depend on the order in which options are shown', () => {
@@ -102,7 +102,7 @@ describe('every kind of question', () => {
           return equal(other.credit, markAnswer(question, answer, context).credit);
         },
       ),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
   test('law: a word or phrase: one more variant of full credit never lowers a score', () => {
@@ -118,7 +118,7 @@ describe('every kind of question', () => {
         const [old, next] = [mark(before), mark({ ...before, variants: [...variants, added] })];
         return old.state === 'waits' || compare(next.credit, old.credit) >= 0;
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 });
@@ -166,7 +166,7 @@ test('law: ignoring one more difference never makes a right answer wrong', () =>
         return before !== 'right' || after === 'right' || after === 'blank';
       },
     ),
-    { numRuns: 5000 },
+    { numRuns: runs(5000) },
   );
 });
 
@@ -299,7 +299,7 @@ describe('penalties, hints and standing, as laws', () => {
           compare(score.earned, multiply(MINUS_ONE, way.points)) >= 0
         );
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
   test('law: a total follows its trace, step by step, and does not depend on the order of the questions', () => {
@@ -324,7 +324,7 @@ describe('penalties, hints and standing, as laws', () => {
         assert.deepEqual(total(made.toReversed(), way).score, result.score);
         return compare(result.score, result.cap) <= 0;
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });

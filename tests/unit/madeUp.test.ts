@@ -11,6 +11,7 @@ import { markAnswer } from '@/core/marking/markAttempt';
 import { QUESTIONS } from '../../demo/quiz';
 import { anyKind, questionOf } from './arbitrary';
 import { filledQuestion } from './filled';
+import { runs } from '../runs';
 
 const context = { language: 'en', decimalSign: 'point' as const };
 
@@ -47,7 +48,7 @@ test('made-up answers of every kind fit their schema, and right ones are mostly 
       const answer = kindOf(question).makeUp(question, randomFrom(seed), right ? 'right' : 'wrong');
       return answer === null || kindOf(question).answer.safeParse(answer).success;
     }),
-    { numRuns: 5000 },
+    { numRuns: runs(5000) },
   );
   const random = randomFrom(3);
   for (const question of QUESTIONS) {

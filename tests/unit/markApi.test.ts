@@ -5,12 +5,12 @@ import fc from 'fast-check';
 import papa from 'papaparse';
 import { total } from '@/core/marking/total';
 import { markAttempt } from '@/core/marking/markAttempt';
-import { kindOf } from '@/core/kinds';
 import { toDecimalText } from '@/core/figures/fraction';
 import { mark } from '@/server/mark/mark';
 import { turns } from '@/server/mark/turns';
 import { DEMO_FILE } from '../generated';
-import { path } from './support';
+import { path, readText } from './support';
+import { runs } from '../runs';
 
 const ADDRESS = 'http://127.0.0.1/api/mark';
 const AT = Date.parse('2026-01-10T12:00:00Z');
@@ -57,7 +57,7 @@ function scoreOf(texts: readonly string[]): string {
   const { content, questions } = DEMO_FILE.quiz;
   const answers = Object.fromEntries(
     questions.flatMap((question, at) => {
-      const answer = kindOf(question).readAnswer(question, texts[at] ?? '');
+      const answer = readText(question, texts[at] ?? '');
       return answer ? [[question.id, answer]] : [];
     }),
   );
@@ -88,7 +88,7 @@ describe('marking as a service', () => {
     assert.match(response.headers.get('content-type') ?? '', /^text\/csv/);
     const rows = papa.parse((await response.text()).replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
     assert.deepEqual(rows.map((row) => row[0]), ['Name', 'Ada Marsh', 'Ben Ford']); // prettier-ignore
-    assert.equal(rows[1]?.[3], scoreOf(['upper course', 'oxbow lake', 'levee']));
+    assert.equal(rows[1]?.[4], scoreOf(['upper course', 'oxbow lake', 'levee']));
   });
   test('a form with a quiz file and an answer file', async () => {
     const form = new FormData();
@@ -126,7 +126,7 @@ describe('what cannot be marked is refused with its place', () => {
     ['the same attempt twice', JSON.stringify({ quiz, attempts: [attempts[0], attempts[0]] }), 422, /^attempts\[1\]: Ada Marsh has an attempt 1 already/],
     ['something unknown', JSON.stringify({ quiz, attempts, colour: 'blue' }), 422, /nothing is known of “colour”/],
     ['no work at all', JSON.stringify({ quiz }), 422, /holds no work/],
-    ['a newer form', JSON.stringify({ quiz: { ...quiz, version: 2 }, attempts }), 422, /newer Yentrel/],
+    ['a newer form', JSON.stringify({ quiz: { ...quiz, version: 3 }, attempts }), 422, /newer Yentrel/],
   ]; // prettier-ignore
   for (const [what, body, status, words] of cases)
     test(what, async () => {
@@ -141,7 +141,7 @@ describe('what cannot be marked is refused with its place', () => {
     const form = new FormData();
     form.set('quiz', new Blob(['no quiz']));
     const told = await problem(await mark(new Request(ADDRESS, { method: 'POST', body: form }), AT));
-    assert.match(told.problems[0] ?? '', /^quiz: This is no quiz file/);
+    assert.match(told.problems[0] ?? '', /^quiz: This is not a quiz file/);
   });
   test('a body that is too large is refused as soon as it shows, also where nothing was announced', async () => {
     const announced = await post(demo, { 'content-type': 'application/json', 'content-length': '100000001' });
@@ -248,6 +248,6 @@ test('6 000 bodies changed at random: scores or a located problem, never a throw
         else assert.ok((JSON.parse(text) as { title: string }).title.length > 5);
       },
     ),
-    { numRuns: 6000 },
+    { numRuns: runs(6000) },
   );
 });

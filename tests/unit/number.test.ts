@@ -9,6 +9,7 @@ import { numberText } from '@/core/answers/number/text';
 import { compareExact, exact, magnitude, toFigures } from '@/core/figures/exact';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { share, written } from './support';
+import { runs } from '../runs';
 
 const said = (text: string, sign: DecimalSign = 'point'): string => {
   const read = readNumber(text, sign);
@@ -70,7 +71,7 @@ describe('numbers as typed', () => {
         readNumber(text, 'comma');
         return true;
       }),
-      { numRuns: 20_000 },
+      { numRuns: runs(20_000) },
     );
     const start = performance.now();
     for (const unit of ['a', '1,', '1 ', '.', 'm²', '10^', 'a/']) readNumber(unit.repeat(1000 / unit.length), 'point');

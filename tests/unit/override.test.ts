@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { keyAnswer, type Answer, type Question } from '@/core/kinds';
+import type { Keyed } from '@/core/kinds/kind';
 import { SILENCE } from '@/core/quiz/silence';
 import type { Override } from '@/core/quiz/override';
 import { markAnswer, markAttempt } from '@/core/marking/markAttempt';
@@ -79,12 +80,10 @@ describe('an answer taken into the key', () => {
     let n = 0;
     return () => `new-${++n}`;
   };
+  const questionOf = (keyed: Keyed<Question>): Question | null => (keyed.ok ? keyed.question : null);
   const keyed = (question: Question, answer: Answer, credit: string, text = '') =>
-    kindOf(question).accept(
-      question,
-      answer,
-      { credit: share(credit), feedback: { ...SILENCE, text } },
-      ids(),
+    questionOf(
+      keyAnswer(question, answer, { credit: share(credit), feedback: { ...SILENCE, text } }, ids(), context),
     );
   const creditOf = (question: Question, answer: Answer) =>
     written(markAnswer(question, answer, context).credit);

@@ -2,13 +2,13 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { keyAnswer, kindOf, readCell, type Answer, type Question } from '@/core/kinds';
 import { joinPair, joinParts, splitPair, splitParts } from '@/core/kinds/cells';
 import { verdictOf } from '@/core/marking/mark';
 import { markAnswer } from '@/core/marking/markAttempt';
 import { traceWords } from '@/core/marking/words';
 import { filledQuestion } from './filled';
-import { share, written } from './support';
+import { share, written, readText } from './support';
 
 const context = { language: 'en', decimalSign: 'point' as const };
 const at = (question: Question, answer: Answer | null) => {
@@ -19,10 +19,7 @@ const words = (question: Question, answer: Answer) =>
   kindOf(question).explain(question, answer, context).map(traceWords);
 /** A file reads what was written into it. */
 const comesBack = (question: Question, answer: Answer) =>
-  assert.deepEqual(
-    kindOf(question).readAnswer(question, kindOf(question).answerText(question, answer)),
-    answer,
-  );
+  assert.deepEqual(readText(question, kindOf(question).answerText(question, answer)), answer);
 
 describe('cells of several parts', () => {
   test('law: parts joined are split into the same parts', () => {
@@ -89,8 +86,13 @@ describe('pick several', () => {
   });
   test('read from a file by texts or letters, and written back', () => {
     comesBack(question('allOrNothing'), pick('levee', 'delta'));
-    assert.deepEqual(kindOf(question('allOrNothing')).readAnswer(question('allOrNothing'), 'A; b; nothing'), pick('levee', 'delta')); // prettier-ignore
-    assert.equal(kindOf(question('allOrNothing')).readAnswer(question('allOrNothing'), 'nothing'), null);
+    assert.deepEqual(readText(question('allOrNothing'), 'A; b'), pick('levee', 'delta'));
+    assert.deepEqual(readText(question('allOrNothing'), 'LEVEE; b'), pick('levee', 'delta'));
+    // A part that names no option is no reason to drop it, or the others: the teacher decides.
+    assert.deepEqual(readCell(question('allOrNothing'), 'A; b; nothing', context), {
+      answer: { kind: 'unread', text: 'A; b; nothing' },
+      problem: '“nothing” is not one of the options',
+    });
   });
 });
 
@@ -98,15 +100,19 @@ describe('true or false', () => {
   const question = filledQuestion('trueFalse', { whenTrue: { credit: ZERO }, whenFalse: { credit: ONE } });
   test('marked, described and read', () => {
     assert.equal(at(question, { kind: 'trueFalse', value: false }), 'right 1');
-    assert.deepEqual(kindOf(question).describe(question), ['“true” earns 0 %.', '“false” earns 100 %.']);
-    const read = (text: string) => kindOf(question).readAnswer(question, text);
+    assert.deepEqual(kindOf(question).describe(question, context), [
+      '“true” earns 0 %.',
+      '“false” earns 100 %.',
+    ]);
+    const read = (text: string) => readText(question, text);
     assert.deepEqual(['True', 'f', ' YES ', '0'].map(read), [true, false, true, false].map((value) => ({ kind: 'trueFalse', value }))); // prettier-ignore
-    assert.equal(read('perhaps'), null);
+    assert.deepEqual(read('perhaps'), { kind: 'unread', text: 'perhaps' });
+    assert.equal(read('  '), null);
   });
   test('accepting an answer keys its side', () => {
     const answer: Answer = { kind: 'trueFalse', value: true };
-    const keyed = kindOf(question).accept(question, answer, { credit: share('1/2'), feedback: { text: 'Half.', links: [] } }, () => 'x'); // prettier-ignore
-    assert.equal(keyed && at(keyed, answer), 'partly 1/2');
+    const keyed = keyAnswer(question, answer, { credit: share('1/2'), feedback: { text: 'Half.', links: [] } }, () => 'x', context); // prettier-ignore
+    assert.equal(keyed.ok && at(keyed.question, answer), 'partly 1/2');
   });
 });
 
@@ -228,7 +234,7 @@ describe('gaps and their pool of ideas', () => {
     assert.equal(written(kindOf(three).bestCredit(three) ?? ZERO), '1/2');
   });
   test('gaps of a pool must weigh the same, and not all weights may be 0', () => {
-    const codes = (gaps: object[]) => kindOf(two).problems({ ...two, gaps } as unknown as Question).map(({ text }) => text); // prettier-ignore
+    const codes = (gaps: object[]) => kindOf(two).problems({ ...two, gaps } as unknown as Question, context).map(({ text }) => text); // prettier-ignore
     const gap = (weight: string) => ({ id: `g${weight.length}`, type: 'pool', weight: share(weight) });
     assert.deepEqual(codes([gap('1'), gap('0.5')]), ['gaps that share ideas must weigh the same']);
     assert.ok(codes([gap('0'), gap('0')]).includes('all weights are 0'));

@@ -8,7 +8,7 @@ import { traceAnswer } from '@/core/marking/traceAnswer';
 import { traceWords } from '@/core/marking/words';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { PHRASE_CASES } from './phraseCases';
-import { phraseQuestion, share, variant, written } from './support';
+import { phraseQuestion, share, variant, written, ENGLISH } from './support';
 
 const markOf = (question: PhraseQuestion, text: string, language = 'en') =>
   kindOf(question).mark(question, { kind: 'phrase', text }, { language, decimalSign: 'point' as const });
@@ -167,7 +167,7 @@ test('a pattern that cannot be read matches nothing and is named as a problem', 
   assert.equal(markOf(question, '(oxbow').credit.n, 0);
   assert.deepEqual(
     kindOf(question)
-      .problems(question)
+      .problems(question, ENGLISH)
       .map((problem) => problem.code),
     ['badPattern'],
   );

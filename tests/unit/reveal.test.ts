@@ -1,18 +1,38 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
+import { MarkedClass, type ScoredSheet } from '@/core/checking/classWork';
 import { attemptState, counts, isOpen } from '@/core/quiz/window';
 import type { Attempt } from '@/core/quiz/attempt';
 import { draftChanges } from '@/core/quiz/draftChanges';
 import { insertAfter, move } from '@/core/quiz/order';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import type { Opening } from '@/core/quiz/quiz';
+import type { Opening, Paper } from '@/core/quiz/quiz';
 import { ASPECTS, type RevealPlan } from '@/core/reveal/plan';
 import { DEFAULT_PLAN } from '@/core/reveal/defaultPlan';
 import { PaperPacket } from '@/core/reveal/packets';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from './support';
+
+/** The only attempt of a class, marked as the class is. */
+function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
+  const attempt: Attempt = {
+    id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 1, savedAt: 2, handedInAt: 3, timeKnown: true,
+    source: 'sat', answers, seq: 1,
+  }; // prettier-ignore
+  const work = {
+    attempts: [attempt],
+    opening: null,
+    unfinished: 'taken' as const,
+    overrides: new Map(),
+    rulings: new Map(),
+    at: 10,
+  };
+  const [sheet] = new MarkedClass(paper, work).students()[0]?.sheets ?? [];
+  assert.ok(sheet);
+  return sheet;
+}
 
 const HOUR = 3_600_000;
 const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
@@ -76,7 +96,7 @@ describe('windows and the state of an attempt', () => {
   });
   const attempt: Attempt = {
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 11 * HOUR, savedAt: 11 * HOUR,
-    handedInAt: null, source: 'sat', answers: {}, seq: 1,
+    handedInAt: null, timeKnown: true, source: 'sat', answers: {}, seq: 1,
   }; // prettier-ignore
   test('working runs out at closing; whether that counts is the quiz’s rule', () => {
     const taken = emptyContent('T');
@@ -116,7 +136,7 @@ describe('packets for students', () => {
   const slip = (plan: RevealPlan) =>
     slipOf(
       paper,
-      { answers, finishedAt: 12 * HOUR, byItself: false },
+      { sheet: sheetOf(paper, answers), finishedAt: 12 * HOUR, comments: {} },
       whatIsShown({ plan, standing: standing() }, at12, 13 * HOUR),
     );
 
@@ -164,7 +184,7 @@ describe('edits', () => {
     assert.deepEqual(insertAfter(['a', 'b'], 'x', 'a'), ['a', 'x', 'b']);
     assert.deepEqual(insertAfter(['a', 'b'], 'x', null), ['a', 'b', 'x']);
   });
-  test('the next question takes kind, points and rules of the last, and nothing else', () => {
+  test('the next question takes kind and rules of the last, and nothing else; its points are the quiz’s', () => {
     let n = 0;
     const id = () => `id-${++n}`;
     const last = phraseQuestion(
@@ -174,7 +194,7 @@ describe('edits', () => {
     );
     const next = newQuestion('phrase', last, id);
     assert.equal(next.kind, 'phrase');
-    assert.deepEqual(next.points, share('3'));
+    assert.equal(next.points, null);
     assert.deepEqual(next.kind === 'phrase' && [next.settings.typingErrors, next.unmatched, next.variants], [
       1,
       'waits',

@@ -15,6 +15,7 @@ import { upgradeQuestion } from '@/core/quiz/upgrade';
 import { questionWithAnswer } from './arbitrary';
 import { filledQuestion } from './filled';
 import { paperOf, path, share, written } from './support';
+import { runs } from '../runs';
 
 const pick = (option: string): Answer => ({ kind: 'pickOne', option });
 
@@ -78,7 +79,7 @@ test('law: columns of scores give what marking each answer by itself gives', () 
       kept();
       assert.deepEqual(kept(), markAttempt(paper, answers));
     }),
-    { numRuns: 1000 },
+    { numRuns: runs(1000) },
   );
 });
 

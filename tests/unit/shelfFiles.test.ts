@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { applyNow } from './applyNow';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import { unzipSync } from 'fflate';
@@ -14,7 +15,7 @@ import { saveContent, saveQuestion } from '@/store/edits';
 import { nextSteps, undo } from '@/store/history';
 import { setOverride } from '@/store/overrides';
 import { draftPaper, head } from '@/store/quizzes';
-import { applyDraft, undoRevision } from '@/store/revisions';
+import { undoRevision } from '@/store/revisions';
 import { checkTable } from '@/workers/class/check';
 import { classDesk, type Opened, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
@@ -51,7 +52,7 @@ async function worked(): Promise<void> {
   assert.ok(lake);
   const { rev } = (await db.questions.get([DEMO_QUIZ, lake.id])) ?? { rev: 0 };
   await saveQuestion(DEMO_QUIZ, { ...lake, explanation: 'A loop that was cut off.' }, rev, label('a'));
-  await applyDraft(DEMO_QUIZ);
+  await applyNow(DEMO_QUIZ);
   await retouch({ topic: 'Week two' }, 'b');
   const [attempt] = await db.attempts.toArray();
   await setOverride({ quizId: DEMO_QUIZ, attemptId: attempt?.id ?? '', questionId: lake.id, points: { n: 1, d: 2 }, reason: 'told orally', at: 5, gave: null }); // prettier-ignore
@@ -193,7 +194,7 @@ describe('a quiz file', () => {
     await classDesk.takeQuiz(opened.token, 'changes');
     const effect = await classDesk.pending(DEMO_QUIZ);
     assert.deepEqual(effect.changes.map(({ kind }) => kind), ['changed']); // prettier-ignore
-    assert.equal(await undo(DEMO_QUIZ), 'Take over a later copy');
+    assert.equal(await undo(DEMO_QUIZ), 'Apply a later copy');
     assert.deepEqual((await classDesk.pending(DEMO_QUIZ)).changes, []);
   });
   test('a copy stands beside the quiz, with its pictures', async () => {

@@ -8,7 +8,7 @@ import type { Point, Shape } from '@/core/kinds/spot/schema';
 import { markAnswer } from '@/core/marking/markAttempt';
 import { traceWords } from '@/core/marking/words';
 import { filledQuestion } from './filled';
-import { share, written } from './support';
+import { share, written, readText } from './support';
 
 const SQUARE: Size = { width: 1000, height: 1000 };
 const WIDE: Size = { width: 2000, height: 1000 };
@@ -135,7 +135,7 @@ describe('spots as answers', () => {
     ]);
     const text = kindOf(near).answerText(near, answer);
     assert.equal(text, '20 / 20; 30.5 / 20');
-    assert.deepEqual(kindOf(near).readAnswer(near, text), answer);
-    assert.equal(kindOf(near).readAnswer(near, '120 / 5; x; 7'), null);
+    assert.deepEqual(readText(near, text), answer);
+    assert.deepEqual(readText(near, '120 / 5; x; 7'), { kind: 'unread', text: '120 / 5; x; 7' });
   });
 });

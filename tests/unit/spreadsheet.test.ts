@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { readFile } from '@/workers/class/readFile';
 import { workbook, workbookSheet } from '../workbook';
+import { runs } from '../runs';
 
 describe('spreadsheets', () => {
   const rows = [
@@ -47,7 +48,7 @@ describe('spreadsheets', () => {
     const whole = workbook(rows);
     await fc.assert(
       fc.asyncProperty(mutations(whole.length), (list) => readsOrSays(mutated(whole, list))),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
   test('whole archives around mutated sheets: never a throw, rows or words', async () => {
@@ -56,7 +57,7 @@ describe('spreadsheets', () => {
       fc.asyncProperty(mutations(length), (list) =>
         readsOrSays(workbook(rows, (sheet) => mutated(sheet, list))),
       ),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
 });

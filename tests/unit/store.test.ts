@@ -1,19 +1,21 @@
 import 'fake-indexeddb/auto';
+import { applyNow } from './applyNow';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import type { Answer } from '@/core/kinds';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import { attemptsOf, attemptsOfStudent, handInAttempt, keepAnswer, startAttempt } from '@/store/attempts';
+import { loadColumn } from '@/store/columns';
 import { db } from '@/store/db';
 import { ensureDemo } from '@/store/demo';
-import { storageFailure } from '@/store/failure';
+import { failureOf } from '@/store/failure';
 import { nextSteps, redo, undo } from '@/store/history';
 import { importPapers } from '@/store/imports';
 import { createQuiz, draftPaper } from '@/store/quizzes';
 import { closeQuiz } from '@/store/standing';
 import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
 import { removeOverride, setOverride } from '@/store/overrides';
-import { applyDraft, paperAt, undoRevision } from '@/store/revisions';
+import { paperAt, undoRevision } from '@/store/revisions';
 import {
   arrange,
   duplicateQuiz,
@@ -29,7 +31,7 @@ import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { plain } from '@/core/quiz/plainText';
-import { openAlways, phraseQuestion, pickOneQuestion, read, readPaper, variant, written } from './support';
+import { openAlways, phraseQuestion, pickOneQuestion, readPaper, variant, written } from './support';
 
 const label = (field = '') => ({ label: 'Edit', field });
 const silt = () => phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1' });
@@ -52,8 +54,8 @@ beforeEach(async () => {
   await db.delete();
   await db.open();
   await db.students.bulkAdd([
-    { id: 's1', name: 'Ada Marsh', number: '1', groups: [], removedAt: null },
-    { id: 's2', name: 'Bo Weir', number: '2', groups: [], removedAt: null },
+    { id: 's1', name: 'Ada Marsh', number: '1', email: '', groups: [], removedAt: null },
+    { id: 's2', name: 'Bo Weir', number: '2', email: '', groups: [], removedAt: null },
   ]);
 });
 
@@ -140,7 +142,7 @@ describe('draft and live', () => {
     const pending = await classDesk.pending(id);
     assert.deepEqual([pending.changes.length, pending.up, pending.down, pending.unchanged], [1, 1, 0, 1]);
     assert.deepEqual(pending.students.map((s) => [s.name, written(s.after)]), [['Bo Weir', '1']]); // prettier-ignore
-    const rev = await applyDraft(id);
+    const { rev } = await applyNow(id);
     assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 1']);
     assert.equal((await classDesk.pending(id)).changes.length, 0);
     assert.equal(
@@ -159,18 +161,19 @@ describe('draft and live', () => {
     assert.equal((await paperAt(id, rev)).questions.length, 2, 'a revision is never changed');
   });
 
-  test('marks are kept a question revision and used again', async () => {
+  test('marks are kept a question revision, and used again only where they were made by the rules of now', async () => {
     const id = await newQuiz();
     await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
     await checkTable(id);
     const kept = await db.markColumns.get([id, 'q1', 1]);
     assert.deepEqual(kept?.marks.map(([key]) => key), ['silt']); // prettier-ignore
-    await db.markColumns.update([id, 'q1', 1], {
-      marks: [['silt', { ...(kept?.marks[0]?.[1] as object), credit: { n: 1, d: 2 } }]] as never,
-    });
-    const table = await checkTable(id);
-    assert.equal(written(table.rows[0]?.cells[0]?.credit ?? { n: 9, d: 1 }), '1/2', 'the kept mark was used');
+    const { content } = await draftPaper(id);
+    const known = async () => (await loadColumn(id, silt(), 1, content)).entries().length;
+    assert.equal(await known(), 1);
+    await db.markColumns.update([id, 'q1', 1], { madeUnder: kept.madeUnder.replace(/^\d+/, '1') });
+    assert.equal(await known(), 0, 'marks of an earlier version of the rules are made again');
+    assert.equal((await loadColumn(id, silt(), 1, { ...content, language: 'de' })).entries().length, 0);
   });
 });
 
@@ -191,7 +194,7 @@ describe('a teacher’s own scores', () => {
     });
     const cell = async () => (await checkTable(id)).rows[0]?.cells[0];
     assert.deepEqual(await cell().then((c) => [c?.verdict, written(c?.earned ?? { n: 9, d: 1 }), c?.override]), [
-      'partly', '1/2', { reason: 'said it well', differs: false },
+      'partly', '1/2', { reason: 'said it well', differs: false, byHand: false },
     ]); // prettier-ignore
     const record = await question(id, 'q1');
     const old = record.question as PhraseQuestion;
@@ -203,8 +206,8 @@ describe('a teacher’s own scores', () => {
     );
     const effect = await classDesk.pending(id);
     assert.deepEqual([effect.up, effect.unchanged, effect.overridesDiffer], [0, 1, 1]);
-    await applyDraft(id);
-    assert.deepEqual((await cell())?.override, { reason: 'said it well', differs: true });
+    await applyNow(id);
+    assert.deepEqual((await cell())?.override, { reason: 'said it well', differs: true, byHand: false });
     const slip = await studentDesk.openPaper(id, 's1');
     assert.ok(slip.state === 'finished');
     assert.deepEqual(slip.slip.score?.earned, { n: 3, d: 2 });
@@ -293,6 +296,9 @@ describe('the student’s desk', () => {
   });
 });
 
+/** What an import did, without the step that undoes it. */
+const reported = ({ step: _, ...report }: Awaited<ReturnType<typeof importPapers>>) => report;
+
 describe('papers from a file', () => {
   const paper = (name: string, studentId: string | null, text: string) =>
     readPaper({ name, studentId, answers: { q1: say(text) } });
@@ -302,9 +308,9 @@ describe('papers from a file', () => {
     const first = await importPapers(
       id,
       [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', null, 'sand')],
-      read(null),
+      await draftPaper(id),
     );
-    assert.deepEqual(first, {
+    assert.deepEqual(reported(first), {
       added: 2,
       changed: 0,
       unchanged: 0,
@@ -317,14 +323,14 @@ describe('papers from a file', () => {
     const again = await importPapers(
       id,
       [paper('Ada Marsh', 's1', 'silt'), paper('Cy Brook', cy.id, 'silt')],
-      read(null),
+      await draftPaper(id),
     );
-    assert.deepEqual(again, {
+    assert.deepEqual(reported(again), {
       added: 0,
       changed: 1,
       unchanged: 1,
       newStudents: 0,
-      differences: [{ line: 2, name: 'Cy Brook', what: 'an answer' }],
+      differences: [{ line: 2, name: 'Cy Brook', what: 'question 1: “sand” is now “silt”' }],
       refused: [],
     });
     assert.equal((await attemptsOf(id)).length, 2);
@@ -333,7 +339,7 @@ describe('papers from a file', () => {
     const id = await newQuiz();
     await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
-    const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')], read(null));
+    const report = await importPapers(id, [paper('Ada Marsh', 's1', 'mud')], await draftPaper(id));
     assert.deepEqual(report.refused, [{ line: 2, name: 'Ada Marsh' }]);
     assert.deepEqual((await firstAttempt(id, 's1'))?.answers['q1'], say('silt'));
   });
@@ -345,7 +351,7 @@ describe('the Shelf', () => {
     await openAlways(id);
     await sit(id, 's1', { q1: say('silt') });
     await checkTable(id);
-    const copy = await duplicateQuiz(id);
+    const { id: copy } = await duplicateQuiz(id);
     assert.deepEqual((await draftPaper(copy)).questions, (await draftPaper(id)).questions);
     assert.equal((await checkTable(copy)).rows.length, 0);
     assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [copy, id]); // prettier-ignore
@@ -398,8 +404,8 @@ test('the demo school comes once, with 24 papers of 26 students', async () => {
 
 test('a full storage is told from a forbidden one, through wrapped errors', () => {
   const quota = Object.assign(new Error('x'), { name: 'QuotaExceededError' });
-  assert.equal(storageFailure(quota), 'full');
-  assert.equal(storageFailure({ name: 'AbortError', inner: quota }), 'full');
-  assert.equal(storageFailure({ name: 'OpenFailedError', inner: { name: 'SecurityError' } }), 'forbidden');
-  assert.equal(storageFailure(new Error('boom')), 'other');
+  assert.equal(failureOf(quota), 'full');
+  assert.equal(failureOf({ name: 'AbortError', inner: quota }), 'full');
+  assert.equal(failureOf({ name: 'OpenFailedError', inner: { name: 'SecurityError' } }), 'blocked');
+  assert.equal(failureOf(new Error('boom')), 'other');
 });

@@ -3,7 +3,7 @@ import type { Question } from '@/core/kinds';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
 import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
-import { equal, fraction, ZERO, type Fraction } from '@/core/figures/fraction';
+import { fraction, ZERO, type Fraction } from '@/core/figures/fraction';
 import type { Lateness } from '@/core/marking/lateness';
 import type { ScoringRules } from '@/core/marking/scoreQuestion';
 import type { AttemptPath } from '@/core/marking/total';
@@ -13,8 +13,8 @@ import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/quiz/plainText';
 import { SILENCE } from '@/core/quiz/silence';
 import { NO_RULES } from '@/core/quiz/questionRules';
-import { same } from '@/core/quiz/same';
-import type { Reading } from '@/store/imports';
+import { readCell, type Answer } from '@/core/kinds';
+import type { MarkingContext } from '@/core/marking/mark';
 import { openQuiz } from '@/store/standing';
 
 /** `1`, `1/2` or `0.25` as a fraction. */
@@ -93,6 +93,7 @@ export const readPaper = (more: Partial<ReadPaper>): ReadPaper => ({
   studentId: null,
   name: 'Ada Marsh',
   number: '',
+  email: '',
   attempt: 1,
   saysAttempt: false,
   handedInAt: null,
@@ -103,17 +104,15 @@ export const readPaper = (more: Partial<ReadPaper>): ReadPaper => ({
 });
 
 /** Opens a quiz without a beginning and an end. */
-export const openAlways = (quizId: string): Promise<void> =>
+export const openAlways = (quizId: string): Promise<number> =>
   openQuiz(quizId, { from: 0, due: null, grace: 0, until: null });
 
-/** How a file's papers are read where marking gives the same for each: what it would give. */
-export const read = (marked: Fraction | null): Reading => ({
-  marked: () => marked,
-  answers: (paper) => paper.answers,
-  sameTime: (a, b) => a === b,
-  samePoints: (a, b) => equal(a, b),
-  differ: (before, after) => (same(before, after) ? [] : ['an answer']),
-});
+/** How answers are read in an English quiz with a decimal point. */
+export const ENGLISH: MarkingContext = { language: 'en', decimalSign: 'point' };
+
+/** The answer that a cell of a file holds. */
+export const readText = (question: Question, text: string, context = ENGLISH): Answer | null =>
+  readCell(question, text, context).answer;
 
 /** The way of a sum to its score under the rules of a new quiz, or others laid over them. */
 export const path = (

@@ -11,6 +11,7 @@ import { comparedText } from '@/core/answers/text/prepare';
 import { dropPunctuation } from '@/core/answers/text/punctuation';
 import { DEFAULT_SETTINGS, errorsAllowed, presetOf, withPreset } from '@/core/answers/text/settings';
 import { unify } from '@/core/answers/text/unify';
+import { runs } from '../runs';
 
 const NONE: ReadonlyMap<string, readonly string[]> = new Map();
 
@@ -146,7 +147,7 @@ test('typing errors agree with the plain form of the distance, up to the limit',
       const plain = plainDistance(a, b);
       assert.equal(typingErrors(a, b, limit, NONE), plain <= limit ? plain : null);
     }),
-    { numRuns: 3000 },
+    { numRuns: runs(3000) },
   );
 });
 

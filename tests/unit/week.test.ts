@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import Dexie from 'dexie';
-import { readPapers } from '@/core/formats/answerFile';
+import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { toDecimalText } from '@/core/figures/fraction';
 import { RescueFile } from '@/core/quiz/quiz';
 import { upgradeRescue } from '@/core/quiz/upgrade';
@@ -12,7 +12,7 @@ import { commentsOf, saveComment } from '@/store/comments';
 import { db } from '@/store/db';
 import { CLASS_LIST, redo, SHELF, undo } from '@/store/history';
 import { importPapers, mappingOf } from '@/store/imports';
-import { createQuiz } from '@/store/quizzes';
+import { createQuiz, draftPaper } from '@/store/quizzes';
 import { addStudent, listStudents, setRemoved } from '@/store/roster';
 import { rule, rulingOf } from '@/store/rulings';
 import { closeQuiz, openQuiz, showAspects, showStudent } from '@/store/standing';
@@ -22,7 +22,7 @@ import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { openAlways, phraseQuestion, read, readPaper, variant, written } from './support';
+import { openAlways, phraseQuestion, readPaper, variant, written } from './support';
 
 const HOUR = 3_600_000;
 const say = (text: string) => ({ kind: 'phrase' as const, text });
@@ -49,8 +49,8 @@ beforeEach(async () => {
   await db.delete();
   await db.open();
   await db.students.bulkAdd([
-    { id: 's1', name: 'Ada Marsh', number: '1', groups: ['8C'], removedAt: null },
-    { id: 's2', name: 'Bo Weir', number: '2', groups: [], removedAt: null },
+    { id: 's1', name: 'Ada Marsh', number: '1', email: '', groups: ['8C'], removedAt: null },
+    { id: 's2', name: 'Bo Weir', number: '2', email: '', groups: [], removedAt: null },
   ]);
 });
 
@@ -145,7 +145,7 @@ describe('due times', () => {
     const id = await newQuiz({ late });
     const now = Date.now();
     await openQuiz(id, { from: now - 99 * HOUR, due: now - 60 * HOUR, grace: 0, until: now - 50 * HOUR });
-    await importPapers(id, [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })], read(null)); // prettier-ignore
+    await importPapers(id, [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })], await draftPaper(id)); // prettier-ignore
     const [row] = (await checkTable(id)).rows;
     assert.deepEqual([row?.notCounted, row?.recorded], ['tooLate', null]);
     assert.match(await classDesk.scoresFile(id), /Ada Marsh,1,,6,/);
@@ -219,7 +219,7 @@ describe('handing back', () => {
     assert.deepEqual(await scoreColumns(id), ['name', 'groups', 'score', 'percent', 'attempts', 'comment']);
     assert.equal(
       await classDesk.scoresFile(id),
-      '\uFEFFName,Groups,Score,Per cent,Attempts,Comment\r\nAda Marsh,8C,4,66.67,1,"\'=SUM(A1)"\r\nBo Weir,,,,0,\r\n',
+      '\uFEFFName,Groups,Score,"Score, %",Attempts,Comment\r\nAda Marsh,8C,4,66.67,1,"\'=SUM(A1)"\r\nBo Weir,,,,0,\r\n',
     );
   });
 });
@@ -264,7 +264,7 @@ describe('undo outside of the paper', () => {
       }),
       readPaper({ line: 3, name: 'Cy Brook', answers: { q1: say('silt') } }),
     ];
-    await importPapers(id, papers, read({ n: 0, d: 1 }));
+    await importPapers(id, papers, await draftPaper(id));
     const state = async () => {
       const rows = (await checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
       return [rows, (await listStudents()).length, await db.rulings.count()];
@@ -277,7 +277,7 @@ describe('undo outside of the paper', () => {
     assert.deepEqual(await state(), [[], 2, 0]);
     await redo(id);
     assert.deepEqual(await state(), after);
-    const again = await importPapers(id, papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1), read(null)); // prettier-ignore
+    const again = await importPapers(id, papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1), await draftPaper(id)); // prettier-ignore
     assert.deepEqual([again.unchanged, again.changed], [1, 0], 'the same again changes nothing');
   });
 });
@@ -285,17 +285,17 @@ describe('undo outside of the paper', () => {
 test('what columns held is remembered with the quiz', async () => {
   const id = await newQuiz();
   const header = ['Who', 'First blank', 'Second'];
-  const table = { header, rows: [{ line: 2, cells: ['Ada Marsh', 'silt', 'mud'] }] };
+  const table = { header, rows: [{ line: 2, cells: ['Ada Marsh', 'silt', 'mud'] }], headingLine: 1, top: [] };
   const columns = [
     { use: 'student' as const },
     { use: 'question' as const, questionId: 'q2' },
     { use: 'question' as const, questionId: 'q1' },
   ];
-  await classDesk.importFile(id, table, columns, { twice: 'attempts', unknown: {} });
+  await classDesk.importFile(id, table, columns, { ...DEFAULT_CHOICES, twice: 'attempts' });
   assert.equal((await mappingOf(id))?.twice, 'attempts');
   const preview = await classDesk.previewFile(id, table, null, null);
   assert.deepEqual([preview.columns, preview.choices.twice], [columns, 'attempts']);
-  assert.deepEqual(preview.firstMarks.map((one) => written(one.total.score)), ['0']); // prettier-ignore
+  assert.deepEqual(preview.firstMarks.map((one) => written(one.recorded?.score ?? { n: 9, d: 1 })), ['0']); // prettier-ignore
   assert.equal(readPapers(table, columns, { content: emptyContent('x'), questions: [silt(), mud()] }, []).unknown.length, 1); // prettier-ignore
 });
 

@@ -1,11 +1,11 @@
-import { kindOf, type Answer, type Question } from '../kinds';
+import { answerText, type Answer, type Question } from '../kinds';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../quiz/same';
 
 type Answers = Readonly<Record<string, Answer>>;
 
 function spoken(question: Question, answer: Answer | undefined): string {
-  return answer ? `“${kindOf(question).answerText(question, answer)}”` : 'nothing';
+  return answer ? `“${answerText(question, answer)}”` : 'nothing';
 }
 
 /** What of a paper's answers changed, in words, one entry a question: “question 2: “lagoon” is now “oxbow lake””. */

@@ -12,7 +12,7 @@ import { ScoreColumn } from './scoreColumn';
 
 const NONE: Readonly<Record<string, Override>> = {};
 
-/** What a class handed in and what the teacher ruled: all that does not hang on a revision of the key. */
+/** What a class handed in and what the teacher ruled: all that does not depend on a revision of the key. */
 export interface ClassWork {
   readonly attempts: readonly Attempt[];
   readonly opening: Opening | null;
@@ -85,7 +85,7 @@ export function latenessOf(
   content: QuizContent,
   ruling: Ruling | undefined,
 ): Lateness | null {
-  if (!opening) return null;
+  if (!opening || !attempt.timeKnown) return null;
   return lateness(content.late, opening, finishedAt(attempt, opening), content.zone, ruling?.lateness);
 }
 

@@ -1,18 +1,10 @@
-import { compare, subtract, type Fraction } from '../figures/fraction';
+import { compare, equal, type Fraction } from '../figures/fraction';
 import { contextKey, readingOf } from '../marking/markAttempt';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../quiz/same';
-import { MarkedClass } from './classWork';
+import { MarkedClass, type ClassWork } from './classWork';
+import { gainOf, maximumMoves, type ScoreChange } from './gain';
 import { MarkColumn } from './markColumn';
-
-/** One student's recorded score under two revisions. */
-export interface ScoreChange {
-  readonly studentId: string;
-  readonly before: Fraction;
-  readonly after: Fraction;
-  readonly waitingBefore: Fraction;
-  readonly waitingAfter: Fraction;
-}
 
 /** A teacher's own score under which marking would give something else than now. */
 export interface OverrideChange {
@@ -51,10 +43,6 @@ export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
   return new MarkedClass(paper, from.work, columns, from.sheets);
 }
 
-/** By how much a student's recorded score rises; below 0 where it falls. */
-export const gainOf = (change: Pick<ScoreChange, 'before' | 'after'>): Fraction =>
-  subtract(change.after, change.before);
-
 function overrideChanges(before: MarkedClass, after: MarkedClass): OverrideChange[] {
   const { overrides } = before.work;
   return before.sheets.flatMap(({ attempt }) =>
@@ -72,13 +60,15 @@ export function effectBetween(before: MarkedClass, after: MarkedClass): Effect {
   const then = new Map(after.students().map(({ studentId, recorded }) => [studentId, recorded]));
   const scores = before.students().flatMap(({ studentId, recorded: now }): ScoreChange[] => {
     const other = then.get(studentId);
-    // Whether an attempt counts does not hang on the key: no score is recorded under either then.
+    // Whether an attempt counts does not depend on the key: no score is recorded under either then.
     if (!now || !other) return [];
     return [
       {
         studentId,
         before: now.score,
         after: other.score,
+        outOfBefore: now.outOf,
+        outOfAfter: other.outOf,
         waitingBefore: now.waiting,
         waitingAfter: other.waiting,
       },
@@ -86,7 +76,8 @@ export function effectBetween(before: MarkedClass, after: MarkedClass): Effect {
   });
   const rises = scores.map((change) => gainOf(change).n);
   const moved = scores.filter(
-    (score) => gainOf(score).n !== 0 || compare(score.waitingBefore, score.waitingAfter) !== 0,
+    (score) =>
+      gainOf(score).n !== 0 || maximumMoves(score) || compare(score.waitingBefore, score.waitingAfter) !== 0,
   );
   const kept = new Set(before.columns);
   return {
@@ -97,4 +88,28 @@ export function effectBetween(before: MarkedClass, after: MarkedClass): Effect {
     overrides: overrideChanges(before, after),
     marked: after.columns.filter((column) => !kept.has(column)).map((column) => column.question.id),
   };
+}
+
+/** What other times, or other rulings, do to the recorded scores of a class. */
+export interface WorkEffect {
+  /** Students whose recorded score changes. */
+  readonly changed: number;
+  /** Students who have a score now and would have none, and the other way round. */
+  readonly lost: number;
+  readonly gained: number;
+}
+
+/** The effect of other times on the same answers under the same key. */
+export function effectOfWork(before: MarkedClass, work: ClassWork): WorkEffect {
+  const after = new MarkedClass(before.paper, work, before.columns);
+  const then = new Map(after.students().map(({ studentId, recorded }) => [studentId, recorded]));
+  const now = new Map(before.students().map(({ studentId, recorded }) => [studentId, recorded]));
+  const effect = { changed: 0, lost: 0, gained: 0 };
+  for (const id of new Set([...now.keys(), ...then.keys()])) {
+    const [old, next] = [now.get(id) ?? null, then.get(id) ?? null];
+    if (old && !next) effect.lost++;
+    else if (!old && next) effect.gained++;
+    else if (old && next && !equal(old.score, next.score)) effect.changed++;
+  }
+  return effect;
 }

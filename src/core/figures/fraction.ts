@@ -127,6 +127,18 @@ export function readDecimal(text: string): Fraction | null {
   return fraction(match[1] === '-' ? -n : n, 10 ** places.length);
 }
 
+/**
+ * Reads points that a teacher types for one answer: a decimal as {@link readDecimal}, or a fraction such as `1/2`, from 0
+ * to `most`. Gives null for anything else.
+ */
+export function readPoints(text: string, most: number): Fraction | null {
+  const parts = /^\s*(\d{1,6})\s*[/\u2044]\s*(\d{1,6})\s*$/.exec(text);
+  const value = parts ? ratio(Number(parts[1]), Number(parts[2])) : readDecimal(text);
+  return value && value.n >= 0 && value.n <= most * value.d ? value : null;
+}
+
+const ratio = (n: number, d: number): Fraction | null => (d === 0 ? null : fraction(n, d));
+
 /** `2/3`, or the whole number alone. */
 export const toFractionText = (value: Fraction): string =>
   value.d === 1 ? `${value.n}` : `${value.n}/${value.d}`;

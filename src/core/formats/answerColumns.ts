@@ -11,7 +11,11 @@ import type { Table } from './table';
 /** What a column of an answer file holds. */
 export const ColumnUse = z.discriminatedUnion('use', [
   z.strictObject({ use: z.literal('student') }),
+  /** First and last name in two columns. */
+  z.strictObject({ use: z.literal('firstName') }),
+  z.strictObject({ use: z.literal('lastName') }),
   z.strictObject({ use: z.literal('number') }),
+  z.strictObject({ use: z.literal('email') }),
   z.strictObject({ use: z.literal('time'), order: z.enum(['dayFirst', 'monthFirst']) }),
   z.strictObject({ use: z.literal('question'), questionId: Id }),
   /** Points that were given by hand for a question. */
@@ -23,9 +27,17 @@ export const ColumnUse = z.discriminatedUnion('use', [
 ]);
 export type ColumnUse = z.infer<typeof ColumnUse>;
 
+/** Headings by which students are named in files, as they are compared. */
+export const WHO_HEADS = {
+  firstName: new Set(['first name', 'firstname', 'given name', 'given names', 'forename', 'first']),
+  lastName: new Set(['last name', 'lastname', 'surname', 'family name', 'last']),
+  number: new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code', 'id number']),
+  email: new Set(['email', 'e mail', 'email address', 'e mail address', 'mail', 'username', 'user name']),
+} as const;
+
 const HEADS = {
-  student: new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner']),
-  number: new Set(['number', 'no', 'student number', 'student no', 'id', 'student id', 'code']),
+  student: new Set(['student', 'name', 'student name', 'full name', 'pupil', 'learner', 'your name']),
+  ...WHO_HEADS,
   attempt: new Set(['attempt', 'attempt number', 'attempt no']),
   note: new Set(['note', 'notes', 'remark', 'remarks', 'comment', 'comments']),
   time: new Set([
@@ -35,10 +47,22 @@ const HEADS = {
     'handed in',
     'handed in at',
     'submitted',
+    'submitted on',
+    'submitted at',
+    'submission time',
+    'completed',
+    'completed on',
+    'completion time',
+    'finished',
     'timestamp',
+    'time stamp',
     'when',
   ]),
 } as const;
+const SIMPLE = ['student', 'firstName', 'lastName', 'number', 'email', 'note', 'attempt'] as const;
+
+/** A heading as it is compared: underscores part words, too. */
+export const comparedHead = (heading: string): string => compared(heading.replaceAll('_', ' '));
 
 /** Headings are alike up to a typing error for every eight characters. */
 const nearly = (a: string, b: string): boolean => {
@@ -63,7 +87,7 @@ function questionOf(head: string, questions: readonly Question[]): Question | un
 const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
 
 function useOf(head: string, texts: readonly string[], questions: readonly Question[]): ColumnUse {
-  const [simple] = (['student', 'number', 'note', 'attempt'] as const).filter((use) => HEADS[use].has(head));
+  const simple = SIMPLE.find((use) => HEADS[use].has(head));
   if (simple) return { use: simple };
   if (HEADS.time.has(head) && looksLikeTimes(texts)) return { use: 'time', order: dateOrderOf(texts) };
   const question = questionOf(head, questions);
@@ -93,13 +117,34 @@ export function proposeColumns(
     return use;
   };
   const names = new Set(students.map((student) => compared(student.name)));
+  const emails = (texts: readonly string[]) => {
+    const filled = texts.filter((text) => text.trim() !== '');
+    return filled.length > 0 && filled.every((text) => /^\S+@\S+\.\S+$/.test(text.trim()));
+  };
   return table.header.map((heading, column) => {
     const known = remembered.get(heading);
     if (known && (!('questionId' in known) || there.has(known.questionId))) return once(known);
     const texts = table.rows.slice(0, 1000).map((row) => row.cells[column] ?? '');
-    const use = useOf(compared(heading), texts, questions);
+    const use = useOf(comparedHead(heading), texts, questions);
     if (use.use !== 'ignored') return once(use);
     const listed = texts.filter((text) => names.has(compared(text))).length;
-    return listed * 2 > texts.length ? once({ use: 'student' }) : { use: 'ignored' };
+    if (listed * 2 > texts.length) return once({ use: 'student' });
+    return emails(texts) ? once({ use: 'email' }) : { use: 'ignored' };
+  });
+}
+
+/** True where some column says whose the row is. */
+export const namesStudents = (columns: readonly ColumnUse[]): boolean =>
+  columns.some(({ use }) => use === 'student' || use === 'lastName' || use === 'firstName' || use === 'number' || use === 'email'); // prettier-ignore
+
+/** What the teacher should know of columns that are ignored: those whose headings promise times that cannot be read. */
+export function columnRemarks(table: Table, columns: readonly ColumnUse[]): string[] {
+  return table.header.flatMap((heading, column) => {
+    if (columns[column]?.use !== 'ignored' || !HEADS.time.has(comparedHead(heading))) return [];
+    const sample = table.rows.map((row) => row.cells[column]?.trim() ?? '').find(Boolean);
+    if (sample === undefined) return [];
+    return [
+      `“${heading}” is ignored: “${sample.slice(0, 40)}” cannot be read as a date and time. Without times nobody is late.`,
+    ];
   });
 }

@@ -1,10 +1,11 @@
-import { compare, readDecimal, type Fraction } from '../figures/fraction';
-import { kindOf, type Answer, type Question } from '../kinds';
+import { compare, readDecimal, toDecimalText, type Fraction } from '../figures/fraction';
+import { readCell, type Answer, type Question } from '../kinds';
+import { contextOf } from '../marking/markAttempt';
 import type { Student } from '../quiz/attempt';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import type { ColumnUse } from './answerColumns';
-import { compared, studentFinder } from './findStudent';
+import { compared, comparedCode, StudentIndex, type Who } from './findStudent';
 import { unguarded } from './formula';
 import { readTime } from './readTime';
 import type { Table } from './table';
@@ -30,6 +31,7 @@ export interface ReadPaper {
   readonly studentId: string | null;
   readonly name: string;
   readonly number: string;
+  readonly email: string;
   /** Which of the student's attempts it is: as the file says, else which of their rows in it; 1 for the first. */
   readonly attempt: number;
   /** Whether the file itself says which attempt it is. */
@@ -43,22 +45,32 @@ export interface ReadPaper {
 }
 
 /** Somebody in the file who is not on the class list. */
-export interface Unknown {
+export interface Unknown extends Who {
   readonly key: string;
-  readonly name: string;
-  readonly number: string;
   readonly line: number;
+  /** Students on the list who may be meant, likeliest first. */
+  readonly likely: readonly { readonly id: string; readonly name: string }[];
+  /** What is done with the row: a student's id, `add` or `out`. */
+  readonly choice: string;
 }
 
 /** What to do where the file leaves a choice. */
 export interface ReadChoices {
   /** A student who stands in the file twice: two attempts, or the later row counts. */
   readonly twice: 'attempts' | 'later';
-  /** Unknown students, by their key: a student's id, `add` or `out`; `add` where nothing is said. */
+  /** Unknown students, by their key: a student's id, `add` or `out`. */
   readonly unknown: Readonly<Record<string, string>>;
+  /** Where nothing is said of an unknown student: the one who is likely meant, else left out; or somebody new. */
+  readonly unlisted: 'propose' | 'add';
 }
 
-export const DEFAULT_CHOICES: ReadChoices = { twice: 'later', unknown: {} };
+export const DEFAULT_CHOICES: ReadChoices = { twice: 'later', unknown: {}, unlisted: 'propose' };
+
+/** What rows at the foot of a table are called that sum up the others. */
+const SUMMARIES = new Set([
+  'average', 'class average', 'overall average', 'mean', 'median', 'total', 'totals', 'sum', 'maximum', 'minimum', 'max',
+  'min', 'standard deviation', 'points possible', 'possible points', 'out of',
+]); // prettier-ignore
 
 interface Reading {
   readonly columns: readonly ColumnUse[];
@@ -69,6 +81,61 @@ interface Reading {
 }
 
 type Row = Table['rows'][number];
+
+/** Whose the row is, as it says itself. */
+function whoOf(cellOf: (use: ColumnUse['use']) => string): Who {
+  const cell = (use: ColumnUse['use']) => lineText(unguarded(cellOf(use)));
+  const name = cell('student') || [cell('firstName'), cell('lastName')].filter(Boolean).join(' ');
+  return { name, number: cell('number'), email: cell('email') };
+}
+
+/** What is done with somebody who is not on the list, where nothing has been said. */
+function usualChoice(likely: readonly Student[], { unlisted }: ReadChoices, nobodyListed: boolean): string {
+  if (unlisted === 'add' || nobodyListed) return 'add';
+  return likely.length === 1 ? (likely[0] as Student).id : 'out';
+}
+
+/** Finds out whose each row is; `students` are those on the class list. */
+class Owners {
+  readonly unknown = new Map<string, Unknown>();
+  readonly #index: StudentIndex;
+  readonly #known: ReadonlyMap<string, Student>;
+
+  constructor(
+    readonly students: readonly Student[],
+    readonly choices: ReadChoices,
+  ) {
+    this.#index = new StudentIndex(students);
+    this.#known = new Map(students.map((student) => [student.id, student]));
+  }
+
+  /** The student and what is odd about it; null for somebody new; or why the row is left out. */
+  of(
+    who: Who,
+    line: number,
+  ): { readonly student: Student | null; readonly odd: string | null } | { readonly problem: string } {
+    if (SUMMARIES.has(compared(who.name)) && this.#index.named(who.name).length === 0)
+      return { problem: `“${who.name}” sums up the other rows and is not a student` };
+    const found = this.#index.find(who);
+    if ('problem' in found) return found;
+    if (found.student) return { student: found.student, odd: found.odd };
+    return this.#unlisted(who, line, found.likely);
+  }
+
+  #unlisted(who: Who, line: number, likely: readonly Student[]) {
+    const key = `${compared(who.name)}|${comparedCode(who.number)}|${comparedCode(who.email)}`;
+    const choice = this.choices.unknown[key] ?? usualChoice(likely, this.choices, this.students.length === 0);
+    const names = likely.map(({ id, name }) => ({ id, name }));
+    if (!this.unknown.has(key)) this.unknown.set(key, { key, ...who, line, likely: names, choice });
+    const student = this.#known.get(choice) ?? null;
+    if (student) return { student, odd: null };
+    if (choice === 'out')
+      return { problem: `${who.name || who.number || who.email} is not on the class list` };
+    return who.name === ''
+      ? { problem: `no student has ${who.number ? `the number ${who.number}` : `the address ${who.email}`}` }
+      : { student: null, odd: null };
+  }
+}
 
 /**
  * The file's rows as papers, what could not be taken, who is not known, and how many rows repeat a student.
@@ -83,53 +150,53 @@ export function readPapers(
 ): { papers: ReadPaper[]; problems: RowProblem[]; unknown: Unknown[]; repeated: number } {
   const byId = new Map(paper.questions.map((question) => [question.id, question]));
   const reading: Reading = { columns, table, paper, byId, problems: [] };
-  const find = studentFinder(students);
-  const known = new Map(students.map((student) => [student.id, student]));
-  const unknown = new Map<string, Unknown>();
+  const owners = new Owners(students, choices);
   const papers: ReadPaper[] = [];
-  const column = (use: ColumnUse['use']) => columns.findIndex((one) => one.use === use);
-  const [nameAt, numberAt] = [column('student'), column('number')];
+  const tell = (line: number, text: string, row: RowProblem['row']) =>
+    reading.problems.push({ line, column: null, text, row });
+  const placeOf = new Map(columns.map((one, at) => [one.use, at]).reverse() as [ColumnUse['use'], number][]);
   for (const row of table.rows) {
-    const name = lineText(unguarded(row.cells[nameAt] ?? ''));
-    const number = lineText(unguarded(row.cells[numberAt] ?? ''));
-    const refuse = (text: string) => reading.problems.push({ line: row.line, column: null, text, row: 'refused' }); // prettier-ignore
-    const found = find(name, number);
-    if ('problem' in found) {
-      refuse(found.problem);
+    const who = whoOf((use) => row.cells[placeOf.get(use) ?? -1] ?? '');
+    const owner = owners.of(who, row.line);
+    if ('problem' in owner) {
+      tell(row.line, owner.problem, 'refused');
       continue;
     }
-    if (found.odd) reading.problems.push({ line: row.line, column: null, text: found.odd, row: 'kept' });
-    let student = found.student;
-    if (!student) {
-      const key = `${compared(name)}|${number}`;
-      if (!unknown.has(key)) unknown.set(key, { key, name, number, line: row.line });
-      const choice = choices.unknown[key] ?? 'add';
-      student = known.get(choice) ?? null;
-      if (choice === 'out') {
-        refuse(`${name || number} is not on the class list`);
-        continue;
-      }
-      if (!student && name === '') {
-        refuse(`no student has the number ${number}`);
-        continue;
-      }
-    }
-    const who = {
+    if (owner.odd !== null) tell(row.line, owner.odd, 'kept');
+    const { student } = owner;
+    const known = student && { name: student.name, number: student.number, email: student.email };
+    papers.push({
+      line: row.line,
       studentId: student?.id ?? null,
-      name: student?.name ?? name,
-      number: student?.number ?? number,
-    };
-    papers.push({ line: row.line, ...who, ...contentOf(reading, row) });
+      ...(known ?? who),
+      ...contentOf(reading, row),
+    });
   }
   const settled = settleTwice(papers, choices.twice, reading.problems);
+  tellSurplus(settled, paper.content.attempts.most, tell);
   reading.problems.sort((a, b) => a.line - b.line);
   const people = new Set(papers.map(personOf));
   const repeated = papers.length - people.size;
-  return { papers: settled, problems: reading.problems, unknown: [...unknown.values()], repeated };
+  return { papers: settled, problems: reading.problems, unknown: [...owners.unknown.values()], repeated };
 }
 
-const personOf = ({ studentId, name, number }: ReadPaper): string =>
-  studentId ?? `${compared(name)}|${number}`;
+/** Attempts beyond those that the quiz allows are imported, with a word. */
+function tellSurplus(
+  papers: readonly ReadPaper[],
+  most: number | null,
+  tell: (line: number, text: string, row: RowProblem['row']) => void,
+): void {
+  if (most === null) return;
+  for (const { line, attempt } of papers.filter((one) => one.attempt > most))
+    tell(
+      line,
+      `this is attempt ${attempt}, and the quiz allows ${most}: it is imported all the same`,
+      'kept',
+    );
+}
+
+const personOf = ({ studentId, name, number, email }: ReadPaper): string =>
+  studentId ?? `${compared(name)}|${comparedCode(number)}|${comparedCode(email)}`;
 
 /** Several rows of one student: attempts in the order of their times, else of the file, or the last row alone. */
 function settleTwice(
@@ -158,7 +225,7 @@ function settleTwice(
       const last = ordered.at(-1) as ReadPaper;
       settled.set(last, last);
       for (const row of ordered.slice(0, -1)) {
-        const text = `${row.name || row.number} stands on line ${last.line} again, and that row counts`;
+        const text = `${row.name || row.number} appears again on line ${last.line}; that row is used`;
         problems.push({ line: row.line, column: null, text, row: 'refused' });
       }
     }
@@ -177,7 +244,7 @@ function settleNumbered(
     const counts = last.get(row.attempt);
     if (counts === row) settled.set(row, row);
     else {
-      const text = `${row.name || row.number}’s attempt ${row.attempt} stands on line ${counts?.line ?? 0} again, and that row counts`;
+      const text = `${row.name || row.number}’s attempt ${row.attempt} appears again on line ${counts?.line ?? 0}; that row is used`;
       problems.push({ line: row.line, column: null, text, row: 'refused' });
     }
   }
@@ -203,25 +270,31 @@ function contentOf(
         row: 'kept',
       });
     };
-    if (cell.length > 10_000) problem('longer than 10 000 characters, left out');
+    if (cell.length > 10_000) problem('longer than 10,000 characters; ignored');
     else if (use.use === 'attempt') {
       if (/^ *[1-9]\d{0,2} *$/.test(cell)) attempt = Number(cell);
-      else problem(`“${lineText(cell).slice(0, 40)}” is no number of an attempt, left out`);
+      else problem(`“${lineText(cell).slice(0, 40)}” is not the number of an attempt; ignored`);
     } else if (use.use === 'note') note = shownText(cell).trim().slice(0, 5000);
     else if (use.use === 'time') {
       handedInAt = readTime(cell, use.order, reading.paper.content.zone);
-      if (handedInAt === null) problem(`“${lineText(cell).slice(0, 40)}” is no time, left out`);
+      if (handedInAt === null)
+        problem(`“${lineText(cell).slice(0, 40)}” is not a date and time; ignored, so nobody is late by it`);
     } else if (use.use === 'points') {
       const given = readPoints(reading, use.questionId, cell, problem);
       if (given) points[use.questionId] = given;
     } else if (use.use === 'question') {
       const question = reading.byId.get(use.questionId);
-      const answer = question && kindOf(question).readAnswer(question, unguarded(cell));
-      if (answer) answers[use.questionId] = answer;
+      if (!question) return;
+      const read = readCell(question, unguarded(cell), contextOf(reading.paper));
+      if (read.answer) answers[use.questionId] = read.answer;
+      if (read.problem !== null) problem(`${read.problem}: it is kept as it is, and waits for you`);
     }
   });
   return { answers, points, note, handedInAt, attempt: attempt ?? 1, saysAttempt: attempt !== null };
 }
+
+/** Points as some programs write them, with the maximum: `2.00 / 4`. */
+const OUT_OF = /^\s*([^/]+?)\s*\/\s*([^/]+?)\s*$/;
 
 function readPoints(
   { byId, paper }: Reading,
@@ -231,12 +304,20 @@ function readPoints(
 ): Fraction | null {
   const question = byId.get(questionId);
   if (!question) return null;
-  const given = readDecimal(cell);
-  if (!given || given.n < 0 || given.n > 1000 * given.d) {
-    problem(`“${lineText(cell).slice(0, 40)}” is no number of points from 0 to 1000, left out`);
+  const worth = pointsOf(question, paper.content);
+  const [, earned = cell, outOf] = OUT_OF.exec(cell) ?? [];
+  const of = outOf === undefined ? null : readDecimal(outOf);
+  if (of && compare(of, worth) !== 0) {
+    problem(
+      `“${lineText(cell).slice(0, 40)}” is out of ${toDecimalText(of)}, and the question is worth ${toDecimalText(worth)}; ignored`,
+    );
     return null;
   }
-  if (compare(given, pointsOf(question, paper.content)) > 0)
-    problem('more points than the question is worth');
+  const given = readDecimal(earned);
+  if (!given || given.n < 0 || given.n > 1000 * given.d) {
+    problem(`“${lineText(cell).slice(0, 40)}” is not a number of points from 0 to 1000; ignored`);
+    return null;
+  }
+  if (compare(given, worth) > 0) problem('more points than the question is worth');
   return given;
 }

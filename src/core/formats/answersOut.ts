@@ -1,7 +1,8 @@
 import papa from 'papaparse';
 import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
-import { kindOf, type Answer, type Question } from '../kinds';
+import { wallClock } from '../figures/wallClock';
+import { answerText, explainAnswer, type Answer, type Question } from '../kinds';
 import { contextOf } from '../marking/markAttempt';
 import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
 import { traceWords } from '../marking/words';
@@ -22,7 +23,7 @@ export const pointsText = (points: Fraction): string => toDecimalText(points);
 /** An answer as it is written into a cell: what was typed, the words of what was picked. */
 export function answerCell(question: Question, answer: Answer | undefined): string {
   if (!answer) return '';
-  return guarded(kindOf(question).answerText(question, answer)).slice(0, 32_000);
+  return guarded(answerText(question, answer)).slice(0, 32_000);
 }
 
 /** What decided about an answer, in the words of its trace. */
@@ -35,48 +36,62 @@ function ruleCell(
   if (score.override) return `Own score: ${score.override.reason}`;
   const verdict = verdictOfScore(score);
   if (verdict === 'blank' || !answer) return '';
-  const lines = kindOf(question).explain(question, answer, contextOf(paper));
+  const lines = explainAnswer(question, answer, contextOf(paper));
   return lines.filter(({ step }) => step === 'rule').map(traceWords).join('; ').slice(0, 5000); // prettier-ignore
 }
 
-type Cell = string | number | null;
+/** An instant in a cell: wall-clock time in the quiz's zone, as spreadsheets have it, without a zone of its own. */
+export interface TimeCell {
+  /** As if that wall clock were UTC: ms since 1970. */
+  readonly wall: number;
+}
+export type Cell = string | number | TimeCell | null;
+
+const timeCell = (at: number, zone: string): TimeCell => ({ wall: wallClock(at, zone) });
+/** A cell of a text file. */
+const cellText = (cell: Cell): string | number | null =>
+  typeof cell === 'object' && cell !== null
+    ? new Date(cell.wall).toISOString().slice(0, 19).replace('T', ' ')
+    : cell;
 
 /**
- * One row an attempt, by name and attempt: student, number, groups, attempt, times, then for each question the answer, its
+ * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, then for each question the answer, its
  * points (empty while it waits) and the rule that decided. The first row holds the headings.
  */
 export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Named>): Cell[][] {
   const { paper, work } = marked;
   const { zone } = paper.content;
   const header = [
-    'Student', 'Number', 'Groups', 'Attempt', 'Opened', 'Handed in',
+    'Student', 'Number', 'E-mail', 'Groups', 'Attempt', 'Opened', 'Handed in',
     ...paper.questions.flatMap((_, at) => [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`]),
   ]; // prettier-ignore
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
-    const who = named.get(studentId) ?? { name: studentId, number: '', groups: [] };
+    const who = named.get(studentId) ?? { name: studentId, number: '', email: '', groups: [] };
     return sheets.map(({ attempt, scores }): Cell[] => [
       guarded(who.name),
       guarded(who.number),
+      guarded(who.email),
       guarded(who.groups.join(', ')),
       attempt.number,
-      secondTime(attempt.openedAt, zone),
-      secondTime(finishedAt(attempt, work.opening), zone),
+      // Nobody knows when a paper from a file was opened.
+      attempt.source === 'file' ? null : timeCell(attempt.openedAt, zone),
+      attempt.timeKnown ? timeCell(finishedAt(attempt, work.opening), zone) : null,
       ...paper.questions.flatMap((question, at): Cell[] => {
         const score = scores[at] as QuestionScore;
         const answer = attempt.answers[question.id];
-        const points = score.waiting.n > 0 ? null : Number(pointsText(score.earned));
+        const points = verdictOfScore(score) === 'waits' ? null : Number(pointsText(score.earned));
         return [answerCell(question, answer), points, guarded(ruleCell(question, answer, score, paper))];
       }),
     ]);
   });
-  rows.sort((a, b) => collator.compare(String(a[0]), String(b[0])) || Number(a[3]) - Number(b[3]));
+  rows.sort((a, b) => collator.compare(String(a[0]), String(b[0])) || Number(a[4]) - Number(b[4]));
   return [header, ...rows];
 }
 
 /** The rows as comma-separated text with a byte order mark and CRLF. */
 export const answersCsv = (rows: readonly (readonly Cell[])[]): string =>
-  `\uFEFF${papa.unparse(rows.map((row) => [...row]), { newline: '\r\n' })}\r\n`; // prettier-ignore
+  `\uFEFF${papa.unparse(rows.map((row) => row.map(cellText)), { newline: '\r\n' })}\r\n`; // prettier-ignore
 
 /**
  * Answers as a file has them, where some were there before: one that the file writes as it would have been written before

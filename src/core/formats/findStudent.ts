@@ -1,3 +1,4 @@
+import { typingErrors } from '../answers/text/distance';
 import { comparedText } from '../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../answers/text/settings';
 import type { Student } from '../quiz/attempt';
@@ -5,37 +6,123 @@ import type { Student } from '../quiz/attempt';
 /** How names and headings of files are compared: capitals, punctuation and spaces apart. */
 export const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
 
-/** Who a row is about: a student, somebody unknown, or why that cannot be said. `odd`: what does not quite fit. */
-type Found = { readonly student: Student | null; readonly odd: string | null } | { readonly problem: string };
+/** How numbers and e-mail addresses are compared: capitals and outer spaces apart. */
+export const comparedCode = (text: string): string => text.trim().toLowerCase();
 
-/** A row whose number is one student's and whose name is written otherwise, or is another student's. */
-function byItsNumber(student: Student, name: string, namesakes: readonly Student[]): Found {
-  if (name === '' || compared(name) === compared(student.name)) return { student, odd: null };
-  const says = `${student.number} is the number of ${student.name}, and the row says ${name}`;
+/** What a row of a file says of its student; each may be empty. */
+export interface Who {
+  readonly name: string;
+  readonly number: string;
+  readonly email: string;
+}
+
+/**
+ * Who a row is about: a student, with what does not quite fit; somebody who is not on the list, with the students it may
+ * be, likeliest first; or why that cannot be said.
+ */
+export type Found =
+  | { readonly student: Student; readonly odd: string | null }
+  | { readonly student: null; readonly likely: readonly Student[] }
+  | { readonly problem: string };
+
+const LONGEST_CODE = 60;
+const LONGEST_EMAIL = 254;
+const LONGEST_NAME = 200;
+
+function malformed({ name, number, email }: Who): string | null {
+  if (name === '' && number === '' && email === '') return 'no name, number or e-mail address';
+  if (name.length > LONGEST_NAME) return 'the name is longer than 200 characters';
+  if (number.length > LONGEST_CODE && !number.includes('@')) return 'the number is longer than 60 characters';
+  return email.length > LONGEST_EMAIL ? 'the e-mail address is longer than 254 characters' : null;
+}
+
+/** A name's words without accents, in the order of the alphabet: the same for “van der Berg, Lotte”. */
+const loose = (name: string): string =>
+  comparedText(name, { ...DEFAULT_SETTINGS, ignoreAccents: true }, 'en')
+    .split(' ')
+    .sort()
+    .join(' ');
+
+/** Up to this many typing errors two names may be one, by length. */
+const errorsIn = (name: string): number => (name.length < 5 ? 0 : name.length < 9 ? 1 : 2);
+const MOST_LIKELY = 5;
+
+/** What is told of a row whose number or address is one student's and whose name is another. */
+function byItsCode(student: Student, code: string, { name }: Who, namesakes: readonly Student[]): Found {
+  if (name === '' || loose(name) === loose(student.name)) return { student, odd: null };
+  const says = `${code} belongs to ${student.name}, but the row says ${name}`;
   return namesakes.length > 0 ? { problem: says } : { student, odd: `${says}: taken as ${student.name}` };
 }
 
-/** Finds students by number, else by a name that only one of them has. */
-export function studentFinder(students: readonly Student[]): (name: string, number: string) => Found {
-  const byNumber = new Map(students.filter((s) => s.number !== '').map((s) => [s.number, s]));
-  const byName = new Map<string, Student[]>();
-  for (const student of students) {
-    const key = compared(student.name);
-    const named = byName.get(key);
-    if (named) named.push(student);
-    else byName.set(key, [student]);
+/** Students by what they are known by: number, e-mail address, name. */
+export class StudentIndex {
+  readonly #byNumber = new Map<string, Student>();
+  readonly #byEmail = new Map<string, Student>();
+  readonly #byName = new Map<string, Student[]>();
+  readonly #loose: readonly { readonly name: string; readonly student: Student }[];
+
+  constructor(readonly students: readonly Student[]) {
+    for (const student of students) {
+      if (student.number !== '') this.#byNumber.set(comparedCode(student.number), student);
+      if (student.email !== '') this.#byEmail.set(comparedCode(student.email), student);
+      const key = compared(student.name);
+      const named = this.#byName.get(key);
+      if (named) named.push(student);
+      else this.#byName.set(key, [student]);
+    }
+    this.#loose = students.map((student) => ({ name: loose(student.name), student }));
   }
-  return (name, number) => {
-    if (name === '' && number === '') return { problem: 'no name and no number' };
-    if (name.length > 200) return { problem: 'the name is longer than 200 characters' };
-    if (number.length > 60) return { problem: 'the number is longer than 60 characters' };
-    const named = byName.get(compared(name)) ?? [];
-    const numbered = number === '' ? undefined : byNumber.get(number);
-    if (numbered) return byItsNumber(numbered, name, named);
-    if (named.length > 1) return { problem: `more than one student is called ${name}` };
-    const only = named[0];
-    if (only && number !== '' && only.number !== '')
-      return { problem: `${name} has another number on the list` };
-    return { student: only ?? null, odd: null };
-  };
+
+  /** Everyone who is called so, capitals and punctuation apart. */
+  named(name: string): readonly Student[] {
+    return name === '' ? [] : (this.#byName.get(compared(name)) ?? []);
+  }
+
+  /** The student whose number or address this is: an address may be in either column. */
+  coded({ number, email }: Pick<Who, 'number' | 'email'>): Student | undefined {
+    for (const code of [email, number].filter(Boolean).map(comparedCode)) {
+      const student = this.#byEmail.get(code) ?? this.#byNumber.get(code);
+      if (student) return student;
+    }
+    return undefined;
+  }
+
+  /** Students whose name is nearly this: without accents, in another order, or a few letters apart. */
+  likely(name: string): Student[] {
+    if (name === '') return [];
+    const wanted = loose(name);
+    const letters = [...wanted];
+    const near = this.#loose.flatMap(({ name: other, student }) => {
+      if (other === wanted) return [{ student, errors: 0 }];
+      const most = errorsIn(wanted);
+      const errors = most === 0 ? null : typingErrors([...other], letters, most, new Map());
+      return errors === null ? [] : [{ student, errors }];
+    });
+    return near
+      .sort((a, b) => a.errors - b.errors)
+      .slice(0, MOST_LIKELY)
+      .map(({ student }) => student);
+  }
+
+  /** Who a row is about. */
+  find(who: Who): Found {
+    const wrong = malformed(who);
+    if (wrong !== null) return { problem: wrong };
+    const { name, number, email } = who;
+    const named = this.named(name);
+    const coded = this.coded(who);
+    if (coded) return byItsCode(coded, email || number, who, named.filter((one) => one !== coded)); // prettier-ignore
+    if (named.length > 1)
+      return { problem: `${named.length} students are called ${name}: a number or an e-mail address tells them apart` }; // prettier-ignore
+    const [only] = named;
+    if (!only) return { student: null, likely: this.likely(name) };
+    if (number !== '' && only.number !== '' && !number.includes('@'))
+      return {
+        problem: `${name} has the number ${only.number} on the class list, and ${number} in the file`,
+      };
+    const address = email || (number.includes('@') ? number : '');
+    return address !== '' && only.email !== ''
+      ? { problem: `${name} has the address ${only.email} on the class list, and ${address} in the file` }
+      : { student: only, odd: null };
+  }
 }

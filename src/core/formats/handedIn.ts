@@ -1,6 +1,6 @@
 import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/classWork';
 import type { Fraction } from '../figures/fraction';
-import { Answer, kindOf, type Question } from '../kinds';
+import { Answer, readCell, type Question } from '../kinds';
 import { contextOf, markAnswer, scoreMark } from '../marking/markAttempt';
 import type { Attempt, Student } from '../quiz/attempt';
 import { inOrder } from '../quiz/order';
@@ -29,20 +29,29 @@ export type HandedIn = z.infer<typeof HandedIn>;
 
 const SOME = { quizId: 'marked', revision: 1, openedAt: 0, source: 'file', seq: 0 } as const;
 
-/** An attempt out of JSON. Answers to questions that are not there are told by their key. */
-export function attemptOf(one: HandedIn, id: string, paper: Paper): { attempt: Attempt; unknown: string[] } {
+/** An attempt out of JSON. Answers to questions that are not there are told by their key, and what could not be read. */
+export function attemptOf(
+  one: HandedIn,
+  id: string,
+  paper: Paper,
+): { attempt: Attempt; unknown: string[]; problems: string[] } {
   const answers: Record<string, Answer> = {};
   const unknown: string[] = [];
+  const problems: string[] = [];
   for (const [key, given] of Object.entries(one.answers)) {
     const question = questionNamed(paper, key);
     if (!question) unknown.push(key);
     else {
-      const answer = typeof given === 'string' ? kindOf(question).readAnswer(question, given) : given;
-      if (answer) answers[question.id] = answer;
+      const read =
+        typeof given === 'string'
+          ? readCell(question, given, contextOf(paper))
+          : { answer: given, problem: null };
+      if (read.answer) answers[question.id] = read.answer;
+      if (read.problem !== null) problems.push(`answers “${key}”: ${read.problem}, so it waits for you`);
     }
   }
   const handedInAt = one.handedInAt === null ? 0 : Date.parse(one.handedInAt);
-  return { attempt: { ...SOME, id, studentId: one.student, number: one.attempt, savedAt: handedInAt, handedInAt, answers }, unknown }; // prettier-ignore
+  return { attempt: { ...SOME, id, studentId: one.student, number: one.attempt, savedAt: handedInAt, handedInAt, timeKnown: one.handedInAt !== null, answers }, unknown, problems }; // prettier-ignore
 }
 
 /** The questions of a paper by id and by number; an id that is a number wins. */
@@ -59,7 +68,7 @@ function questionNamed(paper: Paper, key: string): Question | undefined {
 }
 
 /** Someone whose work is marked. */
-export type Named = Pick<Student, 'id' | 'name' | 'number' | 'groups'>;
+export type Named = Pick<Student, 'id' | 'name' | 'number' | 'email' | 'groups'>;
 
 /** Work with the names of those whose it is. */
 export interface MarkedWork {
@@ -103,7 +112,7 @@ export function markHandedIn(
   const named = new Map(
     attempts.map(({ studentId }) => [
       studentId,
-      { id: studentId, name: lineText(studentId), number: '', groups: [] as string[] },
+      { id: studentId, name: lineText(studentId), number: '', email: '', groups: [] as string[] },
     ]),
   );
   return { marked: new MarkedClass(paper, workFrom(file, attempts, new Map(), at)), named };
@@ -133,9 +142,9 @@ export function markPapers(
   const groups = new Map(file.class?.students.map((student) => [student.id, student.groups]));
   const attempts: Attempt[] = [];
   const overrides = new Map<string, Record<string, Override>>();
-  for (const { studentId, name, number, attempt, handedInAt, answers, points } of papers) {
-    const id = studentId ?? `${name}|${number}`;
-    named.set(id, { id, name, number, groups: groups.get(id) ?? [] });
+  for (const { studentId, name, number, email, attempt, handedInAt, answers, points } of papers) {
+    const id = studentId ?? `${name}|${number}|${email}`;
+    named.set(id, { id, name, number, email, groups: groups.get(id) ?? [] });
     const attemptId = `${id}/${attempt}`;
     const when = handedInAt ?? 0;
     attempts.push({
@@ -145,6 +154,7 @@ export function markPapers(
       number: attempt,
       savedAt: when,
       handedInAt: when,
+      timeKnown: handedInAt !== null,
       answers,
     });
     const own = Object.entries(points).flatMap(([questionId, given]) =>

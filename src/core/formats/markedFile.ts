@@ -1,5 +1,5 @@
 import type { ScoredSheet, StudentWork } from '../checking/classWork';
-import { kindOf, type Question } from '../kinds';
+import { explainAnswer, type Question } from '../kinds';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { contextOf } from '../marking/markAttempt';
 import {
@@ -70,7 +70,7 @@ function markText(question: Question, score: QuestionScore): string {
 function traced(paper: Paper, question: Question, attempt: Attempt, score: QuestionScore): string[] {
   const answer = attempt.answers[question.id] ?? null;
   return [
-    ...kindOf(question).explain(question, answer, contextOf(paper)),
+    ...explainAnswer(question, answer, contextOf(paper)),
     ...traceQuestion(score.mark, rulesOf(question, pointsOf(question, paper.content)), score.override),
   ].map(traceWords);
 }
@@ -93,7 +93,7 @@ export function studentJson(
 ): string {
   const { recorded, sheets, counted } = work;
   const { counts } = paper.content.attempts;
-  const joined = sheets.length > 1 ? traceJoin(sheets, recorded, counts) : [];
+  const joined = sheets.length > 1 ? traceJoin(sheets, recorded, counts, paper.content.scoring.rounding) : [];
   const head = JSON.stringify({
     student: named?.name ?? work.studentId,
     number: named?.number ?? '',
@@ -146,8 +146,8 @@ function scoreRows({ marked, named }: MarkedWork): ScoreRow[] {
   return marked
     .students()
     .map((work) => {
-      const who = named.get(work.studentId) ?? { name: work.studentId, number: '', groups: [] };
-      const at = work.counted ? finishedAt(work.counted, marked.work.opening) : 0;
+      const who = named.get(work.studentId) ?? { name: work.studentId, number: '', email: '', groups: [] };
+      const at = work.counted?.timeKnown ? finishedAt(work.counted, marked.work.opening) : 0;
       return scoreRowOf(work, who, paper, {
         comment: '',
         handedIn: at > 0 ? zoneTime(at, paper.content.zone) : null,

@@ -5,6 +5,26 @@ export type DateOrder = 'dayFirst' | 'monthFirst';
 
 const ISO =
   /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[T ]+(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?)?\s*(Z|[+-]\d{2}:?\d{2})?$/i;
+/** `2026/11/23 1:00:10 AM GMT+1`: the year first, with a half of the day and an offset as programs write them. */
+const YEAR_FIRST =
+  /^(\d{4})[./-](\d{1,2})[./-](\d{1,2})[,T ]+(\d{1,2}):(\d{2})(?::(\d{2}))?\s*([ap]\.?m\.?)?\s*(?:(?:GMT|UTC)\s*([+-]\d{1,2}(?::?\d{2})?)?)?$/i;
+/** `23 November 2026, 3:05 PM` and `November 23, 2026 15:05`, also with a day of the week in front. */
+const NAMED_DAY_FIRST =
+  /^(?:\p{L}+,?\s+)?(\d{1,2})\.?\s+(\p{L}+)\.?,?\s+(\d{4})[,T ]*(?:at\s+)?(?:(\d{1,2}):(\d{2})(?::(\d{2}))?\s*([ap]\.?m\.?)?)?$/iu;
+const NAMED_MONTH_FIRST =
+  /^(?:\p{L}+,?\s+)?(\p{L}+)\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})[,T ]*(?:at\s+)?(?:(\d{1,2}):(\d{2})(?::(\d{2}))?\s*([ap]\.?m\.?)?)?$/iu;
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+const MONTH_NAMES = [
+  'january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december',
+]; // prettier-ignore
+
+/** 1 to 12 for the name of a month in English, whole, or its first three letters (Sept too); 0 for anything else. */
+function monthOf(name: string): number {
+  const word = name.toLowerCase();
+  const short = word === 'sept' ? 'sep' : word;
+  return MONTH_NAMES.indexOf(word) + 1 || MONTHS.indexOf(short) + 1;
+}
+
 const NUMERIC =
   /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})[,T ]*(?:(\d{1,2})[:.](\d{2})(?:[:.](\d{2}))?\s*([ap]\.?m\.?)?)?$/i;
 
@@ -37,8 +57,8 @@ function hourOf(hour: string | undefined, half: string | undefined): number {
 }
 
 /**
- * The instant that a file writes as `2026-01-05 16:20` (with or without an offset), `5.1.2026 16:20` or
- * `1/5/2026 4:20 PM`. Without an offset it is wall-clock time in `zone`. Null for anything else, and for days that
+ * The instant that a file writes as `2026-01-05 16:20` (with or without an offset), `5.1.2026 16:20`,
+ * `1/5/2026 4:20 PM`, `2026/01/05 4:20:00 PM GMT+1`, `5 January 2026, 4:20 PM` or `Jan 5, 2026 16:20`. Without an offset it is wall-clock time in `zone`. Null for anything else, and for days that
  * do not exist.
  */
 export function readTime(text: string, order: DateOrder, zone: string): number | null {
@@ -50,12 +70,48 @@ export function readTime(text: string, order: DateOrder, zone: string): number |
     if (at === null) return null;
     return iso[7] ? at - offsetOf(iso[7]) : instantAt(at, zone);
   }
+  const yearFirst = YEAR_FIRST.exec(trimmed);
+  if (yearFirst) return readYearFirst(yearFirst, zone);
+  const named = readNamed(trimmed, zone);
+  if (named !== undefined) return named;
   const numeric = NUMERIC.exec(trimmed);
   if (!numeric) return null;
   const [, first, second, year, hour, minute, seconds, half] = numeric;
   const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
   const at = wall(Number(year), Number(month), Number(day), hourOf(hour, half), Number(minute ?? 0), Number(seconds ?? 0)); // prettier-ignore
   return at === null ? null : instantAt(at, zone);
+}
+
+function readYearFirst(found: RegExpExecArray, zone: string): number | null {
+  const [, year, month, day, hour, minute, second, half, offset] = found;
+  const at = wall(Number(year), Number(month), Number(day), hourOf(hour, half), Number(minute), Number(second ?? 0)); // prettier-ignore
+  if (at === null) return null;
+  const named = /(?:GMT|UTC)/i.test(found[0]);
+  return named ? at - shortOffset(offset) : instantAt(at, zone);
+}
+
+/** `+1`, `+01`, `+5:30` or `-0800` in ms; 0 for none. */
+function shortOffset(text: string | undefined): number {
+  const [, sign, hours, minutes] = /^([+-])(\d{1,2}):?(\d{2})?$/.exec(text ?? '') ?? [];
+  return (sign === '-' ? -1 : 1) * (Number(hours ?? 0) * 60 + Number(minutes ?? 0)) * 60_000;
+}
+
+/** A date with the name of its month; undefined where it is not written so. */
+function readNamed(text: string, zone: string): number | null | undefined {
+  const dayFirst = NAMED_DAY_FIRST.exec(text);
+  const monthFirst = dayFirst ? null : NAMED_MONTH_FIRST.exec(text);
+  const found = dayFirst ?? monthFirst;
+  if (!found) return undefined;
+  const [day, month] = dayFirst ? [found[1], found[2]] : [found[2], found[1]];
+  const at = wall(
+    Number(found[3]),
+    monthOf(month ?? ''),
+    Number(day),
+    hourOf(found[4], found[7]),
+    Number(found[5] ?? 0),
+    Number(found[6] ?? 0),
+  );
+  return at === null || monthOf(month ?? '') === 0 ? null : instantAt(at, zone);
 }
 
 /** The order in which a column writes its dates: month first only where some date can be nothing else. */

@@ -2,6 +2,7 @@ import papa from 'papaparse';
 import type { StudentWork } from '../checking/classWork';
 import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
+import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { FORMULA } from './formula';
@@ -10,6 +11,7 @@ import { FORMULA } from './formula';
 export interface ScoreRow {
   readonly name: string;
   readonly number: string;
+  readonly email: string;
   readonly groups: readonly string[];
   /** null: nothing handed in. */
   readonly score: Fraction | null;
@@ -22,12 +24,13 @@ export interface ScoreRow {
   /** Share of the points that being late cost; null where it cost nothing. */
   readonly late: Fraction | null;
   readonly comment: string;
+  /** Points of each question; null where nothing was handed in, and while the answer waits. */
   readonly parts: readonly (Fraction | null)[];
 }
 
 /** The columns that a file of scores can have, in their order. */
 export const SCORE_COLUMNS = [
-  'name', 'number', 'groups', 'score', 'outOf', 'percent', 'waiting', 'attempts', 'handedIn', 'late', 'comment', 'questions',
+  'name', 'number', 'email', 'groups', 'score', 'outOf', 'percent', 'waiting', 'attempts', 'handedIn', 'late', 'comment', 'questions',
 ] as const; // prettier-ignore
 export type ScoreColumn = (typeof SCORE_COLUMNS)[number];
 export const DEFAULT_SCORE_COLUMNS: readonly ScoreColumn[] = ['name', 'number', 'score', 'outOf', 'waiting', 'questions']; // prettier-ignore
@@ -38,22 +41,39 @@ const hundredfold = (share: Fraction): number | null => figure(multiply(share, {
 const percentOf = (score: Fraction | null, outOf: Fraction): number | null =>
   score && outOf.n > 0 ? hundredfold(divide(score, outOf)) : null;
 
-const COLUMNS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, [string, (row: ScoreRow) => Cell]>> = {
-  name: ['Name', (row) => row.name],
-  number: ['Number', (row) => row.number],
-  groups: ['Groups', (row) => row.groups.join(', ')],
-  score: ['Score', (row) => figure(row.score)],
-  outOf: ['Out of', (row) => figure(row.outOf)],
-  percent: ['Per cent', (row) => percentOf(row.score, row.outOf)],
-  waiting: ['Points waiting', (row) => (row.score ? figure(row.waiting) : null)],
-  attempts: ['Attempts', (row) => row.attempts],
-  handedIn: ['Handed in', (row) => row.handedIn],
-  late: ['Late, per cent', (row) => row.late && hundredfold(row.late)],
-  comment: ['Comment', (row) => row.comment],
+/** What a column of scores is called, in the file and where it is chosen. */
+export const SCORE_HEADINGS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, string>> = {
+  name: 'Name',
+  number: 'Number',
+  email: 'E-mail',
+  groups: 'Groups',
+  score: 'Score',
+  outOf: 'Out of',
+  percent: 'Score, %',
+  waiting: 'Points not marked yet',
+  attempts: 'Attempts',
+  handedIn: 'Handed in',
+  late: 'Late penalty, %',
+  comment: 'Comment',
+};
+
+const COLUMNS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, (row: ScoreRow) => Cell>> = {
+  name: (row) => row.name,
+  number: (row) => row.number,
+  email: (row) => row.email,
+  groups: (row) => row.groups.join(', '),
+  score: (row) => figure(row.score),
+  outOf: (row) => figure(row.outOf),
+  percent: (row) => percentOf(row.score, row.outOf),
+  waiting: (row) => (row.score ? figure(row.waiting) : null),
+  attempts: (row) => row.attempts,
+  handedIn: (row) => row.handedIn,
+  late: (row) => row.late && hundredfold(row.late),
+  comment: (row) => row.comment,
 };
 
 /**
- * Scores as comma-separated text with a byte order mark and CRLF, one row a student, with the columns asked for.
+ * Scores as comma-separated text with a byte order mark and CRLF, one row per student, with the columns asked for.
  * Numbers have a decimal point; text that a spreadsheet would run as a formula gets an apostrophe in front.
  */
 export function writeScores(
@@ -65,11 +85,11 @@ export function writeScores(
   const header = chosen.flatMap((column) =>
     column === 'questions'
       ? questionTitles.map((title, index) => `${index + 1}. ${title}`)
-      : [COLUMNS[column][0]],
+      : [SCORE_HEADINGS[column]],
   );
   const body = rows.map((row) =>
     chosen.flatMap((column): Cell[] =>
-      column === 'questions' ? row.parts.map(figure) : [COLUMNS[column][1](row)],
+      column === 'questions' ? row.parts.map(figure) : [COLUMNS[column](row)],
     ),
   );
   return `\uFEFF${papa.unparse([header, ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
@@ -82,26 +102,31 @@ export const zoneTime = (at: number, zone: string, to: 'minute' | 'second' = 'mi
     .slice(0, to === 'minute' ? 16 : 19)
     .replace('T', ' ');
 
+/** The points of a question; none while its answer waits. */
+const partOf = (score: QuestionScore | undefined): Fraction | null =>
+  score && verdictOfScore(score) !== 'waits' ? score.earned : null;
+
 /** One student's row: the recorded score, and the parts of the attempt that stands. Without work nothing is recorded. */
 export function scoreRowOf(
   work: StudentWork | undefined,
-  base: Pick<ScoreRow, 'name' | 'number' | 'groups'>,
+  base: Pick<ScoreRow, 'name' | 'number' | 'email' | 'groups'>,
   paper: Paper,
   more: Pick<ScoreRow, 'comment' | 'handedIn'>,
 ): ScoreRow {
-  const { name, number, groups } = base;
+  const { name, number, email, groups } = base;
   const recorded = work?.recorded ?? null;
   const sheet = work?.sheets.find(({ attempt }) => attempt === work.counted);
   return {
     name,
     number,
+    email,
     groups,
     ...more,
     score: recorded?.score ?? null,
-    outOf: outOfPaper(paper),
+    outOf: recorded?.outOf ?? outOfPaper(paper),
     waiting: recorded?.waiting ?? ZERO,
     attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
     late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
-    parts: paper.questions.map((_, index) => sheet?.scores[index]?.earned ?? null),
+    parts: paper.questions.map((_, index) => partOf(sheet?.scores[index])),
   };
 }

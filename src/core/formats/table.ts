@@ -1,10 +1,20 @@
 import papa from 'papaparse';
 import { lineText } from '../quiz/shownText';
 
-/** A file of rows as read: a header and rows, each with the line it begins on. */
+/** One row of a file, with the line it begins on. */
+interface Row {
+  readonly line: number;
+  readonly cells: readonly string[];
+}
+
+/** A file of rows as read: a header, and the rows below it. */
 export interface Table {
   readonly header: readonly string[];
-  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  readonly rows: readonly Row[];
+  /** The line that holds the headings; null where the file has none, so that its columns are numbered. */
+  readonly headingLine: number | null;
+  /** The first rows of the file, among which the headings can be chosen. */
+  readonly top: readonly Row[];
 }
 
 /** Largest file that is read, in characters. */
@@ -28,20 +38,58 @@ function separatorOf(text: string): string {
   return often.reduce((best, next) => (next.times > best.times ? next : best)).sign;
 }
 
-/** Rows as a table: the first that is not empty is the heading; empty rows and repeated headings are passed over. */
-export function tableOf(rows: Rows): ReadResult {
-  const filled = rows.filter((row) => !isEmptyRow(row.cells));
-  const [head, ...rest] = filled;
-  if (!head) return { ok: false, error: 'The file is empty.' };
-  if (head.cells.length > MOST_COLUMNS)
-    return { ok: false, error: `The file has more than ${MOST_COLUMNS} columns.` };
-  const isHeading = (cells: readonly string[]) =>
+/** How many of the first rows may hold the headings. */
+const TOP = 6;
+
+const filledCells = ({ cells }: Row): number => cells.filter((cell) => cell.trim() !== '').length;
+
+/** The first of the top rows that is about as full as the fullest: lines of a title above the headings are not. */
+function headingAmong(top: readonly Row[]): Row | undefined {
+  const most = Math.max(0, ...top.map(filledCells));
+  return top.find((row) => filledCells(row) * 2 > most);
+}
+
+/** A cell that is data rather than a heading: an e-mail address, a date or a number of several digits. */
+const isData = (cell: string): boolean =>
+  /@.+\.|^\s*\d{2,}\s*$|^\s*\d{1,4}[-./]\d{1,2}[-./]\d{1,4}/.test(cell);
+
+const numbered = (count: number): string[] => Array.from({ length: count }, (_, at) => `Column ${at + 1}`);
+
+/** The table with its headings on another line, or without any. Rows that repeat the headings are passed over. */
+export function withHeading(rows: readonly Row[], headingLine: number | null): ReadResult {
+  const top = rows.slice(0, TOP);
+  const head = headingLine === null ? undefined : top.find(({ line }) => line === headingLine);
+  if (!head) {
+    const columns = Math.max(0, ...top.map(({ cells }) => cells.length));
+    return { ok: true, table: { header: numbered(columns), rows, headingLine: null, top } };
+  }
+  const isHeading = ({ cells }: Row) =>
     cells.length === head.cells.length &&
     cells.every((cell, at) => lineText(cell) === lineText(head.cells[at] ?? ''));
-  const body = rest.filter((row) => !isHeading(row.cells));
+  const body = rows.slice(rows.indexOf(head) + 1).filter((row) => !isHeading(row));
   if (body.length === 0) return { ok: false, error: 'The file has a header row and no rows below it.' };
-  if (rest.length > MOST_ROWS) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
-  return { ok: true, table: { header: head.cells.map(lineText), rows: body } };
+  return { ok: true, table: { header: head.cells.map(lineText), rows: body, headingLine, top } };
+}
+
+/** All rows of a table, the headings and what is above them too: for choosing other headings. */
+export function everyRow({ top, rows }: Table): Row[] {
+  const seen = new Set(rows.map(({ line }) => line));
+  return [...top.filter(({ line }) => !seen.has(line)), ...rows].sort((a, b) => a.line - b.line);
+}
+
+/**
+ * Rows as a table. Headings are the first row that is not a title above the others; where even that row holds data, the
+ * file has none. Empty rows are passed over.
+ */
+export function tableOf(rows: Rows): ReadResult {
+  const filled = rows.filter((row) => !isEmptyRow(row.cells));
+  const head = headingAmong(filled.slice(0, TOP));
+  if (!head) return { ok: false, error: 'The file is empty.' };
+  if (filled.some(({ cells }) => cells.length > MOST_COLUMNS))
+    return { ok: false, error: `The file has more than ${MOST_COLUMNS} columns.` };
+  if (filled.length > MOST_ROWS + 1) return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
+  const bare = filled.length > 1 && head.cells.some(isData);
+  return withHeading(filled, bare ? null : head.line);
 }
 
 /** Reads comma-, semicolon- or tab-separated text with a header row. */
@@ -59,7 +107,7 @@ export function readTable(text: string): ReadResult {
   const broken = parsed.errors.find((error) => error.type === 'Quotes');
   if (broken) {
     const at = rows[broken.row ?? 0]?.line ?? 1;
-    return { ok: false, error: `Line ${at}: a quotation mark is opened and not closed as it should be.` };
+    return { ok: false, error: `Line ${at}: a quotation mark is never closed.` };
   }
   return tableOf(rows);
 }

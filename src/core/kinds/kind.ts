@@ -7,7 +7,8 @@ import type { TraceLine } from '../marking/trace';
 
 /** A place in a question that the teacher should look at, in words. */
 export interface Problem {
-  readonly code: 'noKey' | 'noText' | 'noOptions' | 'emptyForm' | 'badPattern' | 'twice' | 'noWeight';
+  readonly code:
+    'noKey' | 'noText' | 'noOptions' | 'emptyOption' | 'emptyForm' | 'badPattern' | 'twice' | 'noWeight';
   readonly text: string;
 }
 
@@ -17,6 +18,23 @@ export interface Accepted {
   readonly credit: Fraction;
   readonly feedback: Feedback;
 }
+
+/** An answer as a cell of a file holds it; null for an empty cell. `ok: false`: why it cannot be read as one. */
+export type ReadCell<Answer> =
+  { readonly ok: true; readonly answer: Answer | null } | { readonly ok: false; readonly problem: string };
+
+export const asRead = <Answer>(answer: Answer | null): ReadCell<Answer> => ({ ok: true, answer });
+export const unreadable = (problem: string): { ok: false; problem: string } => ({ ok: false, problem });
+
+/** A question with one more answer in its key, or why that answer cannot be keyed. */
+export type Keyed<Question> =
+  { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly reason: string };
+
+export const keyed = <Question>(question: Question): Keyed<Question> => ({ ok: true, question });
+export const notKeyed = (reason: string): { ok: false; reason: string } => ({ ok: false, reason });
+/** Kinds whose whole answers are not keyed, only their parts. */
+export const onlyByHand = (): { ok: false; reason: string } =>
+  notKeyed('An answer of several parts is marked by hand');
 
 /** What every question has besides its kind's own body. */
 interface Shared {
@@ -47,7 +65,7 @@ export interface Kind<Question, Answer, Face> {
   /** The next question's body after this one: the same rules, nothing else. */
   next(question: Question, newId: () => string): Omit<Question, keyof Shared>;
   hasKey(question: Question): boolean;
-  problems(question: Question): Problem[];
+  problems(question: Question, context: MarkingContext): Problem[];
   /** The largest credit the key can give, null without a key. */
   bestCredit(question: Question): Fraction | null;
   /** The lowest credit its key can give, 0 or below; counts only where negative credit is on. */
@@ -55,7 +73,7 @@ export interface Kind<Question, Answer, Face> {
   /** How many options a student picks one of; null for any other kind. */
   choicesShown(question: Question): number | null;
   /** What is right and how part of the points is given, in sentences: for print, screen readers and traces. */
-  describe(question: Question): string[];
+  describe(question: Question, context: MarkingContext): string[];
   mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
   /** True where an answer that matches nothing is looked for among the quiz's other questions. */
   readonly readsOthers?: true;
@@ -65,13 +83,19 @@ export interface Kind<Question, Answer, Face> {
   answerKey(answer: Answer): string;
   /** The answer as a teacher reads it. */
   answerText(question: Question, answer: Answer): string;
-  /** The answer that stands in a file as this text; null where it is empty. */
-  readAnswer(question: Question, text: string): Answer | null;
+  /** The answer that a cell of a file holds: what {@link answerText} gives for it, or what a teacher would write. */
+  readAnswer(question: Question, text: string, context: MarkingContext): ReadCell<Answer>;
   /**
    * The question with this answer keyed: its credit, and feedback where that is not silent. What the key said of
-   * it before is replaced. Null where the answer cannot be keyed.
+   * it before is replaced.
    */
-  accept(question: Question, answer: Answer, as: Accepted, newId: () => string): Question | null;
+  accept(
+    question: Question,
+    answer: Answer,
+    as: Accepted,
+    newId: () => string,
+    context: MarkingContext,
+  ): Keyed<Question>;
   /** The right answers as a student may read them once they are shown. */
   rightAnswers(question: Question): string[];
   /** A made-up answer: one that is right, or one that is wrong as students are; null for none given. */

@@ -20,6 +20,8 @@ export interface Lateness {
   /** 0 … 1. */
   readonly share: Fraction;
   readonly of: 'earned' | 'possible';
+  /** What each step costs where it is more than the cap lets all of them cost; null where the cap holds nothing back. */
+  readonly each: Fraction | null;
   readonly excused: boolean;
 }
 
@@ -45,6 +47,12 @@ function shareOf(rule: Exclude<LateRule, { kind: 'free' }>, started: number): Fr
   return compare(share, most) > 0 ? most : share;
 }
 
+/** The share of one step, where the steps come to more than the cap. */
+function heldBack(rule: LateRule, started: number): Fraction | null {
+  if (rule.kind !== 'steps' || rule.cap === null) return null;
+  return compare(multiply(rule.share, fraction(started)), rule.cap) > 0 ? rule.share : null;
+}
+
 /**
  * How late work is; null where it is in time. Steps are counted from the end of the grace, each started hour
  * (60 minutes) or calendar day of the quiz's zone. Excused work costs nothing.
@@ -67,6 +75,7 @@ export function lateness(
     unit: hours ? 'hour' : 'day',
     share: free ? ZERO : shareOf(rule, started),
     of: rule.kind === 'free' ? 'earned' : rule.of,
+    each: free ? null : heldBack(rule, started),
     excused: excused === 'excused',
   };
 }

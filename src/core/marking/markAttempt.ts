@@ -1,7 +1,7 @@
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
-import { pointsOf } from '../quiz/points';
+import { isInMaximum, pointsOf } from '../quiz/points';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { add, multiply, ZERO, type Fraction } from '../figures/fraction';
+import { add, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Override } from '../quiz/override';
 import { WAITS, type Mark, type MarkingContext } from './mark';
 import { rulesOf, scoreQuestion, type QuestionScore } from './scoreQuestion';
@@ -92,13 +92,14 @@ export function markAttempt(
   );
 }
 
-/** The best possible paper: every question answered for the most its key gives. */
+/** The best possible paper: every question that is in the maximum answered for the most its key gives. */
 export function bestPossible(paper: Paper): { best: Fraction; outOf: Fraction; missing: string[] } {
   let best = ZERO;
   let outOf = ZERO;
   const missing: string[] = [];
-  for (const question of paper.questions) {
-    const credit = kindOf(question).bestCredit(question);
+  for (const question of paper.questions.filter(isInMaximum)) {
+    const given = question.standing !== 'counts';
+    const credit = given ? ONE : kindOf(question).bestCredit(question);
     const points = pointsOf(question, paper.content);
     best = add(best, multiply(credit ?? ZERO, points));
     outOf = add(outOf, points);

@@ -135,8 +135,8 @@ export function traceTotal(scores: readonly QuestionScore[], path: AttemptPath):
 
 function lateLines(late: Lateness | null, { repeated, afterLate }: Steps): TraceLine[] {
   if (!late) return [];
-  const { started, unit, share, of, excused } = late;
-  const values = { started, unit, share, of };
+  const { started, unit, share, of, each, excused } = late;
+  const values = { started, unit, share, of, each, capped: each !== null };
   if (excused) return [note('late', 'lateExcused', values)];
   return equal(repeated, afterLate)
     ? [note('late', 'lateFree', values)]

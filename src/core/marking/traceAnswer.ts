@@ -1,4 +1,4 @@
-import { kindOf, type Answer, type Question } from '../kinds';
+import { explainAnswer, type Answer, type Question } from '../kinds';
 import type { Override } from '../quiz/override';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
@@ -17,7 +17,7 @@ export function traceAnswer(
   const context = contextOf(paper);
   const mark = markAnswer(question, answer, context);
   return [
-    ...kindOf(question).explain(question, answer, context),
+    ...explainAnswer(question, answer, context),
     ...traceQuestion(mark, rulesOf(question, pointsOf(question, paper.content), hints), override),
   ];
 }

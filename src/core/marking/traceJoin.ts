@@ -1,5 +1,5 @@
 import { equal } from '../figures/fraction';
-import type { AttemptRule } from '../quiz/rules';
+import type { AttemptRule, ScoreRules } from '../quiz/rules';
 import type { NotCounted } from '../quiz/window';
 import type { Recorded } from './joinAttempts';
 import type { Total } from './total';
@@ -16,6 +16,7 @@ export function traceJoin(
   tried: readonly Tried[],
   recorded: Recorded | null,
   counts: AttemptRule['counts'],
+  rounding: ScoreRules['rounding'],
 ): TraceLine[] {
   const lines = tried.map(({ attempt: { number }, notCounted, total }) =>
     notCounted === null
@@ -26,6 +27,6 @@ export function traceJoin(
   lines.push(change('joined', 'joined', null, recorded.exact, { how: counts }));
   if (recorded.provisional) lines.push(note('joined', 'provisional'));
   if (!equal(recorded.exact, recorded.score))
-    lines.push(change('rounding', 'rounded', recorded.exact, recorded.score));
+    lines.push(change('rounding', 'rounded', recorded.exact, recorded.score, { steps: rounding }));
   return lines;
 }

@@ -63,6 +63,7 @@ const differs = (what: string) => (v: TraceLine['values']) =>
 const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLine) => string>> = {
   blank: () => 'Nothing was given: 0, and nothing waits',
   picked: (v) => `Picked ${quoted(v['text'])}`,
+  unread: (v) => `${quoted(v['text'])} cannot be read as an answer to this question`,
   noSuchOption: (v) => `${quoted(v['text'])} is none of the options`,
   comparedAs: (v) =>
     v['compared'] === v['text']
@@ -161,7 +162,8 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   level: (v) => `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${points(v['points'])}`,
   rubric: (v) => `The rubric gives ${share(v['credit'])}`,
   pointsEarned: (v, line) => `${creditText(v['credit'])} of ${points(v['possible'])} = ${points(line.after)}`,
-  pointsWait: (v) => `0 of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
+  pointsWait: (v, line) =>
+    `${exactPoints(line.after)} of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
   overrideDiffers: (v) =>
     `Marking gave ${v['gave'] ? points(v['gave']) : 'nothing yet'} when you set your own score, and gives ${v['gives'] ? points(v['gives']) : 'nothing yet'} now`,
   override: (v, line) =>
@@ -170,7 +172,7 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
     `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
   stillWaiting: (v) => `${points(v['waiting'])} points still wait for you`,
   late: (v, line) =>
-    `${howLate(v)}, which costs ${share(v['share'])} of the ${text(v['of'])} points: ${exactPoints(line.after)} left of ${exactPoints(line.before)}`,
+    `${howLate(v)}, which costs ${lateShare(v)} of the ${text(v['of'])} points: ${exactPoints(line.after)} left of ${exactPoints(line.before)}`,
   lateFree: (v) => `${howLate(v)}, which costs nothing`,
   lateExcused: (v) => `${howLate(v)}, and excused: it costs nothing`,
   attemptScore: (v, line) =>
@@ -216,6 +218,12 @@ const boxesText = (v: TraceLine['values']): string =>
   `${text(v['right'])} right and ${text(v['wrong'])} wrong of ${text(v['belong'])} that belong somewhere`;
 const toFractionTextOf = (value: TraceValue | undefined): string =>
   isFraction(value) ? toFractionText(value) : '';
+
+/** What being late costs; where the most that it may cost is less than its steps come to, both. */
+const lateShare = (v: TraceLine['values']): string =>
+  v['capped'] === true
+    ? `${share(v['share'])}, the most it may (${text(v['started'])} × ${share(v['each'])} would be more),`
+    : share(v['share']);
 
 const howLate = (v: TraceLine['values']): string =>
   `Late: ${text(v['started'])} ${text(v['unit'])}${v['started'] === 1 ? '' : 's'} begun after the due time`;

@@ -7,6 +7,8 @@ export const Student = z.strictObject({
   name: z.string().min(1).max(200),
   /** The school's own number or code; may be empty. */
   number: z.string().max(60),
+  /** The e-mail address by which files may name the student; may be empty. */
+  email: z.string().max(254),
   /** Groups the student belongs to, such as `8C`. */
   groups: z.array(z.string().min(1).max(60)).max(20),
   /** Taken off the class list; the work stays. */
@@ -26,6 +28,8 @@ export const Attempt = z.strictObject({
   openedAt: z.number().int(),
   savedAt: z.number().int(),
   handedInAt: z.number().int().nullable(),
+  /** False for a paper from a file that says no time: `handedInAt` is when it was imported, and it is never late. */
+  timeKnown: z.boolean(),
   source: z.enum(['sat', 'file']),
   answers: z.record(Id, Answer),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */

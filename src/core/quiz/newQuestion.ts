@@ -2,15 +2,15 @@ import { kindOf, KINDS, type KindName, type Question } from '../kinds';
 import { NO_RULES } from './questionRules';
 import { SILENCE } from './silence';
 
-/** A new question of a kind. After one of the same kind it takes that one's points and rules. */
+/** A new question of a kind. After one of the same kind it takes that one's rules; points are the quiz's. */
 export function newQuestion(kind: KindName, last: Question | undefined, newId: () => string): Question {
   const alike = last?.kind === kind ? last : undefined;
   const body = alike ? kindOf(alike).next(alike, newId) : KINDS[kind].create(newId);
   const shared = {
     id: newId(),
     text: [],
-    points: last?.points ?? null,
-    mustAnswer: last?.mustAnswer ?? null,
+    points: null,
+    mustAnswer: null,
     right: SILENCE,
     partly: SILENCE,
     wrong: SILENCE,

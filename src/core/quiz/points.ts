@@ -10,15 +10,13 @@ export const pointsOf = (question: Question, content: QuizContent): Fraction =>
 export const mustAnswer = (question: Question, content: QuizContent): boolean =>
   question.mustAnswer ?? content.mustAnswer;
 
-/** All points of the paper that are in its maximum: bonus, left-out and unmarked questions are not. */
+/** True for a question whose points are in the maximum: bonus, left-out and unmarked questions are not. */
+export const isInMaximum = ({ standing }: Question): boolean =>
+  standing === 'counts' || standing === 'given' || standing === 'givenToAnswered';
+
+/** All points of the paper that are in its maximum. */
 export const pointsOfPaper = (paper: Paper): Fraction =>
-  sum(
-    paper.questions
-      .filter(
-        ({ standing }) => standing === 'counts' || standing === 'given' || standing === 'givenToAnswered',
-      )
-      .map((question) => pointsOf(question, paper.content)),
-  );
+  sum(paper.questions.filter(isInMaximum).map((question) => pointsOf(question, paper.content)));
 
 /** Out of how many points scores of the paper are given: the quiz's scale, else the paper's own points. */
 export const outOfPaper = (paper: Paper): Fraction => {

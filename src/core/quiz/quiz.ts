@@ -67,8 +67,10 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(2),
+  version: z.literal(3),
   content: QuizContent,
   questions: z.array(Question).max(500),
+  /** Comments, notes and names that could not be stored, by what they belong to. */
+  texts: z.array(z.strictObject({ name: z.string().max(300), text: z.string().max(20_000) })).max(1000),
 });
 export type RescueFile = z.infer<typeof RescueFile>;

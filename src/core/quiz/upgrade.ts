@@ -53,14 +53,66 @@ export function upgradeStanding(standing: unknown): unknown {
   };
 }
 
-/** A rescue file of the first version. */
+/** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export function upgradeRescue(file: unknown, zone: string): unknown {
-  if (!isRecord(file) || file['version'] !== 1) return file;
+  if (!isRecord(file)) return file;
+  if (file['version'] === 2) return { ...file, version: 3, texts: [] };
+  if (file['version'] !== 1) return file;
   const { content, questions } = file;
   return {
     ...file,
-    version: 2,
+    version: 3,
+    texts: [],
     content: upgradeContent(content, zone),
     questions: Array.isArray(questions) ? questions.map(upgradeQuestion) : questions,
   };
 }
+
+/** A student of the first form, which knew no e-mail address. */
+export const upgradeStudent = (student: unknown): unknown =>
+  isRecord(student) ? { email: '', ...student } : student;
+
+/** An attempt of the first form: its time was always taken as known. */
+export const upgradeAttempt = (attempt: unknown): unknown =>
+  isRecord(attempt) ? { timeKnown: true, ...attempt } : attempt;
+
+const UPGRADES: Readonly<Record<string, (value: unknown) => unknown>> = {
+  student: upgradeStudent,
+  attempt: upgradeAttempt,
+};
+
+/** One undo step of the first form: the students and attempts in its changes. */
+export function upgradeStep(step: unknown): unknown {
+  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
+  const changes = step['changes'].map((change: unknown) => {
+    if (!isRecord(change)) return change;
+    const upgrade = UPGRADES[String(change['kind'])];
+    return upgrade
+      ? { ...change, before: upgrade(change['before']), after: upgrade(change['after']) }
+      : change;
+  });
+  return { ...step, changes };
+}
+
+const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): Json => {
+  const list = part[field];
+  return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
+};
+
+/** A quiz file, a backed-up quiz or a backup's list of the first form, brought to the second. */
+export function upgradeFile(file: unknown): unknown {
+  if (!isRecord(file) || file['version'] !== 1) return file;
+  const part = file['class'];
+  return {
+    ...file,
+    version: 2,
+    ...(isRecord(part)
+      ? { class: { ...part, ...listOf(part, 'students', upgradeStudent), ...listOf(part, 'attempts', upgradeAttempt) } }
+      : {}),
+    ...listOf(file, 'students', upgradeStudent),
+    ...listOf(file, 'history', upgradeStep),
+    ...listOf(file, 'histories', (one) =>
+      isRecord(one) ? { ...one, ...listOf(one, 'steps', upgradeStep) } : one,
+    ),
+  };
+} // prettier-ignore

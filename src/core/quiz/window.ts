@@ -28,6 +28,8 @@ export function attemptState(
 ): AttemptState {
   if (!attempt) return 'notOpened';
   if (attempt.handedInAt !== null) {
+    // A paper whose time nobody knows is never late.
+    if (!attempt.timeKnown) return 'handedIn';
     if (isTooLate(opening, attempt.handedInAt)) return 'tooLate';
     return opening && isLate(opening, attempt.handedInAt) ? 'late' : 'handedIn';
   }

@@ -70,6 +70,8 @@ export type SlipPart = z.infer<typeof Part>;
 const Slip = z.strictObject({
   finishedAt: z.number().int(),
   byItself: z.boolean(),
+  /** False for a paper from a file that says no time: then the instant is when it was imported. */
+  timeKnown: z.boolean(),
   score: z
     .strictObject({
       earned: Fraction,

@@ -1,11 +1,9 @@
-import { kindOf, type Answer } from '../kinds';
+import type { ScoredSheet } from '../checking/classWork';
+import { answerText, kindOf } from '../kinds';
 import { equal } from '../figures/fraction';
 import type { Mark } from '../marking/mark';
-import type { Override } from '../quiz/override';
-import type { Lateness } from '../marking/lateness';
-import { markAttempt } from '../marking/markAttempt';
-import { shareOfScore, verdictOfScore } from '../marking/scoreQuestion';
-import { total, type Total } from '../marking/total';
+import { shareOfScore, verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
+import type { Total } from '../marking/total';
 import type { Paper } from '../quiz/quiz';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from './plan';
@@ -23,17 +21,13 @@ export function questionsForStudent(paper: Paper): StudentQuestion[] {
   }));
 }
 
+/** A marked attempt as it goes back to its student: the scores are those of the class, never made again. */
 interface Finished {
-  readonly answers: Readonly<Record<string, Answer>>;
+  readonly sheet: ScoredSheet;
+  /** When it was handed in, or ended with the window: ms since 1970. */
   readonly finishedAt: number;
-  readonly byItself: boolean;
-  /** The teacher's own scores, by question. */
-  readonly overrides?: Readonly<Record<string, Override>>;
-  readonly late?: Lateness | null;
-  /** Which of the student's attempts that count this is. */
-  readonly repeat?: number;
   /** The teacher's words by question; those on the whole attempt under the empty id. */
-  readonly comments?: Readonly<Record<string, string>>;
+  readonly comments: Readonly<Record<string, string>>;
 }
 
 /** Typing errors that cost something. */
@@ -43,14 +37,12 @@ const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
   late && late.share.n > 0 ? { share: late.share, of: late.of, before: sum } : null;
 
 /** What one student gets back: only the aspects that are shown are in it. */
-export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Slip {
-  const scores = markAttempt(paper, attempt.answers, attempt.overrides);
-  const late = attempt.late ?? null;
-  const sum = total(scores, { rules: paper.content.scoring, repeat: attempt.repeat ?? 1, late });
-  const words = shown.comments.shown ? attempt.comments : undefined;
+export function slipOf(paper: Paper, finished: Finished, shown: WhatIsShown): Slip {
+  const { attempt, scores, total: sum } = finished.sheet;
+  const words = shown.comments.shown ? finished.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
-    const score = scores[index] as (typeof scores)[number];
+    const score = scores[index] as QuestionScore;
     const answer = attempt.answers[question.id];
     const kind = kindOf(question);
     const { feedback } = score.mark;
@@ -66,7 +58,7 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
           }
         : null,
       text: needsText ? question.text : null,
-      ownAnswer: shown.ownAnswers.shown && answer ? kind.answerText(question, answer) : null,
+      ownAnswer: shown.ownAnswers.shown && answer ? answerText(question, answer) : null,
       feedback: shown.feedback.shown ? { text: feedback.text, links: feedback.links } : null,
       right: shown.rightAnswers.shown
         ? { answers: kind.rightAnswers(question), explanation: question.explanation }
@@ -75,8 +67,9 @@ export function slipOf(paper: Paper, attempt: Finished, shown: WhatIsShown): Sli
     };
   });
   return {
-    finishedAt: attempt.finishedAt,
-    byItself: attempt.byItself,
+    finishedAt: finished.finishedAt,
+    byItself: attempt.handedInAt === null,
+    timeKnown: attempt.timeKnown,
     score:
       shown.score.shown && !sum.none
         ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }

@@ -1,29 +1,27 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
 import type { Ruling } from '@/core/quiz/attempt';
 import { notCountedWords } from '@/core/marking/words';
 import { rule, rulingOf } from '@/store/rulings';
 import { CreditPie } from '@/ui/CreditPie';
-import { dayAndTime, points } from '@/ui/figures';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
+import { dayAndTimeIn, points } from '@/ui/figures';
+import { run } from '@/ui/press';
+import { StudentName } from '@/ui/StudentName';
+import { useQuery } from '@/ui/useQuery';
 import { useQuiz } from '@/ui/quizContext';
 import { useTextDraft } from '@/ui/useTextDraft';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, OpenedAttempt } from '@/workers/classDesk';
 import { CommentField } from '@/ui/CommentField';
 
-function useOpened(row: CheckRow): OpenedAttempt | null {
+function useOpened(row: CheckRow) {
   const { quiz } = useQuiz();
-  const [opened, setOpened] = useState<{ id: string; found: OpenedAttempt | null } | null>(null);
-  useEffect(() => {
-    let current = true;
-    void classWorker()
-      .openAttempt(quiz.id, row.attemptId)
-      .then((found) => current && setOpened({ id: row.attemptId, found }));
-    return () => {
-      current = false;
-    };
-  }, [quiz.id, row]);
-  return opened?.id === row.attemptId ? opened.found : null;
+  const { value, failure, again } = useQuery(
+    async () => ({ id: row.attemptId, found: await classWorker().openAttempt(quiz.id, row.attemptId) }),
+    [quiz.id, row],
+  );
+  return { opened: value?.id === row.attemptId ? value.found : null, failure, again };
 }
 
 function Note({ ruling }: { readonly ruling: Ruling }) {
@@ -57,7 +55,7 @@ function Rulings({ row, opened }: RulingProps) {
   const { attemptId, notCounted } = row;
   const ruling = useLiveQuery(() => rulingOf(quiz.id, attemptId), [quiz.id, attemptId]);
   if (!ruling) return null;
-  const decide = (patch: Parameters<typeof rule>[2]) => void rule(quiz.id, attemptId, patch);
+  const decide = (patch: Parameters<typeof rule>[2]) => run(() => rule(quiz.id, attemptId, patch));
   const button = 'btn btn-xs btn-outline';
   const { standing, lateness } = ruling;
   return (
@@ -65,12 +63,12 @@ function Rulings({ row, opened }: RulingProps) {
       <div className="mt-3 flex flex-wrap gap-2">
         {notCounted === 'tooLate' && (
           <button type="button" className={button} onClick={() => decide({ standing: 'takenIn' })}>
-            Take it in
+            Accept it
           </button>
         )}
         {standing === 'takenIn' && (
           <button type="button" className={button} onClick={() => decide({ standing: 'asRules' })}>
-            Leave it out again
+            Do not accept it
           </button>
         )}
         {notCounted === null && (
@@ -89,12 +87,14 @@ function Rulings({ row, opened }: RulingProps) {
             className={button}
             onClick={() => decide({ lateness: lateness === 'excused' ? 'counts' : 'excused' })}
           >
-            {lateness === 'excused' ? 'Let being late cost' : 'Excuse being late'}
+            {lateness === 'excused' ? 'Apply the late penalty' : 'Waive the late penalty'}
           </button>
         )}
       </div>
       <h3 className="mt-4 text-[14px]">To the student</h3>
-      <CommentField attemptId={attemptId} questionId="" label="Comment on the whole attempt" />
+      <div data-comment>
+        <CommentField attemptId={attemptId} questionId="" label="Comment on the whole attempt" />
+      </div>
       <h3 className="mt-3 text-[14px]">To myself</h3>
       <Note key={attemptId} ruling={ruling} />
     </>
@@ -103,12 +103,13 @@ function Rulings({ row, opened }: RulingProps) {
 
 /** One attempt: how its total and the recorded score came about, and what can be decided about it. */
 export function Attempt({ row }: { readonly row: CheckRow }) {
-  const opened = useOpened(row);
+  const { quiz } = useQuiz();
+  const { opened, failure, again } = useOpened(row);
   const { score, outOf, waiting } = row.total;
   return (
     <>
       <h2 className="text-[17px]">
-        {row.name}
+        <StudentName name={row.name} apart={row.apart} />
         {row.of > 1 && <span className="font-normal text-soft">, attempt {row.number}</span>}
       </h2>
       <p className="figures mt-1 font-title text-[22px] font-semibold">
@@ -122,9 +123,14 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
           It does not count: {notCountedWords(row.notCounted)}.
         </p>
       )}
+      {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened && (
         <>
-          <p className="caption figures mt-1">Handed in {dayAndTime(opened.finishedAt)}</p>
+          <p className="caption figures mt-1">
+            {opened.timeKnown
+              ? `Handed in ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
+              : 'From a file that says no time, so it is not late'}
+          </p>
           <ol className="mt-3 space-y-1 text-[13.5px]" aria-label="How the total came about">
             {opened.trace.map((line, index) => (
               <li key={index}>{line}</li>
@@ -139,10 +145,10 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
             <span className="figures w-5 text-right font-semibold">{index + 1}</span>
             <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
             <span className="min-w-0 flex-1 truncate">
-              {cell.answer || <span className="text-soft">nothing given</span>}
+              {cell.answer || <span className="text-soft">no answer</span>}
             </span>
             <span className="figures font-semibold">
-              {cell.verdict === 'waits' ? 'waits' : points(cell.earned)}
+              {cell.verdict === 'waits' ? 'not marked yet' : points(cell.earned)}
             </span>
           </li>
         ))}

@@ -1,10 +1,12 @@
 import { Download } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
-import { download, fileName } from '@/ui/download';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
 import { count } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { useQuiz } from '@/ui/quizContext';
-import { classWorker } from '@/workers/clients';
+import { run } from '@/ui/press';
+import { saveScores } from '@/ui/saveAnswers';
 import type { Action } from './Actions';
 import { CheckGrid } from './CheckGrid';
 import { CheckMargin } from './CheckMargin';
@@ -59,18 +61,24 @@ function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
 /** Computed scores: students × questions, each opened down to the rule that gave it, and put right from there. */
 export default function Check() {
   const { quiz } = useQuiz();
-  const table = useCheckTable();
+  const { value: table, failure, again } = useCheckTable();
   const [chosen, setPlace] = useState<Place | null>(null);
   const [action, setAction] = useState<Action | null>(null);
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
   const [went, setWent] = useState(0);
+  const margin = useRef<HTMLElement>(null);
   const choose = useCallback((next: Place) => {
     setAction(null);
     setPlace(next);
   }, []);
   const rows = useMemo(() => (table ? rowsShown(table, search, sort) : []), [table, search, sort]);
-  if (table === null) return <p className="px-6 py-16 text-center text-soft">Marking …</p>;
+  if (table === null)
+    return failure ? (
+      <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
+    ) : (
+      <p className="px-6 py-16 text-center text-soft">Marking …</p>
+    );
 
   const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
   const place = known ?? firstPlace(rows);
@@ -82,23 +90,31 @@ export default function Check() {
   const look = (by: 1 | -1) => {
     const next = place && nextToLookAt(rows, place, by);
     if (next) go(next);
-    else notify('Nothing is marked wrong or waiting');
+    else notify('Nothing else is marked wrong or waiting');
+  };
+  // An answer that was just marked by hand still waits in this table: the next one after it is meant.
+  const lookOn = () => {
+    const next = place && nextToLookAt(rows, place, 1, ({ verdict }) => verdict === 'waits');
+    if (next) go(next);
+    else act(null);
+  };
+  // The keys go back to the table: what was open has closed, and the answer at hand has the focus.
+  const act = (next: Action | null) => {
+    setAction(next);
+    if (next === null) setWent((times) => times + 1);
   };
   const keys = (key: string): boolean => {
     if (!place) return false;
     const step = STEPS[key];
     if (step) go(neighbour(rows, place, step[0], step[1]));
     else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
-    else if (key === 'c')
-      document.querySelector<HTMLElement>('[aria-label="Margin"] textarea[aria-label^="Comment"]')?.focus();
+    else if (key === 'c') margin.current?.querySelector<HTMLElement>('[data-comment] textarea')?.focus();
+    else if (key === 'Escape' && action) setAction(null);
     else if (ACTION_KEYS[key] && place.column < table.questions.length) setAction(ACTION_KEYS[key]);
     else return false;
     return true;
   };
-  const save = async () => {
-    const text = await classWorker().scoresFile(quiz.id);
-    download(`${fileName(quiz.content.title)}-scores.csv`, text, 'text/csv;charset=utf-8');
-  };
+
   return (
     <main className="grid w-full flex-1 grid-cols-[minmax(0,1fr)_360px] items-start gap-x-6 px-5 py-5 max-lg:grid-cols-1">
       <div className="min-w-0 bg-paper py-6">
@@ -106,7 +122,8 @@ export default function Check() {
           <div className="flex-1">
             <h1 className="text-[24px]">Check</h1>
             <p className="caption figures mt-1 text-balance">
-              {count(table.rows.length, 'paper')} marked
+              {count(table.counted, 'paper')} marked
+              {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
               {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
             </p>
           </div>
@@ -118,7 +135,7 @@ export default function Check() {
             type="button"
             className="btn btn-sm btn-outline h-9"
             disabled={table.rows.length === 0}
-            onClick={() => void save()}
+            onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
           >
             <Download size={15} aria-hidden /> Scores as CSV
           </button>
@@ -133,13 +150,14 @@ export default function Check() {
           </p>
         )}
         {table.rows.length > 0 && rows.length === 0 && (
-          <p className="px-6 py-12 text-center text-soft">No student’s name holds “{search}”.</p>
+          <p className="px-6 py-12 text-center text-soft">No student’s name contains “{search}”.</p>
         )}
         {place && rows.length > 0 && (
           <CheckGrid table={table} rows={rows} place={place} went={went} onPlace={choose} onKey={keys} />
         )}
       </div>
       <aside
+        ref={margin}
         aria-label="Margin"
         className="sticky top-[70px] max-h-[calc(100dvh-140px)] overflow-y-auto border-l border-dotted border-[var(--field)] py-2 pr-1 pl-6 max-lg:static max-lg:mt-6 max-lg:max-h-none max-lg:border-l-0 max-lg:pl-1"
       >
@@ -149,8 +167,11 @@ export default function Check() {
             table={table}
             column={place.column}
             action={action}
-            onAction={setAction}
-            onNext={() => look(1)}
+            onAction={act}
+            onNext={() => {
+              setAction(null);
+              lookOn();
+            }}
           />
         )}
       </aside>

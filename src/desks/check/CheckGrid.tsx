@@ -2,7 +2,8 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef } from 'react';
 import { notCountedWords } from '@/core/marking/words';
 import { CreditPie } from '@/ui/CreditPie';
-import { points } from '@/ui/figures';
+import { points, pointsWord } from '@/ui/figures';
+import { verdictWords } from '@/ui/verdictWords';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { totalColumn, type Place } from './rows';
 
@@ -17,19 +18,23 @@ interface Props {
   readonly onKey: (key: string) => boolean;
 }
 
-const STATES = {
-  right: 'right',
-  partly: 'partly right',
-  wrong: 'wrong',
-  waits: 'waits for you',
-  blank: 'nothing given',
-};
 const ROW_HEIGHT = 37;
 /** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
 const DRAW_ALL = 60;
 
-const spoken = (cell: CheckCell, number: number): string =>
-  `Question ${number}: ${STATES[cell.verdict]}, ${points(cell.earned)} points${cell.override ? ', your own score' : ''}${cell.answer ? `, “${cell.answer}”` : ''}`;
+/** What a cell says to a screen reader: all that its disc and its dot show. */
+function spoken(cell: CheckCell, number: number): string {
+  const parts = [
+    verdictWords(cell.verdict, cell.credit),
+    cell.verdict === 'waits' ? '' : pointsWord(cell.earned),
+    cell.override ? (cell.override.byHand ? 'marked by hand' : 'your own score') : '',
+    cell.override?.differs ? 'marking differs now' : '',
+    cell.nearMiss && !cell.override ? 'near miss' : '',
+    cell.contradiction && !cell.override ? 'matches two entries of the key' : '',
+    cell.answer ? `“${cell.answer}”` : '',
+  ];
+  return `Question ${number}: ${parts.filter(Boolean).join(', ')}`;
+}
 
 const cellClass = (here: boolean): string =>
   `flex h-9 w-full cursor-pointer items-center justify-center ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-base-200'}`;
@@ -91,6 +96,7 @@ const Row = memo(function Row({ row, index, hand, several, onPlace }: RowProps) 
         className="sticky left-0 z-[1] max-w-56 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
       >
         {row.name}
+        {row.apart && <span className="caption figures ml-1.5">{row.apart}</span>}
         {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
       {row.cells.map((cell, at) => (
@@ -139,7 +145,11 @@ function Head({ table }: { readonly table: CheckTable }) {
               {points(question.points)} {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
             </span>
             <span className="figures block text-[12px] text-soft">
-              {question.share === null ? '–' : `${Math.round(question.share * 100)} %`}
+              {question.share === null
+                ? question.waiting > 0
+                  ? 'not yet'
+                  : '–'
+                : `${Math.round(question.share * 100)} %`}
             </span>
           </th>
         ))}
@@ -242,8 +252,8 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
       </div>
       <p className="caption px-6 pt-3">
         Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, an
-        answer that holds two variants, or an own score that marking would now give differently; a foot marks
-        your own score. Press <kbd>?</kbd> for the keys.
+        answer that matches two different entries of the key, or a score of yours that automatic marking would
+        now change; a small stem marks a score you set. Press <kbd>?</kbd> for the keys.
       </p>
     </>
   );

@@ -1,9 +1,15 @@
-import { useEffect, useState } from 'react';
 import { isSilent } from '@/core/quiz/silence';
 import { nearMissWords } from '@/core/marking/words';
 import { CreditPie } from '@/ui/CreditPie';
 import { FeedbackView } from '@/ui/FeedbackView';
+import { undoStep } from '@/store/history';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
 import { points } from '@/ui/figures';
+import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
+import { StudentName } from '@/ui/StudentName';
+import { useQuery } from '@/ui/useQuery';
 import { useQuiz } from '@/ui/quizContext';
 import { Trace } from '@/ui/Trace';
 import { classWorker } from '@/workers/clients';
@@ -21,27 +27,51 @@ interface Props {
   readonly onNext: () => void;
 }
 
-function useOpened({ row, table, column }: Props): OpenedAnswer | null {
+function useOpened({ row, table, column }: Props) {
   const { quiz } = useQuiz();
-  const [opened, setOpened] = useState<{ at: string; found: OpenedAnswer | null } | null>(null);
   const questionId = table.questions[column]?.id;
   const at = `${row.attemptId}:${questionId}`;
-  useEffect(() => {
-    if (!questionId) return;
-    let current = true;
-    void classWorker()
-      .openAnswer(quiz.id, row.attemptId, questionId)
-      .then((found) => current && setOpened({ at, found }));
-    return () => {
-      current = false;
-    };
-  }, [quiz.id, row, questionId, at]);
-  return opened?.at === at ? opened.found : null;
+  const { value, failure, again } = useQuery(
+    async () => ({
+      at,
+      found: questionId ? await classWorker().openAnswer(quiz.id, row.attemptId, questionId) : null,
+    }),
+    [quiz.id, quiz.changeSeq, row, questionId, at],
+  );
+  return { opened: value?.at === at ? value.found : null, failure, again };
+}
+
+/** An answer that the draft would score in another way, and the press that drops that. */
+function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']> }) {
+  const { quiz } = useQuiz();
+  const { earned, possible, waits, step } = draft;
+  const drop = async () => {
+    if (step === null) return;
+    const undone = await undoStep(quiz.id, step);
+    notify(
+      undone === 'undone'
+        ? 'Dropped: this answer is not in the draft any more'
+        : 'The key of this question was changed since: change it in Write',
+    );
+  };
+  return (
+    <p className="mt-2 flex flex-wrap items-baseline gap-x-3 border-l-2 border-petrol pl-3 text-[14px]">
+      <span>
+        <strong>In the draft:</strong>{' '}
+        {waits ? 'would wait for you' : `would earn ${points(earned)} of ${points(possible)}`}, once applied.
+      </span>
+      {step !== null && (
+        <button type="button" className="link-text cursor-pointer" onClick={() => run(drop)}>
+          Drop
+        </button>
+      )}
+    </p>
+  );
 }
 
 function OneAnswer(props: Props) {
   const { row, table, column, action, onAction, onNext } = props;
-  const opened = useOpened(props);
+  const { opened, failure, again } = useOpened(props);
   const cell = row.cells[column];
   const question = table.questions[column];
   if (!cell || !question) return null;
@@ -49,7 +79,8 @@ function OneAnswer(props: Props) {
   return (
     <>
       <p className="label-small">
-        {row.name}, {row.of > 1 && `attempt ${row.number}, `}question {column + 1}
+        <StudentName name={row.name} apart={row.apart} />, {row.of > 1 && `attempt ${row.number}, `}question{' '}
+        {column + 1}
       </p>
       <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
       <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">
@@ -66,6 +97,8 @@ function OneAnswer(props: Props) {
           <strong>Near miss:</strong> {nearMissWords(cell.nearMiss)}.
         </p>
       )}
+      {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
+      {opened?.draft && <InDraft draft={opened.draft} />}
       {opened && (
         <>
           <Actions
@@ -78,11 +111,13 @@ function OneAnswer(props: Props) {
             onAction={onAction}
             onNext={onNext}
           />
-          <CommentField
-            attemptId={row.attemptId}
-            questionId={question.id}
-            label="Comment to the student on this answer"
-          />
+          <div data-comment>
+            <CommentField
+              attemptId={row.attemptId}
+              questionId={question.id}
+              label="Comment to the student on this answer"
+            />
+          </div>
           <h3 className="mt-4 text-[14px]">How this came about</h3>
           <div className="mt-1">
             <Trace lines={opened.trial.trace} />

@@ -25,7 +25,11 @@ const SORTS: Readonly<Record<SortBy, (a: CheckRow, b: CheckRow) => number>> = {
 /** The rows that a search leaves, in the order asked for; equal ones stay by name. */
 export function rowsShown(table: CheckTable, search: string, sort: SortBy): CheckRow[] {
   const wanted = search.trim().toLocaleLowerCase();
-  return table.rows.filter((row) => row.name.toLocaleLowerCase().includes(wanted)).sort(SORTS[sort]);
+  const found =
+    wanted === ''
+      ? [...table.rows]
+      : table.rows.filter((row) => row.name.toLocaleLowerCase().includes(wanted));
+  return sort === 'name' ? found : found.sort(SORTS[sort]);
 }
 
 /** Answers that a teacher goes through: marked wrong, or waiting, and not settled by an own score. */
@@ -41,18 +45,23 @@ export function firstPlace(rows: readonly CheckRow[]): Place | null {
   return rows[0] ? { attemptId: rows[0].attemptId, column: 0 } : null;
 }
 
-/** The next or previous answer that wants a look, question by question; null where there is none. */
-export function nextToLookAt(rows: readonly CheckRow[], from: Place, by: 1 | -1): Place | null {
+/** The next or previous other answer that wants a look, question by question; null where there is none. */
+export function nextToLookAt(
+  rows: readonly CheckRow[],
+  from: Place,
+  by: 1 | -1,
+  wanted: (cell: CheckCell) => boolean = wantsALook,
+): Place | null {
   const columns = rows[0]?.cells.length ?? 0;
   const count = rows.length * columns;
   const start =
     Math.min(from.column, columns - 1) * rows.length + rows.findIndex((r) => r.attemptId === from.attemptId);
-  for (let step = 1; step <= count; step++) {
+  for (let step = 1; step < count; step++) {
     const at = (start + by * step + count * 2) % count;
     const row = rows[at % rows.length];
     const column = Math.floor(at / rows.length);
-    if (row && row.cells[column] && wantsALook(row.cells[column]))
-      return { attemptId: row.attemptId, column };
+    const cell = row?.cells[column];
+    if (row && cell && cell.override === null && wanted(cell)) return { attemptId: row.attemptId, column };
   }
   return null;
 }

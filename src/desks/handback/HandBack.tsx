@@ -1,31 +1,34 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { notCountedWords } from '@/core/marking/words';
+import { isOpen } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/reveal/plan';
-import { showAspects, showStudent } from '@/store/standing';
-import { undo } from '@/store/history';
+import { closeQuiz, showAspects, showStudent } from '@/store/standing';
+import { undoStep } from '@/store/history';
 import { ASPECT_NAMES } from '@/ui/aspectNames';
 import { CommentField } from '@/ui/CommentField';
-import { points } from '@/ui/figures';
+import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
+import { count, dayAndTimeIn, points } from '@/ui/figures';
+import { LongRows } from '@/ui/LongRows';
 import { notify } from '@/ui/notices';
+import { run, usePress } from '@/ui/press';
 import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
+import { StudentName } from '@/ui/StudentName';
+import { useNow } from '@/ui/useNow';
+import { useQuery, type Query } from '@/ui/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { HandBackRow } from '@/workers/classDesk';
 import { AnswersFile } from './AnswersFile';
 import { ScoresFile } from './ScoresFile';
 
-function useRows(): HandBackRow[] | null {
+function useRows(): Query<HandBackRow[]> {
   const { quiz, attemptsSeq } = useQuiz();
-  const [rows, setRows] = useState<HandBackRow[] | null>(null);
   const { id } = quiz;
   const state = quizState(quiz);
-  useEffect(() => {
-    let current = true;
-    void classWorker().handBack(id).then((found) => current && setRows(found)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [id, state, attemptsSeq]);
-  return rows;
+  return useQuery(() => classWorker().handBack(id), [id, state, attemptsSeq]);
 }
 
 const printAddress = (quizId: string, right: 'with' | 'without', student?: string): string => {
@@ -33,41 +36,46 @@ const printAddress = (quizId: string, right: 'with' | 'without', student?: strin
   return `/print/?${query.toString()}`;
 };
 
-function seenWords({ shown, waitsForTeacher }: HandBackRow): string {
+function seenWords({ shown, waitsForTeacher, notCounted }: HandBackRow): string {
+  // Of an attempt that does not count there is no score to see.
+  if (notCounted) return `no score: ${notCountedWords(notCounted)}`;
   if (shown.length === ASPECTS.length) return 'everything';
   const missing = ASPECTS.filter((aspect) => !shown.includes(aspect));
   if (missing.length <= 2)
     return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
   if (shown.length > 0) return shown.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
-  return waitsForTeacher.length > 0 ? 'nothing, it waits for you' : 'nothing yet';
+  return waitsForTeacher.length > 0 ? 'nothing until you release it' : 'nothing yet';
 }
 
 interface RowProps {
+  readonly index: number;
+  readonly measure: (element: Element | null) => void;
   readonly row: HandBackRow;
   /** True where the plan has something that waits for the teacher's press. */
   readonly byHand: boolean;
 }
 
-function Row({ row, byHand }: RowProps) {
+function Row({ row, byHand, index, measure }: RowProps) {
   const { quiz } = useQuiz();
   const alone = quiz.standing.shownTo[row.studentId] !== undefined;
   const press = async () => {
-    await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
+    const step = await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
     notify(alone ? `Taken back from ${row.name}` : `Shown to ${row.name}`, {
       label: 'Undo',
-      run: () => void undo(quiz.id),
+      run: () => run(() => undoStep(quiz.id, step)),
     });
   };
   const slip = `/sit/?quiz=${encodeURIComponent(quiz.id)}&student=${encodeURIComponent(row.studentId)}`;
   return (
-    <tr className="border-b border-hair align-middle hover:bg-base-200">
+    <tr ref={measure} data-index={index} className="border-b border-hair align-middle hover:bg-base-200">
       <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
-        {row.name}
+        <StudentName name={row.name} apart={row.apart} />
       </th>
       <td className="figures py-2 pr-5 text-right whitespace-nowrap">
         {row.recorded ? (
           <>
-            <span className="font-semibold">{points(row.recorded.score)}</span>
+            <span className="font-semibold">{points(row.recorded.score)}</span>{' '}
+            <span className="text-soft">of {points(row.recorded.outOf)}</span>
             {row.recorded.waiting.n > 0 && (
               <span className="block text-[12.5px] text-saffron-text">
                 +{points(row.recorded.waiting)} to come
@@ -90,7 +98,7 @@ function Row({ row, byHand }: RowProps) {
       </td>
       <td className="py-2 pr-9 text-right whitespace-nowrap">
         {byHand && (alone || row.waitsForTeacher.length > 0) && (
-          <button type="button" className="btn btn-xs btn-outline mr-3" onClick={() => void press()}>
+          <button type="button" className="btn btn-xs btn-outline mr-3" onClick={() => run(press)}>
             {alone ? 'Take back' : 'Show'}
             <span className="sr-only">{alone ? ` from ${row.name}` : ` to ${row.name}`}</span>
           </button>
@@ -118,17 +126,22 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const byHand = ASPECTS.filter((aspect) => plan[aspect] === 'byTeacher');
   const open = byHand.filter((aspect) => quiz.standing.shown[aspect] === undefined);
   const anyone = open.length < byHand.length || Object.keys(quiz.standing.shownTo).length > 0;
+  const [asking, setAsking] = useState(false);
+  const at = useNow();
+  const sitting = isOpen(quiz.standing.opening, at);
   const press = async (show: 'show' | 'takeBack') => {
-    await showAspects(quiz.id, byHand, show);
-    notify(show === 'show' ? 'Shown to everyone who has finished' : 'Taken back from everyone', {
-      label: 'Undo',
-      run: () => void undo(quiz.id),
-    });
+    const step = await showAspects(quiz.id, byHand, show);
+    setAsking(false);
+    const undo = { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) };
+    if (show === 'takeBack') notify('Taken back from everyone', undo);
+    else
+      notify('Shown to everyone who has finished, and to those who hand in later as soon as they do', undo);
   };
+  const show = usePress(() => press('show'));
   if (byHand.length === 0) {
     return (
       <p className="mt-3">
-        By your plan everything appears by itself.{' '}
+        Your plan releases everything automatically.{' '}
         <a className="link-text" href="#plan">
           Change the plan
         </a>{' '}
@@ -137,26 +150,83 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
     );
   }
   const names = byHand.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
+  const openNames = open.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
       <p>
-        Waiting for you by the plan: <strong>{names}</strong>.
+        {open.length > 0 ? (
+          <>
+            Held until you release it: <strong>{openNames}</strong>.
+          </>
+        ) : (
+          <>
+            You have shown to all: <strong>{names}</strong>.
+          </>
+        )}
       </p>
       {open.length > 0 && (
         <button
           type="button"
           className="btn btn-sm btn-primary"
           disabled={rows.length === 0}
-          onClick={() => void press('show')}
+          onClick={() => (sitting ? setAsking(true) : show.start())}
         >
           Show to all
         </button>
       )}
       {anyone && (
-        <button type="button" className="btn btn-sm btn-outline" onClick={() => void press('takeBack')}>
+        <button type="button" className="btn btn-sm btn-outline" onClick={() => run(() => press('takeBack'))}>
           Take back from all
         </button>
       )}
+      {show.error && !asking && <Failed text={show.error} onAgain={show.start} />}
+      {asking && (
+        <Dialog title="Show to all while the quiz is open?" onClose={() => setAsking(false)}>
+          <p>
+            Students can still hand in
+            {quiz.standing.opening?.until
+              ? ` until ${dayAndTimeIn(quiz.standing.opening.until, quiz.content.zone)}`
+              : ''}
+            . Those who have finished see <strong>{openNames}</strong> at once and can pass it on; those who
+            hand in later see it as soon as they do.
+          </p>
+          <DialogFoot
+            label="Show to all"
+            onGo={show.start}
+            onLeave={() => setAsking(false)}
+            disabled={show.busy}
+            error={show.error}
+          />
+        </Dialog>
+      )}
+    </div>
+  );
+}
+
+/** What waits for the closing of a quiz that was never opened, which never comes by the clock. */
+function NeverOpened() {
+  const { quiz } = useQuiz();
+  const waits = ASPECTS.filter((aspect) => quiz.content.plan[aspect] === 'closed');
+  const close = usePress(async () => {
+    const step = await closeQuiz(quiz.id);
+    notify('The quiz is closed', { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
+  });
+  if (quiz.standing.opening !== null || waits.length === 0) return null;
+  return (
+    <div className="mt-3 border-l-2 border-saffron pl-3">
+      <p>
+        This quiz was never opened, and by your plan{' '}
+        <strong>{waits.map((aspect) => ASPECT_NAMES[aspect]).join(', ')}</strong> wait for its closing.{' '}
+        <button
+          type="button"
+          className="link-text cursor-pointer"
+          disabled={close.busy}
+          onClick={close.start}
+        >
+          Close it now
+        </button>
+      </p>
+      {close.error && <Failed className="mt-2" text={close.error} onAgain={close.start} />}
     </div>
   );
 }
@@ -164,9 +234,10 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
 /** Results go back: shown on screen, printed, or as a file for the gradebook. */
 export default function HandBack() {
   const { quiz } = useQuiz();
-  const rows = useRows();
+  const { value: rows, failure, again } = useRows();
   const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
-  const seeing = rows?.filter((row) => row.shown.some((aspect) => aspect !== 'comments')).length ?? 0;
+  const seeing =
+    rows?.filter((row) => !row.notCounted && row.shown.some((aspect) => aspect !== 'comments')).length ?? 0;
   const provisional = rows?.filter((row) => row.recorded?.provisional).length ?? 0;
   return (
     <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
@@ -175,9 +246,13 @@ export default function HandBack() {
           <h1 className="text-[24px]">Hand back</h1>
           <p className="caption figures mt-1">
             {rows === null
-              ? 'Marking …'
-              : `${seeing} of ${rows.length} students see something of their result${provisional > 0 ? `; ${provisional} scores can still change, because answers wait` : ''}`}
+              ? failure
+                ? ''
+                : 'Marking …'
+              : `${seeing} of ${count(rows.length, 'student')} see something of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
           </p>
+          {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
+          {rows !== null && rows.length > 0 && <NeverOpened />}
           {rows !== null && <ShowAll rows={rows} />}
         </div>
         {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nothing has been handed in yet.</p>}
@@ -195,11 +270,12 @@ export default function HandBack() {
                   </th>
                 </tr>
               </thead>
-              <tbody>
-                {rows.map((row) => (
-                  <Row key={row.studentId} row={row} byHand={byHand} />
-                ))}
-              </tbody>
+              <LongRows
+                rows={rows}
+                height={46}
+                keyOf={({ studentId }) => studentId}
+                draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
+              />
             </table>
           </div>
         )}

@@ -1,26 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { DEFAULT_SCORE_COLUMNS, SCORE_COLUMNS, type ScoreColumn } from '@/core/formats/scoresFile';
+import {
+  DEFAULT_SCORE_COLUMNS, SCORE_COLUMNS, SCORE_HEADINGS, type ScoreColumn,
+} from '@/core/formats/scoresFile'; // prettier-ignore
 import { keepScoreColumns, scoreColumns } from '@/store/scoreColumns';
-import { download, fileName } from '@/ui/download';
+import { Failed } from '@/ui/Failed';
+import { run, usePress } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
-import { classWorker } from '@/workers/clients';
+import { saveScores } from '@/ui/saveAnswers';
 
-const NAMES: Readonly<Record<ScoreColumn, string>> = {
-  name: 'Name',
-  number: 'Number',
-  groups: 'Groups',
-  score: 'Recorded score',
-  outOf: 'Out of',
-  percent: 'Per cent',
-  waiting: 'Points waiting',
-  attempts: 'Attempts',
-  handedIn: 'Handed in',
-  late: 'Cost of lateness',
-  comment: 'Comment',
-  questions: 'Each question',
-};
+/** Columns are chosen by the names that they have in the file. */
+const NAMES: Readonly<Record<ScoreColumn, string>> = { ...SCORE_HEADINGS, questions: 'Each question' };
 
 /** The scores as a file with the columns that are wanted; the choice is remembered with the quiz. */
 export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
@@ -31,12 +22,9 @@ export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
   const toggle = (column: ScoreColumn) => {
     const next = SCORE_COLUMNS.filter((one) => (one === column) !== chosen.includes(one));
     setMine(next);
-    void keepScoreColumns(quiz.id, next);
+    run(() => keepScoreColumns(quiz.id, next));
   };
-  const save = async () => {
-    const text = await classWorker().scoresFile(quiz.id, chosen);
-    download(`${fileName(quiz.content.title)}-scores.csv`, text, 'text/csv;charset=utf-8');
-  };
+  const save = usePress(() => saveScores(quiz.id, quiz.content.title, chosen));
   return (
     <section aria-labelledby="scores-file" className="mt-7">
       <h2 id="scores-file" className="text-[15px]">
@@ -59,11 +47,12 @@ export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
       <button
         type="button"
         className="btn btn-sm btn-primary mt-3"
-        disabled={disabled || chosen.length === 0}
-        onClick={() => void save()}
+        disabled={disabled || chosen.length === 0 || save.busy}
+        onClick={save.start}
       >
         <Download size={15} aria-hidden /> Save as CSV
       </button>
+      {save.error && <Failed className="mt-3" text={save.error} onAgain={save.start} />}
     </section>
   );
 }

@@ -3,7 +3,9 @@ import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { showAspects } from '@/store/standing';
 import { dayAndTime } from '@/ui/figures';
+import { undoStep } from '@/store/history';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
 import { Conflict } from '@/ui/Conflict';
 import { useContentField } from '@/ui/useContentField';
@@ -53,8 +55,13 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
   const { quiz } = useQuiz();
   const since = quiz.standing.shown[aspect];
   const press = async (show: 'show' | 'takeBack') => {
-    await showAspects(quiz.id, [aspect], show);
-    notify(show === 'show' ? 'Shown to everyone who has finished' : 'Taken back');
+    const step = await showAspects(quiz.id, [aspect], show);
+    notify(
+      show === 'show'
+        ? 'Shown to everyone who has finished, and to those who hand in later as soon as they do'
+        : 'Taken back',
+      { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) },
+    );
   };
   return (
     <span className="ml-2 inline-flex items-baseline gap-3">
@@ -62,7 +69,7 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
       <button
         type="button"
         className="btn btn-xs btn-outline"
-        onClick={() => void press(since === undefined ? 'show' : 'takeBack')}
+        onClick={() => run(() => press(since === undefined ? 'show' : 'takeBack'))}
       >
         {since === undefined ? 'Show it now' : 'Take it back'}
       </button>
@@ -95,7 +102,7 @@ function Preview() {
           const later =
             !showing.shown && showing.waitsFor === 'closed'
               ? showing.until === null
-                ? 'once the quiz has closed'
+                ? 'once you close the quiz'
                 : `from ${dayAndTime(showing.until)}`
               : !showing.shown && showing.waitsFor === 'byTeacher'
                 ? 'once you show it'
@@ -127,7 +134,7 @@ export default function Plan() {
       <div className="bg-paper px-9 py-7 max-sm:px-4">
         <h1 className="text-[24px]">Reveal plan</h1>
         <p className="caption mt-1">
-          What each student sees of their result, and when. Changes hold at once, for everyone.
+          What each student sees of their result, and when. Changes take effect immediately, for everyone.
         </p>
         <Conflict
           draft={plan}

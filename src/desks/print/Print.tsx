@@ -1,16 +1,19 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { pictureBlob } from '@/store/media';
+import { Boundary } from '@/ui/Boundary';
+import { Commands } from '@/ui/Commands';
+import { Failed } from '@/ui/Failed';
+import { readingFailed, startingFailed } from '@/ui/failureWords';
 import { count, dayAndTime } from '@/ui/figures';
 import { PictureSource } from '@/ui/Picture';
 import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
+import { useQuery } from '@/ui/useQuery';
 import { useReady } from '@/ui/useReady';
 import { classWorker } from '@/workers/clients';
 import type { PrintedSlip } from '@/workers/classDesk';
 
-type Loaded = 'loading' | 'failed' | { readonly title: string; readonly slips: readonly PrintedSlip[] };
-
 function Page({ title, printed }: { readonly title: string; readonly printed: PrintedSlip }) {
-  const { name, number, groups, attempt, recorded, slip } = printed;
+  const { name, number, email, groups, attempt, recorded, slip } = printed;
   return (
     <section
       aria-label={`Slip of ${name}`}
@@ -19,11 +22,12 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
       <p className="caption">{title}</p>
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2 className="mt-1 text-[22px] break-words">{name}</h2>
-        <p className="figures caption">{[number, ...groups].filter(Boolean).join(' · ')}</p>
+        <p className="figures caption">{[number || email, ...groups].filter(Boolean).join(' · ')}</p>
       </div>
       <p className="caption figures">
-        {slip.byItself ? 'Taken as it stood ' : 'Handed in '}
-        {dayAndTime(slip.finishedAt)}
+        {!slip.timeKnown
+          ? 'From a file'
+          : `${slip.byItself ? 'Collected as it was, ' : 'Handed in '}${dayAndTime(slip.finishedAt)}`}
         {attempt.of > 1 && `, attempt ${attempt.number} of ${attempt.of}`}
       </p>
       {slip.score && <SlipScore score={slip.score} />}
@@ -38,35 +42,42 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
   );
 }
 
-/** Slips for paper: one student a page, with or without the right answers. */
+/** Slips for paper: one student per page, with or without the right answers. */
 export function Print() {
+  return (
+    <Boundary name="print">
+      <Slips />
+    </Boundary>
+  );
+}
+
+function Slips() {
   const query = new URLSearchParams(location.search);
   const quizId = query.get('quiz') ?? '';
   const student = query.get('student');
   const [right, setRight] = useState<'with' | 'without'>(
     query.get('right') === 'without' ? 'without' : 'with',
   );
-  const [loaded, setLoaded] = useState<Loaded>('loading');
   const ready = useReady();
-  useEffect(() => {
-    if (ready !== 'ready') return;
-    let current = true;
-    classWorker()
-      .printed(quizId, right, student ? [student] : null)
-      .then(
-        (found) => current && setLoaded(found),
-        () => current && setLoaded('failed'),
-      );
-    return () => {
-      current = false;
-    };
-  }, [ready, quizId, right, student]);
-  const slips = typeof loaded === 'object' ? loaded.slips : [];
+  const { value, failure, again } = useQuery(
+    async () => (ready === 'ready' ? classWorker().printed(quizId, right, student ? [student] : null) : null),
+    [ready, quizId, right, student],
+  );
+  const trouble = ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure); // prettier-ignore
+  const slips = value?.slips ?? [];
+  const actions = [
+    { name: 'Print', run: () => print() },
+    {
+      name: 'Go to the quiz',
+      run: () => location.assign(`/quiz/?id=${encodeURIComponent(quizId)}#handback`),
+    },
+    { name: 'Go to the Shelf', run: () => location.assign('/') },
+  ];
   return (
     <PictureSource value={pictureBlob}>
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line bg-paper px-6 py-3 print:hidden">
         <h1 className="text-[18px]">Printed slips</h1>
-        <p className="caption flex-1">{count(slips.length, 'page')} and more where a slip is long</p>
+        <p className="caption flex-1">{count(slips.length, 'slip')}; long ones run on to a second page</p>
         <label className="flex items-center gap-2">
           <input
             type="checkbox"
@@ -84,17 +95,16 @@ export function Print() {
         >
           Print
         </button>
+        <Commands actions={actions} />
       </header>
       <main>
-        {loaded === 'loading' && <p className="py-16 text-center text-soft">Marking …</p>}
-        {(loaded === 'failed' || ready === 'forbidden') && (
-          <p className="py-16 text-center">This quiz is not in this browser.</p>
-        )}
-        {typeof loaded === 'object' && slips.length === 0 && (
+        {!value && !trouble && <p className="py-16 text-center text-soft">Marking …</p>}
+        {trouble && <Failed className="mx-auto my-12 max-w-2xl" text={trouble} onAgain={again} />}
+        {value && slips.length === 0 && (
           <p className="py-16 text-center">No attempt counts yet, so there is nothing to print.</p>
         )}
-        {typeof loaded === 'object' &&
-          slips.map((printed) => <Page key={printed.studentId} title={loaded.title} printed={printed} />)}
+        {value &&
+          slips.map((printed) => <Page key={printed.studentId} title={value.title} printed={printed} />)}
       </main>
     </PictureSource>
   );

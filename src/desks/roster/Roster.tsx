@@ -1,48 +1,80 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronLeft } from 'lucide-react';
-import { useRef } from 'react';
+import { useMemo, useState } from 'react';
 import type { Student } from '@/core/quiz/attempt';
-import { CLASS_LIST } from '@/store/history';
+import { CLASS_LIST, redo, undo } from '@/store/history';
 import { everyStudent, setRemoved } from '@/store/roster';
+import { Boundary } from '@/ui/Boundary';
+import { Commands } from '@/ui/Commands';
+import { startingFailed } from '@/ui/failureWords';
 import { count } from '@/ui/figures';
+import { LongRows } from '@/ui/LongRows';
 import { NewStudent } from '@/ui/NewStudent';
 import { NoticeBar } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { UndoButtons } from '@/ui/UndoButtons';
 import { StorageTrouble } from '@/ui/StorageTrouble';
-import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { switchTheme, ThemeSwitch } from '@/ui/ThemeSwitch';
 import { useReady } from '@/ui/useReady';
 import { RosterFile } from './RosterFile';
 import { RosterRow } from './RosterRow';
 
-/** By number; those without one at the end, where they were added. */
-const byNumberAndName = (a: Student, b: Student): number =>
-  Number(a.number === '') - Number(b.number === '') ||
-  a.number.localeCompare(b.number, undefined, { numeric: true }) ||
-  a.name.localeCompare(b.name);
+type SortBy = 'name' | 'surname' | 'number';
 
-/** The order in which the page was opened, new ones at the end: a row must not jump away while its number is typed. */
-function useSteadyOrder(students: readonly Student[]): readonly Student[] {
-  const order = useRef<readonly string[]>([]);
-  const known = new Set(order.current);
-  const added = students.filter((student) => !known.has(student.id)).sort(byNumberAndName);
-  order.current = [...order.current, ...added.map((student) => student.id)];
-  const byId = new Map(students.map((student) => [student.id, student]));
-  return order.current.flatMap((id) => byId.get(id) ?? []);
+/** The last word of a name: what lists by surname go by. */
+const surname = (name: string): string => name.trim().split(/\s+/).at(-1) ?? '';
+
+const collator = new Intl.Collator(undefined, { numeric: true });
+const byName = (a: Student, b: Student): number => collator.compare(a.name, b.name);
+const SORTS: Readonly<Record<SortBy, (a: Student, b: Student) => number>> = {
+  name: byName,
+  surname: (a, b) => collator.compare(surname(a.name), surname(b.name)) || byName(a, b),
+  number: (a, b) =>
+    Number(a.number === '') - Number(b.number === '') || collator.compare(a.number, b.number) || byName(a, b),
+};
+
+/** Keeps its order while names and numbers are edited: a row must not jump away under the hand. New ones come at the end. */
+function steady(order: readonly string[], students: readonly Student[], sort: SortBy): readonly string[] {
+  const known = new Set(order);
+  const there = new Set(students.map(({ id }) => id));
+  const added = students.filter(({ id }) => !known.has(id)).sort(SORTS[sort]);
+  const kept = order.filter((id) => there.has(id));
+  return added.length === 0 && kept.length === order.length ? order : [...kept, ...added.map(({ id }) => id)];
 }
 
-function namesakeOf(student: Student, all: readonly Student[]): Student | null {
-  const name = student.name.trim().toLocaleLowerCase();
-  return (
-    all.find((other) => other.id !== student.id && other.name.trim().toLocaleLowerCase() === name) ?? null
+/** The list in the order asked for, which is worked out anew only when another one is asked for. */
+function useListed(students: readonly Student[], sort: SortBy): readonly Student[] {
+  const [sorted, setSorted] = useState<{ by: SortBy; order: readonly string[] }>({ by: sort, order: [] });
+  const order = steady(sorted.by === sort ? sorted.order : [], students, sort);
+  if (sorted.by !== sort || sorted.order !== order) setSorted({ by: sort, order });
+  const byId = new Map(students.map((student) => [student.id, student]));
+  return order.flatMap((id) => byId.get(id) ?? []);
+}
+
+/** Another student of the same name, for each who has one. */
+function namesakesOf(students: readonly Student[]): ReadonlyMap<string, Student> {
+  const byName = new Map<string, Student[]>();
+  for (const student of students) {
+    const key = student.name.trim().toLocaleLowerCase();
+    byName.set(key, [...(byName.get(key) ?? []), student]);
+  }
+  const pairs = [...byName.values()].filter((all) => all.length > 1);
+  return new Map(
+    pairs.flatMap((all) =>
+      all.map((one) => [one.id, all.find((other) => other !== one) as Student] as const),
+    ),
   );
 }
+
+const holds = ({ name, number, email, groups }: Student, wanted: string): boolean =>
+  [name, number, email, ...groups].some((text) => text.toLocaleLowerCase().includes(wanted));
 
 function TakenOff({ students }: { readonly students: readonly Student[] }) {
   if (students.length === 0) return null;
   return (
     <section aria-labelledby="taken-off" className="mt-6">
       <h2 id="taken-off" className="text-[15px]">
-        Taken off, with their work kept
+        Removed (their work is kept)
       </h2>
       <ul className="mt-1">
         {students.map((student) => (
@@ -51,7 +83,7 @@ function TakenOff({ students }: { readonly students: readonly Student[] }) {
             <button
               type="button"
               className="link-text cursor-pointer"
-              onClick={() => void setRemoved(student.id, 'back')}
+              onClick={() => run(() => setRemoved(student.id, 'back'))}
             >
               Put back
             </button>
@@ -62,11 +94,66 @@ function TakenOff({ students }: { readonly students: readonly Student[] }) {
   );
 }
 
-/** The class list: number, name and groups, edited in place or taken from a file. */
+const ACTIONS = [
+  { name: 'Go to the Shelf', run: () => location.assign('/') },
+  { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(CLASS_LIST)) },
+  { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(CLASS_LIST)) },
+  { name: 'Light or dark', run: switchTheme },
+];
+
+/** The class list: number, name, address and groups, edited in place or imported from a file. */
 export function Roster() {
+  return (
+    <Boundary name="class list">
+      <List />
+    </Boundary>
+  );
+}
+
+interface ToolsProps {
+  readonly search: string;
+  readonly onSearch: (search: string) => void;
+  readonly sort: SortBy;
+  readonly onSort: (sort: SortBy) => void;
+}
+
+function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
+  return (
+    <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
+      <input
+        type="search"
+        className="lined-field !w-56"
+        aria-label="Find a student"
+        placeholder="Find a student"
+        value={search}
+        onChange={(event) => onSearch(event.target.value)}
+      />
+      <label className="text-soft">
+        Sorted by{' '}
+        <select
+          className="sentence-part"
+          value={sort}
+          onChange={(event) => onSort(event.target.value as SortBy)}
+        >
+          <option value="name">name</option>
+          <option value="surname">last name</option>
+          <option value="number">number</option>
+        </select>
+      </label>
+    </div>
+  );
+}
+
+function List() {
   const ready = useReady();
   const all = useLiveQuery(async () => (ready === 'ready' ? everyStudent() : null), [ready], null);
-  const listed = useSteadyOrder(all?.filter((student) => student.removedAt === null) ?? []);
+  const [search, setSearch] = useState('');
+  const [sort, setSort] = useState<SortBy>('name');
+  const present = useMemo(() => all?.filter((student) => student.removedAt === null) ?? [], [all]);
+  const listed = useListed(present, sort);
+  const namesakes = useMemo(() => namesakesOf(present), [present]);
+  const wanted = search.trim().toLocaleLowerCase();
+  const shown = wanted === '' ? listed : listed.filter((student) => holds(student, wanted));
   const off = all?.filter((student) => student.removedAt !== null) ?? [];
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
@@ -75,6 +162,7 @@ export function Roster() {
           <ChevronLeft size={18} aria-hidden />
         </a>
         <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+        <Commands actions={ACTIONS} />
         {ready === 'ready' && <UndoButtons scope={CLASS_LIST} />}
         <ThemeSwitch />
       </header>
@@ -85,35 +173,48 @@ export function Roster() {
             <h1 className="text-[24px]">Class list</h1>
             <p className="caption mt-1">
               {all === null
-                ? 'Fetching the list …'
-                : `${count(listed.length, 'student')}. Everyone here sits every quiz that is open.`}
+                ? 'Loading the list …'
+                : `${count(listed.length, 'student')}. Everyone here can take every quiz that is open.`}
             </p>
           </div>
           {ready !== 'ready' && ready !== 'starting' && (
             <p role="alert" className="mx-9 mt-4 border-l-2 border-saffron bg-wash px-4 py-3">
-              This browser does not let Yentrel keep anything. Open it in an ordinary window.
+              {startingFailed(ready)}
             </p>
           )}
           {all !== null && listed.length === 0 && (
-            <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or take a file in.</p>
+            <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or import a file.</p>
           )}
-          {listed.length > 0 && (
+          {listed.length > 1 && <Tools search={search} onSearch={setSearch} sort={sort} onSort={setSort} />}
+          {listed.length > 0 && shown.length === 0 && (
+            <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
+          )}
+          {shown.length > 0 && (
             <table className="mt-4 w-full">
               <thead>
                 <tr className="label-small border-b border-line text-left">
                   <th className="pb-1 pl-9 font-semibold">Number</th>
                   <th className="pb-1 font-semibold">Name</th>
+                  <th className="pb-1 font-semibold">E-mail</th>
                   <th className="pb-1 font-semibold">Groups</th>
                   <th className="pb-1">
-                    <span className="sr-only">Take off</span>
+                    <span className="sr-only">Remove</span>
                   </th>
                 </tr>
               </thead>
-              <tbody>
-                {listed.map((student) => (
-                  <RosterRow key={student.id} student={student} namesake={namesakeOf(student, listed)} />
-                ))}
-              </tbody>
+              <LongRows
+                rows={shown}
+                height={42}
+                keyOf={({ id }) => id}
+                draw={(student, at) => (
+                  <RosterRow
+                    key={student.id}
+                    student={student}
+                    namesake={namesakes.get(student.id) ?? null}
+                    {...at}
+                  />
+                )}
+              />
             </table>
           )}
           <NewStudent label="Add" />

@@ -3,12 +3,18 @@ import type { RosterUse } from '@/core/formats/rosterFile';
 import type { Table } from '@/core/formats/table';
 import type { Student } from '@/core/quiz/attempt';
 import { importRoster } from '@/store/roster';
+import { CLASS_LIST, undoStep } from '@/store/history';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
 import { count } from '@/ui/figures';
+import { HeadingLine } from '@/ui/HeadingLine';
 import { notify } from '@/ui/notices';
+import { run, usePress } from '@/ui/press';
 import { RowProblems } from '@/ui/RowProblems';
 import { TableFile } from '@/ui/TableFile';
+import { useQuery } from '@/ui/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { RosterPreview } from '@/workers/classDesk';
 
@@ -16,13 +22,13 @@ const USES: Readonly<Record<RosterUse, string>> = {
   name: 'name, or last name',
   firstName: 'first name',
   number: 'number',
+  email: 'e-mail address',
   groups: 'groups',
   ignored: 'is ignored',
 };
 
 interface PreviewProps {
   readonly table: Table;
-  readonly first: RosterPreview;
   readonly students: readonly Student[];
   readonly onClose: () => void;
 }
@@ -44,10 +50,11 @@ function Changes({
             <span className="w-20 text-soft">{known ? 'changed' : 'new'}</span>
             <span className="font-semibold">{student.name}</span>
             <span className="figures">{student.number}</span>
+            <span>{student.email}</span>
             <span>{student.groups.join(', ')}</span>
             {old && (
               <span className="text-soft">
-                was {[old.name, old.number, old.groups.join(', ')].filter(Boolean).join(' · ')}
+                was {[old.name, old.number, old.email, old.groups.join(', ')].filter(Boolean).join(' · ')}
               </span>
             )}
           </li>
@@ -57,22 +64,37 @@ function Changes({
   );
 }
 
-function Preview({ table, first, students, onClose }: PreviewProps) {
-  const [preview, setPreview] = useState(first);
-  const { columns, changes, unchanged, problems } = preview;
-  const choose = async (index: number, use: RosterUse) => {
-    const next = columns.map((column, at) =>
-      at === index ? use : column === use && use !== 'ignored' ? 'ignored' : column,
+function Preview({ table: read, students, onClose }: PreviewProps) {
+  const [table, setTable] = useState(read);
+  const [chosen, setChosen] = useState<RosterUse[] | null>(null);
+  const { value, failure, again } = useQuery(
+    async () => ({ table, preview: await classWorker().previewRoster(table, chosen) }),
+    [table, chosen],
+  );
+  const preview = value?.table === table ? value.preview : null;
+  const { columns = [], changes = [], unchanged = 0, problems = [] } = preview ?? {};
+  const refused = problems.filter(({ row }) => row === 'refused');
+  const choose = (index: number, use: RosterUse) =>
+    setChosen(
+      columns.map((column, at) =>
+        at === index ? use : column === use && use !== 'ignored' && use !== 'groups' ? 'ignored' : column,
+      ),
     );
-    setPreview(await classWorker().previewRoster(table, next));
-  };
-  const take = async () => {
-    await importRoster(changes);
-    notify(`${count(changes.length, 'row')} taken into the class list`);
+  const take = usePress(async () => {
+    const step = await importRoster(changes);
+    const undo = step === null ? null : { label: 'Undo', run: () => run(() => undoStep(CLASS_LIST, step)) };
+    notify(`${count(changes.length, 'student')} imported into the class list`, undo);
     onClose();
-  };
+  });
   return (
-    <Dialog title="What do the columns hold?" onClose={onClose} wide>
+    <Dialog title="What is in each column?" onClose={onClose} wide>
+      <HeadingLine
+        table={table}
+        onTable={(next) => {
+          setChosen(null);
+          setTable(next);
+        }}
+      />
       <ul className="grid grid-cols-3 gap-x-6 gap-y-2 max-md:grid-cols-1">
         {table.header.map((heading, index) => (
           <li key={index} className="flex items-baseline gap-2">
@@ -81,7 +103,7 @@ function Preview({ table, first, students, onClose }: PreviewProps) {
               className="lined-field !w-44"
               aria-label={`Column ${heading || index + 1}`}
               value={columns[index] ?? 'ignored'}
-              onChange={(event) => void choose(index, event.target.value as RosterUse)}
+              onChange={(event) => choose(index, event.target.value as RosterUse)}
             >
               {Object.entries(USES).map(([use, words]) => (
                 <option key={use} value={use}>
@@ -95,34 +117,38 @@ function Preview({ table, first, students, onClose }: PreviewProps) {
       <div className="mt-4" aria-live="polite">
         <p>
           {count(changes.filter((change) => !change.known).length, 'new student')},{' '}
-          {changes.filter((change) => change.known).length} changed, {unchanged} as they are. Nobody is taken
-          off.
+          {changes.filter((change) => change.known).length} changed, {unchanged} unchanged. Nobody will be
+          removed.
         </p>
-        <Changes preview={preview} students={students} />
-        <RowProblems title="Not taken in:" problems={problems} />
+        {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
+        {preview && <Changes preview={preview} students={students} />}
+        <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />
+        <RowProblems
+          title="Imported, but worth a look:"
+          problems={problems.filter(({ row }) => row === 'kept')}
+        />
       </div>
       <DialogFoot
-        label={`Take in ${count(changes.length, 'row')}`}
-        onGo={() => void take()}
+        label={take.busy ? 'Importing …' : `Import ${count(changes.length, 'student')}`}
+        onGo={take.start}
         onLeave={onClose}
-        disabled={changes.length === 0}
+        disabled={changes.length === 0 || take.busy}
+        error={take.error}
       />
     </Dialog>
   );
 }
 
-/** A class list from a file, seen before it is taken in. */
+/** A class list from a file, seen before it is imported. */
 export function RosterFile({ students }: { readonly students: readonly Student[] }) {
-  const [read, setRead] = useState<{ table: Table; first: RosterPreview } | null>(null);
-  const open = async (table: Table) =>
-    setRead({ table, first: await classWorker().previewRoster(table, null) });
+  const [read, setRead] = useState<Table | null>(null);
   return (
     <section aria-label="Class list from a file">
-      <TableFile label="Class list file" title="Class list from a file" onTable={(table) => void open(table)}>
-        CSV or XLSX, one row a student with a heading row: name, number, groups. You see what would change
+      <TableFile label="Class list file" title="Class list from a file" onTable={setRead}>
+        CSV or XLSX, one row per student: name, number, e-mail address, groups. You see what would change
         before it does.
       </TableFile>
-      {read && <Preview {...read} students={students} onClose={() => setRead(null)} />}
+      {read && <Preview table={read} students={students} onClose={() => setRead(null)} />}
     </section>
   );
 }

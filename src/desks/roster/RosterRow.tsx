@@ -1,7 +1,9 @@
 import { X } from 'lucide-react';
 import type { Student } from '@/core/quiz/attempt';
 import { saveStudent, setRemoved } from '@/store/roster';
+import { CLASS_LIST, undoStep } from '@/store/history';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { useTextDraft } from '@/ui/useTextDraft';
 
 const groupsOf = (text: string): string[] =>
@@ -11,10 +13,12 @@ interface Props {
   readonly student: Student;
   /** Another student of the same name, if there is one. */
   readonly namesake: Student | null;
+  readonly index: number;
+  readonly measure: (element: Element | null) => void;
 }
 
 /** One student, edited in place. An empty name is not taken: the last one stays. */
-export function RosterRow({ student, namesake }: Props) {
+export function RosterRow({ student, namesake, index, measure }: Props) {
   const { id } = student;
   const [name, editName] = useTextDraft({
     name: `name:${id}`,
@@ -27,6 +31,12 @@ export function RosterRow({ student, namesake }: Props) {
     save: (text) => saveStudent(id, { number: text.trim() }),
     normal: (text) => text.trim(),
   });
+  const [email, editEmail] = useTextDraft({
+    name: `email:${id}`,
+    stored: student.email,
+    save: (text) => saveStudent(id, { email: text.trim() }),
+    normal: (text) => text.trim(),
+  });
   const [groups, editGroups] = useTextDraft({
     name: `groups:${id}`,
     stored: student.groups.join(', '),
@@ -34,17 +44,19 @@ export function RosterRow({ student, namesake }: Props) {
     normal: (text) => groupsOf(text).join(', '),
   });
   const remove = async () => {
-    await setRemoved(student.id, 'off');
-    notify(`${student.name} is off the class list; the work stays`, {
+    const step = await setRemoved(student.id, 'off');
+    notify(`${student.name} is removed from the class list; the work is kept`, {
       label: 'Undo',
-      run: () => void setRemoved(student.id, 'back'),
+      run: () => run(() => undoStep(CLASS_LIST, step)),
     });
   };
+  const apart = student.number || student.email;
   return (
-    <tr className="border-b border-hair hover:bg-base-200">
-      <td className="w-28 py-1 pr-3 pl-9">
+    <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
+      <td className="w-40 py-1 pr-3 pl-9">
         <input
           className="plain-field figures"
+          title={number}
           aria-label={`Number of ${student.name}`}
           placeholder="none"
           maxLength={60}
@@ -64,11 +76,23 @@ export function RosterRow({ student, namesake }: Props) {
         />
         {namesake && (
           <p className="text-[13px] text-saffron-text">
-            {student.number && namesake.number
-              ? `Same name as number ${namesake.number}: told apart by their numbers`
-              : 'Two have this name: give both a number, so that files can tell them apart'}
+            {apart && (namesake.number || namesake.email)
+              ? `Same name as ${namesake.number || namesake.email}: told apart by that`
+              : 'Two have this name: give both a number or an e-mail address, so that files can tell them apart'}
           </p>
         )}
+      </td>
+      <td className="py-1 pr-3">
+        <input
+          className="plain-field"
+          type="email"
+          aria-label={`E-mail address of ${student.name}`}
+          placeholder="none"
+          title={email}
+          maxLength={254}
+          value={email}
+          onChange={(event) => editEmail(event.target.value)}
+        />
       </td>
       <td className="py-1 pr-3">
         <input
@@ -85,7 +109,7 @@ export function RosterRow({ student, namesake }: Props) {
           className="icon-button"
           aria-label={`Take ${student.name} off the list`}
           title="Take off the list"
-          onClick={() => void remove()}
+          onClick={() => run(remove)}
         >
           <X size={15} aria-hidden />
         </button>

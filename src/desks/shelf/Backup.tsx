@@ -6,7 +6,9 @@ import { now } from '@/store/clock';
 import { Dialog } from '@/ui/Dialog';
 import { downloadBytes } from '@/ui/download';
 import { count } from '@/ui/figures';
+import { Failed } from '@/ui/Failed';
 import { notify } from '@/ui/notices';
+import { run, usePress } from '@/ui/press';
 import { useNow } from '@/ui/useNow';
 import { classWorker } from '@/workers/clients';
 import { backupName } from './backupName';
@@ -19,7 +21,7 @@ const UNSEEN = 400;
 
 function ageWords({ at, changedSince }: BackupState, time: number): string {
   if (at === null) return 'No backup has been made yet.';
-  return `The last backup is of ${daysAgo(at, time)}${changedSince ? '; things have changed since' : ', and nothing has changed since'}.`;
+  return `Last backup: ${daysAgo(at, time)}. ${changedSince ? 'Changes have been made since' : 'Nothing has changed since'}.`;
 }
 
 /** How far a large backup has come, with a way to stop it. */
@@ -61,13 +63,16 @@ function useFolder(state: BackupState | null): 'asking' | 'failed' | null {
   useEffect(() => {
     if (!watched) return;
     let current = true;
-    const run = async () => {
+    const back = async () => {
       if (!latest.current) return;
       const result = await backUpIntoFolder(latest.current);
       if (current) setTrouble(result === 'prompt' ? 'asking' : result === 'failed' ? 'failed' : null);
     };
-    void run();
-    const timer = setInterval(() => void run(), EVERY);
+    const go = (): void => {
+      back().catch(() => current && setTrouble('failed'));
+    };
+    go();
+    const timer = setInterval(go, EVERY);
     return () => {
       current = false;
       clearInterval(timer);
@@ -82,26 +87,31 @@ export function Backup() {
   const time = useNow();
   const trouble = useFolder(state);
   const [going, setGoing] = useState<{ done: number; of: number } | null>(null);
+  const [troubles, setTroubles] = useState<readonly string[]>([]);
   const stopped = useRef(false);
-  if (!state) return null;
-  const backUp = async () => {
+  const backUp = usePress(async () => {
+    setTroubles([]);
     stopped.current = false;
     const begun = now();
     const progress = proxy((done: number, of: number) => {
       if (!stopped.current && now() - begun > UNSEEN) setGoing({ done, of });
       return !stopped.current;
     });
-    const made = await classWorker().saveBackup(progress);
-    setGoing(null);
+    const made = await classWorker()
+      .saveBackup(progress)
+      .finally(() => setGoing(null));
     if (!made || stopped.current) return;
     const at = now();
     downloadBytes(backupName(at), made.bytes);
-    await keepBackedUp(at, made.stamp);
-    notify(`${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work`);
-  };
+    setTroubles(made.troubles);
+    // A backup with a gap is no reason to rest: its age is remembered only where everything is in it.
+    if (made.troubles.length === 0) await keepBackedUp(at, made.stamp);
+    notify(`${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work, and read back`);
+  });
+  if (!state) return null;
   const choose = async () => {
     if (await chooseFolder())
-      notify('From now on this folder gets a backup by itself while the Shelf is open');
+      notify('From now on this folder gets a backup automatically while the Shelf is open');
   };
   const again = async () => {
     if (state.folder && (await askAgain(state.folder))) await backUpIntoFolder(state);
@@ -110,34 +120,50 @@ export function Backup() {
     <div className="max-w-lg" aria-live="polite">
       <p>
         {ageWords(state, time)}{' '}
-        <button type="button" className="link-text cursor-pointer" onClick={() => void backUp()}>
+        <button
+          type="button"
+          className="link-text cursor-pointer"
+          disabled={backUp.busy}
+          onClick={backUp.start}
+        >
           Back up everything now
         </button>
         {foldersAllowed() && !state.folder && (
           <>
             {' '}
             or{' '}
-            <button type="button" className="link-text cursor-pointer" onClick={() => void choose()}>
-              into a folder by itself
+            <button type="button" className="link-text cursor-pointer" onClick={() => run(choose)}>
+              set up automatic backups to a folder
             </button>
           </>
         )}
       </p>
       {state.folder && (
         <p className="mt-1">
-          Backups go into the folder <strong>{state.folder.name || 'chosen'}</strong> by themselves.{' '}
+          Backups go to the folder <strong>{state.folder.name || 'chosen'}</strong> automatically.{' '}
           {trouble === 'asking' && (
-            <button type="button" className="link-text cursor-pointer" onClick={() => void again()}>
-              The browser wants your leave again
+            <button type="button" className="link-text cursor-pointer" onClick={() => run(again)}>
+              Give the browser permission again
             </button>
           )}
           {trouble === 'failed' && (
             <span className="text-saffron-text">The folder cannot be written to. </span>
           )}{' '}
-          <button type="button" className="link-text cursor-pointer" onClick={() => void forgetFolder()}>
-            No longer
+          <button type="button" className="link-text cursor-pointer" onClick={() => run(forgetFolder)}>
+            Stop automatic backups
           </button>
         </p>
+      )}
+      {backUp.error && <Failed className="mt-2" text={backUp.error} onAgain={backUp.start} />}
+      {troubles.length > 0 && (
+        <div role="alert" className="mt-2 border-l-2 border-saffron bg-wash px-3 py-2 text-ink">
+          <p>The backup was saved and read back. This much of it cannot be restored:</p>
+          <ul className="list-disc pl-5">
+            {troubles.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+        </div>
       )}
       {going && (
         <Going

@@ -3,16 +3,17 @@ import { removeDemo, resetDemo } from '@/store/shelf';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
 import { notify } from '@/ui/notices';
+import { usePress } from '@/ui/press';
 
 /** The made-up school can be put back as it was, or taken away to start empty. */
 export function DemoData() {
   const [asking, setAsking] = useState<'reset' | 'empty' | null>(null);
-  const act = async () => {
+  const act = usePress(async () => {
     if (asking === 'reset') await resetDemo();
     else await removeDemo();
-    notify(asking === 'reset' ? 'The demo school is as on the first day' : 'The demo school is gone');
+    notify(asking === 'reset' ? 'The demo school is as on the first day' : 'The demo school is removed');
     setAsking(null);
-  };
+  });
   return (
     <p>
       Demo school:{' '}
@@ -30,13 +31,15 @@ export function DemoData() {
         >
           <p>
             {asking === 'reset'
-              ? 'The demo quiz, its class and all their work become as they were on the first visit. Your changes to them go; your own quizzes stay.'
-              : 'The demo quiz with all work in it is removed, and its class too, but for students who have work in your own quizzes. Those stay as they are.'}
+              ? 'The demo quiz, its class and all their work become as they were on the first visit. Your changes to them will be lost; your own quizzes are kept.'
+              : 'The demo quiz with all work in it is removed, and its class too, except students who have work in your own quizzes. Those are kept.'}
           </p>
           <DialogFoot
             label={asking === 'reset' ? 'Reset it' : 'Remove it'}
-            onGo={() => void act()}
+            onGo={act.start}
             onLeave={() => setAsking(null)}
+            disabled={act.busy}
+            error={act.error}
           />
         </Dialog>
       )}

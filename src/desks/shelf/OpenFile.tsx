@@ -2,9 +2,12 @@ import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
 import { Choice } from '@/ui/Choice';
 import { count } from '@/ui/figures';
+import { failureOf } from '@/store/failure';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
+import { readingFailed } from '@/ui/failureWords';
 import { notify } from '@/ui/notices';
+import { run, usePress } from '@/ui/press';
 import { classWorker } from '@/workers/clients';
 import type { Opened, OpenedQuiz } from '@/workers/classDesk';
 import { OpenedBackupDialog } from './OpenedBackup';
@@ -22,39 +25,26 @@ type Way = 'itself' | 'copy' | 'changes';
 /** What can be done with the file, the usual thing first. */
 function waysOf({ here, class: part }: OpenedQuiz): readonly (readonly [Way, string, string])[] {
   if (!here) return [['itself', 'Put it on the Shelf', '']];
-  const copy = ['copy', 'Put it beside mine, as a copy', ''] as const;
+  const copy = ['copy', 'Add it as a copy', ''] as const;
   if (part)
     return [
       copy,
       [
         'itself',
-        'Put it in place of mine',
+        'Replace my quiz',
         'Your quiz and all work in it are replaced by what the file holds. This cannot be undone: back up first.',
       ],
     ];
   if (here.changes.length === 0) return [copy];
-  return [
-    ['changes', 'Take the changes over into mine', 'Work that is there stays. It can be undone.'],
-    copy,
-  ];
+  return [['changes', 'Apply the changes to my quiz', 'Student work is kept. It can be undone.'], copy];
 }
 
 /** What a quiz file holds, and what is to be done with it. */
 function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
   const ways = waysOf(opened);
   const [way, setWay] = useState<Way>(ways[0]?.[0] ?? 'copy');
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string | null>(null);
-  const { share, here, class: part } = opened;
-  const take = async () => {
-    setBusy(true);
-    try {
-      onTaken(await classWorker().takeQuiz(opened.token, way));
-    } catch {
-      setBusy(false);
-      setError('The browser could not store it: nothing was taken in. Free some space and try again.');
-    }
-  };
+  const { share, here, class: part, texts } = opened;
+  const take = usePress(async () => onTaken(await classWorker().takeQuiz(opened.token, way)));
   return (
     <Dialog title={opened.title || 'Untitled quiz'} onClose={onClose}>
       <p>
@@ -70,11 +60,29 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
         )}
       </p>
       {share?.note && <p className="mt-2 border-l-2 border-line pl-3 whitespace-pre-line">{share.note}</p>}
+      {texts.length > 0 && (
+        <div className="mt-3">
+          <p>
+            These texts could not be saved when the file was made. They are not imported: copy what you need.
+          </p>
+          <ul
+            className="mt-1 max-h-40 list-disc overflow-y-auto pl-5"
+            tabIndex={0}
+            aria-label="Texts in the file"
+          >
+            {texts.map(({ name, text }) => (
+              <li key={name} className="break-words whitespace-pre-line">
+                {text}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {here && (
         <div className="mt-4">
           <p>
-            This quiz lies on your Shelf already
-            {here.changes.length === 0 ? ', and the file says the same.' : '. The file changes:'}
+            This quiz is already on your Shelf
+            {here.changes.length === 0 ? ', and the file is identical.' : '. The file changes:'}
           </p>
           {here.changes.length > 0 && (
             <ul
@@ -91,7 +99,7 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
       )}
       {ways.length > 1 && (
         <fieldset className="mt-4 space-y-2">
-          <legend className="caption mb-1">What shall happen?</legend>
+          <legend className="caption mb-1">What would you like to do?</legend>
           {ways.map(([name, label, hint]) => (
             <Choice
               key={name}
@@ -105,11 +113,11 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
         </fieldset>
       )}
       <DialogFoot
-        label={ways.length === 1 && ways[0] ? ways[0][1] : 'Take it in'}
-        onGo={() => void take()}
+        label={ways.length === 1 && ways[0] ? ways[0][1] : 'Import it'}
+        onGo={take.start}
         onLeave={onClose}
-        disabled={busy}
-        error={error}
+        disabled={take.busy}
+        error={take.error}
         first={ways.length === 1}
       />
     </Dialog>
@@ -126,7 +134,7 @@ function Problems({
   readonly onClose: () => void;
 }) {
   return (
-    <Dialog title="This file cannot be taken in" onClose={onClose}>
+    <Dialog title="This file cannot be imported" onClose={onClose}>
       <p role="alert">{name}: nothing was changed.</p>
       <ul className="mt-2 list-disc pl-5">
         {problems.map((text) => (
@@ -158,10 +166,15 @@ export function OpenFile() {
       return;
     }
     setState({ is: 'reading' });
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    const result = await classWorker().openFile(transfer(bytes, [bytes.buffer]));
-    if (mine !== asked.current) return;
-    setState(result.ok ? { is: 'opened', opened: result.value } : { is: 'wrong', name: file.name, problems: result.problems }); // prettier-ignore
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const result = await classWorker().openFile(transfer(bytes, [bytes.buffer]));
+      if (mine !== asked.current) return;
+      setState(result.ok ? { is: 'opened', opened: result.value } : { is: 'wrong', name: file.name, problems: result.problems }); // prettier-ignore
+    } catch (error) {
+      if (mine === asked.current)
+        setState({ is: 'wrong', name: file.name, problems: [readingFailed(failureOf(error))] });
+    }
   };
   const close = () => {
     asked.current++;
@@ -184,13 +197,13 @@ export function OpenFile() {
         aria-label="Quiz file, backup or rescue file"
         onChange={(event) => {
           const file = event.target.files?.[0];
-          if (file) void read(file);
+          if (file) run(() => read(file));
           event.target.value = '';
         }}
       />
       {state.is === 'reading' && (
         <Dialog title="Reading the file" onClose={close}>
-          <p role="status">Everything in it is checked before anything is taken in …</p>
+          <p role="status">Everything in it is checked before anything is imported …</p>
           <div className="mt-6 flex justify-end">
             <button type="button" className="btn btn-ghost" onClick={close}>
               Stop
@@ -208,7 +221,7 @@ export function OpenFile() {
           onClose={close}
           onTaken={() => {
             close();
-            notify('The backup has been taken in');
+            notify('The backup is restored');
           }}
         />
       )}

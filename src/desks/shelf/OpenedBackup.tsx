@@ -3,6 +3,7 @@ import type { Choice } from '@/store/restore';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
 import { count, dateAndTime } from '@/ui/figures';
+import { usePress } from '@/ui/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
 
@@ -11,9 +12,9 @@ type Row = OpenedBackup['quizzes'][number];
 const STANDINGS: Readonly<Record<Row['standing'], string>> = {
   new: 'not on this Shelf',
   same: 'the same as here',
-  newer: 'newer than here',
-  older: 'older than here',
-  conflict: 'changed here and there',
+  newer: 'has more work than here',
+  older: 'has less work than here',
+  conflict: 'changed in both places',
 };
 
 /** What happens to a quiz where the teacher says nothing: the one that holds more stays; of two that differ both do. */
@@ -47,7 +48,7 @@ function Quiz({
         {STANDINGS[row.standing]}
         {row.changedHere !== null && row.standing !== 'same' && (
           <span className="block text-[13px] text-soft">
-            here {dateAndTime(row.changedHere)}, in the file {dateAndTime(row.changedThere)}
+            last edited here {dateAndTime(row.changedHere)}, in the backup {dateAndTime(row.changedThere)}
           </span>
         )}
       </td>
@@ -59,7 +60,7 @@ function Quiz({
             value={choice}
             onChange={(event) => onChoose(event.target.value as Choice)}
           >
-            <option value="theirs">take it in</option>
+            <option value="theirs">restore it</option>
             <option value="mine">leave it out</option>
           </select>
         ) : row.standing === 'same' ? (
@@ -72,7 +73,7 @@ function Quiz({
             onChange={(event) => onChoose(event.target.value as Choice)}
           >
             <option value="mine">keep mine</option>
-            <option value="theirs">take the file’s instead</option>
+            <option value="theirs">use the one in the backup</option>
             <option value="both">keep both</option>
           </select>
         )}
@@ -95,22 +96,14 @@ export function OpenedBackupDialog({
     Object.fromEntries(opened.quizzes.map(({ id, standing }) => [id, USUAL[standing]])),
   );
   const [students, setStudents] = useState<'mine' | 'theirs'>('mine');
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string | null>(null);
   const { added, differ } = opened.students;
   const replaced = opened.quizzes.filter(
     ({ id, standing }) => standing !== 'new' && choices[id] === 'theirs',
   ).length;
-  const take = async () => {
-    setBusy(true);
-    try {
-      await classWorker().takeBackup(opened.token, { quizzes: choices, students });
-      onTaken();
-    } catch {
-      setBusy(false);
-      setError('The browser could not store it: nothing was taken in. Free some space and try again.');
-    }
-  };
+  const take = usePress(async () => {
+    await classWorker().takeBackup(opened.token, { quizzes: choices, students });
+    onTaken();
+  });
   return (
     <Dialog title={`Backup of ${dateAndTime(opened.madeAt)}`} onClose={onClose} wide>
       <p>
@@ -121,17 +114,17 @@ export function OpenedBackupDialog({
       </p>
       {differ.length > 0 && (
         <p className="mt-2">
-          {count(differ.length, 'student')} {differ.length === 1 ? 'is' : 'are'} written differently there (
+          {count(differ.length, 'student has', 'students have')} different details in the backup (
           {differ.slice(0, 3).join(', ')}
           {differ.length > 3 ? ' …' : ''}):{' '}
           <select
             className="sentence-part"
-            aria-label="Students who are written differently"
+            aria-label="Students whose details differ"
             value={students}
             onChange={(event) => setStudents(event.target.value as 'mine' | 'theirs')}
           >
-            <option value="mine">they stay as here</option>
-            <option value="theirs">they become as in the file</option>
+            <option value="mine">keep the details here</option>
+            <option value="theirs">use the details from the backup</option>
           </select>
         </p>
       )}
@@ -148,7 +141,7 @@ export function OpenedBackupDialog({
                 Quiz
               </th>
               <th scope="col" className="pb-1 pr-4">
-                The file’s is
+                In the backup
               </th>
               <th scope="col" className="pb-1">
                 What happens
@@ -167,6 +160,18 @@ export function OpenedBackupDialog({
           </tbody>
         </table>
       </div>
+      {opened.lost.length > 0 && (
+        <div role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+          <p>This much of the backup cannot be restored; everything else can:</p>
+          <ul className="list-disc pl-5">
+            {opened.lost.map((text) => (
+              <li key={text} className="break-words">
+                {text}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {replaced > 0 && (
         <p className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2" role="status">
           {count(replaced, 'quiz', 'quizzes')} here, with all work, {replaced === 1 ? 'is' : 'are'} replaced.
@@ -174,11 +179,11 @@ export function OpenedBackupDialog({
         </p>
       )}
       <DialogFoot
-        label="Take the backup in"
-        onGo={() => void take()}
+        label={take.busy ? 'Restoring …' : 'Restore'}
+        onGo={take.start}
         onLeave={onClose}
-        disabled={busy}
-        error={error}
+        disabled={take.busy}
+        error={take.error}
       />
     </Dialog>
   );

@@ -2,14 +2,18 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { sweepPictures } from '@/store/media';
 import { attemptsSeq } from '@/store/seq';
-import { SHELF } from '@/store/history';
-import { storageFailure, type StorageFailure } from '@/store/failure';
+import { redo, SHELF, undo } from '@/store/history';
 import type { QuizRecord } from '@/store/db';
 import { createEmptyQuiz } from '@/store/quizzes';
 import { countStudents, listQuizzes, sweep } from '@/store/shelf';
-import { NoticeBar, notify } from '@/ui/notices';
+import { Boundary } from '@/ui/Boundary';
+import { Commands } from '@/ui/Commands';
+import { Failed } from '@/ui/Failed';
+import { startingFailed } from '@/ui/failureWords';
+import { NoticeBar } from '@/ui/notices';
+import { run, usePress } from '@/ui/press';
 import { useReady } from '@/ui/useReady';
-import { ThemeSwitch } from '@/ui/ThemeSwitch';
+import { switchTheme, ThemeSwitch } from '@/ui/ThemeSwitch';
 import { UndoButtons } from '@/ui/UndoButtons';
 import { Backup } from './Backup';
 import { DemoData } from './DemoData';
@@ -34,23 +38,23 @@ const goTo = (id: string) => location.assign(`/quiz/?id=${encodeURIComponent(id)
 function usePersistence(): boolean | null {
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
-    void navigator.storage?.persist?.().then(setKept, () => setKept(false));
+    navigator.storage?.persist?.().then(setKept, () => setKept(false));
   }, []);
   return kept;
 }
-
-const FAILURES: Readonly<Record<StorageFailure, string>> = {
-  full: 'The storage of this browser is full, so Yentrel cannot start here. Free some space and load this page again.',
-  forbidden:
-    'This browser does not let Yentrel store anything: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
-  other:
-    'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
-};
 
 const EVERYTHING: Filter = { search: '', topic: '', among: 'shelf' };
 
 /** All quizzes, each with where it stands. */
 export function Shelf() {
+  return (
+    <Boundary name="shelf">
+      <Quizzes />
+    </Boundary>
+  );
+}
+
+function Quizzes() {
   const ready = useReady();
   const listed = useLiveQuery(async () => (ready === 'ready' ? load() : null), [ready], null);
   const kept = usePersistence();
@@ -58,15 +62,23 @@ export function Shelf() {
   const shown = listed?.quizzes.filter((quiz) => matches(quiz, filter)) ?? [];
   const states = new Map(listed?.quizzes.map((quiz, index) => [quiz.id, listed.states[index] ?? '']));
   useEffect(() => {
-    if (ready === 'ready') void sweep().then(sweepPictures);
+    // Tidying up can wait for another visit where it fails.
+    if (ready === 'ready') sweep().then(sweepPictures).catch(() => undefined); // prettier-ignore
   }, [ready]);
-  const create = async () => {
-    try {
-      goTo(await createEmptyQuiz());
-    } catch (error) {
-      notify(FAILURES[storageFailure(error)]);
-    }
-  };
+  const create = usePress(async () => goTo(await createEmptyQuiz()));
+  const actions = [
+    { name: 'New quiz', run: () => create.start() },
+    ...(listed?.quizzes ?? [])
+      .filter(({ deletedAt }) => deletedAt === null)
+      .map(({ id, content }) => ({
+        name: `Open “${content.title || 'Untitled quiz'}”`,
+        run: () => goTo(id),
+      })),
+    { name: 'Go to the class list', run: () => location.assign('/class/') },
+    { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(SHELF)) },
+    { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(SHELF)) },
+    { name: 'Light or dark', run: switchTheme },
+  ];
   return (
     <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
       <header className="flex items-center gap-3 py-4">
@@ -75,6 +87,7 @@ export function Shelf() {
         <a className="link-text" href="/class/">
           Class list
         </a>
+        <Commands actions={actions} />
         {ready === 'ready' && <UndoButtons scope={SHELF} />}
         <ThemeSwitch />
       </header>
@@ -85,16 +98,22 @@ export function Shelf() {
             <p className="caption">Your quizzes, each with where it stands.</p>
           </div>
           {ready === 'ready' && <OpenFile />}
-          <button type="button" className="btn btn-primary" onClick={() => void create()}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={create.busy || ready !== 'ready'}
+            onClick={create.start}
+          >
             New quiz
           </button>
         </div>
+        {create.error && <Failed className="mb-4" text={create.error} onAgain={create.start} />}
         {listed === null && (ready === 'ready' || ready === 'starting') && (
-          <p className="py-12 text-center text-soft">Fetching the quizzes …</p>
+          <p className="py-12 text-center text-soft">Loading your quizzes …</p>
         )}
         {ready !== 'ready' && ready !== 'starting' && (
           <p role="alert" className="border-l-2 border-saffron bg-wash px-4 py-3">
-            {FAILURES[ready]}
+            {startingFailed(ready)}
           </p>
         )}
         {listed && <ShelfTools quizzes={listed.quizzes} filter={filter} onFilter={setFilter} />}
@@ -105,7 +124,7 @@ export function Shelf() {
                 The shelf is empty. <strong>New quiz</strong> begins one; everything saves by itself.
               </>
             ) : (
-              'No quiz fits. Take a word out of the search, or look among the others.'
+              'No quiz matches. Try a shorter search or another list.'
             )}
           </p>
         )}
@@ -116,7 +135,7 @@ export function Shelf() {
           <div className="space-y-1">
             <p className="max-w-lg">
               {kept === false
-                ? 'Everything is kept in this browser. It may clear that when space runs short: it has not promised to keep it.'
+                ? 'Everything is kept in this browser, which may delete it when space runs short.'
                 : 'Everything is kept in this browser.'}
             </p>
             {ready === 'ready' && <Backup />}

@@ -11,6 +11,7 @@ import { move } from '@/core/quiz/order';
 import type { QuizRecord } from '@/store/db';
 import { arrange } from '@/store/shelf';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { ShelfRow } from './ShelfRow';
 
 interface Props {
@@ -30,7 +31,7 @@ export function ShelfList({ quizzes, states, movable }: Props) {
     notify(`Now in place ${to + 1} of ${ids.length}`);
   };
   const dropped = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) void put(String(active.id), ids.indexOf(String(over.id)));
+    if (over && active.id !== over.id) run(() => put(String(active.id), ids.indexOf(String(over.id))));
   };
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
@@ -42,7 +43,7 @@ export function ShelfList({ quizzes, states, movable }: Props) {
               quiz={quiz}
               state={states.get(quiz.id) ?? ''}
               movable={movable && quizzes.length > 1}
-              onMove={(by) => void put(quiz.id, index + by)}
+              onMove={(by) => run(() => put(quiz.id, index + by))}
             />
           ))}
         </ul>

@@ -2,32 +2,27 @@ import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from 
 import { useEffect, useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/shelf';
+import { SHELF, undoStep } from '@/store/history';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { SaveFile } from '@/ui/SaveFile';
+
+const undoing = (step: number) => ({ label: 'Undo', run: () => run(() => undoStep(SHELF, step)) });
 
 async function archive(quiz: QuizRecord): Promise<void> {
   const away = quiz.archivedAt === null;
-  await setArchived(quiz.id, away ? 'away' : 'back');
-  notify(away ? 'Put away' : 'Back on the Shelf', {
-    label: 'Undo',
-    run: () => void setArchived(quiz.id, away ? 'back' : 'away'),
-  });
+  const step = await setArchived(quiz.id, away ? 'away' : 'back');
+  notify(away ? 'Archived' : 'Back on the Shelf', undoing(step));
 }
 
 async function remove(quiz: QuizRecord): Promise<void> {
-  await setDeleted(quiz.id, 'deleted');
-  notify(`“${quiz.content.title}” is deleted; it can be brought back for 30 days`, {
-    label: 'Undo',
-    run: () => void setDeleted(quiz.id, 'back'),
-  });
+  const step = await setDeleted(quiz.id, 'deleted');
+  notify(`“${quiz.content.title}” is deleted; it can be restored for 30 days`, undoing(step));
 }
 
 async function duplicate(quiz: QuizRecord): Promise<void> {
-  const copy = await duplicateQuiz(quiz.id);
-  notify('A copy without anybody’s work is on top', {
-    label: 'Undo',
-    run: () => void setDeleted(copy, 'deleted'),
-  });
+  const { step } = await duplicateQuiz(quiz.id);
+  notify('A copy without any student work is now at the top', undoing(step));
 }
 
 /** What can be done with a quiz as a whole. */
@@ -37,12 +32,12 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
   const [saving, setSaving] = useState(false);
   const title = quiz.content.title || 'Untitled quiz';
   const actions = [
-    { label: 'Duplicate', Icon: Copy, run: duplicate },
-    { label: 'Save as a file', Icon: FileDown, run: () => setSaving(true) },
+    { label: 'Duplicate', Icon: Copy, act: duplicate },
+    { label: 'Save as a file', Icon: FileDown, act: async () => setSaving(true) },
     quiz.archivedAt === null
-      ? { label: 'Put away', Icon: Archive, run: archive }
-      : { label: 'Back on the Shelf', Icon: ArchiveRestore, run: archive },
-    { label: 'Delete', Icon: Trash2, run: remove },
+      ? { label: 'Archive', Icon: Archive, act: archive }
+      : { label: 'Back on the Shelf', Icon: ArchiveRestore, act: archive },
+    { label: 'Delete', Icon: Trash2, act: remove },
   ];
   useEffect(() => {
     const element = menu.current;
@@ -67,14 +62,14 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
         <MoreHorizontal size={17} aria-hidden />
       </button>
       <div ref={menu} id={id} popover="auto" className="menu-sheet" aria-label={`More for ${title}`}>
-        {actions.map(({ label, Icon, run }) => (
+        {actions.map(({ label, Icon, act }) => (
           <button
             key={label}
             type="button"
             className="flex w-full cursor-pointer items-center gap-3 px-4 py-2 text-left hover:bg-base-200"
             onClick={() => {
               menu.current?.hidePopover();
-              void run(quiz);
+              run(() => act(quiz));
             }}
           >
             <Icon size={15} aria-hidden /> {label}

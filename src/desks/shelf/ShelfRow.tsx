@@ -1,28 +1,29 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { now } from '@/store/clock';
 import type { QuizRecord } from '@/store/db';
-import { count, dayAndTime } from '@/ui/figures';
+import { count, dayAndTimeIn } from '@/ui/figures';
+import { run } from '@/ui/press';
+import { useQuery } from '@/ui/useQuery';
 import { setDeleted } from '@/store/shelf';
 import { ShelfMenu } from './ShelfMenu';
 import { quizState } from '@/ui/quizState';
-import type { QuizCounts } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
-function stands({ standing }: QuizRecord): { word: string; detail: string } {
+function stands({ standing, content: { zone } }: QuizRecord): { word: string; detail: string } {
   const { opening } = standing;
   if (!opening) return { word: 'Draft', detail: 'never opened' };
   if (isOpen(opening, now())) {
     return {
       word: 'Open',
-      detail: opening.until === null ? 'without an end' : `until ${dayAndTime(opening.until)}`,
+      detail: opening.until === null ? 'without an end' : `until ${dayAndTimeIn(opening.until, zone)}`,
     };
   }
-  if (isOver(opening, now())) return { word: 'Closed', detail: `since ${dayAndTime(opening.until ?? 0)}` };
-  return { word: 'Ready', detail: `opens ${dayAndTime(opening.from)}` };
+  if (isOver(opening, now()))
+    return { word: 'Closed', detail: `since ${dayAndTimeIn(opening.until ?? 0, zone)}` };
+  return { word: 'Scheduled', detail: `opens on ${dayAndTimeIn(opening.from, zone)}` };
 }
 
 interface Props {
@@ -37,22 +38,10 @@ interface Props {
 export function ShelfRow({ quiz, state, movable, onMove }: Props) {
   const sortable = useSortable({ id: quiz.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
-  const [work, setWork] = useState<QuizCounts | null>(null);
   const { id } = quiz;
   const head = quizState(quiz);
-  useEffect(() => {
-    let current = true;
-    classWorker()
-      .quizCounts(id)
-      .then(
-        (counts) => current && setWork(counts),
-        // The quiz was removed meanwhile: its row goes as well.
-        () => current && setWork(null),
-      );
-    return () => {
-      current = false;
-    };
-  }, [id, state, head]);
+  // Where the quiz was removed meanwhile its row goes as well.
+  const { value: work } = useQuery(() => classWorker().quizCounts(id), [id, state, head]);
   const { word, detail } = stands(quiz);
   return (
     <li
@@ -110,7 +99,7 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
             {count(work.waiting, 'answer')} waiting
           </a>
         ) : (
-          <span className="text-soft">{work && work.finished > 0 ? 'nothing waits' : ''}</span>
+          <span className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</span>
         )}
       </p>
       {quiz.deletedAt === null ? (
@@ -119,9 +108,9 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
         <button
           type="button"
           className="link-text cursor-pointer"
-          onClick={() => void setDeleted(quiz.id, 'back')}
+          onClick={() => run(() => setDeleted(quiz.id, 'back'))}
         >
-          Back
+          Restore
         </button>
       )}
     </li>

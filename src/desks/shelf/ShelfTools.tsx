@@ -52,9 +52,9 @@ export function ShelfTools({ quizzes, filter, onFilter }: Props) {
             value={filter.among}
             onChange={(event) => onFilter({ ...filter, among: event.target.value as Filter['among'] })}
           >
-            <option value="shelf">those on the Shelf</option>
-            <option value="away">those put away ({away})</option>
-            <option value="deleted">those deleted ({deleted})</option>
+            <option value="shelf">on the Shelf</option>
+            <option value="away">archived ({away})</option>
+            <option value="deleted">deleted ({deleted})</option>
           </select>
         </label>
       )}

@@ -57,6 +57,7 @@ export async function backUpIntoFolder(
     if (!made) return 'unchanged';
     const at = now();
     await write(folder, backupName(at), made.bytes);
+    if (made.troubles.length > 0) return 'failed';
     await keepBackedUp(at, made.stamp);
     return 'written';
   } catch {

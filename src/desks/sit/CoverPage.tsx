@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import type { Cover } from '@/core/reveal/packets';
 import { count, dayAndTime, pointsWord } from '@/ui/figures';
 import { lateRuleWords } from '@/ui/lateWords';
 import { RichText } from '@/ui/RichText';
 import { countsWords } from '@/ui/slip/countsWords';
 import { oftenWords, whenResultsCome } from './planWords';
+import { useSitPress } from './useSitPress';
 
 function dueWords({ due, grace, late, overdue }: Cover): string {
   const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
@@ -19,23 +19,23 @@ export function CoverPage({
   readonly cover: Cover;
   readonly onBegin: () => Promise<void>;
 }) {
-  const [busy, setBusy] = useState(false);
+  const begin = useSitPress(onBegin);
   const facts = [
     `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,
     cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
     ...(cover.due === null ? [] : [dueWords(cover)]),
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
-    'Your answers are kept as you go: you can leave and come back on this device.',
+    'Your answers are saved as you go: you can leave and come back on this device.',
     cover.attempts.most === 1
-      ? 'You can change them until you hand in. Handing in is once and for all.'
+      ? 'You can change them until you hand in. You can hand in only once.'
       : 'You can change them until you hand in.',
     cover.unfinished === 'taken'
-      ? 'What is not handed in by the end is taken as it stands.'
-      : 'What is not handed in by the end does not count.',
+      ? 'Anything not handed in by then will be collected as it is.'
+      : 'Anything not handed in by then does not count.',
   ];
   return (
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
-      <p className="caption">Paper of {cover.student}</p>
+      <p className="caption">{cover.student}’s paper</p>
       <h1 className="mt-1 text-[26px]">{cover.title}</h1>
       <RichText text={cover.instructions} className="mt-3" />
       <ul className="mt-6 border-t border-line">
@@ -55,14 +55,17 @@ export function CoverPage({
         <button
           type="button"
           className="btn btn-primary h-12 px-8 text-[16px]"
-          disabled={busy || cover.questions === 0}
-          onClick={() => {
-            setBusy(true);
-            void onBegin();
-          }}
+          disabled={begin.busy || cover.questions === 0}
+          onClick={begin.start}
         >
           Begin
         </button>
+        {begin.failed && (
+          <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+            The quiz could not be started: this device may have no room left. Nothing is lost. Free some space
+            and press Begin again.
+          </p>
+        )}
         {cover.questions === 0 && <p className="mt-2 text-soft">There are no questions in it yet.</p>}
       </div>
     </main>

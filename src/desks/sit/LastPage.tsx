@@ -1,8 +1,9 @@
-import { useState, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { plainText } from '@/core/quiz/plainText';
 import type { KeepState } from './useAnswers';
-import { KeepLine } from './WorkPages';
+import { KeepLine } from './KeepLine';
+import { useSitPress } from './useSitPress';
 
 interface Props {
   readonly headingRef: RefObject<HTMLHeadingElement | null>;
@@ -12,24 +13,17 @@ interface Props {
   readonly answered: (id: string) => boolean;
   readonly keep: KeepState;
   readonly onGo: (index: number) => void;
-  /** Gives null once handed in, else what went wrong. */
-  readonly onHandIn: () => Promise<'storage' | null>;
+  /** Fails where the paper was not handed in. */
+  readonly onHandIn: () => Promise<void>;
 }
 
 /** Before handing in: what is missing is named, and one press hands in. */
 export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo, onHandIn }: Props) {
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState(false);
+  const handIn = useSitPress(onHandIn);
   const missing = questions
     .map((question, index) => ({ question, index }))
     .filter(({ question }) => !answered(question.id));
   const must = missing.filter(({ question }) => question.mustAnswer).length;
-  const handIn = async () => {
-    setBusy(true);
-    const trouble = await onHandIn();
-    setFailed(trouble !== null);
-    setBusy(false);
-  };
   return (
     <>
       <h1 ref={headingRef} tabIndex={-1} className="text-[22px] outline-none">
@@ -70,21 +64,20 @@ export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo
         {must > 0
           ? `Before you can hand in, ${must === 1 ? 'one question' : `${must} questions`} must be answered.`
           : onceOnly
-            ? 'Handing in is once and for all: afterwards nothing can be changed.'
+            ? 'You can hand in only once; after that nothing can be changed.'
             : 'What is handed in cannot be changed afterwards.'}
       </p>
       <button
         type="button"
         className="btn btn-primary mt-4 h-12 px-8 text-[16px]"
-        disabled={busy || must > 0}
-        onClick={() => void handIn()}
+        disabled={handIn.busy || must > 0}
+        onClick={handIn.start}
       >
         Hand in
       </button>
-      {failed && (
+      {handIn.failed && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          It was not handed in, because an answer could not be kept. Everything is still on this page: try
-          again.
+          Not handed in: one of your answers could not be saved. Everything is still on this page. Try again.
         </p>
       )}
     </>

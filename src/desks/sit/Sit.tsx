@@ -4,6 +4,8 @@ import { dayAndTime } from '@/ui/figures';
 import { PictureSource } from '@/ui/Picture';
 import { openStudentPort, type StudentPort } from '@/workers/studentPort';
 import { CoverPage } from './CoverPage';
+import { run } from './run';
+import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
 import { WorkPages } from './WorkPages';
 
@@ -14,17 +16,36 @@ function address(): { quizId: string; studentId: string } {
   return { quizId: query.get('quiz') ?? '', studentId: query.get('student') ?? '' };
 }
 
-function Message({ title, text }: { readonly title: string; readonly text: string }) {
+interface MessageProps {
+  readonly title: string;
+  readonly text: string;
+  readonly onAgain?: () => void;
+}
+
+function Message({ title, text, onAgain }: MessageProps) {
   return (
     <main className="mx-auto max-w-[640px] px-[18px] py-16">
       <h1 className="text-[22px]">{title}</h1>
       <p className="mt-2 text-[16.5px]">{text}</p>
+      {onAgain && (
+        <button type="button" className="btn btn-outline mt-5 h-11 px-5 text-[15px]" onClick={onAgain}>
+          Try again
+        </button>
+      )}
     </main>
   );
 }
 
 /** The student's page: nothing but the quiz, and what comes back. It knows only what the port hands out. */
 export function Sit() {
+  return (
+    <SitBoundary>
+      <Paper />
+    </SitBoundary>
+  );
+}
+
+function Paper() {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
   const [{ quizId, studentId }] = useState(address);
 
@@ -36,21 +57,26 @@ export function Sit() {
     try {
       setPacket(await port.openPaper(quizId, studentId, attempt));
     } catch {
-      setPacket('failed');
+      // What is on the page already stays: a look that failed is taken again later.
+      setPacket((before) => (before === 'loading' ? 'failed' : before));
     }
   }, [quizId, studentId, attempt]);
+  // Fails where the attempt could not be begun: the page it was asked on says so, and offers it again.
   const begin = async () => {
+    const next = await port.begin(quizId, studentId);
     setAttempt(undefined);
-    setPacket(await port.begin(quizId, studentId));
+    setPacket(next);
   };
 
-  useEffect(() => void open(), [open]);
+  useEffect(() => {
+    open().catch(() => setPacket('failed'));
+  }, [open]);
 
   const finished = typeof packet === 'object' && packet.state === 'finished';
   const waits = typeof packet === 'object' && packet.state === 'closed' && packet.opensAt !== null;
   useEffect(() => {
     if (!finished && !waits) return;
-    const timer = setInterval(() => void open(), 15_000);
+    const timer = setInterval(() => run(open), 15_000);
     return () => clearInterval(timer);
   }, [finished, waits, open]);
 
@@ -59,12 +85,16 @@ export function Sit() {
     if (title) document.title = title;
   }, [title]);
 
-  if (packet === 'loading') return <p className="px-6 py-24 text-center text-soft">Fetching your paper …</p>;
+  if (packet === 'loading') return <p className="px-6 py-24 text-center text-soft">Loading your paper …</p>;
   if (packet === 'failed') {
     return (
       <Message
         title="Your paper cannot be opened here"
-        text="This browser does not let the page keep anything. Open the address in an ordinary window, or in another browser."
+        text="Nothing of yours is lost. Try again; if it does not help, open the address in an ordinary window, or in another browser."
+        onAgain={() => {
+          setPacket('loading');
+          run(open);
+        }}
       />
     );
   }
@@ -80,14 +110,14 @@ export function Sit() {
     const text =
       packet.opensAt === null
         ? 'This quiz is not open. Ask your teacher when it will be.'
-        : `It opens ${dayAndTime(packet.opensAt)}. This page will notice by itself.`;
+        : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`;
     return <Message title={packet.cover.title} text={text} />;
   }
   if (packet.state === 'notHandedIn') {
     return (
       <Message
         title={packet.cover.title}
-        text="The quiz has closed. Your work was not handed in, and this quiz does not count such work. Ask your teacher."
+        text="The quiz has closed. Work that was not handed in doesn’t count for this quiz. Ask your teacher."
       />
     );
   }

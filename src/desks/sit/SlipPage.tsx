@@ -1,9 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/figures';
 import { countsWords } from '@/ui/slip/countsWords';
 import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
 import { oftenWords, stillToCome, timesWords } from './planWords';
+import { useSitPress } from './useSitPress';
 
 interface Props {
   readonly cover: Cover;
@@ -14,7 +15,7 @@ interface Props {
 }
 
 const NOT_COUNTED = {
-  tooLate: 'It came after the last moment, so it does not count unless your teacher takes it in.',
+  tooLate: 'It arrived after the quiz had closed, so it doesn’t count unless your teacher accepts it.',
   voided: 'Your teacher does not count this attempt.',
 };
 
@@ -43,21 +44,23 @@ function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttemp
 }
 
 function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 'onAgain'>) {
-  const [busy, setBusy] = useState(false);
+  const again = useSitPress(onAgain);
   if (!attempts.mayBegin) return null;
   return (
     <div className="mt-5">
       <button
         type="button"
         className="btn btn-outline h-11 px-5 text-[15px]"
-        disabled={busy}
-        onClick={() => {
-          setBusy(true);
-          void onAgain();
-        }}
+        disabled={again.busy}
+        onClick={again.start}
       >
-        Sit it again
+        Take the quiz again
       </button>
+      {again.failed && (
+        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+          The quiz could not be started: this device may have no room left. Nothing is lost. Try again.
+        </p>
+      )}
       <p className="caption mt-1">
         {oftenWords(cover.attempts)}
         {cover.attempts.most !== null && `, and have done so ${timesWords(attempts.finished.length)}`};{' '}
@@ -75,14 +78,21 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
   const hasParts = slip.parts.some((part) => part.result || part.text || part.comment !== null);
   return (
     <main className="mx-auto min-h-dvh max-w-[640px] bg-paper px-[18px] py-8">
-      <p className="caption">Slip of {cover.student}</p>
+      <p className="caption">{cover.student}’s results</p>
       <h1 ref={heading} tabIndex={-1} className="mt-1 text-[24px] outline-none">
         {cover.title}
       </h1>
       <AttemptLine attempts={attempts} onAttempt={onAttempt} />
       <p className="mt-2" role="status">
-        {slip.byItself ? 'Taken as it stood when the quiz closed, ' : 'Handed in '}
-        <span className="figures font-semibold">{dayAndTime(slip.finishedAt)}</span>. It has been received.
+        {slip.timeKnown ? (
+          <>
+            {slip.byItself ? 'Collected automatically when the quiz closed, ' : 'Handed in '}
+            <span className="figures font-semibold">{dayAndTime(slip.finishedAt)}</span>. It has been
+            received.
+          </>
+        ) : (
+          'Your teacher has imported your paper. It has been received.'
+        )}
       </p>
       {attempts.notCounted && <p className="mt-2 font-semibold">{NOT_COUNTED[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}

@@ -1,11 +1,18 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
+import type { Answer } from '@/core/kinds';
 import type { Cover, Working } from '@/core/reveal/packets';
 import { sitFace } from '@/kinds/sit';
-import { dayAndTime, pointsWord, time } from '@/ui/figures';
+import { dayAndTime, pointsWord } from '@/ui/figures';
 import { RichText } from '@/ui/RichText';
 import type { StudentPort } from '@/workers/studentPort';
 import { LastPage } from './LastPage';
-import { useAnswers, type KeepState } from './useAnswers';
+import { KeepLine } from './KeepLine';
+import { run } from './run';
+import { useAnswers } from './useAnswers';
+
+/** Spaces alone are no answer. */
+const isAnswered = (answer: Answer | undefined): boolean =>
+  answer !== undefined && (!('text' in answer) || answer.text.trim() !== '');
 
 interface Props {
   readonly port: StudentPort;
@@ -14,42 +21,12 @@ interface Props {
   readonly onDone: () => Promise<void>;
 }
 
-const TROUBLE = {
-  closed: 'The quiz has closed. What was kept before stays.',
-  handedIn: 'This paper has been handed in already, perhaps in another tab.',
-  storage:
-    'This device cannot keep the answer: its storage is full or forbidden. It is still on this page; make space and go on typing.',
-  missing: 'A question that must be answered has no answer yet.',
-  unknown: 'This answer could not be kept. It is still on this page.',
-} as const;
-
-export function KeepLine({ keep }: { readonly keep: KeepState }) {
-  if (keep.state === 'trouble') {
-    return (
-      <p role="alert" className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2">
-        {TROUBLE[keep.reason]}
-      </p>
-    );
-  }
-  const words =
-    keep.state === 'keeping'
-      ? 'Keeping …'
-      : keep.at === null
-        ? ''
-        : `Kept on this device at ${time(keep.at)}`;
-  return (
-    <p role="status" className="caption figures mt-4 min-h-5">
-      {words}
-    </p>
-  );
-}
-
 /** One question after the other, then the last page before handing in. */
 export function WorkPages({ port, cover, working, onDone }: Props) {
   const { questions } = working;
   const { answers, keep, give, settled } = useAnswers(port, working);
   const [at, setAt] = useState(() => {
-    const first = questions.findIndex((question) => !(question.id in working.answers));
+    const first = questions.findIndex((question) => !isAnswered(working.answers[question.id]));
     return first < 0 ? questions.length : first;
   });
   const heading = useRef<HTMLHeadingElement>(null);
@@ -81,7 +58,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
         {questions.map(({ id }, index) => (
           <span
             key={id}
-            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : id in answers ? 'bg-ink' : 'bg-line'}`}
+            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : isAnswered(answers[id]) ? 'bg-ink' : 'bg-line'}`}
           />
         ))}
       </div>
@@ -109,9 +86,9 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
               <button
                 type="button"
                 className="btn btn-outline mt-3 h-11 text-[15px]"
-                onClick={() => void onDone()}
+                onClick={() => run(onDone)}
               >
-                See where my paper stands
+                Check whether my paper was handed in
               </button>
             )}
           </>
@@ -120,15 +97,17 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
             headingRef={heading}
             questions={questions}
             onceOnly={cover.attempts.most === 1}
-            answered={(id) => id in answers}
+            answered={(id) => isAnswered(answers[id])}
             keep={keep}
             onGo={go}
             onHandIn={async () => {
-              if (!(await settled())) return 'storage';
+              if (!(await settled())) throw new Error('An answer is not saved');
               const receipt = await port.handIn(working.attemptId);
-              if (receipt.state === 'refused' && receipt.reason === 'storage') return 'storage';
+              // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
+              const stands =
+                receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
+              if (!stands) throw new Error('Not handed in');
               await onDone();
-              return null;
             }}
           />
         )}
@@ -147,7 +126,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
         </button>
         {question && (
           <button type="button" className="btn btn-primary h-11 px-6 text-[15px]" onClick={() => go(at + 1)}>
-            {at === questions.length - 1 ? 'To the end' : 'Next'}
+            {at === questions.length - 1 ? 'Review and hand in' : 'Next'}
           </button>
         )}
       </nav>

@@ -24,12 +24,13 @@ export const timesWords = (times: number): string => ['never', 'once', 'twice'][
 
 /** How often the paper can be sat, as far as a sentence. */
 export const oftenWords = ({ most }: Cover['attempts']): string =>
-  `You can sit it ${most === null ? 'as often as you like' : timesWords(most)}`;
+  `You can take this quiz ${most === null ? 'as often as you like' : timesWords(most)}`;
 
 /** When results come, in sentences, before anything is handed in. */
 export function whenResultsCome({ plan, until }: Cover): string[] {
   const of = (when: string) => list(plan.filter((part) => part.when === when).map((part) => part.aspect));
-  const closing = until === null ? 'after the quiz has closed' : `after closing, ${dayAndTime(until)}`;
+  const closing =
+    until === null ? 'when your teacher closes the quiz' : `after closing, ${dayAndTime(until)}`;
   return [
     [of('handedIn'), 'at once when you hand in'],
     [of('closed'), closing],
@@ -47,7 +48,7 @@ export function stillToCome(toCome: Slip['toCome']): string[] {
   return [
     ...(closed
       ? [
-          `${sentence(closed)} will come ${until === null ? 'after the quiz has closed' : `on ${dayAndTime(until)}, when the quiz has closed`}.`,
+          `${sentence(closed)} will come ${until === null ? 'when your teacher closes the quiz or shows it' : `on ${dayAndTime(until)}, when the quiz has closed`}.`,
         ]
       : []),
     ...(teacher ? [`${sentence(teacher)} will come when your teacher shows it.`] : []),

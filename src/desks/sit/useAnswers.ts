@@ -58,7 +58,7 @@ export function useAnswers(port: StudentPort, working: Working): Answers {
     });
     pending.current.set(questionId, answer);
     setKeep({ state: 'keeping' });
-    void run();
+    run().catch(() => setKeep({ state: 'trouble', reason: 'storage' }));
   };
 
   const settled = async (): Promise<boolean> => {

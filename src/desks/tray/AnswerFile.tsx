@@ -3,20 +3,23 @@ import type { Table } from '@/core/formats/table';
 import { count } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { TableFile } from '@/ui/TableFile';
-import type { ImportReport } from '@/store/imports';
+import { undoStep } from '@/store/history';
+import { run } from '@/ui/press';
+import { useQuiz } from '@/ui/quizContext';
+import type { Imported } from '@/workers/classDesk';
 import { ImportDialog } from './ImportDialog';
 
-function reportWords(report: ImportReport): string {
+function reportWords(report: Imported): string {
   const parts = [
-    report.added > 0 ? `${count(report.added, 'paper')} taken in` : '',
+    report.added > 0 ? `${count(report.added, 'paper')} imported` : '',
     report.changed > 0 ? `${report.changed} brought up to date` : '',
     report.unchanged > 0 ? `${count(report.unchanged, 'paper')} as before` : '',
     report.newStudents > 0 ? `${count(report.newStudents, 'student')} added to the class list` : '',
   ];
-  return parts.filter(Boolean).join(', ') || 'Nothing was taken in';
+  return parts.filter(Boolean).join(', ') || 'Nothing was imported';
 }
 
-function Report({ report }: { readonly report: ImportReport }) {
+function Report({ report }: { readonly report: Imported }) {
   return (
     <div role="status" className="mt-3 text-[14px]">
       <p className="font-semibold">{reportWords(report)}.</p>
@@ -48,14 +51,17 @@ function Report({ report }: { readonly report: ImportReport }) {
   );
 }
 
-/** A file of answers is dropped or chosen; what its columns hold is settled before anything is taken in. */
+/** A file of answers is dropped or chosen; what its columns hold is settled before anything is imported. */
 export function AnswerFile({ onImported }: { readonly onImported: () => void }) {
   const [table, setTable] = useState<Table | null>(null);
-  const [report, setReport] = useState<ImportReport | null>(null);
-  const done = (result: ImportReport) => {
+  const [report, setReport] = useState<Imported | null>(null);
+  const { quiz } = useQuiz();
+  const done = (result: Imported) => {
     setTable(null);
     setReport(result);
-    notify(reportWords(result));
+    const { step } = result;
+    const undo = step === null ? null : { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) };
+    notify(reportWords(result), undo);
     onImported();
   };
   return (
@@ -68,7 +74,8 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
           setTable(read);
         }}
       >
-        CSV or XLSX with a heading row, one row a student. You see what it holds before anything is taken in.
+        CSV or XLSX with a heading row, one row per student. You see what it holds before anything is
+        imported.
       </TableFile>
       {report && <Report report={report} />}
       {table && <ImportDialog table={table} onClose={() => setTable(null)} onImported={done} />}

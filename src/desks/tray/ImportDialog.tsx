@@ -1,22 +1,28 @@
-import { useEffect, useState } from 'react';
-import type { ColumnUse } from '@/core/formats/answerColumns';
+import { useState } from 'react';
+import { namesStudents, type ColumnUse } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, type ReadChoices } from '@/core/formats/answerFile';
 import type { Table } from '@/core/formats/table';
-import type { ImportReport } from '@/store/imports';
+import { notCountedWords } from '@/core/marking/words';
 import { Dialog } from '@/ui/Dialog';
+import { DialogFoot } from '@/ui/DialogFoot';
 import { download } from '@/ui/download';
-import { count, points } from '@/ui/figures';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
+import { count, percent, points } from '@/ui/figures';
+import { HeadingLine } from '@/ui/HeadingLine';
+import { run, usePress } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
 import { RowProblems } from '@/ui/RowProblems';
+import { useQuery } from '@/ui/useQuery';
 import { classWorker } from '@/workers/clients';
-import type { FilePreview } from '@/workers/classDesk';
+import type { FilePreview, Imported } from '@/workers/classDesk';
 import { ColumnUses } from './ColumnUses';
 import { UnknownStudents } from './UnknownStudents';
 
 interface Props {
   readonly table: Table;
   readonly onClose: () => void;
-  readonly onImported: (report: ImportReport) => void;
+  readonly onImported: (report: Imported) => void;
 }
 
 /** What the file would bring under the columns and choices as made; until they are, as proposed. */
@@ -24,17 +30,14 @@ function usePreview(table: Table) {
   const { quiz } = useQuiz();
   const [chosen, setChosen] = useState<ColumnUse[] | null>(null);
   const [choices, setChoices] = useState<ReadChoices | null>(null);
-  const [preview, setPreview] = useState<FilePreview | null>(null);
-  useEffect(() => {
-    let current = true;
-    void classWorker().previewFile(quiz.id, table, chosen, choices).then((next) => current && setPreview(next)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [quiz.id, table, chosen, choices]);
+  const { value, failure, again } = useQuery(
+    async () => ({ table, preview: await classWorker().previewFile(quiz.id, table, chosen, choices) }),
+    [quiz.id, table, chosen, choices],
+  );
+  const preview = value?.table === table ? value.preview : null;
   const columns = chosen ?? preview?.columns ?? table.header.map((): ColumnUse => ({ use: 'ignored' }));
   const settled = choices ?? preview?.choices ?? DEFAULT_CHOICES;
-  return { preview, columns, choices: settled, setChosen, setChoices };
+  return { preview, failure, again, columns, choices: settled, setChosen, setChoices };
 }
 
 function Twice({
@@ -49,14 +52,14 @@ function Twice({
   if (repeated === 0) return null;
   return (
     <p className="mt-3">
-      {count(repeated, 'row')} {repeated === 1 ? 'repeats' : 'repeat'} a student:{' '}
+      {count(repeated, 'row is', 'rows are')} for students who appear more than once:{' '}
       <select
         className="sentence-part"
-        aria-label="A student who stands in the file twice"
+        aria-label="A student who appears more than once"
         value={choices.twice}
         onChange={(event) => onChange({ ...choices, twice: event.target.value as ReadChoices['twice'] })}
       >
-        <option value="later">the later row counts</option>
+        <option value="later">the later row is used</option>
         <option value="attempts">each row is an attempt</option>
       </select>
       .
@@ -64,47 +67,83 @@ function Twice({
   );
 }
 
+function FirstMark({ mark }: { readonly mark: FilePreview['firstMarks'][number] }) {
+  const { name, recorded, late, notCounted } = mark;
+  if (notCounted || !recorded)
+    return (
+      <>
+        {name}: {notCounted ? `would not count: ${notCountedWords(notCounted)}` : 'no score'}
+      </>
+    );
+  return (
+    <>
+      {name} {points(recorded.score)} of {points(recorded.outOf)}
+      {late && ` (late: minus ${percent(late)})`}
+      {recorded.waiting.n > 0 && (
+        <span className="text-saffron-text"> so far, {points(recorded.waiting)} to come</span>
+      )}
+    </>
+  );
+}
+
+/** The scores that the first papers would come to, and what holds for their times. */
 function FirstMarks({ preview }: { readonly preview: FilePreview }) {
   if (preview.firstMarks.length === 0) return null;
   return (
     <p className="mt-2 text-[14px]">
-      <span className="text-soft">The first marks: </span>
-      {preview.firstMarks.map(({ line, name, total }, index) => (
-        <span key={line} className="figures">
+      <span className="text-soft">The first scores: </span>
+      {preview.firstMarks.map((mark, index) => (
+        <span key={mark.line} className="figures">
           {index > 0 && ' · '}
-          {name} {points(total.score)} of {points(total.outOf)}
-          {total.waiting.n > 0 && (
-            <span className="text-saffron-text"> so far, {points(total.waiting)} to come</span>
-          )}
+          <FirstMark mark={mark} />
         </span>
       ))}
+      {!preview.timed && (
+        <span className="text-soft">. The file says no times, so none of these papers is late.</span>
+      )}
     </p>
   );
 }
 
-/** What each column holds, and what is to be done where the file leaves a choice; then all is taken in at once, or nothing. */
-export function ImportDialog({ table, onClose, onImported }: Props) {
+function Remarks({ remarks }: { readonly remarks: readonly string[] }) {
+  return remarks.map((text) => (
+    <p key={text} className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
+      {text}
+    </p>
+  ));
+}
+
+/** What each column holds, and what is to be done where the file leaves a choice; then all is imported at once, or nothing. */
+export function ImportDialog({ table: first, onClose, onImported }: Props) {
   const { quiz } = useQuiz();
-  const { preview, columns, choices, setChosen, setChoices } = usePreview(table);
-  const [busy, setBusy] = useState(false);
+  const [table, setTable] = useState(first);
+  const { preview, failure, again, columns, choices, setChosen, setChoices } = usePreview(table);
   const papers = preview?.papers ?? [];
   const problems = preview?.problems ?? [];
   const refused = problems.filter((problem) => problem.row === 'refused');
-  const named = columns.some((column) => column.use === 'student' || column.use === 'number');
-  const take = async () => {
-    setBusy(true);
-    onImported(await classWorker().importFile(quiz.id, table, [...columns], choices));
-  };
+  const named = namesStudents(columns);
+  const take = usePress(async () =>
+    onImported(await classWorker().importFile(quiz.id, table, [...columns], choices)),
+  );
   const saveRefused = async () => {
     const text = await classWorker().refusedFile(quiz.id, table, [...columns], choices);
     download('rows-left-out.csv', text, 'text/csv;charset=utf-8');
   };
   return (
-    <Dialog title="What do the columns hold?" onClose={onClose} wide>
+    <Dialog title="What is in each column?" onClose={onClose} wide>
+      <HeadingLine
+        table={table}
+        onTable={(next) => {
+          setChosen(null);
+          setTable(next);
+        }}
+      />
       <ColumnUses table={table} columns={columns} onChange={setChosen} />
       <div className="mt-4" aria-live="polite">
-        {!named && <p className="text-saffron-text">Say which column holds the student.</p>}
+        {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
+        {!named && <p className="text-saffron-text">Choose the column with the students’ names.</p>}
         {named && <p>{count(papers.length, 'paper')} ready.</p>}
+        {preview && <Remarks remarks={preview.remarks} />}
         {named && preview && <FirstMarks preview={preview} />}
         {named && preview && (
           <>
@@ -112,33 +151,29 @@ export function ImportDialog({ table, onClose, onImported }: Props) {
             <UnknownStudents unknown={preview.unknown} choices={choices} onChange={setChoices} />
           </>
         )}
-        <RowProblems title={`${count(refused.length, 'row')} not taken in:`} problems={refused} />
+        <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />
         {refused.length > 0 && (
           <button
             type="button"
             className="link-text mt-1 cursor-pointer text-[14px]"
-            onClick={() => void saveRefused()}
+            onClick={() => run(saveRefused)}
           >
-            Save these rows as a file, to put them right
+            Save these rows as a file so that you can correct them
           </button>
         )}
         <RowProblems
-          title="Taken in, but worth a look:"
+          title="Imported, but worth a look:"
           problems={problems.filter((problem) => problem.row === 'kept')}
         />
       </div>
-      <div className="sticky -bottom-6 -mx-7 -mb-6 mt-4 flex justify-end gap-3 border-t border-line bg-paper px-7 py-4">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave it
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={busy || !named || papers.length === 0}
-          onClick={() => void take()}
-        >
-          Take in {count(papers.length, 'paper')}
-        </button>
+      <div className="sticky -bottom-6 -mx-7 mt-4 -mb-6 border-t border-line bg-paper px-7 pb-4">
+        <DialogFoot
+          label={take.busy ? 'Importing …' : `Import ${count(papers.length, 'paper')}`}
+          onGo={take.start}
+          onLeave={onClose}
+          disabled={take.busy || !named || papers.length === 0}
+          error={take.error}
+        />
       </div>
     </Dialog>
   );

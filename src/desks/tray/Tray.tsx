@@ -1,11 +1,19 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { isFinished } from '@/core/quiz/window';
-import { rule } from '@/store/rulings';
-import { count, dayAndTime } from '@/ui/figures';
+import { undoStep } from '@/store/history';
+import { ruleAll } from '@/store/rulings';
+import { copyText } from '@/ui/copyText';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
+import { count, dayAndTimeIn } from '@/ui/figures';
+import { LongRows } from '@/ui/LongRows';
 import { NewStudent } from '@/ui/NewStudent';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { quizState } from '@/ui/quizState';
 import { useQuiz } from '@/ui/quizContext';
+import { StudentName } from '@/ui/StudentName';
+import { useQuery, type Query } from '@/ui/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
 import { AnswerFile } from './AnswerFile';
@@ -15,8 +23,8 @@ const STATES = {
   working: 'working',
   handedIn: 'handed in',
   late: 'late',
-  tooLate: 'after the last moment',
-  ranOut: 'ran out',
+  tooLate: 'after closing',
+  ranOut: 'not handed in when it closed',
 } as const;
 
 /** Which students are listed. */
@@ -30,52 +38,60 @@ const SHOWN = {
 } as const;
 type Shown = keyof typeof SHOWN;
 
-function useTray(listed: number): TrayRow[] | null {
+function useTray(listed: number): Query<TrayRow[]> {
   const { quiz, attemptsSeq } = useQuiz();
-  const [rows, setRows] = useState<TrayRow[] | null>(null);
   const { id } = quiz;
   const state = quizState(quiz);
-  useEffect(() => {
-    let current = true;
-    void classWorker().tray(id).then((found) => current && setRows(found)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [id, attemptsSeq, state, listed]);
-  return rows;
+  return useQuery(() => classWorker().tray(id), [id, attemptsSeq, state, listed]);
 }
 
-function when(row: TrayRow): string {
+function when(row: TrayRow, zone: string): string {
+  if (row.timeUnknown) return 'from a file, without a time';
   if (row.handedInAt !== null)
-    return `${dayAndTime(row.handedInAt)}${row.source === 'file' ? ', from a file' : ''}`;
-  return row.openedAt !== null ? `since ${dayAndTime(row.openedAt)}, ${row.answered} answered` : '';
+    return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
+  return row.openedAt !== null ? `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered` : '';
 }
 
-function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }) {
-  const address = `/sit/?quiz=${encodeURIComponent(quizId)}&student=${encodeURIComponent(row.studentId)}`;
+const wantsAttention = ({ state, voided }: TrayRow): boolean =>
+  voided || state === 'working' || state === 'late' || state === 'tooLate';
+
+interface RowProps {
+  readonly row: TrayRow;
+  readonly index: number;
+  readonly measure: (element: Element | null) => void;
+}
+
+function Row({ row, index, measure }: RowProps) {
+  const { quiz } = useQuiz();
+  const { id } = quiz;
+  const address = `/sit/?quiz=${encodeURIComponent(id)}&student=${encodeURIComponent(row.studentId)}`;
   const done = isFinished(row.state);
-  const takeIn = async () => {
-    for (const attemptId of row.tooLate) await rule(quizId, attemptId, { standing: 'takenIn' });
-    notify(`${row.name} is taken in`);
+  const accept = async () => {
+    const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });
+    notify(`${row.name}’s late work now counts`, {
+      label: 'Undo',
+      run: () => run(() => undoStep(id, step)),
+    });
   };
   return (
-    <tr className="border-b border-hair hover:bg-base-200">
+    <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
       <td className="figures py-1.5 pr-4 pl-9 text-soft">{row.number}</td>
       <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-        {row.name}
+        <StudentName name={row.name} apart={row.number === row.apart ? '' : row.apart} />
       </th>
       <td
-        className={`py-1.5 pr-4 ${row.state === 'working' || row.state === 'late' || row.state === 'tooLate' ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
+        className={`py-1.5 pr-4 ${wantsAttention(row) ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
       >
         {STATES[row.state]}
+        {row.voided && ', not counted'}
         {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
         {row.tooLate.length > 0 && (
-          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => void takeIn()}>
-            Take in<span className="sr-only"> the work of {row.name}</span>
+          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
+            Accept<span className="sr-only"> the work of {row.name}</span>
           </button>
         )}
       </td>
-      <td className="figures caption py-1.5 pr-4">{when(row)}</td>
+      <td className="figures caption py-1.5 pr-4">{when(row, quiz.content.zone)}</td>
       <td className="py-1.5 pr-9 text-right">
         <a className="link-text" href={address} target="_blank" rel="noopener">
           {done ? 'Slip' : 'Page'}
@@ -86,50 +102,78 @@ function Row({ row, quizId }: { readonly row: TrayRow; readonly quizId: string }
   );
 }
 
+interface WhoProps {
+  readonly rows: readonly TrayRow[];
+  readonly shown: Shown;
+  readonly onShow: (shown: Shown) => void;
+}
+
+/** Who is listed, and their names for a message. */
+function Who({ rows, shown, onShow }: WhoProps) {
+  const listed = rows.filter(SHOWN[shown].holds);
+  const copy = async () => {
+    await copyText(listed.map(({ name }) => name).join('\n'));
+    notify(`${count(listed.length, 'name')} copied`);
+  };
+  return (
+    <p className="mt-2 flex flex-wrap items-baseline gap-x-4">
+      <label>
+        Shown:{' '}
+        <select
+          className="sentence-part"
+          aria-label="Who is shown"
+          value={shown}
+          onChange={(event) => onShow(event.target.value as Shown)}
+        >
+          {Object.entries(SHOWN).map(([name, { words, holds }]) => (
+            <option key={name} value={name}>
+              {words} ({rows.filter(holds).length})
+            </option>
+          ))}
+        </select>
+      </label>
+      {shown !== 'all' && listed.length > 0 && (
+        <button type="button" className="link-text cursor-pointer" onClick={() => run(copy)}>
+          Copy the names
+        </button>
+      )}
+    </p>
+  );
+}
+
+function headline(rows: readonly TrayRow[]): string {
+  const done = rows.filter((row) => isFinished(row.state)).length;
+  const late = rows.filter((row) => row.state === 'late' || row.state === 'tooLate').length;
+  const working = rows.filter((row) => row.state === 'working').length;
+  const voided = rows.filter((row) => row.voided).length;
+  const notes = [late > 0 ? `${late} late` : '', voided > 0 ? `${voided} not counted` : ''].filter(Boolean);
+  return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working, ${rows.length - done - working} not opened`;
+}
+
 /** Where handed-in work arrives: who stands where, and answers from a file. */
 export default function Tray() {
-  const { quiz } = useQuiz();
   const [listed, setListed] = useState(0);
-  const rows = useTray(listed);
+  const { value: rows, failure, again } = useTray(listed);
   const [shown, setShown] = useState<Shown>('all');
-  const done = rows?.filter((row) => isFinished(row.state)).length ?? 0;
-  const late = rows?.filter((row) => row.state === 'late' || row.state === 'tooLate').length ?? 0;
-  const working = rows?.filter((row) => row.state === 'working').length ?? 0;
+  const those = rows?.filter(SHOWN[shown].holds) ?? [];
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
       <div className="bg-paper pt-7 pb-2">
         <div className="px-9">
           <h1 className="text-[24px]">Tray</h1>
           <p className="caption figures mt-1">
-            {rows === null
-              ? 'Looking who is there …'
-              : `${done} of ${rows.length} handed in${late > 0 ? ` (${late} late)` : ''}, ${working} working, ${rows.length - done - working} not opened`}{' '}
+            {rows === null ? (failure ? '' : 'Loading the list …') : headline(rows)}{' '}
             <a className="link-text" href="/class/">
               Class list
             </a>
           </p>
-          {rows !== null && rows.length > 0 && (
-            <p className="mt-2">
-              Shown:{' '}
-              <select
-                className="sentence-part"
-                aria-label="Who is shown"
-                value={shown}
-                onChange={(event) => setShown(event.target.value as Shown)}
-              >
-                {Object.entries(SHOWN).map(([name, { words, holds }]) => (
-                  <option key={name} value={name}>
-                    {words} ({rows.filter(holds).length})
-                  </option>
-                ))}
-              </select>
-            </p>
-          )}
+          {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
+          {rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
         </div>
         {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nobody is on the class list yet.</p>}
         {rows !== null && rows.length > 0 && (
           <div className="overflow-x-auto">
-            <table className="mt-4 w-full">
+            <table className="mt-4 w-full" aria-rowcount={those.length + 1}>
               <thead>
                 <tr className="label-small border-b border-line text-left">
                   <th className="pb-1 pl-9 font-semibold">No.</th>
@@ -141,15 +185,16 @@ export default function Tray() {
                   </th>
                 </tr>
               </thead>
-              <tbody>
-                {rows.filter(SHOWN[shown].holds).map((row) => (
-                  <Row key={row.studentId} row={row} quizId={quiz.id} />
-                ))}
-              </tbody>
+              <LongRows
+                rows={those}
+                height={34}
+                keyOf={({ studentId }) => studentId}
+                draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
+              />
             </table>
           </div>
         )}
-        {rows !== null && rows.length > 0 && !rows.some(SHOWN[shown].holds) && (
+        {rows !== null && rows.length > 0 && those.length === 0 && (
           <p className="px-9 py-6 text-soft">Nobody.</p>
         )}
         <NewStudent label="Add to the class list" onAdded={() => setListed((n) => n + 1)} />

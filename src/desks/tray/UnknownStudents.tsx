@@ -11,7 +11,55 @@ interface Props {
 
 const MOST = 200;
 
-/** Those in the file who are not on the class list: added, matched by hand, or left out, one by one or all. */
+interface RowProps {
+  readonly unknown: Unknown;
+  readonly listed: readonly { readonly id: string; readonly name: string; readonly number: string }[];
+  readonly onChoose: (choice: string) => void;
+}
+
+function Row({ unknown, listed, onChoose }: RowProps) {
+  const { name, number, email, line, likely, choice } = unknown;
+  const probable = new Set(likely.map(({ id }) => id));
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hair py-1">
+      <span className="w-48 truncate font-semibold" title={name}>
+        {name || 'without a name'}
+      </span>
+      <span className="figures w-32 truncate text-soft" title={number || email}>
+        {number || email}
+      </span>
+      <span className="caption w-16">line {line}</span>
+      <select
+        className="sentence-part"
+        aria-label={`What to do with ${name || number || email}`}
+        value={choice}
+        onChange={(event) => onChoose(event.target.value)}
+      >
+        <option value="out">leave out</option>
+        {likely.map(({ id, name: other }) => (
+          <option key={id} value={id}>
+            is {other}
+          </option>
+        ))}
+        <option value="add" disabled={name === ''}>
+          {name === '' ? 'cannot be added without a name' : 'add to the class list'}
+        </option>
+        <optgroup label="somebody else on the list">
+          {listed
+            .filter(({ id }) => !probable.has(id))
+            .map((student) => (
+              <option key={student.id} value={student.id}>
+                is {student.name} {student.number}
+              </option>
+            ))}
+        </optgroup>
+      </select>
+      {probable.has(choice) && <span className="caption">likely the same person: check it</span>}
+    </li>
+  );
+}
+
+/** Those in the file who are not on the class list: somebody likely is proposed; else they are left out until added. */
 export function UnknownStudents({ unknown, choices, onChange }: Props) {
   const students = useLiveQuery(listStudents, [], []);
   if (unknown.length === 0) return null;
@@ -21,46 +69,30 @@ export function UnknownStudents({ unknown, choices, onChange }: Props) {
       ...choices,
       unknown: { ...choices.unknown, ...Object.fromEntries(keys.map((key) => [key, choice])) },
     });
+  const rest = unknown.filter(({ likely, name }) => likely.length === 0 && name !== '').map(({ key }) => key);
   const all = unknown.map(({ key }) => key);
   return (
     <div className="mt-3">
       <p>
         <span className="font-semibold">
-          {count(unknown.length, 'student')} of the file {unknown.length === 1 ? 'is' : 'are'} not on the
+          {count(unknown.length, 'student')} in the file {unknown.length === 1 ? 'is' : 'are'} not on the
           class list.
         </span>{' '}
-        <button type="button" className="link-text cursor-pointer" onClick={() => put(all, 'add')}>
-          Add all
-        </button>
-        {' · '}
+        {rest.length > 0 && (
+          <>
+            <button type="button" className="link-text cursor-pointer" onClick={() => put(rest, 'add')}>
+              {rest.length === all.length ? 'Add all' : `Add the ${rest.length} who are like nobody`}
+            </button>
+            {' · '}
+          </>
+        )}
         <button type="button" className="link-text cursor-pointer" onClick={() => put(all, 'out')}>
           Leave all out
         </button>
       </p>
       <ul className="max-h-40 overflow-y-auto text-[14px]">
-        {unknown.slice(0, MOST).map(({ key, name, number, line }) => (
-          <li key={key} className="flex flex-wrap items-baseline gap-x-3 border-b border-hair py-1">
-            <span className="w-48 truncate font-semibold">{name || 'without a name'}</span>
-            <span className="figures w-20 text-soft">{number}</span>
-            <span className="caption w-16">line {line}</span>
-            <select
-              className="sentence-part"
-              aria-label={`What to do with ${name || number}`}
-              value={choices.unknown[key] ?? 'add'}
-              onChange={(event) => put([key], event.target.value)}
-            >
-              {name !== '' && <option value="add">add to the class list</option>}
-              {name === '' && <option value="add">cannot be added without a name</option>}
-              <option value="out">leave out</option>
-              <optgroup label="is">
-                {listed.map((student) => (
-                  <option key={student.id} value={student.id}>
-                    is {student.name} {student.number}
-                  </option>
-                ))}
-              </optgroup>
-            </select>
-          </li>
+        {unknown.slice(0, MOST).map((one) => (
+          <Row key={one.key} unknown={one} listed={listed} onChoose={(choice) => put([one.key], choice)} />
         ))}
       </ul>
     </div>

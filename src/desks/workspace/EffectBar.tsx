@@ -1,10 +1,13 @@
 import { useState } from 'react';
-import { compare, subtract } from '@/core/figures/fraction';
+import { gainOf, maximumMoves } from '@/core/checking/gain';
+import { divide } from '@/core/figures/fraction';
+import { undoStep } from '@/store/history';
 import { applyDraft, undoRevision } from '@/store/revisions';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
-import { count, points, time } from '@/ui/figures';
+import { count, percent, points, time } from '@/ui/figures';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
 import type { NamedChange, Pending } from '@/workers/classDesk';
 
@@ -17,17 +20,39 @@ function words({ up, down, unchanged }: Pending): string {
   return `${parts.filter(Boolean).join(', ')}, ${unchanged} unchanged`;
 }
 
+/** What of the effect is more than numbers: own scores that would differ, and scores that students know already. */
+function moreWords({ overridesDiffer, seen }: Pending): string {
+  const parts = [
+    overridesDiffer > 0 ? `${count(overridesDiffer, 'score')} you set would differ` : '',
+    seen > 0 ? `${count(seen, 'student has', 'students have')} seen the score from before` : '',
+  ];
+  return parts.filter(Boolean).map((part) => `, ${part}`).join(''); // prettier-ignore
+}
+
 function Row({ change }: { readonly change: NamedChange }) {
-  const { before, after, waitingAfter } = change;
-  const by = subtract(after, before);
+  const { before, after, outOfBefore, outOfAfter, waitingAfter } = change;
+  const gain = gainOf(change);
+  const moves = maximumMoves(change);
+  const share = (score: typeof before, outOf: typeof before) =>
+    moves && outOf.n > 0 ? ` (${percent(divide(score, outOf))})` : '';
   return (
     <tr className="border-b border-hair">
-      <td className="py-1.5 pr-4">{change.name}</td>
-      <td className="figures px-3 text-right">{points(before)}</td>
-      <td className="figures px-3 text-right font-semibold">{points(after)}</td>
-      <td className="figures px-3 text-right">
-        {compare(by, { n: 0, d: 1 }) > 0 ? '+' : ''}
-        {points(by)}
+      <td className="py-1.5 pr-4">
+        {change.name}
+        {change.apart && <span className="caption"> {change.apart}</span>}
+        {change.seen && <span className="caption block">has seen the score from before</span>}
+      </td>
+      <td className="figures px-3 text-right whitespace-nowrap">
+        {points(before)} of {points(outOfBefore)}
+        {share(before, outOfBefore)}
+      </td>
+      <td className="figures px-3 text-right font-semibold whitespace-nowrap">
+        {points(after)} of {points(outOfAfter)}
+        {share(after, outOfAfter)}
+      </td>
+      <td className="figures px-3 text-right whitespace-nowrap">
+        {gain.n > 0 ? '+' : ''}
+        {moves ? percent(gain) : points(gain)}
       </td>
       <td className="figures px-3 text-right text-saffron-text">
         {waitingAfter.n > 0 ? points(waitingAfter) : ''}
@@ -39,7 +64,7 @@ function Row({ change }: { readonly change: NamedChange }) {
 /** Who goes up or down, before it happens. */
 function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose: () => void }) {
   return (
-    <Dialog title={words(pending)} onClose={onClose}>
+    <Dialog title={words(pending)} onClose={onClose} wide>
       {pending.students.length === 0 ? (
         <p>The changes touch texts or feedback only: every score and every waiting point stays as it is.</p>
       ) : (
@@ -48,9 +73,9 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
             <tr className="label-small border-b border-line">
               <th className="pb-1 font-semibold">Student</th>
               <th className="px-3 pb-1 text-right font-semibold">Now</th>
-              <th className="px-3 pb-1 text-right font-semibold">Then</th>
-              <th className="px-3 pb-1 text-right font-semibold">By</th>
-              <th className="px-3 pb-1 text-right font-semibold">Still waiting</th>
+              <th className="px-3 pb-1 text-right font-semibold">After</th>
+              <th className="px-3 pb-1 text-right font-semibold">Change</th>
+              <th className="px-3 pb-1 text-right font-semibold">Not marked yet</th>
             </tr>
           </thead>
           <tbody>
@@ -71,13 +96,25 @@ export function EffectBar() {
   const { quiz, pending } = useQuiz();
   const [seeing, setSeeing] = useState(false);
   if (!pending) return null;
-  const undo = async () => {
-    if (await undoRevision(quiz.id)) notify('Back to the marks from before; the changes wait in the draft');
-  };
-  const apply = async () => {
-    await applyDraft(quiz.id);
-    notify('Everyone is marked by the new key', { label: 'Undo', run: () => void undo() });
-  };
+  const undo = () =>
+    run(async () => {
+      if (await undoRevision(quiz.id))
+        notify('The earlier marks are back. Your changes are in the draft again.');
+    });
+  const apply = () =>
+    run(async () => {
+      if (!pending.shown) return;
+      const applied = await applyDraft(quiz.id, pending.shown);
+      if (!applied.ok) {
+        notify('Something was changed just now, so nothing was applied: look at the effect again.');
+        return;
+      }
+      const { step } = applied;
+      notify('Everyone is marked by the new key', {
+        label: 'Undo',
+        run: () => run(() => undoStep(quiz.id, step)),
+      });
+    });
   if (pending.changes.length === 0) {
     if (pending.undoable === null) return null;
     return (
@@ -88,7 +125,7 @@ export function EffectBar() {
         <p className="flex-1 text-soft">
           The key was changed and applied to everyone at {time(pending.undoable)}.
         </p>
-        <button type="button" className="btn btn-sm btn-outline" onClick={() => void undo()}>
+        <button type="button" className="btn btn-sm btn-outline" onClick={undo}>
           Undo the change
         </button>
       </section>
@@ -99,12 +136,10 @@ export function EffectBar() {
       aria-label="Changes not applied"
       className="sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-x-5 gap-y-2 bg-[#1a2436] px-6 py-3 text-[#fffefb] dark:bg-[#0d1119]"
     >
-      <p className="font-title text-[17px] font-semibold">
-        {count(pending.changes.length, 'change')} not applied
-      </p>
+      <p className="font-title text-[17px] font-semibold">{count(pending.count, 'change')} not applied</p>
       <p className="figures flex-1" role="status">
         {words(pending)}
-        {pending.overridesDiffer > 0 && `, ${count(pending.overridesDiffer, 'own score')} would differ`}
+        {moreWords(pending)}
       </p>
       <button
         type="button"
@@ -113,7 +148,7 @@ export function EffectBar() {
       >
         See who
       </button>
-      <button type="button" className="btn btn-sm btn-accent h-9 text-[#1a1405]" onClick={() => void apply()}>
+      <button type="button" className="btn btn-sm btn-accent h-9 text-[#1a1405]" onClick={apply}>
         Apply to all
       </button>
       {seeing && <Who pending={pending} onClose={() => setSeeing(false)} />}

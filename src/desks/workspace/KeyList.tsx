@@ -6,7 +6,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
     keys: [
       ['Ctrl K', 'every action by its name'],
       ['?', 'this list'],
-      ['Ctrl Z, Ctrl Shift Z', 'undo, do again'],
+      ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
       ['Alt 1 to Alt 5', 'go to a station'],
       ['Escape', 'close what is open in front'],
     ],

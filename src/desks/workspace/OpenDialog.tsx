@@ -1,142 +1,191 @@
 import { useState } from 'react';
-import { isOpen } from '@/core/quiz/window';
+import type { Opening } from '@/core/quiz/quiz';
+import { same } from '@/core/quiz/same';
 import { now } from '@/store/clock';
-import { closeQuiz, openQuiz } from '@/store/standing';
+import { undoStep } from '@/store/history';
+import { closeQuiz, openQuiz, takeBackOpening } from '@/store/standing';
 import { Dialog } from '@/ui/Dialog';
-import { dayAndTime } from '@/ui/figures';
+import { count, dayAndTimeIn } from '@/ui/figures';
 import { notify } from '@/ui/notices';
-import { useQuiz } from '@/ui/quizContext';
+import { run, usePress } from '@/ui/press';
+import { usePaper, useQuiz } from '@/ui/quizContext';
+import { readyList } from '@/ui/readyList';
+import { useQuery } from '@/ui/useQuery';
+import { zoneName } from '@/ui/wallField';
+import { classWorker } from '@/workers/clients';
+import { formOf, openingOf, windowState, type OpenForm, type WindowState } from './openForm';
 
-const DAY = 86_400_000;
-
-/** An instant as a field for local date and time holds it. */
-function toField(at: number): string {
-  const date = new Date(at);
-  const local = new Date(at - date.getTimezoneOffset() * 60_000);
-  return local.toISOString().slice(0, 16);
+interface FieldsProps {
+  readonly form: OpenForm;
+  readonly onChange: (form: OpenForm) => void;
 }
 
-function troubleOf(from: number, due: number | null, until: number | null): string | null {
-  if (Number.isNaN(from)) return 'Say from when.';
-  if (until !== null && (Number.isNaN(until) || until <= from))
-    return 'The end must come after the beginning.';
-  if (due === null) return null;
-  if (Number.isNaN(due) || due <= from) return 'The due time must come after the beginning.';
-  return until !== null && due > until ? 'The due time must come before the end.' : null;
-}
-
-/** Opening and closing: one deliberate act that says who can see the quiz from when. */
-export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
-  const { quiz, questions } = useQuiz();
-  const { opening } = quiz.standing;
-  const [at] = useState(now);
-  const open = isOpen(opening, at);
-  const [from, setFrom] = useState(toField(open && opening ? opening.from : at));
-  const [until, setUntil] = useState(opening?.until && open ? toField(opening.until) : toField(at + 7 * DAY));
-  const [due, setDue] = useState(opening?.due ? toField(opening.due) : '');
-  const [grace, setGrace] = useState(opening?.grace ?? 0);
-  const [endless, setEndless] = useState(open && opening?.until === null);
-  const fromAt = new Date(from).getTime();
-  const untilAt = endless ? null : new Date(until).getTime();
-  const dueAt = due === '' ? null : new Date(due).getTime();
-  const bad = troubleOf(fromAt, dueAt, untilAt);
-  const apply = async () => {
-    await openQuiz(quiz.id, { from: fromAt, due: dueAt, grace: dueAt === null ? 0 : grace, until: untilAt });
-    notify(untilAt === null ? 'The quiz is open' : `The quiz is open until ${dayAndTime(untilAt)}`);
-    onClose();
-  };
-  const close = async () => {
-    await closeQuiz(quiz.id);
-    notify('The quiz is closed');
-    onClose();
-  };
+function Times({ form, onChange }: FieldsProps) {
+  const field = (name: 'from' | 'until' | 'due', label: string, disabled = false) => (
+    <label className="block">
+      <span className="label-small">{label}</span>
+      <input
+        type="datetime-local"
+        className="input w-full"
+        value={form[name]}
+        disabled={disabled}
+        onChange={(event) => onChange({ ...form, [name]: event.target.value })}
+      />
+    </label>
+  );
   return (
-    <Dialog title={open ? 'This quiz is open' : 'Open this quiz'} onClose={onClose}>
-      <p className="max-w-prose">
-        Everyone on the class list can sit it on their own address from the first moment until the last.
-        {questions.length === 0 && ' It has no questions yet.'}
-      </p>
-      <div className="mt-4 grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <label className="block">
-          <span className="label-small">Open from</span>
-          <input
-            type="datetime-local"
-            className="input w-full"
-            value={from}
-            onChange={(e) => setFrom(e.target.value)}
-          />
-        </label>
-        <label className="block">
-          <span className="label-small">Until</span>
-          <input
-            type="datetime-local"
-            className="input w-full"
-            value={until}
-            disabled={endless}
-            onChange={(e) => setUntil(e.target.value)}
-          />
-        </label>
-      </div>
-      <div className="mt-3 grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <label className="block">
-          <span className="label-small">Due, if late work is to be told apart</span>
-          <input
-            type="datetime-local"
-            className="input w-full"
-            value={due}
-            onChange={(e) => setDue(e.target.value)}
-          />
-        </label>
-        <label className="block">
-          <span className="label-small">Minutes of grace after that</span>
-          <input
-            type="number"
-            className="input w-full"
-            min={0}
-            max={10_000}
-            value={grace}
-            disabled={due === ''}
-            onChange={(e) => setGrace(Math.min(10_000, Math.max(0, Math.floor(Number(e.target.value) || 0))))}
-          />
-        </label>
-      </div>
-      {dueAt !== null && (
-        <p className="caption mt-1">
-          {quiz.content.late.kind === 'free'
-            ? 'Being late costs nothing: the Reveal plan has the rule.'
-            : 'What being late costs stands on the Reveal plan.'}
-        </p>
-      )}
-      <label className="mt-3 flex items-center gap-2">
+    <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3 max-sm:grid-cols-1">
+      {field('from', 'Open from')}
+      {field('until', 'Until', form.endless)}
+      {field('due', 'Due (optional: work after this counts as late)')}
+      <label className="block">
+        <span className="label-small">Grace period (minutes)</span>
+        <input
+          type="number"
+          className="input w-full"
+          min={0}
+          max={10_000}
+          value={form.grace}
+          disabled={form.due === ''}
+          onChange={(event) =>
+            onChange({
+              ...form,
+              grace: Math.min(10_000, Math.max(0, Math.floor(Number(event.target.value) || 0))),
+            })
+          }
+        />
+      </label>
+      <label className="col-span-full flex items-center gap-2">
         <input
           type="checkbox"
           className="size-4 accent-[var(--petrol)]"
-          checked={endless}
-          onChange={(e) => setEndless(e.target.checked)}
+          checked={form.endless}
+          onChange={(event) => onChange({ ...form, endless: event.target.checked })}
         />
-        Without an end, until I close it
+        It stays open until I close it
       </label>
-      {bad && (
+    </div>
+  );
+}
+
+/** What should be looked at before students see the quiz. */
+function Ready() {
+  const lines = readyList(usePaper());
+  if (lines.length === 0) return null;
+  return (
+    <div className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2">
+      <p className="font-semibold">Before you open it:</p>
+      <ul className="list-disc pl-5">
+        {lines.slice(0, 8).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        {lines.length > 8 && <li>and {lines.length - 8} more</li>}
+      </ul>
+    </div>
+  );
+}
+
+/** What changed times would do to scores that are recorded already, before they hold. */
+function Effect({ opening }: { readonly opening: Opening }) {
+  const { quiz } = useQuiz();
+  const key = JSON.stringify(opening);
+  const { value, failure } = useQuery(() => classWorker().timesEffect(quiz.id, opening), [quiz.id, key]);
+  if (failure) return null;
+  const parts = value && [
+    value.changed > 0 ? `${count(value.changed, 'score')} would change` : '',
+    value.lost > 0 ? `${count(value.lost, 'student')} would have no score any more` : '',
+    value.gained > 0 ? `${count(value.gained, 'student')} would get a score` : '',
+  ];
+  return (
+    <p role="status" className="mt-3 font-semibold">
+      {parts === null
+        ? 'Working out what these times change …'
+        : `${parts.filter(Boolean).join('; ') || 'No score would change'}.`}
+    </p>
+  );
+}
+
+const TITLES: Readonly<Record<WindowState, string>> = {
+  never: 'Open this quiz',
+  scheduled: 'This quiz opens later',
+  open: 'This quiz is open',
+  closed: 'This quiz is closed',
+};
+
+function goWords(state: WindowState, opening: Opening | null, at: number): string {
+  if (state === 'open' || state === 'scheduled') return 'Change the times';
+  if (opening !== null && opening.from > at) return 'Schedule it';
+  return state === 'closed' ? 'Open it again' : 'Open it';
+}
+
+/** Opening and closing: one deliberate act that says who can take the quiz, from when until when. */
+export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
+  const { quiz } = useQuiz();
+  const { zone, late } = quiz.content;
+  const { opening: before } = quiz.standing;
+  const [at] = useState(now);
+  const [form, setForm] = useState(() => formOf(before, at, zone));
+  const state = windowState(before, at);
+  const read = openingOf(form, before, at, zone);
+  const changed = read.ok && !same(read.opening, before);
+  const tell = (step: number, text: string) =>
+    notify(text, { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
+  const apply = usePress(async () => {
+    if (!read.ok) return;
+    const { from, until } = read.opening;
+    const step = await openQuiz(quiz.id, read.opening);
+    const end = until === null ? '' : ` until ${dayAndTimeIn(until, zone)}`;
+    tell(step, from > now() ? `The quiz opens on ${dayAndTimeIn(from, zone)}` : `The quiz is open${end}`);
+    onClose();
+  });
+  const end = usePress(async () => {
+    if (state === 'scheduled') tell(await takeBackOpening(quiz.id), 'The quiz will not open');
+    else tell(await closeQuiz(quiz.id), 'The quiz is closed');
+    onClose();
+  });
+  const error = apply.error ?? end.error;
+  return (
+    <Dialog title={TITLES[state]} onClose={onClose}>
+      <p className="max-w-prose">
+        Everyone on the class list can take it between these two times, each on a page of their own in this
+        browser: the links are in the Tray. Times are those of <strong>{zoneName(zone)}</strong>.
+      </p>
+      {state !== 'open' && <Ready />}
+      <Times form={form} onChange={setForm} />
+      {form.due !== '' && (
+        <p className="caption mt-1">
+          {late.kind === 'free'
+            ? 'Being late costs nothing: the rule for late work is in the Reveal plan.'
+            : 'The penalty for late work is set in the Reveal plan.'}
+        </p>
+      )}
+      {!read.ok && (
         <p role="alert" className="mt-3 text-saffron-text">
-          {bad}
+          {read.problem}
+        </p>
+      )}
+      {read.ok && changed && quiz.firstHandInAt !== null && <Effect opening={read.opening} />}
+      {error && (
+        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+          {error}
         </p>
       )}
       <div className="mt-6 flex flex-wrap justify-end gap-3">
-        <button type="button" className="btn btn-ghost" onClick={onClose}>
-          Leave as it is
+        <button type="button" className="btn btn-ghost" data-first-focus onClick={onClose}>
+          Cancel
         </button>
-        {opening && (opening.until === null || opening.until > at) && (
-          <button type="button" className="btn btn-outline" onClick={() => void close()}>
-            {open ? 'Close now' : 'Take back'}
+        {state !== 'closed' && (
+          <button type="button" className="btn btn-outline" disabled={end.busy} onClick={end.start}>
+            {state === 'scheduled' ? 'Do not open it' : 'Close now'}
           </button>
         )}
         <button
           type="button"
           className="btn btn-primary"
-          disabled={bad !== null}
-          onClick={() => void apply()}
+          disabled={!read.ok || apply.busy || (!changed && state !== 'never')}
+          onClick={apply.start}
         >
-          {open ? 'Change the times' : 'Open it'}
+          {goWords(state, read.ok ? read.opening : null, at)}
         </button>
       </div>
     </Dialog>

@@ -1,41 +1,29 @@
 import { ChevronLeft } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/useNow';
-import { count, dayAndTime, pointsWord } from '@/ui/figures';
+import { count, dayAndTimeIn, pointsWord } from '@/ui/figures';
 import { usePaper, useQuiz, type QuizView } from '@/ui/quizContext';
 import { quizState } from '@/ui/quizState';
-import { useSaving } from '@/ui/saving';
+import { useSaving, type SavingState } from '@/ui/saving';
+import { useQuery } from '@/ui/useQuery';
 import { ThemeSwitch } from '@/ui/ThemeSwitch';
 import { UndoButtons } from '@/ui/UndoButtons';
-import type { QuizCounts } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 import { Commands } from './Commands';
 import { OpenDialog } from './OpenDialog';
 import { STATIONS, type StationName } from './stations';
 
-const SAVING_WORDS = {
-  saved: 'saved',
-  saving: 'saving …',
-  full: 'not saved',
-  forbidden: 'not saved',
-  other: 'not saved',
-};
+const savingWords = (state: SavingState): string =>
+  state === 'saved' ? 'saved' : state === 'saving' ? 'saving …' : 'not saved';
 
 /** What is left to do at each station, in two or three words. */
 function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
-  const [counts, setCounts] = useState<QuizCounts | null>(null);
   const { id } = quiz;
   const state = quizState(quiz);
-  useEffect(() => {
-    let current = true;
-    void classWorker().quizCounts(id).then((found) => current && setCounts(found)); // prettier-ignore
-    return () => {
-      current = false;
-    };
-  }, [id, state, attemptsSeq]);
+  const { value: counts } = useQuery(() => classWorker().quizCounts(id), [id, state, attemptsSeq]);
   const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};
   const keyless = questions.filter(({ question }) => !kindOf(question).hasKey(question)).length;
   return {
@@ -49,9 +37,12 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
 function openWords({ quiz }: QuizView, at: number): string {
   const { opening } = quiz.standing;
   if (!opening) return 'Closed: never opened';
-  if (isOpen(opening, at)) return opening.until === null ? 'Open' : `Open until ${dayAndTime(opening.until)}`;
-  if (isOver(opening, at) && opening.until !== null) return `Closed since ${dayAndTime(opening.until)}`;
-  return `Opens ${dayAndTime(opening.from)}`;
+  const { zone } = quiz.content;
+  if (isOpen(opening, at))
+    return opening.until === null ? 'Open' : `Open until ${dayAndTimeIn(opening.until, zone)}`;
+  if (isOver(opening, at) && opening.until !== null)
+    return `Closed since ${dayAndTimeIn(opening.until, zone)}`;
+  return `Opens on ${dayAndTimeIn(opening.from, zone)}`;
 }
 
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
@@ -61,7 +52,9 @@ export function StationBar({ station }: { readonly station: string }) {
   const [asking, setAsking] = useState(false);
   const saving = useSaving();
   const left = useLeft(view);
-  const total = pointsOfPaper(usePaper());
+  const draft = usePaper();
+  // Once work counts, what is written is a draft until it is applied: its figures are called so where they differ.
+  const isDraft = (view.pending?.changes.length ?? 0) > 0;
   const at = useNow();
   const open = isOpen(quiz.standing.opening, at);
   return (
@@ -75,8 +68,9 @@ export function StationBar({ station }: { readonly station: string }) {
             {quiz.content.title || 'Untitled quiz'}
           </p>
           <p className="caption figures truncate">
-            {count(questions.length, 'question')} · {pointsWord(total)} ·{' '}
-            <span role="status">{SAVING_WORDS[saving]}</span>
+            {isDraft && 'Draft: '}
+            {count(questions.length, 'question')} · {pointsWord(pointsOfPaper(draft))} ·{' '}
+            <span role="status">{savingWords(saving)}</span>
           </p>
         </div>
       </div>

@@ -2,12 +2,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { attemptsSeq } from '@/store/seq';
 import { getQuestions, getQuiz } from '@/store/quizzes';
+import { Boundary } from '@/ui/Boundary';
+import { startingFailed } from '@/ui/failureWords';
 import { NoticeBar } from '@/ui/notices';
 import { pictureBlob } from '@/store/media';
 import { PictureSource } from '@/ui/Picture';
 import { QuizContext, type QuizView } from '@/ui/quizContext';
 import { downloadRescue } from '@/ui/rescue';
 import { StorageTrouble } from '@/ui/StorageTrouble';
+import { useQuery } from '@/ui/useQuery';
 import { useReady } from '@/ui/useReady';
 import { classWorker } from '@/workers/clients';
 import type { Pending } from '@/workers/classDesk';
@@ -40,24 +43,14 @@ function useStation(): string {
 
 /** What waits in the draft, worked out again whenever the key or anyone's work changes. */
 function usePending(view: Omit<QuizView, 'pending'> | null): Pending | null {
-  const [pending, setPending] = useState<Pending | null>(null);
   const id = view?.quiz.id;
   const counting = view !== null && view.quiz.firstHandInAt !== null;
   const state = view ? `${view.quiz.changeSeq}/${view.quiz.standing.live}/${view.attemptsSeq}` : '';
-  useEffect(() => {
-    if (!id || !counting) {
-      setPending(null);
-      return;
-    }
-    let current = true;
-    void classWorker()
-      .pending(id)
-      .then((next) => current && setPending(next));
-    return () => {
-      current = false;
-    };
-  }, [id, counting, state]);
-  return pending;
+  const { value } = useQuery(
+    async () => (id && counting ? classWorker().pending(id) : null),
+    [id, counting, state],
+  );
+  return counting ? value : null;
 }
 
 function Message({ title, text }: { readonly title: string; readonly text: string }) {
@@ -76,6 +69,14 @@ function Message({ title, text }: { readonly title: string; readonly text: strin
 
 /** One quiz and all its stations in one workspace. */
 export function Workspace() {
+  return (
+    <Boundary name="workspace">
+      <Stations />
+    </Boundary>
+  );
+}
+
+function Stations() {
   const quizId = new URLSearchParams(location.search).get('id') ?? '';
   const ready = useReady();
   const loaded = useLiveQuery(
@@ -103,8 +104,8 @@ export function Workspace() {
   if (ready !== 'ready' && ready !== 'starting') {
     return (
       <Message
-        title="This browser stores nothing"
-        text="Yentrel keeps quizzes in the browser, and this one does not allow it: a private window or a setting forbids storage. Open Yentrel in an ordinary window."
+        title={ready === 'blocked' ? 'This browser stores nothing' : 'The quiz cannot be opened'}
+        text={startingFailed(ready)}
       />
     );
   }
@@ -116,9 +117,11 @@ export function Workspace() {
         <div className="flex min-h-dvh flex-col">
           <StorageTrouble onRescue={() => downloadRescue(view)} />
           <StationBar station={station} />
-          <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
-            <Desk />
-          </Suspense>
+          <Boundary name={station}>
+            <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
+              <Desk />
+            </Suspense>
+          </Boundary>
           <EffectBar />
         </div>
       </PictureSource>

@@ -1,8 +1,10 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
+import { NEW_TITLE } from '@/store/quizzes';
 import { RichText } from '@/ui/RichText';
 import { DecimalField } from '@/ui/DecimalField';
 import { Conflict } from '@/ui/Conflict';
 import { useContentField } from '@/ui/useContentField';
+import { useQuiz } from '@/ui/quizContext';
 
 const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
 
@@ -10,6 +12,9 @@ const LANGUAGES = [
   ['en', 'English'], ['de', 'German'], ['fr', 'French'], ['es', 'Spanish'], ['it', 'Italian'], ['pt', 'Portuguese'],
   ['nl', 'Dutch'], ['pl', 'Polish'], ['ro', 'Romanian'], ['tr', 'Turkish'], ['el', 'Greek'], ['ru', 'Russian'],
 ] as const; // prettier-ignore
+
+/** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
+const select = (field: HTMLInputElement | null): void => field?.select();
 
 /** Title, instructions, and what holds for the whole quiz. */
 export function Heading() {
@@ -19,6 +24,8 @@ export function Heading() {
   const points = useContentField('defaultPoints', 'Change the points of a question');
   const must = useContentField('mustAnswer', 'Change whether questions must be answered');
   const language = useContentField('language', 'Change the language');
+  const { quiz, questions } = useQuiz();
+  const [isNew] = useState(() => quiz.content.title === NEW_TITLE && questions.length === 0);
   return (
     <div className="border-b border-line px-9 pt-7 pb-4 max-sm:px-4">
       <h1>
@@ -27,6 +34,7 @@ export function Heading() {
           aria-label="Title of the quiz"
           placeholder="Title of the quiz"
           maxLength={300}
+          ref={isNew ? select : undefined}
           value={title.value}
           onChange={(event) => title.edit(event.target.value)}
         />

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { useState } from 'react';
+import { answerText, type Answer, type Question } from '@/core/kinds';
 import { bestPossible } from '@/core/marking/markAttempt';
 import { equal } from '@/core/figures/fraction';
 import { nearMissWords } from '@/core/marking/words';
@@ -7,10 +7,14 @@ import { isSilent } from '@/core/quiz/silence';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
 import { CreditPie } from '@/ui/CreditPie';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
 import { FeedbackView } from '@/ui/FeedbackView';
 import { points } from '@/ui/figures';
 import { usePaper, useQuiz } from '@/ui/quizContext';
 import { Trace } from '@/ui/Trace';
+import { useQuery, type Query } from '@/ui/useQuery';
+import { verdictWords } from '@/ui/verdictWords';
 import { quickWorker } from '@/workers/clients';
 import type { Trial } from '@/workers/quickDesk';
 
@@ -50,21 +54,17 @@ interface TrialProps {
   readonly open: boolean;
 }
 
-const VERDICTS = {
-  right: 'right',
-  partly: 'partly right',
-  wrong: 'wrong',
-  waits: 'waits for you',
-  blank: 'blank',
-};
-
 function TrialRow({ question, answer, trial, open }: TrialProps) {
   const waits = trial.verdict === 'waits';
   return (
     <li className="border-b border-line py-2.5">
       <div className="flex items-baseline gap-2.5">
-        <CreditPie credit={trial.credit} verdict={trial.verdict} label={VERDICTS[trial.verdict]} />
-        <span className="min-w-0 flex-1 break-words">{kindOf(question).answerText(question, answer)}</span>
+        <CreditPie
+          credit={trial.credit}
+          verdict={trial.verdict}
+          label={verdictWords(trial.verdict, trial.credit)}
+        />
+        <span className="min-w-0 flex-1 break-words">{answerText(question, answer)}</span>
         <span className="figures font-semibold whitespace-nowrap">
           {waits
             ? `${points(trial.waiting)} to come`
@@ -97,27 +97,21 @@ function TrialRow({ question, answer, trial, open }: TrialProps) {
 }
 
 /** Answers tried on the question in hand, marked by the worker whenever they or the key change. */
-function useTrials(question: Question, answers: readonly Answer[]): readonly Trial[] {
+function useTrials(question: Question, answers: readonly Answer[]): Query<readonly Trial[]> {
   const paper = usePaper();
-  const [trials, setTrials] = useState<readonly Trial[]>([]);
   const key = JSON.stringify(answers);
-  useEffect(() => {
-    let current = true;
-    void quickWorker()
-      .tryAnswers(question, JSON.parse(key) as Answer[], paper)
-      .then((marked) => current && setTrials(marked));
-    return () => {
-      current = false;
-    };
-  }, [question, key, paper]);
-  return trials;
+  return useQuery<readonly Trial[]>(
+    () => quickWorker().tryAnswers(question, JSON.parse(key) as Answer[], paper),
+    [question, key, paper],
+  );
 }
 
 function TryAnswer({ question, number }: { readonly question: Question; readonly number: number }) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [kept, setKept] = useState<readonly Answer[]>([]);
   const answers = [...(answer ? [answer] : []), ...kept];
-  const trials = useTrials(question, answers);
+  const { value, failure, again } = useTrials(question, answers);
+  const trials = value ?? [];
   const { Try } = writeFaces(question.kind);
   const keep = () => {
     if (!answer) return;
@@ -134,6 +128,7 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
       <div className="mt-1.5">
         <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} />
       </div>
+      {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       <ul aria-live="polite">
         {answers.map((tried, index) => {
           const trial = trials[index];

@@ -2,7 +2,8 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { kindOf } from '@/core/kinds';
+import { kindOf, type Question } from '@/core/kinds';
+import { readingOf } from '@/core/marking/markAttempt';
 import { pointsOf } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
@@ -10,6 +11,7 @@ import type { QuestionRecord } from '@/store/db';
 import { points } from '@/ui/figures';
 import { useQuiz } from '@/ui/quizContext';
 import { RichText } from '@/ui/RichText';
+import { unsavedWork } from '@/ui/saving';
 import { QuestionInHand } from './QuestionInHand';
 
 interface Props {
@@ -22,7 +24,8 @@ interface Props {
 }
 
 function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
-  const { question } = record;
+  // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
+  const question = (unsavedWork().get(`question:${record.id}`) as Question | undefined) ?? record.question;
   const { Folded: Answers } = writeFaces(question.kind);
   return (
     <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={onTake}>
@@ -41,7 +44,7 @@ export function PaperQuestion({ record, number, inHand, onTake, onMove, onRemove
   const { quiz } = useQuiz();
   const sortable = useSortable({ id: record.id });
   const { question } = record;
-  const [problem] = kindOf(question).problems(question);
+  const [problem] = kindOf(question).problems(question, readingOf(quiz.content));
   const value = points(pointsOf(question, quiz.content));
   const taken = useRef(inHand);
   const { node } = sortable;

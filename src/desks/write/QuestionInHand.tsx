@@ -5,7 +5,7 @@ import { pointsOf } from '@/core/quiz/points';
 import { plainText } from '@/core/quiz/plainText';
 import { writeFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
-import { saveQuestion } from '@/store/edits';
+import { restoreQuestion, saveQuestion } from '@/store/edits';
 import { Conflict } from '@/ui/Conflict';
 import { DecimalField } from '@/ui/DecimalField';
 import { FeedbackField } from '@/ui/FeedbackField';
@@ -30,7 +30,13 @@ function useQuestionDraft(record: QuestionRecord, number: number): Draft<Questio
     },
     [quizId, id, number],
   );
-  return useDraft({ name: `question:${id}`, stored: record.question, token: record.rev, reached, save });
+  const restore = useCallback(
+    (question: Question) =>
+      restoreQuestion(quizId, question, { label: `Restore question ${number}`, field: '' }),
+    [quizId, number],
+  );
+  const name = `question:${id}`;
+  return useDraft({ name, stored: record.question, token: record.rev, reached, save, restore });
 }
 
 /** Both versions of a question side by side, when two tabs changed it. */
@@ -112,12 +118,12 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
             className="cursor-pointer text-[13.5px] text-petrol underline underline-offset-2"
             onClick={() => edit({ ...question, points: null })}
           >
-            take the quiz’s {points(quiz.content.defaultPoints)}
+            use the quiz’s default ({points(quiz.content.defaultPoints)})
           </button>
           {')'}
         </>
       ) : (
-        <span className="text-soft"> as the quiz sets</span>
+        <span className="text-soft"> (quiz default)</span>
       )}
       {'. It '}
       <select
@@ -181,7 +187,12 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
           onChange={(text) => edit({ ...question, text })}
         />
       </Suspense>
-      <Key question={question} onChange={edit} seen={quiz.firstHandInAt !== null} />
+      <Key
+        question={question}
+        onChange={edit}
+        seen={quiz.firstHandInAt !== null}
+        language={quiz.content.language}
+      />
       <General draft={draft} />
       <Rules draft={draft} />
     </section>

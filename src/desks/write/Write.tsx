@@ -12,9 +12,11 @@ import { useEffect, useState } from 'react';
 import { ON_SCREEN, KINDS, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { addQuestion, removeQuestion, saveContent } from '@/store/edits';
-import { undo } from '@/store/history';
+import { undoStep } from '@/store/history';
 import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
+import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { Margin } from './Margin';
 import { PaperQuestion } from './PaperQuestion';
@@ -94,17 +96,20 @@ export default function Write() {
       notify(`Question ${order.indexOf(id) + 1} is now question ${next.indexOf(id) + 1}`);
   };
   const dropped = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) void reorder(String(active.id), order.indexOf(String(over.id)));
+    if (over && active.id !== over.id) run(() => reorder(String(active.id), order.indexOf(String(over.id))));
   };
   const add = async (kind: KindName) => setHand(await addQuestion(quiz.id, kind, hand));
   const remove = async (id: string) => {
     const at = order.indexOf(id);
-    await removeQuestion(quiz.id, id);
+    const step = await removeQuestion(quiz.id, id);
     setHand(order[at + 1] ?? order[at - 1] ?? null);
-    notify(`Question ${at + 1} deleted`, {
-      label: 'Undo',
-      run: () => void undo(quiz.id).then(() => setHand(id)),
-    });
+    if (step === null) return;
+    const restore = async () => {
+      const undone = await undoStep(quiz.id, step);
+      if (undone === 'undone') setHand(id);
+      else notify('It was changed again since: take it back with Undo, step by step');
+    };
+    notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => run(restore) });
   };
 
   useEffect(() => {
@@ -115,7 +120,7 @@ export default function Write() {
       const at = order.indexOf(hand);
       const to = at + (event.key === 'ArrowUp' ? -1 : 1);
       const target = order[to];
-      if (event.shiftKey) void reorder(hand, to);
+      if (event.shiftKey) run(() => reorder(hand, to));
       else if (target) setHand(target);
     };
     addEventListener('keydown', keys);
@@ -127,6 +132,7 @@ export default function Write() {
       <div className="pt-5 pb-24 pl-[72px] max-sm:pl-0">
         <div className="bg-paper">
           <Heading />
+          <DeletedElsewhere hand={hand} there={inHand !== null} onRestored={setHand} />
           <DndContext
             sensors={sensors}
             collisionDetection={closestTop}
@@ -142,8 +148,8 @@ export default function Write() {
                     number={index + 1}
                     inHand={record.id === hand}
                     onTake={() => setHand(record.id)}
-                    onMove={(by) => void reorder(record.id, index + by)}
-                    onRemove={() => void remove(record.id)}
+                    onMove={(by) => run(() => reorder(record.id, index + by))}
+                    onRemove={() => run(() => remove(record.id))}
                   />
                 ))}
               </ol>
@@ -151,7 +157,7 @@ export default function Write() {
           </DndContext>
           <NextQuestion
             last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
-            onAdd={(kind) => void add(kind)}
+            onAdd={(kind) => run(() => add(kind))}
           />
         </div>
       </div>

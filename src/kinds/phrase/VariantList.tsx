@@ -54,30 +54,31 @@ function NewForm({ label, placeholder, onAdd }: NewFormProps) {
 interface RowProps {
   readonly question: PhraseQuestion;
   readonly variant: Variant;
+  readonly language: string;
   readonly onChange: (variant: Variant) => void;
   readonly onRemove: () => void;
 }
 
-function formTrouble(question: PhraseQuestion, variant: Variant): string | null {
+function formTrouble(question: PhraseQuestion, variant: Variant, language: string): string | null {
   const settings = { ...question.settings, ...variant.settings };
   for (const form of variant.forms) {
     if (variant.match === 'pattern') {
-      if (!readPattern(form, settings, 'en'))
-        return `“${form}” cannot be read as a pattern and matches nothing`;
-    } else if (comparedText(form, settings, 'en') === '') {
-      return `Nothing is left of “${form}” once it is compared: it matches nothing`;
+      if (!readPattern(form, settings, language))
+        return `“${form}” is not a valid pattern, so it matches nothing`;
+    } else if (comparedText(form, settings, language) === '') {
+      return `“${form}” is only punctuation, which is ignored here, so it can never match`;
     }
   }
   return null;
 }
 
-function VariantRow({ question, variant, onChange, onRemove }: RowProps) {
+function VariantRow({ question, variant, language, onChange, onRemove }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
   const setForm = (at: number, form: string) =>
     onChange({ ...variant, forms: variant.forms.map((old, index) => (index === at ? form : old)) });
   const dropForm = (at: number) =>
     onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
-  const trouble = formTrouble(question, variant);
+  const trouble = formTrouble(question, variant, language);
   return (
     <li className="grid grid-cols-[24px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-2">
       <span className="pt-1">
@@ -149,20 +150,21 @@ function VariantRow({ question, variant, onChange, onRemove }: RowProps) {
 interface ListProps {
   readonly side: 'right' | 'wrong';
   readonly question: PhraseQuestion;
+  readonly language: string;
   readonly onChange: (question: PhraseQuestion) => void;
 }
 
 const TEXTS = {
   right: { title: 'Right', label: 'Another right answer', placeholder: 'a right answer' },
   wrong: {
-    title: 'Expected, wrong',
+    title: 'Expected wrong answers',
     label: 'Another expected wrong answer',
     placeholder: 'a wrong answer you expect',
   },
 } as const;
 
 /** The accepted variants, or the wrong answers that are expected, each keyed in place. */
-export function VariantList({ side, question, onChange }: ListProps) {
+export function VariantList({ side, question, language, onChange }: ListProps) {
   const texts = TEXTS[side];
   const variants = question.variants.filter((variant) => variant.credit.n > 0 === (side === 'right'));
   const put = (next: Variant[]) => onChange({ ...question, variants: next });
@@ -183,6 +185,7 @@ export function VariantList({ side, question, onChange }: ListProps) {
             key={variant.id}
             question={question}
             variant={variant}
+            language={language}
             onChange={(changed) =>
               put(question.variants.map((old) => (old.id === variant.id ? changed : old)))
             }

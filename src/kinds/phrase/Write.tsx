@@ -5,10 +5,10 @@ import { percent } from '@/ui/figures';
 import { Rules } from './Rules';
 import { VariantList } from './VariantList';
 
-const Key: WriteFaces<PhraseQuestion>['Key'] = ({ question, onChange }) => (
+const Key: WriteFaces<PhraseQuestion>['Key'] = ({ question, onChange, language }) => (
   <div>
-    <VariantList side="right" question={question} onChange={onChange} />
-    <VariantList side="wrong" question={question} onChange={onChange} />
+    <VariantList side="right" question={question} language={language} onChange={onChange} />
+    <VariantList side="wrong" question={question} language={language} onChange={onChange} />
   </div>
 );
 

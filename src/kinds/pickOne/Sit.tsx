@@ -35,7 +35,7 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
           className="link-text min-h-8 cursor-pointer text-[14px]"
           onClick={() => onAnswer(null)}
         >
-          Take my answer back
+          Clear my answer
         </button>
       )}
     </div>

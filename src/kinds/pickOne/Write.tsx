@@ -23,6 +23,18 @@ const blank = (text = ''): Option => ({
   gone: false,
 });
 
+/** Lines put into the options from a place on: empty ones that are there are filled first, more are added behind. */
+function filledWith(options: readonly Option[], from: number, lines: readonly string[]): Option[] {
+  const left = [...lines];
+  let last = from;
+  const filled = options.map((option, at) => {
+    if (at < from || option.gone || optionName(option) !== '' || left.length === 0) return option;
+    last = at;
+    return { ...option, text: left.shift() ?? '' };
+  });
+  return [...filled.slice(0, last + 1), ...left.map((text) => blank(text)), ...filled.slice(last + 1)];
+}
+
 interface RowProps {
   readonly option: Option;
   readonly place: string;
@@ -44,7 +56,7 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
         className="icon-button"
         aria-pressed={right}
         aria-label={`${about} is right`}
-        title={right ? 'Takes the credit away' : 'Makes it right'}
+        title={right ? 'Mark as wrong' : 'Mark as right'}
         onClick={() => onChange({ ...option, credit: right ? ZERO : ONE })}
       >
         <CreditPie credit={option.credit} label="" />
@@ -171,8 +183,9 @@ const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) =
   const keys = (option: Option, index: number) => (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault();
-      insert(option, [blank()]);
-      focusRow(index + 1);
+      const empty = shown.findIndex((other, at) => at > index && optionName(other) === '');
+      if (empty < 0) insert(option, [blank()]);
+      focusRow(empty < 0 ? index + 1 : empty);
     } else if (event.key === 'Backspace' && option.text === '' && shown.length > 1) {
       event.preventDefault();
       remove(option);
@@ -183,14 +196,11 @@ const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) =
     const lines = event.clipboardData.getData('text').split(/\r?\n/).map((line) => line.trim()).filter(Boolean); // prettier-ignore
     if (lines.length < 2 || option.text !== '') return;
     event.preventDefault();
-    const [first, ...rest] = lines.slice(0, 100);
-    const at = question.options.indexOf(option);
-    const filled = { ...option, text: first ?? '' };
-    put([...question.options.slice(0, at), filled, ...rest.map(blank), ...question.options.slice(at + 1)]);
+    put(filledWith(question.options, question.options.indexOf(option), lines.slice(0, 100)));
   };
   return (
     <div>
-      <p className="label-small mt-3">Options: a press on the disc makes one right</p>
+      <p className="label-small mt-3">Options (click the disc to mark one right)</p>
       <ul ref={list} className="mt-1">
         {shown.map((option, index) => (
           <OptionRow

@@ -1,4 +1,4 @@
-import { proposeColumns } from '@/core/formats/answerColumns';
+import { namesStudents, proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import {
   attemptOf, HandedIn, markHandedIn, markOwnClass, markPapers, paperOf, type MarkedWork,
@@ -139,9 +139,9 @@ export async function answerInput(
   const paper = paperOf(file);
   const students = file.class?.students.filter(({ removedAt }) => removedAt === null) ?? [];
   const columns = proposeColumns(table.table, paper.questions, students);
-  if (!columns.some(({ use }) => use === 'student' || use === 'number'))
-    return refuse(422, 'The answer file cannot be read.', ['answers: no column holds names or numbers of students']); // prettier-ignore
-  const choices = { ...DEFAULT_CHOICES, twice: 'attempts' as const };
+  if (!namesStudents(columns))
+    return refuse(422, 'The answer file cannot be read.', ['answers: no column holds names, numbers or e-mail addresses of students']); // prettier-ignore
+  const choices = { ...DEFAULT_CHOICES, twice: 'attempts' as const, unlisted: 'add' as const };
   const { papers, problems } = readPapers(table.table, columns, paper, students, choices);
   return {
     work: markPapers(file, paper, papers, at),

@@ -10,7 +10,7 @@ const VERDICTS = {
   right: 'Right',
   partly: 'Partly right',
   wrong: 'Not right',
-  waits: 'Waits to be marked',
+  waits: 'Not marked yet',
   blank: 'No answer',
 };
 
@@ -23,7 +23,7 @@ function Result({ part }: { readonly part: SlipPart }) {
       <span className="flex-1 font-semibold">
         {VERDICTS[result.verdict]}
         {result.errors > 0 && (
-          <span className="font-normal">, less {count(result.errors, 'typing error')}</span>
+          <span className="font-normal">, with {count(result.errors, 'typing error')} deducted</span>
         )}
       </span>
       <span className="figures">
@@ -106,7 +106,8 @@ export function SlipScore({ score }: { readonly score: NonNullable<Slip['score']
       )}
       {late && (
         <span className="block font-sans text-[15px] font-normal">
-          {points(late.before)} less {percent(late.share)} of the {late.of} points for being late
+          {points(late.before)}, minus {percent(late.share)} of the points{' '}
+          {late.of === 'earned' ? 'earned' : 'possible'} for handing in late
         </span>
       )}
     </div>

@@ -1,6 +1,6 @@
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
-import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { answerText, type Answer, type Question } from '@/core/kinds';
 import type { Recorded } from '@/core/marking/joinAttempts';
 import type { Lateness } from '@/core/marking/lateness';
 import type { NearMiss, Verdict } from '@/core/marking/mark';
@@ -17,10 +17,14 @@ import { traceWords } from '@/core/marking/words';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { questionTitle } from '@/core/quiz/plainText';
+import type { Paper } from '@/core/quiz/quiz';
+import { same } from '@/core/quiz/same';
+import { keyField, stepOf } from '@/store/history';
+import { draftPaper } from '@/store/quizzes';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { tryAnswer, type Trial } from '../quickDesk';
-import { byName, liveClass, workOf, type NamedWork } from './papers';
+import { byName, liveClass, namesakes, toldApart, workOf, type NamedWork } from './papers';
 
 export interface CheckCell {
   readonly verdict: Verdict;
@@ -31,7 +35,12 @@ export interface CheckCell {
   readonly nearMiss: NearMiss | null;
   readonly contradiction: boolean;
   /** The teacher's own score, and whether marking now gives something else than when it was set. */
-  readonly override: { readonly reason: string; readonly differs: boolean } | null;
+  readonly override: {
+    readonly reason: string;
+    readonly differs: boolean;
+    /** True where the answer waited: it was marked by hand rather than changed. */
+    readonly byHand: boolean;
+  } | null;
 }
 
 /** One attempt. */
@@ -39,6 +48,8 @@ export interface CheckRow {
   readonly attemptId: string;
   readonly studentId: string;
   readonly name: string;
+  /** Tells a student from another of the same name; empty for one name of its own. */
+  readonly apart: string;
   /** Which of how many attempts. */
   readonly number: number;
   readonly of: number;
@@ -51,10 +62,23 @@ export interface CheckRow {
   readonly cells: readonly CheckCell[];
 }
 
+/** One column of the table. */
+export interface TableQuestion {
+  readonly id: string;
+  readonly title: string;
+  readonly points: Fraction;
+  /** The mean share of its points that was earned, 0 … 1; null while no answer to it is marked. */
+  readonly share: number | null;
+  /** Answers to it that wait for the teacher. */
+  readonly waiting: number;
+}
+
 export interface CheckTable {
-  readonly questions: readonly { id: string; title: string; points: Fraction; share: number | null }[];
+  readonly questions: readonly TableQuestion[];
   readonly rows: readonly CheckRow[];
   readonly outOf: Fraction;
+  /** Papers that count. */
+  readonly counted: number;
   readonly waiting: number;
   /** True where somebody has more than one attempt. */
   readonly several: boolean;
@@ -68,19 +92,24 @@ function cellOf(question: Question, attempt: Attempt, score: QuestionScore): Che
     credit: shareOfScore(score),
     earned,
     waiting,
-    answer: answer ? kindOf(question).answerText(question, answer) : '',
+    answer: answer ? answerText(question, answer) : '',
     nearMiss: mark.nearMiss,
     contradiction: mark.contradiction,
-    override: score.override ? { reason: score.override.reason, differs: overrideDiffers(score) } : null,
+    override: score.override && {
+      reason: score.override.reason,
+      differs: overrideDiffers(score),
+      byHand: score.override.gave === null,
+    },
   };
 }
 
-function rowsOf(work: NamedWork, questions: readonly Question[]): CheckRow[] {
+function rowsOf(work: NamedWork, questions: readonly Question[], twice: ReadonlySet<string>): CheckRow[] {
   return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
       studentId: work.studentId,
       name: work.student?.name ?? 'Removed student',
+      apart: toldApart(work.student, twice),
       number: attempt.number,
       of: work.sheets.length,
       total,
@@ -104,16 +133,19 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   const live = await liveClass(quizId);
   const { paper } = live;
   const work = workOf(live);
-  const rows = work.flatMap((one) => rowsOf(one, paper.questions));
+  const twice = namesakes(live.students.values());
+  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice));
   return {
     questions: paper.questions.map((question, index) => ({
       id: question.id,
       title: questionTitle(question.text),
       points: pointsOf(question, paper.content),
       share: shareOf(rows, index),
+      waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,
     })),
     rows: rows.sort((a, b) => byName(a, b) || (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) || a.number - b.number), // prettier-ignore
     outOf: outOfPaper(paper),
+    counted: rows.filter((row) => row.notCounted === null).length,
     waiting: waitingIn(work),
     several: work.some((one) => one.sheets.length > 1),
   };
@@ -141,13 +173,13 @@ export function checkRows(quizId: string, token: number, from: number, to: numbe
   return kept?.token === token ? kept.table.rows.slice(from, to) : null;
 }
 
-/** Mean credit of a question over the attempts that count and are marked, 0 … 1; null without any. */
+/** Mean credit of a question over the attempts that count and are marked, 0 … 1; null without any, and while all that was given waits. */
 function shareOf(rows: readonly CheckRow[], index: number): number | null {
-  const marked = rows
-    .filter((row) => row.notCounted === null)
-    .map((row) => row.cells[index])
-    .filter((cell) => cell && cell.verdict !== 'waits');
-  if (marked.length === 0) return null;
+  const counted = rows.filter((row) => row.notCounted === null).map((row) => row.cells[index]);
+  const marked = counted.filter((cell) => cell && cell.verdict !== 'waits');
+  // While answers wait, blanks alone would make it 0.
+  const given = marked.filter((cell) => cell && cell.verdict !== 'blank');
+  if (marked.length === 0 || (given.length === 0 && marked.length < counted.length)) return null;
   return marked.reduce((sum, cell) => sum + (cell ? cell.credit.n / cell.credit.d : 0), 0) / marked.length;
 }
 
@@ -158,6 +190,31 @@ export interface OpenedAnswer {
   readonly override: Override | null;
   /** What marking alone gives; null while the answer waits. */
   readonly marked: Fraction | null;
+  /** What the draft would give, and the step that keyed this answer in it; null where the draft gives the same. */
+  readonly draft: {
+    readonly earned: Fraction;
+    readonly possible: Fraction;
+    readonly waits: boolean;
+    readonly step: number | null;
+  } | null;
+}
+
+/** What the draft would give for an answer, where it is something else than what counts. */
+async function inDraft(
+  quizId: string,
+  question: Question,
+  answer: Answer | null,
+  live: Paper,
+): Promise<OpenedAnswer['draft']> {
+  const draft = await draftPaper(quizId);
+  const written = draft.questions.find(({ id }) => id === question.id);
+  if (!answer || !written || same(written, question)) return null;
+  const score = (one: Question, paper: Paper) =>
+    scoreMark(markAnswer(one, answer, contextOf(paper)), one, paper.content);
+  const [before, after] = [score(question, live), score(written, draft)];
+  if (same([before.earned, before.waiting], [after.earned, after.waiting])) return null;
+  const step = await stepOf(quizId, keyField(question.id, answer));
+  return { earned: after.earned, possible: after.possible, waits: after.marked === null, step };
 }
 
 export async function openAnswer(
@@ -173,13 +230,14 @@ export async function openAnswer(
   const answer = attempt.answers[questionId] ?? null;
   const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper)), question, paper.content);
   const trial = tryAnswer(question, answer, paper, override);
-  return { answer, trial, override, marked };
+  return { answer, trial, override, marked, draft: await inDraft(quizId, question, answer, paper) };
 }
 
 /** One attempt opened: how its total and the recorded score came about, and when it came. */
 export interface OpenedAttempt {
   readonly trace: readonly string[];
   readonly finishedAt: number;
+  readonly timeKnown: boolean;
   readonly late: Lateness | null;
 }
 
@@ -192,11 +250,12 @@ export async function openAttempt(quizId: string, attemptId: string): Promise<Op
   const { counts } = live.paper.content.attempts;
   const lines = [
     ...traceTotal(sheet.scores, sheet.path),
-    ...(joined ? traceJoin(work.sheets, work.recorded, counts) : []),
+    ...(joined ? traceJoin(work.sheets, work.recorded, counts, live.paper.content.scoring.rounding) : []),
   ];
   return {
     trace: lines.map(traceWords),
     finishedAt: finishedAt(sheet.attempt, live.quiz.standing.opening),
+    timeKnown: sheet.attempt.timeKnown,
     late: sheet.late,
   };
 }

@@ -1,6 +1,7 @@
-import { answersDiffer } from '@/core/checking/answersDiffer';
-import { answerRows, answersCsv, keptAnswers, pointsText, secondTime } from '@/core/formats/answersOut';
-import { proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
+import { MarkedClass, overridesByAttempt } from '@/core/checking/classWork';
+import { answerRows, answersCsv } from '@/core/formats/answersOut';
+import { columnRemarks, proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
+import { planImport } from '@/core/formats/importPlan';
 import {
   DEFAULT_CHOICES, readPapers, type ReadChoices, type ReadPaper, type RowProblem, type Unknown,
 } from '@/core/formats/answerFile'; // prettier-ignore
@@ -10,28 +11,40 @@ import {
 import { writeRefused } from '@/core/formats/refusedFile';
 import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
-import { contextOf, markAnswer, markAttempt, scoreMark } from '@/core/marking/markAttempt';
-import { total, type Total } from '@/core/marking/total';
+import type { Fraction } from '@/core/figures/fraction';
+import type { Recorded } from '@/core/marking/joinAttempts';
+import type { NotCounted } from '@/core/quiz/window';
 import { questionTitle } from '@/core/quiz/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/comments';
-import { importPapers, mappingOf, rememberMapping, type ImportReport } from '@/store/imports';
+import type { ImportReport } from '@/core/formats/importPlan';
+import { now } from '@/store/clock';
+import { newId } from '@/store/ids';
+import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/imports';
 import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
 import { byName, liveClass, workOf } from './papers';
 import { writeWorkbook } from './workbook';
 
-/** The first marks that a file would give. */
+/** The first scores that a file would give: as they would be recorded, with lateness, repeats and the teacher's rulings. */
 export interface FirstMark {
   readonly line: number;
   readonly name: string;
-  readonly total: Total;
+  readonly recorded: Pick<Recorded, 'score' | 'outOf' | 'waiting'> | null;
+  /** What being late takes off, as a share; null where nothing. */
+  readonly late: Fraction | null;
+  /** Why the paper would not count. */
+  readonly notCounted: NotCounted | null;
 }
 
 export interface FilePreview {
   readonly papers: readonly Pick<ReadPaper, 'line' | 'name' | 'studentId' | 'attempt'>[];
   readonly problems: readonly RowProblem[];
+  /** What should be known of whole columns. */
+  readonly remarks: readonly string[];
+  /** True where the file says when papers were handed in. */
+  readonly timed: boolean;
   readonly unknown: readonly Unknown[];
   /** Rows that repeat a student. */
   readonly repeated: number;
@@ -53,7 +66,9 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
     const counted = work?.counted;
     return scoreRowOf(work, student, paper, {
       comment: (counted && comments.get(counted.id)?.['']) ?? '',
-      handedIn: counted ? zoneTime(finishedAt(counted, quiz.standing.opening), paper.content.zone) : null,
+      handedIn: counted?.timeKnown
+        ? zoneTime(finishedAt(counted, quiz.standing.opening), paper.content.zone)
+        : null,
     });
   });
   return writeScores(rows, paper.questions.map((question) => questionTitle(question.text)), columns ?? (await scoreColumns(quizId))); // prettier-ignore
@@ -81,6 +96,38 @@ async function read(quizId: string, table: Table, chosen: ColumnUse[] | null, ch
   return { ...readPapers(table, columns, paper, students, settled), columns, choices: settled, paper };
 }
 
+/** The scores that the first papers of the file would come to, once all of it is imported; nothing is stored. */
+async function firstMarks(quizId: string, papers: readonly ReadPaper[], paper: Paper): Promise<FirstMark[]> {
+  const live = await liveClass(quizId);
+  const work = await existingWork(quizId);
+  const at = now();
+  const shown = papers.slice(0, FIRST);
+  const target = { quizId, paper, revision: live.quiz.standing.live ?? 1, at, newId };
+  const { changes } = planImport(shown, work, target);
+  const attempts = new Map(work.attempts.map((attempt) => [attempt.id, attempt]));
+  const overrides = [...work.overrides];
+  const newIds = new Map<string, string>();
+  for (const change of changes) {
+    if (change.kind === 'attempt' && change.after) attempts.set(change.id, change.after);
+    if (change.kind === 'override' && change.after) overrides.push(change.after);
+    if (change.kind === 'student' && change.after) newIds.set(change.after.name, change.id);
+  }
+  const own = new Set(shown.map(({ studentId, name }) => studentId ?? newIds.get(name)));
+  const marked = new MarkedClass(paper, {
+    ...live.marked.work,
+    attempts: [...attempts.values()].filter(({ studentId }) => own.has(studentId)),
+    overrides: overridesByAttempt(overrides),
+    at,
+  });
+  const byStudent = new Map(marked.students().map((one) => [one.studentId, one]));
+  return shown.map(({ line, name, studentId, attempt }) => {
+    const one = byStudent.get(studentId ?? newIds.get(name) ?? '');
+    const sheet = one?.sheets.find((each) => each.attempt.number === attempt);
+    const late = sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null;
+    return { line, name, recorded: one?.recorded ?? null, late, notCounted: sheet?.notCounted ?? null };
+  });
+}
+
 /** What a file would bring, under columns and choices as made, or else as proposed. Nothing is stored. */
 export async function previewFile(
   quizId: string,
@@ -89,41 +136,29 @@ export async function previewFile(
   choices: ReadChoices | null,
 ): Promise<FilePreview> {
   const { papers, paper, ...rest } = await read(quizId, table, chosen, choices);
-  const path = { rules: paper.content.scoring, repeat: 1, late: null };
-  const firstMarks = papers
-    .slice(0, FIRST)
-    .map(({ line, name, answers }) => ({ line, name, total: total(markAttempt(paper, answers), path) }));
   return {
     ...rest,
-    firstMarks,
+    remarks: columnRemarks(table, rest.columns),
+    timed: rest.columns.some(({ use }) => use === 'time'),
+    firstMarks: await firstMarks(quizId, papers, paper),
     papers: papers.map(({ line, name, studentId, attempt }) => ({ line, name, studentId, attempt })),
   };
 }
 
-/** Takes a file in, all of it or nothing; what its columns hold is remembered with the quiz. */
+/** What was imported, and the step that undoes it; null where nothing was. */
+export type Imported = ImportReport & { readonly step: number | null };
+
+/** Imports a file, all of it or nothing; what its columns hold is remembered with the quiz. */
 export async function importFile(
   quizId: string,
   table: Table,
   columns: ColumnUse[],
   choices: ReadChoices,
-): Promise<ImportReport> {
+): Promise<Imported> {
   const { papers, paper } = await read(quizId, table, columns, choices);
-  const byId = new Map(paper.questions.map((question) => [question.id, question]));
-  const context = contextOf(paper);
-  const { zone } = paper.content;
-  const report = await importPapers(quizId, papers, {
-    marked: ({ answers }, questionId) => {
-      const question = byId.get(questionId);
-      if (!question) return null;
-      const mark = markAnswer(question, answers[questionId] ?? null, context);
-      return scoreMark(mark, question, paper.content).marked;
-    },
-    differ: (before, after) => answersDiffer(paper, before, after),
-    answers: (read, before) => keptAnswers(paper, read.answers, before),
-    sameTime: (before, after) => secondTime(before, zone) === secondTime(after, zone),
-    samePoints: (a, b) => pointsText(a) === pointsText(b),
-  });
-  await rememberMapping(quizId, table.header, columns, choices.twice);
+  const report = await importPapers(quizId, papers, paper);
+  // Only a convenience for the next file: the papers are in, whether it can be kept or not.
+  await rememberMapping(quizId, table.header, columns, choices.twice).catch(() => undefined);
   return report;
 }
 

@@ -1,18 +1,22 @@
 import type { Recorded } from '@/core/marking/joinAttempts';
-import { finishedAt } from '@/core/quiz/window';
+import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/reveal/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/clock';
-import { byName, liveClass, workOf } from './papers';
+import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 
 /** One student's result: what is recorded, and what of it the student sees now. */
 export interface HandBackRow {
   readonly studentId: string;
   readonly name: string;
   readonly number: string;
+  /** Tells a student from another of the same name; empty for one name of its own. */
+  readonly apart: string;
   /** The attempt that stands for the student, else the latest. */
   readonly attemptId: string;
   readonly recorded: Recorded | null;
+  /** Why no attempt counts; null where one does. */
+  readonly notCounted: NotCounted | null;
   readonly shown: readonly Aspect[];
   /** Aspects that wait for nothing but the teacher. */
   readonly waitsForTeacher: readonly Aspect[];
@@ -23,6 +27,7 @@ export async function handBack(quizId: string): Promise<HandBackRow[]> {
   const live = await liveClass(quizId);
   const { standing, content } = live.quiz;
   const at = now();
+  const twice = namesakes(live.students.values());
   const rows = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }): HandBackRow[] => {
     const attempt = counted ?? sheets.at(-1)?.attempt;
     if (!student || !attempt) return [];
@@ -37,12 +42,14 @@ export async function handBack(quizId: string): Promise<HandBackRow[]> {
         studentId,
         name: student.name,
         number: student.number,
+        apart: toldApart(student, twice),
         attemptId: attempt.id,
         recorded,
+        notCounted: recorded ? null : (sheets.at(-1)?.notCounted ?? null),
         shown: ASPECTS.filter((aspect) => shown[aspect].shown),
         waitsForTeacher: waits,
       },
     ];
   });
-  return rows.sort(byName);
+  return rows.sort((a, b) => byName(a, b) || a.apart.localeCompare(b.apart));
 }

@@ -4,12 +4,14 @@ import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/store/clock';
 import { keepColumn, loadColumn } from '@/store/columns';
-import { db, type QuizRecord } from '@/store/db';
+import type { QuizRecord } from '@/store/db';
 import { overridesOf } from '@/store/overrides';
-import { draftPaper } from '@/store/quizzes';
+import { draftPaper, head } from '@/store/quizzes';
 import { everyStudent } from '@/store/roster';
 import { rulingsOf } from '@/store/rulings';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/revisions';
+import { attemptsSeq } from '@/store/seq';
+import { isOver } from '@/core/quiz/window';
 import { knownAttempts } from './attempts';
 
 /** The finished work, marked by the key that counts. */
@@ -22,35 +24,64 @@ export interface ClassPapers {
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
 }
 
-/** The class under the revision that counts; its columns are grown over the attempts and kept. */
-export async function liveClass(quizId: string): Promise<ClassPapers> {
-  await settleByClosing(quizId);
-  const quiz = await db.quizzes.get(quizId);
-  if (!quiz) throw new Error(`No quiz ${quizId}`);
+type Marked = Omit<ClassPapers, 'students'>;
+
+/** Everything that the marks of a class are made from: the same text for as long as they hold. */
+async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
+  const { id, changeSeq, createdAt, firstHandInAt, standing } = quiz;
+  const { live, opening } = standing;
+  const settled = live !== null && firstHandInAt !== null;
+  return JSON.stringify([
+    createdAt,
+    await attemptsSeq(id),
+    settled ? [live, quiz.content.unfinished] : changeSeq,
+    opening,
+    isOver(opening, at),
+  ]);
+}
+
+async function markClass(quiz: QuizRecord, at: number): Promise<Marked> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
-  const paper = settled ? await paperAt(quizId, live) : await draftPaper(quizId);
-  const revs = live === null ? {} : await questionRevsAt(quizId, live);
-  const [attempts, students, overrides, rulings] = await Promise.all([
+  const paper = settled ? await paperAt(quiz.id, live) : await draftPaper(quiz.id);
+  const revs = live === null ? {} : await questionRevsAt(quiz.id, live);
+  const [attempts, overrides, rulings] = await Promise.all([
     knownAttempts(quiz),
-    everyStudent(),
-    overridesOf(quizId),
-    rulingsOf(quizId),
+    overridesOf(quiz.id),
+    rulingsOf(quiz.id),
   ]);
   const columns = await Promise.all(
-    paper.questions.map((question) => loadColumn(quizId, question, revs[question.id] ?? 0, paper.content)),
+    paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper.content)),
   );
-  const { unfinished } = quiz.content;
-  const work = { attempts, opening, unfinished, overrides, rulings, at: now() };
+  const work = { attempts, opening, unfinished: quiz.content.unfinished, overrides, rulings, at };
   const marked = new MarkedClass(paper, work, columns);
   const { sheets } = marked;
   for (const column of columns) {
     for (const { attempt } of sheets) column.mark(attempt.answers[column.question.id]);
     const rev = revs[column.question.id];
-    if (rev !== undefined && settled) await keepColumn(quizId, rev, column);
+    if (rev !== undefined && settled) await keepColumn(quiz.id, rev, column);
   }
-  const listed = new Map(students.map((student) => [student.id, student]));
-  return { quiz, paper, marked, sheets, students: listed, overrides };
+  return { quiz, paper, marked, sheets, overrides };
+}
+
+/** The classes marked last, by quiz: all who ask while nothing has changed are given the same. */
+const kept = new Map<string, { readonly state: string; readonly marked: Promise<Marked> }>();
+
+/** The class under the revision that counts; its columns are grown over the attempts and kept. */
+export async function liveClass(quizId: string): Promise<ClassPapers> {
+  await settleByClosing(quizId);
+  const quiz = await head(quizId);
+  const at = now();
+  const state = await stateOf(quiz, at);
+  let known = kept.get(quizId);
+  if (known?.state !== state) {
+    known = { state, marked: markClass(quiz, at) };
+    kept.set(quizId, known);
+    known.marked.catch(() => kept.delete(quizId));
+  }
+  const [marked, students] = await Promise.all([known.marked, everyStudent()]);
+  // Plan and standing take effect at once and change no mark: they are as they are now.
+  return { ...marked, quiz, students: new Map(students.map((student) => [student.id, student])) };
 }
 
 /** One student's work, and who that is; a student may have been taken off for good. */
@@ -62,7 +93,27 @@ export interface NamedWork extends StudentWork {
 export const workOf = ({ marked, students }: ClassPapers): NamedWork[] =>
   marked.students().map((work) => ({ ...work, student: students.get(work.studentId) }));
 
-const collator = new Intl.Collator('en');
+const collator = new Intl.Collator();
 
-/** By name, as lists of students are sorted. */
+/** By name, as lists of students are sorted in the reader's language. */
 export const byName = (a: { name: string }, b: { name: string }): number => collator.compare(a.name, b.name);
+
+/** Names that several students have. */
+export function namesakes(students: Iterable<{ readonly name: string }>): ReadonlySet<string> {
+  const seen = new Set<string>();
+  const twice = new Set<string>();
+  for (const { name } of students) {
+    if (seen.has(name)) twice.add(name);
+    seen.add(name);
+  }
+  return twice;
+}
+
+/** What tells a student from another of the same name: number, else e-mail address, else groups; empty for one name of its own. */
+export function toldApart(
+  student: Pick<Student, 'name' | 'number' | 'email' | 'groups'> | undefined,
+  twice: ReadonlySet<string>,
+): string {
+  if (!student || !twice.has(student.name)) return '';
+  return student.number || student.email || student.groups.join(', ');
+}

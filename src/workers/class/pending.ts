@@ -1,13 +1,24 @@
-import { effectBetween, gainOf, underPaper, type ScoreChange } from '@/core/checking/effect';
+import { effectBetween, effectOfWork, underPaper, type WorkEffect } from '@/core/checking/effect';
+import { gainOf, type ScoreChange } from '@/core/checking/gain';
 import { compare } from '@/core/figures/fraction';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
+import type { Opening } from '@/core/quiz/quiz';
+import { finishedAt } from '@/core/quiz/window';
+import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { now } from '@/store/clock';
 import { db } from '@/store/db';
-import { draftPaper } from '@/store/quizzes';
-import { undoableRevision } from '@/store/revisions';
-import { byName, liveClass } from './papers';
+import { keyedSince } from '@/store/history';
+import { draftPaper, head } from '@/store/quizzes';
+import { undoableRevision, type ShownState } from '@/store/revisions';
+import { attemptsSeq } from '@/store/seq';
+import { byName, liveClass, namesakes, toldApart, type ClassPapers } from './papers';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
+  /** Tells a student from another of the same name; empty for one name of its own. */
+  readonly apart: string;
+  /** True where the student has been shown the score that changes. */
+  readonly seen: boolean;
 }
 
 /** More rows than anyone reads would only make the list slow. */
@@ -16,6 +27,8 @@ const MOST_NAMED = 300;
 /** What waits in the draft, and what applying it would do. */
 export interface Pending {
   readonly changes: readonly DraftChange[];
+  /** How many changes a teacher would count: each answer that was keyed is one. */
+  readonly count: number;
   readonly up: number;
   readonly down: number;
   readonly unchanged: number;
@@ -25,38 +38,83 @@ export interface Pending {
   readonly more: number;
   /** The teacher's own scores for which marking would give something else than now. */
   readonly overridesDiffer: number;
+  /** How many of those whose score changes have been shown the one from before. */
+  readonly seen: number;
   /** When the revision that counts was applied, where that can be undone. */
   readonly undoable: number | null;
+  /** What this effect was worked out from: applying asks for it, and refuses where it has moved. */
+  readonly shown: ShownState | null;
+}
+
+const nothing = (undoable: number | null): Pending => ({
+  changes: [],
+  count: 0,
+  up: 0,
+  down: 0,
+  unchanged: 0,
+  students: [],
+  more: 0,
+  overridesDiffer: 0,
+  seen: 0,
+  undoable,
+  shown: null,
+});
+
+/** Students to whom their score is shown now. */
+function seeingTheirScore({ quiz, sheets }: ClassPapers): ReadonlySet<string> {
+  const { content, standing } = quiz;
+  const at = now();
+  const seeing = sheets.filter(({ attempt }) => {
+    const { studentId } = attempt;
+    const ended = finishedAt(attempt, standing.opening);
+    return whatIsShown({ plan: content.plan, standing }, { studentId, finishedAt: ended }, at).score.shown;
+  });
+  return new Set(seeing.map(({ attempt }) => attempt.studentId));
 }
 
 /** What waits in the draft, and what applying it would do to everyone. */
 export async function pending(quizId: string): Promise<Pending> {
-  const quiz = await db.quizzes.get(quizId);
   const undoable = (await undoableRevision(quizId))?.at ?? null;
-  const none: Pending = {
-    changes: [],
-    up: 0,
-    down: 0,
-    unchanged: 0,
-    students: [],
-    more: 0,
-    overridesDiffer: 0,
-    undoable,
-  };
-  if (!quiz || quiz.firstHandInAt === null || quiz.standing.live === null) return none;
-  const live = await liveClass(quizId);
-  const draft = await draftPaper(quizId);
+  const before = await head(quizId);
+  if (before.firstHandInAt === null || before.standing.live === null) return nothing(undoable);
+  const seq = await attemptsSeq(quizId);
+  const [live, draft] = [await liveClass(quizId), await draftPaper(quizId)];
   const changes = draftChanges(draft, live.paper);
-  if (changes.length === 0) return none;
+  if (changes.length === 0) return nothing(undoable);
   const effect = effectBetween(live.marked, underPaper(live.marked, draft));
-  const named = (change: ScoreChange): NamedChange => ({
-    ...change,
-    name: live.students.get(change.studentId)?.name ?? 'Removed student',
-  });
+  const seeing = seeingTheirScore(live);
+  const twice = namesakes(live.students.values());
+  const named = (change: ScoreChange): NamedChange => {
+    const student = live.students.get(change.studentId);
+    const name = student?.name ?? 'Removed student';
+    return { ...change, name, apart: toldApart(student, twice), seen: seeing.has(change.studentId) };
+  };
   const { up, down, unchanged } = effect;
-  const overridesDiffer = effect.overrides.length;
   const risen = (a: NamedChange, b: NamedChange) => compare(gainOf(b), gainOf(a)) || byName(a, b);
-  const students = effect.changes.map(named).sort(risen).slice(0, MOST_NAMED);
-  const more = effect.changes.length - students.length;
-  return { changes, up, down, unchanged, students, more, overridesDiffer, undoable };
+  const all = effect.changes.map(named).sort(risen);
+  const students = all.slice(0, MOST_NAMED);
+  const revision = await db.quizRevs.get([quizId, before.standing.live]);
+  const keyed = await keyedSince(quizId, revision?.at ?? 0);
+  const counted = changes.map(({ kind, questionId }) =>
+    kind === 'changed' && questionId !== null ? (keyed.get(questionId) ?? 1) : 1,
+  );
+  return {
+    changes,
+    count: counted.reduce((sum, one) => sum + one, 0),
+    up,
+    down,
+    unchanged,
+    students,
+    more: all.length - students.length,
+    overridesDiffer: effect.overrides.length,
+    seen: all.filter((change) => change.seen && gainOf(change).n !== 0).length,
+    undoable,
+    shown: { changeSeq: before.changeSeq, attemptsSeq: seq, live: before.standing.live },
+  };
+}
+
+/** What other times for the quiz would do to the scores that are recorded now. */
+export async function timesEffect(quizId: string, opening: Opening): Promise<WorkEffect> {
+  const { marked } = await liveClass(quizId);
+  return effectOfWork(marked, { ...marked.work, opening });
 }

@@ -1,5 +1,3 @@
-import { ofAttempt } from '@/core/checking/classWork';
-import { outOfPaper } from '@/core/quiz/points';
 import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
@@ -12,6 +10,7 @@ export interface PrintedSlip {
   readonly studentId: string;
   readonly name: string;
   readonly number: string;
+  readonly email: string;
   readonly groups: readonly string[];
   readonly attempt: { readonly number: number; readonly of: number };
   /** Where there are several attempts. */
@@ -31,25 +30,19 @@ export async function printed(
     if (!student || !recorded || (only && !only.includes(studentId))) return [];
     const sheet = sheets.find(({ attempt }) => attempt === counted) ?? sheets.at(-1);
     if (!sheet) return [];
-    const { attempt, late } = sheet;
+    const { attempt } = sheet;
     const ended = finishedAt(attempt, live.quiz.standing.opening);
-    const finished = {
-      answers: attempt.answers,
-      finishedAt: ended,
-      byItself: attempt.handedInAt === null,
-      overrides: ofAttempt(live.overrides, attempt.id),
-      late,
-      comments: comments.get(attempt.id) ?? {},
-    };
-    const { name, number, groups } = student;
+    const finished = { sheet, finishedAt: ended, comments: comments.get(attempt.id) ?? {} };
+    const { name, number, email, groups } = student;
     return [
       {
         studentId,
         name,
         number,
+        email,
         groups,
         attempt: { number: attempt.number, of: sheets.length },
-        recorded: sheets.length > 1 ? { score: recorded.score, outOf: outOfPaper(live.paper), counts } : null,
+        recorded: sheets.length > 1 ? { score: recorded.score, outOf: recorded.outOf, counts } : null,
         slip: slipOf(live.paper, finished, whatIsPrinted(ended, rightAnswers)),
       },
     ];

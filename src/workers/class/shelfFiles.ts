@@ -2,11 +2,13 @@ import { isBackup, readBackup, writeBackup, type Backup } from '@/core/formats/q
 import { isJson, type Result } from '@/core/formats/quizFile/archive';
 import { compareCopies, compareStudents, copyChanges, type Standing } from '@/core/formats/quizFile/compare';
 import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizFile/quizFile';
-import type { QuizFile } from '@/core/formats/quizFile/schema';
+import { checkPictures } from '@/core/formats/quizFile/checks';
+import type { BackedQuiz, QuizFile } from '@/core/formats/quizFile/schema';
 import { ON_SCREEN, type Question } from '@/core/kinds';
 import { now, ownZone } from '@/store/clock';
 import { collectBackup, collectPictures, collectQuiz } from '@/store/collect';
 import { db } from '@/store/db';
+import { StoreError } from '@/store/failure';
 import { draftPaper } from '@/store/quizzes';
 import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/restore';
 import { everyStudent } from '@/store/roster';
@@ -36,16 +38,42 @@ export async function saveQuizFile(quizId: string, choices: SaveChoices): Promis
     share: choices.students === 'without' ? share : null,
     class: choices.students === 'with' ? { ...part, students } : null,
   };
-  return writeQuizFile(file, await collectPictures(file));
+  const pictures = await collectPictures(file);
+  // A file that cannot be read back is worse than none: it is read before it is given away.
+  const [missing] = checkPictures(file, pictures);
+  if (missing !== undefined) throw new StoreError('damaged', missing);
+  const bytes = writeQuizFile(file, pictures);
+  const back = readQuizFile(bytes);
+  if (!back.ok) throw new StoreError('damaged', back.problems[0] ?? 'The file cannot be read back');
+  return bytes;
 }
 
-/** The whole Shelf as a file, and the stamp of what is in it; null where it was stopped. */
+/** A backup as it was made and read back. */
+export interface MadeBackup {
+  readonly bytes: Uint8Array;
+  readonly stamp: string;
+  /** How many quizzes are in it that can be restored. */
+  readonly quizzes: number;
+  /** What could not be read back, with the quiz that it concerns; empty where everything could. */
+  readonly troubles: readonly string[];
+}
+
+/** The whole Shelf as a file, read back before it is called done; null where it was stopped. */
 export async function saveBackup(
   progress: (done: number, of: number) => boolean | Promise<boolean>,
-): Promise<{ readonly bytes: Uint8Array; readonly stamp: string; readonly quizzes: number } | null> {
+): Promise<MadeBackup | null> {
   const stamp = await shelfStamp();
   const backup = await collectBackup(progress);
-  return backup && { bytes: writeBackup(backup), stamp, quizzes: backup.quizzes.length };
+  if (!backup) return null;
+  const bytes = writeBackup(backup);
+  const back = readBackup(bytes);
+  if (!back.ok) throw new StoreError('damaged', back.problems[0] ?? 'The backup cannot be read back');
+  const { lost, missing, quizzes } = back.value;
+  const troubles = [
+    ...lost.map(({ id, title, problems }) => `${title ?? id}: ${problems[0] ?? ''}`),
+    ...missing,
+  ];
+  return { bytes, stamp, quizzes: quizzes.length, troubles };
 }
 
 /** A quiz file that was read and waits to be taken in. */
@@ -57,6 +85,8 @@ export interface OpenedQuiz {
   readonly questions: number;
   /** With students: how many there are, and their attempts. */
   readonly class: { readonly students: number; readonly attempts: number } | null;
+  /** Of a rescue file: texts that have no place in a quiz, to be read. */
+  readonly texts: readonly { readonly name: string; readonly text: string }[];
   /** Where the same quiz is here already: what the file changes. */
   readonly here: { readonly title: string; readonly changes: readonly string[] } | null;
 }
@@ -78,6 +108,8 @@ export interface OpenedBackup {
   readonly madeAt: number;
   readonly quizzes: readonly OpenedBackupQuiz[];
   readonly students: { readonly added: number; readonly differ: readonly string[] };
+  /** Quizzes and pictures of the file that cannot be restored, each with the reason. */
+  readonly lost: readonly string[];
 }
 
 export type Opened = OpenedQuiz | OpenedBackup;
@@ -112,6 +144,7 @@ async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
     title: file.quiz.content.title,
     share: file.share,
     questions: file.quiz.questions.length,
+    texts: read.value.texts,
     class: file.class && { students: file.class.students.length, attempts: file.class.attempts.length },
     here: mine
       ? {
@@ -126,12 +159,21 @@ async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
 async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
   const read = readBackup(bytes);
   if (!read.ok) return read;
-  const backup = read.value;
+  const { lost: broken, missing, ...backup } = read.value;
   const quizzes: OpenedBackupQuiz[] = [];
+  const lost = [
+    ...broken.map(({ id, title, problems }) => `${title ?? id}: ${problems[0] ?? ''}`),
+    ...missing,
+  ];
+  const whole: BackedQuiz[] = [];
   for (const one of backup.quizzes) {
     const { id, content, questions, changedAt } = one.quiz;
     const hidden = withoutScreen(questions);
-    if (hidden.length > 0) return { ok: false, problems: hidden.map((text) => `${content.title}: ${text}`) };
+    if (hidden.length > 0) {
+      lost.push(...hidden.map((text) => `${content.title}: ${text}`));
+      continue;
+    }
+    whole.push(one);
     const mine = await collectQuiz(id);
     quizzes.push({
       id,
@@ -144,11 +186,11 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
     });
   }
   const { added, differ } = compareStudents(await everyStudent(), backup.file.students);
-  waiting = { token: ++tokens, quiz: null, backup };
+  waiting = { token: ++tokens, quiz: null, backup: { ...backup, quizzes: whole } };
   const students = { added: added.length, differ: differ.map(({ name }) => name) };
   return {
     ok: true,
-    value: { kind: 'backup', token: tokens, madeAt: backup.file.madeAt, quizzes, students },
+    value: { kind: 'backup', token: tokens, madeAt: backup.file.madeAt, quizzes, students, lost },
   };
 }
 
@@ -157,7 +199,7 @@ export const openFile = (bytes: Uint8Array): Promise<Result<Opened>> =>
   !isJson(bytes) && isBackup(bytes) ? openBackup(bytes) : openQuiz(bytes);
 
 function opened(token: number) {
-  if (waiting?.token !== token) throw new Error('Another file has been opened since');
+  if (waiting?.token !== token) throw new StoreError('conflict', 'Another file has been opened since');
   return waiting;
 }
 
@@ -167,7 +209,7 @@ function opened(token: number) {
  */
 export async function takeQuiz(token: number, as: 'itself' | 'copy' | 'changes'): Promise<string> {
   const { quiz } = opened(token);
-  if (!quiz) throw new Error('No quiz was opened');
+  if (!quiz) throw new StoreError('gone', 'No quiz was opened');
   if (as !== 'changes') return addQuiz(quiz.file, quiz.pictures, as);
   await updateQuiz(quiz.file, quiz.pictures);
   return quiz.file.quiz.id;
@@ -176,6 +218,6 @@ export async function takeQuiz(token: number, as: 'itself' | 'copy' | 'changes')
 /** Takes the opened backup in by the teacher’s choices, all of it or nothing. */
 export async function takeBackup(token: number, choices: RestoreChoices): Promise<void> {
   const { backup } = opened(token);
-  if (!backup) throw new Error('No backup was opened');
+  if (!backup) throw new StoreError('gone', 'No backup was opened');
   await restoreBackup(backup, choices);
 }

@@ -8,12 +8,14 @@ import { everyStudent } from '@/store/roster';
 import { rulingsOf } from '@/store/rulings';
 import { knownAttempts } from './attempts';
 import { waitingIn } from './check';
-import { byName, liveClass, workOf } from './papers';
+import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 
 export interface TrayRow {
   readonly studentId: string;
   readonly name: string;
   readonly number: string;
+  /** Tells a student from another of the same name; empty for one name of its own. */
+  readonly apart: string;
   readonly groups: readonly string[];
   /** Of the latest attempt. */
   readonly state: AttemptState;
@@ -22,6 +24,10 @@ export interface TrayRow {
   readonly handedInAt: number | null;
   readonly answered: number;
   readonly attempts: number;
+  /** True where nobody knows when the paper was handed in: it came from a file without times. */
+  readonly timeUnknown: boolean;
+  /** True where the teacher has voided the latest attempt. */
+  readonly voided: boolean;
   /** Attempts that came after the last moment and have not been taken in. */
   readonly tooLate: readonly string[];
 }
@@ -49,6 +55,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
   const { opening } = quiz.standing;
   const at = now();
   const shown = students.filter((student) => student.removedAt === null || byStudent.has(student.id));
+  const twice = namesakes(shown);
   const rows = shown.map((student): TrayRow => {
     const made = byStudent.get(student.id) ?? [];
     const attempt = made.at(-1);
@@ -59,6 +66,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       studentId: student.id,
       name: student.name,
       number: student.number,
+      apart: toldApart(student, twice),
       groups: student.groups,
       state: attemptState(attempt, opening, at),
       source: attempt?.source ?? null,
@@ -66,6 +74,8 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       handedInAt: attempt?.handedInAt ?? null,
       answered: Object.keys(attempt?.answers ?? {}).length,
       attempts: made.length,
+      timeUnknown: attempt?.timeKnown === false,
+      voided: attempt !== undefined && rulings.get(attempt.id)?.standing === 'voided',
       tooLate: out.map((one) => one.id),
     };
   });

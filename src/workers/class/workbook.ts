@@ -1,4 +1,5 @@
 import { unzipSync } from 'fflate';
+import type { Cell } from '@/core/formats/answersOut';
 
 /** Most bytes that a spreadsheet may unpack to, and most parts that it may have. */
 const MOST_BYTES = 200_000_000;
@@ -54,15 +55,16 @@ export async function readWorkbook(bytes: Uint8Array): Promise<Sheet> {
   }
 }
 
-/** Rows as a spreadsheet (Office Open XML) of one sheet: text stays text, numbers are numbers. */
-export async function writeWorkbook(
-  rows: readonly (readonly (string | number | null)[])[],
-): Promise<Uint8Array> {
+const TIME_FORMAT = 'yyyy-mm-dd hh:mm:ss';
+
+/** Rows as a spreadsheet (Office Open XML) of one sheet: text stays text, numbers are numbers, times are dates. */
+export async function writeWorkbook(rows: readonly (readonly Cell[])[]): Promise<Uint8Array> {
   const { default: writeSheet } = await import('write-excel-file/universal');
   const cells = rows.map((row, line) =>
     row.map((value) => {
       if (value === null || value === '') return null;
       const bold = line === 0 ? { fontWeight: 'bold' as const } : {};
+      if (typeof value === 'object') return { value: new Date(value.wall), type: Date, format: TIME_FORMAT };
       return typeof value === 'number' ? { value, type: Number, ...bold } : { value, type: String, ...bold };
     }),
   );

@@ -53,7 +53,7 @@ function directory(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<r
       },
     });
   } catch {
-    return refused('This is no quiz file, or it is damaged: it cannot be unpacked.');
+    return refused('This is not a quiz file, or it is damaged: it cannot be unzipped.');
   }
   if (names.length === 0) return refused('The file is empty.');
   if (odd !== null)
@@ -89,32 +89,70 @@ export function parseJson(bytes: Uint8Array): Result<unknown> {
   }
 }
 
+/** What is in a part that is not what was written; null where it is. */
+function damageOf(name: string, part: Uint8Array, sums: Readonly<Record<string, unknown>>): string | null {
+  if (name === CONTENTS) return null;
+  const own = name.startsWith('pictures/') ? name.slice('pictures/'.length) : null;
+  const expected = own ?? sums[name];
+  if (expected === undefined || expected === hashOf(part)) return null;
+  return own ? `The picture ${own.slice(0, 12)}… is damaged.` : `${name} is damaged: it is not what was written.`; // prettier-ignore
+}
+
+/** A part by itself, where the file as a whole cannot be unpacked; null where it is this part that cannot. */
+function unpackOne(bytes: Uint8Array, wanted: string): Uint8Array | null {
+  try {
+    return unzipSync(bytes, { filter: ({ name }) => name === wanted })[wanted] ?? null;
+  } catch {
+    return null;
+  }
+}
+
+function unpackAll(bytes: Uint8Array, names: readonly string[]): Map<string, Uint8Array | null> {
+  try {
+    return new Map(Object.entries(unzipSync(bytes)));
+  } catch {
+    return new Map(names.map((name) => [name, unpackOne(bytes, name)]));
+  }
+}
+
+/** The parts of a file that are whole, and what is wrong with the others, by their names. */
+export interface Unpacked {
+  readonly parts: Parts;
+  readonly damaged: ReadonlyMap<string, string>;
+}
+
 /**
- * Unpacks a file. Refused are: what is no zip, names that do not belong, too many or too large parts, parts that are not
- * what `contents.json` or their own name says. Never unpacks to more than `most` bytes.
+ * Unpacks a file whose parts stand each for itself. Refused as a whole are: what is no zip, names that do not belong, too
+ * many or too large parts. Never unpacks to more than `most` bytes.
  */
-export function unpack(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<Parts> {
+export function unpackWhole(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<Unpacked> {
   if (bytes.length > LARGEST.packed) return refused('The file is larger than 200 MB.');
   const listed = directory(bytes, most);
   if (!listed.ok) return listed;
-  let parts: Parts;
-  try {
-    parts = new Map(Object.entries(unzipSync(bytes)));
-  } catch {
-    return refused('The file is damaged: a part of it cannot be unpacked.');
-  }
-  const sums = sumsOf(parts);
+  const all = unpackAll(bytes, listed.value);
+  const contents = all.get(CONTENTS);
+  const sums = contents === null ? null : sumsOf(contents === undefined ? new Map() : new Map([[CONTENTS, contents]])); // prettier-ignore
   if (!sums) return refused('contents.json is damaged.');
-  for (const [name, part] of parts) {
-    if (name === CONTENTS) continue;
-    const own = name.startsWith('pictures/') ? name.slice('pictures/'.length) : null;
-    const expected = own ?? sums[name];
-    if (expected !== undefined && expected !== hashOf(part))
-      return refused(own ? `The picture ${own.slice(0, 12)}… is damaged.` : `${name} is damaged: it is not what was written.`); // prettier-ignore
+  const parts = new Map<string, Uint8Array>();
+  const damaged = new Map<string, string>();
+  for (const [name, part] of all) {
+    const trouble = part ? damageOf(name, part, sums) : 'The file is damaged: a part of it cannot be unpacked.'; // prettier-ignore
+    if (trouble !== null) damaged.set(name, trouble);
+    else if (part) parts.set(name, part);
   }
-  const missing = Object.keys(sums).find((name) => !parts.has(name));
-  if (missing !== undefined) return refused(`The file has lost “${missing.slice(0, 60)}”.`);
-  return { ok: true, value: parts };
+  for (const name of Object.keys(sums))
+    if (!all.has(name)) damaged.set(name, `“${name.slice(0, 60)}” is missing from the file.`);
+  return { ok: true, value: { parts, damaged } };
+}
+
+/**
+ * Unpacks a file of which every part must be whole: see {@link unpackWhole} for what else is refused.
+ */
+export function unpack(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<Parts> {
+  const read = unpackWhole(bytes, most);
+  if (!read.ok) return read;
+  const [damage] = read.value.damaged.values();
+  return damage === undefined ? { ok: true, value: read.value.parts } : refused(damage);
 }
 
 /** True for text that begins as JSON does, which no zip does. */

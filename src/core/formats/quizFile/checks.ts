@@ -83,7 +83,7 @@ export const checkStudents = (students: readonly Student[]): string[] =>
     (_, at) => `student ${at} has the id of another student`,
   );
 
-/** Pictures that the content shows and the file does not hold. */
+/** The first picture that the content shows and the file does not hold. */
 export function checkPictures(data: unknown, pictures: ReadonlyMap<string, unknown>): string[] {
   const missing = [...pictureHashes(data)].filter((hash) => !pictures.has(hash));
   return missing.slice(0, 1).map((hash) => `the picture ${hash.slice(0, 12)}… is not in the file`);

@@ -1,6 +1,6 @@
 import { inOrder } from '../../quiz/order';
 import { pictureHashes } from '../../quiz/pictures';
-import { upgradeRescue } from '../../quiz/upgrade';
+import { upgradeFile, upgradeRescue } from '../../quiz/upgrade';
 import { RescueFile } from '../../quiz/quiz';
 import type { z } from '../../zod';
 import {
@@ -24,6 +24,8 @@ export type Pictures = ReadonlyMap<string, Uint8Array>;
 export interface ReadQuiz {
   readonly file: QuizFile;
   readonly pictures: Pictures;
+  /** Of a rescue file: texts that belong to no quiz. */
+  readonly texts: RescueFile['texts'];
 }
 
 const MOST_PROBLEMS = 10;
@@ -43,7 +45,7 @@ export function newerVersion(data: unknown): string | null {
   const version =
     typeof data === 'object' && data !== null ? (data as { version?: unknown }).version : undefined;
   if (typeof version !== 'number' || !(version > FORM_VERSION)) return null;
-  return `The file was written by a newer Yentrel: its form is version ${version}, and this one reads up to ${FORM_VERSION}. Nothing was taken in.`;
+  return `The file was written by a newer Yentrel. It uses format version ${version}; this Yentrel reads up to version ${FORM_VERSION}. Nothing was imported.`;
 }
 
 /** A file from before there were quiz files: all that was typed, as the browser offered it when it could store nothing. */
@@ -58,6 +60,12 @@ function fromRescue(data: object, zone: string): Result<QuizFile> {
   };
 }
 
+/** The texts of a rescue file; none of any other. */
+function textsIn(data: unknown, zone: string): RescueFile['texts'] {
+  const rescue = RescueFile.safeParse(upgradeRescue(data, zone));
+  return rescue.success ? rescue.data.texts : [];
+}
+
 /** What is written as JSON, brought up to date and checked; pictures are not looked at. */
 export function readQuizData(data: unknown, zone = 'UTC'): Result<QuizFile> {
   const format =
@@ -65,7 +73,7 @@ export function readQuizData(data: unknown, zone = 'UTC'): Result<QuizFile> {
   if (format === 'yentrel-rescue') return fromRescue(data as object, zone);
   const newer = newerVersion(data);
   if (newer) return refused(newer);
-  const read = fit(QuizFile, data);
+  const read = fit(QuizFile, upgradeFile(data));
   if (!read.ok) return read;
   const { quiz, class: part } = read.value;
   const found = [
@@ -115,7 +123,7 @@ export function readQuizFile(
     const lost = checkPictures(file.value, new Map());
     return lost.length > 0
       ? refused(...lost)
-      : { ok: true, value: { file: file.value, pictures: new Map() } };
+      : { ok: true, value: { file: file.value, pictures: new Map(), texts: textsIn(data.value, zone) } };
   }
   const parts = unpack(bytes, most);
   if (!parts.ok) return parts;
@@ -127,5 +135,5 @@ export function readQuizFile(
   if (!file.ok) return file;
   const pictures = picturesIn(parts.value);
   const lost = checkPictures(file.value, pictures);
-  return lost.length > 0 ? refused(...lost) : { ok: true, value: { file: file.value, pictures } };
+  return lost.length > 0 ? refused(...lost) : { ok: true, value: { file: file.value, pictures, texts: [] } };
 }

@@ -7,7 +7,7 @@ import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 1;
+export const FORM_VERSION = 2 as const;
 
 const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);
@@ -87,12 +87,16 @@ const change = <Kind extends string, Value extends z.ZodType>(kind: Kind, value:
   after: value,
 });
 const answerPlace = { attemptId: Id, questionId: Id.or(z.literal('')) };
+/** What the teacher did with a quiz, which can be undone. */
 const StandingActs = QuizStanding.pick({ opening: true, shown: true, shownTo: true });
+export type StandingActs = z.infer<typeof StandingActs>;
 
 /** One record as it was before and after a step; null where there was or is none. */
 const RecordChange = z.discriminatedUnion('kind', [
   z.strictObject(change('content', QuizContent)),
   z.strictObject(change('standing', StandingActs)),
+  /** Which revision counts: applying a change of the key, and taking that back. */
+  z.strictObject(change('live', Revision.nullable())),
   z.strictObject({ ...change('question', Question.nullable()), id: Id }),
   z.strictObject({ ...change('override', Override.nullable()), ...answerPlace }),
   z.strictObject({ ...change('ruling', Ruling.nullable()), attemptId: Id }),

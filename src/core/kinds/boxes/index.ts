@@ -9,12 +9,13 @@ import {
   ZERO,
   type Fraction,
 } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark } from '../../marking/mark';
+import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { SILENCE } from '../../quiz/silence';
-import { joinPair, joinParts, splitPair, splitParts } from '../cells';
+import { joinPair, joinParts } from '../cells';
+import { readPairs } from '../pairCells';
 import { keyOfEntries } from '../keyed';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, type Kind, type Problem, type ReadCell } from '../kind';
 import { blankPart, boundLines, markOf, partOf } from '../marks';
 import { pairLines } from '../pairLines';
 import { optionName } from '../pickOne/name';
@@ -124,14 +125,15 @@ function describe(question: BoxesQuestion): string[] {
   ];
 }
 
-function readAnswer(question: BoxesQuestion, text: string): BoxesAnswer | null {
-  const placed = splitParts(text).flatMap((part) => {
-    const [left, right] = splitPair(part) ?? ['', ''];
-    const item = question.items.find((one) => optionName(one) === left);
-    const box = question.boxes.find((one) => one.text === right);
-    return item && box ? [[item.id, box.id] as const] : [];
-  });
-  return placed.length === 0 ? null : { kind: 'boxes', placed: Object.fromEntries(placed) };
+function readAnswer(
+  question: BoxesQuestion,
+  text: string,
+  { language }: MarkingContext,
+): ReadCell<BoxesAnswer> {
+  const boxes = question.boxes.map((box) => ({ ...box, picture: null }));
+  const read = readPairs(text, question.items, boxes, language);
+  if (!read.ok) return read;
+  return asRead(read.pairs.length === 0 ? null : { kind: 'boxes', placed: Object.fromEntries(read.pairs) });
 }
 
 const emptyItem = (id: string): Item => ({ id, text: '', picture: null, boxes: [], feedback: SILENCE });
@@ -173,7 +175,7 @@ export const boxes: Kind<BoxesQuestion, BoxesAnswer, BoxesFace> = {
       }),
     ),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [
     joinParts(
       belonging(question).map((item) => joinPair(optionName(item), boxName(question, item.boxes[0] ?? null))),

@@ -6,7 +6,7 @@ import { shownText } from '../../quiz/shownText';
 import { joinParts as joinCells, splitParts } from '../cells';
 import { keyOfEntries } from '../keyed';
 import { joinedCredit } from '../joined';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, unreadable, type Kind, type Problem, type ReadCell } from '../kind';
 import { boundLines } from '../marks';
 import { bestCredit, hasGapKey, hasKey, lowestCredit, mark, weighedParts } from './mark';
 import { typedIn } from './typed';
@@ -90,8 +90,13 @@ function describe(question: GapsQuestion): string[] {
 }
 
 /** The gaps of a cell in their order; a picked one by its text. */
-function readAnswer(question: GapsQuestion, text: string): GapsAnswer | null {
+function readAnswer(question: GapsQuestion, text: string): ReadCell<GapsAnswer> {
   const parts = splitParts(text);
+  const surplus = parts.slice(question.gaps.length).find((part) => part !== '');
+  if (surplus !== undefined)
+    return unreadable(
+      `there are ${parts.length} parts for ${question.gaps.length} gaps: “${surplus}” has none`,
+    );
   const gaps = question.gaps.flatMap((gap, index) => {
     const given = parts[index] ?? '';
     if (given === '') return [];
@@ -99,7 +104,7 @@ function readAnswer(question: GapsQuestion, text: string): GapsAnswer | null {
     const picked = options.find((option) => option.text === given)?.id;
     return [[gap.id, (picked ?? given).slice(0, 2000)] as const];
   });
-  return gaps.length === 0 ? null : { kind: 'gaps', gaps: Object.fromEntries(gaps) };
+  return asRead(gaps.length === 0 ? null : { kind: 'gaps', gaps: Object.fromEntries(gaps) });
 }
 
 export const gaps: Kind<GapsQuestion, GapsAnswer, GapsFace> = {
@@ -126,7 +131,7 @@ export const gaps: Kind<GapsQuestion, GapsAnswer, GapsFace> = {
   answerKey: (answer) => keyOfEntries(answer.gaps),
   answerText: (question, answer) => joinCells(question.gaps.map((gap) => givenIn(question, gap, answer))),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [joinCells(question.gaps.map((gap) => rightIn(question, gap)))],
   makeUp,
   faceOf: (question) => ({

@@ -1,8 +1,10 @@
 import { ONE, toDecimalText } from '../../figures/fraction';
 import { SILENCE } from '../../quiz/silence';
-import { joinPair, joinParts, splitPair, splitParts } from '../cells';
+import type { MarkingContext } from '../../marking/mark';
+import { joinPair, joinParts } from '../cells';
+import { readPairs } from '../pairCells';
 import { keyOfEntries } from '../keyed';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, type Kind, type Problem, type ReadCell } from '../kind';
 import { optionName } from '../pickOne/name';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { MatchAnswer, MatchFace, MatchQuestion } from './schema';
@@ -47,16 +49,14 @@ function describe(question: MatchQuestion): string[] {
   ];
 }
 
-const idOf = (items: MatchQuestion['partners'], text: string): string | undefined =>
-  items.find((item) => optionName(item) === text)?.id;
-
-function readAnswer(question: MatchQuestion, text: string): MatchAnswer | null {
-  const pairs = splitParts(text).flatMap((part) => {
-    const [left, right] = splitPair(part) ?? ['', ''];
-    const [from, to] = [idOf(question.items, left), idOf(question.partners, right)];
-    return from && to ? [[from, to] as const] : [];
-  });
-  return pairs.length === 0 ? null : { kind: 'match', pairs: Object.fromEntries(pairs) };
+function readAnswer(
+  question: MatchQuestion,
+  text: string,
+  { language }: MarkingContext,
+): ReadCell<MatchAnswer> {
+  const read = readPairs(text, question.items, question.partners, language);
+  if (!read.ok) return read;
+  return asRead(read.pairs.length === 0 ? null : { kind: 'match', pairs: Object.fromEntries(read.pairs) });
 }
 
 const entriesOf = (question: MatchQuestion, { pairs }: MatchAnswer) =>
@@ -100,7 +100,7 @@ export const match: Kind<MatchQuestion, MatchAnswer, MatchFace> = {
       ),
     ),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [
     joinParts(
       question.items

@@ -3,7 +3,7 @@ import { ZERO } from '../../figures/fraction';
 import { BLANK } from '../../marking/mark';
 import { note as line } from '../../marking/trace';
 import { questionBase } from '../base';
-import type { Kind } from '../kind';
+import { asRead, notKeyed, unreadable, type Kind } from '../kind';
 
 /** Note: text on the paper that asks nothing. */
 export const NoteQuestion = z.strictObject({ ...questionBase, kind: z.literal('note') });
@@ -33,8 +33,8 @@ export const note: Kind<NoteQuestion, NoteAnswer, NoteFace> = {
   explain: () => [line('answer', 'blank')],
   answerKey: () => '',
   answerText: () => '',
-  readAnswer: () => null,
-  accept: () => null,
+  readAnswer: (_, text) => (text.trim() === '' ? asRead(null) : unreadable('a note has no answer')),
+  accept: () => notKeyed('A note has no answer'),
   rightAnswers: () => [],
   makeUp: () => null,
   faceOf: () => ({ kind: 'note' }),

@@ -1,10 +1,10 @@
 import { larger, ONE, ZERO, type Fraction } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark } from '../../marking/mark';
+import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { joinParts, splitParts } from '../cells';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, unreadable, type Kind, type Problem, type ReadCell } from '../kind';
 import { blankPart, markOf, partOf } from '../marks';
-import { optionName } from '../pickOne/name';
+import { namedSo, optionName } from '../pickOne/name';
 import { orderCredit } from './model';
 import { OrderAnswer, OrderFace, OrderQuestion } from './schema';
 import { makeUp } from './makeUp';
@@ -73,12 +73,19 @@ const MODELS: Readonly<Record<OrderQuestion['model']['kind'], string>> = {
   pairsInOrder: 'Each pair of items in the right order earns its share.',
 };
 
-function readAnswer(question: OrderQuestion, text: string): OrderAnswer | null {
-  const places = splitParts(text).map(
-    (part) => question.items.find((item) => optionName(item) === part)?.id ?? null,
-  );
-  if (places.every((id) => id === null)) return null;
-  return { kind: 'order', places: places.slice(0, 60), touched: true };
+function readAnswer(
+  question: OrderQuestion,
+  text: string,
+  { language }: MarkingContext,
+): ReadCell<OrderAnswer> {
+  const places: (string | null)[] = [];
+  for (const part of splitParts(text)) {
+    const item = part === '' ? null : namedSo(question.items, part, language);
+    if (item === undefined) return unreadable(`“${part}” is not one of the items`);
+    places.push(item?.id ?? null);
+  }
+  if (places.every((id) => id === null)) return asRead<OrderAnswer>(null);
+  return asRead<OrderAnswer>({ kind: 'order', places: places.slice(0, 60), touched: true });
 }
 
 /** The most that any order earns: all of it, or the best row of a table. */
@@ -123,7 +130,7 @@ export const order: Kind<OrderQuestion, OrderAnswer, OrderFace> = {
   answerKey: ({ places, touched }) => (touched ? places.map((id) => id ?? '').join(',') : ''),
   answerText: (question, answer) => joinParts(namesOf(question, placesOf(question, answer))),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [joinParts(question.items.map(optionName))],
   // As ordered by their ids, which say nothing of the right order.
   makeUp,

@@ -1,18 +1,24 @@
-import { comparedText, isBlankText } from '../../answers/text/prepare';
+import { formErrors } from '../../answers/text/match';
+import { isBlankText } from '../../answers/text/prepare';
 import { unify } from '../../answers/text/unify';
 import { equal } from '../../figures/fraction';
+import type { MarkingContext } from '../../marking/mark';
 import { isSilent } from '../../quiz/silence';
-import type { Accepted } from '../kind';
+import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
+import { AnswerTexts, readyKey } from './key';
 import type { PhraseAnswer, PhraseQuestion, Variant } from './schema';
 
 const LONGEST_FORM = 500;
 
-/** The variant without forms that compare to the same text as the answer; null where none is left. */
-function without(variant: Variant, question: PhraseQuestion, text: string): Variant | null {
+/** The variant without forms that the answer is equal to, as they are compared; null where none is left. */
+function without(variant: Variant, question: PhraseQuestion, answer: AnswerTexts): Variant | null {
   if (variant.match !== 'whole') return variant;
-  const settings = { ...question.settings, ...variant.settings };
-  const compared = comparedText(text, settings, 'en');
-  const forms = variant.forms.filter((form) => comparedText(form, settings, 'en') !== compared);
+  const forms = variant.forms.filter((form) => {
+    const key = { settings: question.settings, variants: [{ ...variant, forms: [form] }] };
+    const [ready] = readyKey(key, answer.language);
+    const [only] = ready?.forms ?? [];
+    return !ready || !only || formErrors(only.form, answer.under(ready), ready.comparison, true) !== 0;
+  });
   return forms.length === 0 ? null : { ...variant, forms };
 }
 
@@ -25,10 +31,13 @@ export function accept(
   answer: PhraseAnswer,
   as: Accepted,
   newId: () => string,
-): PhraseQuestion | null {
+  { language }: MarkingContext,
+): Keyed<PhraseQuestion> {
   const form = unify(answer.text);
-  if (form.length > LONGEST_FORM || isBlankText(form, question.settings)) return null;
-  const variants = question.variants.flatMap((variant) => without(variant, question, form) ?? []);
+  if (form.length > LONGEST_FORM) return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be keyed`); // prettier-ignore
+  if (isBlankText(form, question.settings)) return notKeyed('A blank answer cannot be keyed');
+  const texts = new AnswerTexts(form, language);
+  const variants = question.variants.flatMap((variant) => without(variant, question, texts) ?? []);
   const host = isSilent(as.feedback)
     ? variants.find(
         (variant) => variant.match === 'whole' && equal(variant.credit, as.credit) && as.credit.n > 0,
@@ -36,7 +45,7 @@ export function accept(
     : undefined;
   if (host) {
     const grown = { ...host, forms: [...host.forms, form] };
-    return { ...question, variants: variants.map((variant) => (variant === host ? grown : variant)) };
+    return keyed({ ...question, variants: variants.map((variant) => (variant === host ? grown : variant)) });
   }
   const added: Variant = {
     id: newId(),
@@ -47,5 +56,5 @@ export function accept(
     decides: false,
     settings: {},
   };
-  return { ...question, variants: [...variants, added] };
+  return keyed({ ...question, variants: [...variants, added] });
 }

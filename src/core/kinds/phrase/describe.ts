@@ -2,28 +2,29 @@ import { readPattern } from '../../answers/text/pattern';
 import { comparedText } from '../../answers/text/prepare';
 import { settingsWords } from '../../answers/text/words';
 import { toPercentText } from '../../figures/fraction';
+import type { MarkingContext } from '../../marking/mark';
 import type { Problem } from '../kind';
-import { hasKey } from './mark';
+import { hasWay } from './mark';
 import type { PhraseQuestion, Variant } from './schema';
 
 /** A form of which nothing is left once compared, or a pattern that cannot be read. */
-function formProblems(question: PhraseQuestion, variant: Variant): Problem[] {
+function formProblems(question: PhraseQuestion, variant: Variant, language: string): Problem[] {
   const settings = { ...question.settings, ...variant.settings };
   return variant.forms.flatMap((form): Problem[] => {
     if (variant.match === 'pattern') {
-      return readPattern(form, settings, 'en')
+      return readPattern(form, settings, language)
         ? []
         : [{ code: 'badPattern', text: `“${form}” is no pattern` }];
     }
-    return comparedText(form, settings, 'en') === ''
+    return comparedText(form, settings, language) === ''
       ? [{ code: 'emptyForm', text: `nothing is left of “${form}” once compared` }]
       : [];
   });
 }
 
-export function problems(question: PhraseQuestion): Problem[] {
-  const found = question.variants.flatMap((variant) => formProblems(question, variant));
-  if (!hasKey(question)) found.push({ code: 'noKey', text: 'no key' });
+export function problems(question: PhraseQuestion, { language }: MarkingContext): Problem[] {
+  const found = question.variants.flatMap((variant) => formProblems(question, variant, language));
+  if (!hasWay(question)) found.push({ code: 'noKey', text: 'no key' });
   return found;
 }
 

@@ -1,10 +1,10 @@
 import { unify } from '../../answers/text/unify';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
-import type { Kind } from '../kind';
+import { asRead, type Kind } from '../kind';
 import { accept } from './accept';
 import { describe, problems, rightAnswers } from './describe';
 import { explain } from './explain';
-import { bestCredit, hasKey, lowestCredit, mark } from './mark';
+import { bestCredit, hasWay, lowestCredit, mark } from './mark';
 import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
 import { shownText } from '../../quiz/shownText';
 import { makeUp } from './makeUp';
@@ -22,7 +22,7 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
     unmatched: 'wrong',
   }),
   next: ({ settings, unmatched }) => ({ kind: 'phrase', settings, unmatched, variants: [] }),
-  hasKey,
+  hasKey: hasWay,
   problems,
   bestCredit,
   lowestCredit,
@@ -33,7 +33,8 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   explain,
   answerKey: (answer) => answer.text,
   answerText: (_, answer) => shownText(answer.text),
-  readAnswer: (_, text) => (unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
+  readAnswer: (_, text) =>
+    asRead(unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
   accept,
   rightAnswers,
   makeUp,

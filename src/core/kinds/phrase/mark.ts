@@ -1,5 +1,5 @@
 import { isBlankText } from '../../answers/text/prepare';
-import { smaller, ZERO, type Fraction } from '../../figures/fraction';
+import { ONE, smaller, ZERO, type Fraction } from '../../figures/fraction';
 import type { Question } from '..';
 import { BLANK, WAITS, type Mark, type MarkingContext, type NearMiss } from '../../marking/mark';
 import { markOf } from '../marks';
@@ -91,7 +91,12 @@ export function mark(question: PhraseQuestion, answer: PhraseAnswer | null, cont
 export const lowestCredit = (question: PhraseQuestion): Fraction =>
   question.variants.reduce((low, { credit }) => smaller(low, credit), ZERO);
 
+/** True where an answer can earn something: by the key, or by the teacher's hand where anything else waits. */
+export const hasWay = (question: PhraseQuestion): boolean =>
+  hasKey(question) || question.unmatched === 'waits';
+
 export function bestCredit(question: PhraseQuestion): Fraction | null {
+  if (question.unmatched === 'waits') return ONE;
   if (!hasKey(question)) return null;
   return question.variants.reduce(
     (best, { credit }) => (credit.n * best.d > best.n * credit.d ? credit : best),

@@ -1,5 +1,5 @@
 import { isSilent } from '../../quiz/silence';
-import type { Accepted } from '../kind';
+import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 /** The chosen option gets the credit; words that name none of the options cannot be keyed. */
@@ -7,13 +7,13 @@ export function accept(
   question: PickOneQuestion,
   answer: PickOneAnswer,
   as: Accepted,
-): PickOneQuestion | null {
+): Keyed<PickOneQuestion> {
   if (answer.kind !== 'pickOne' || !question.options.some((option) => option.id === answer.option))
-    return null;
+    return notKeyed('These words name none of the options');
   const options = question.options.map((option) =>
     option.id === answer.option
       ? { ...option, credit: as.credit, feedback: isSilent(as.feedback) ? option.feedback : as.feedback }
       : option,
   );
-  return { ...question, options };
+  return keyed({ ...question, options });
 }

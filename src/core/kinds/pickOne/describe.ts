@@ -15,6 +15,8 @@ export function problems(question: PickOneQuestion): Problem[] {
   const found: Problem[] = [];
   const texts = question.options.filter((option) => !option.gone).map(optionName);
   if (texts.filter(Boolean).length < 2) found.push({ code: 'noOptions', text: 'fewer than two options' });
+  else if (texts.some((text) => text === ''))
+    found.push({ code: 'emptyOption', text: 'an empty option, which students will not see' });
   if (texts.some((text, index) => text !== '' && texts.indexOf(text) !== index)) {
     found.push({ code: 'twice', text: 'the same option twice' });
   }

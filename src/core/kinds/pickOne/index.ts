@@ -7,6 +7,7 @@ import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { readAnswer } from './read';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
 import { makeUp } from './makeUp';
+import { optionName } from './name';
 
 const emptyOption = (id: string) => ({
   id,
@@ -37,7 +38,8 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   problems,
   bestCredit,
   lowestCredit,
-  choicesShown: (question) => question.options.filter((option) => !option.gone).length,
+  choicesShown: (question) =>
+    question.options.filter((option) => !option.gone && optionName(option) !== '').length,
   describe,
   mark,
   explain,
@@ -50,7 +52,7 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   faceOf: (question) => ({
     kind: 'pickOne',
     options: question.options
-      .filter((option) => !option.gone)
+      .filter((option) => !option.gone && optionName(option) !== '')
       .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
 };

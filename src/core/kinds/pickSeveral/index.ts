@@ -1,8 +1,9 @@
 import { ONE, toDecimalText, toPercentText, ZERO } from '../../figures/fraction';
 import { SILENCE } from '../../quiz/silence';
 import { joinParts, splitParts } from '../cells';
-import type { Kind, Problem } from '../kind';
-import { optionName } from '../pickOne/name';
+import { asRead, onlyByHand, unreadable, type Kind, type Problem, type ReadCell } from '../kind';
+import type { MarkingContext } from '../../marking/mark';
+import { optionName, optionNamed } from '../pickOne/name';
 import { bestCredit, explain, hasKey, isRight, lowestCredit, mark } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
 import { makeUp } from './makeUp';
@@ -45,12 +46,19 @@ function describe(question: PickSeveralQuestion): string[] {
   return [...options, rule];
 }
 
-function readAnswer(question: PickSeveralQuestion, text: string): PickSeveralAnswer | null {
-  const options = splitParts(text).flatMap((part) => {
-    const letter = /^[a-z]$/i.test(part) ? open(question)[part.toLowerCase().charCodeAt(0) - 97] : undefined;
-    return question.options.find((option) => optionName(option) === part)?.id ?? letter?.id ?? [];
-  });
-  return options.length === 0 ? null : { kind: 'pickSeveral', options: [...new Set(options)] };
+/** The options that a cell names: each by its text, capitals and punctuation apart, else by its letter. */
+function readAnswer(
+  question: PickSeveralQuestion,
+  text: string,
+  { language }: MarkingContext,
+): ReadCell<PickSeveralAnswer> {
+  const options: string[] = [];
+  for (const part of splitParts(text).filter(Boolean)) {
+    const option = optionNamed(question.options, part, language);
+    if (!option) return unreadable(`“${part}” is not one of the options`);
+    options.push(option.id);
+  }
+  return asRead(options.length === 0 ? null : { kind: 'pickSeveral', options: [...new Set(options)] });
 }
 
 export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSeveralFace> = {
@@ -83,7 +91,7 @@ export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSever
   answerText: (question, { options }) =>
     joinParts(question.options.filter(({ id }) => options.includes(id)).map(optionName)),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [
     joinParts(
       open(question)
@@ -94,6 +102,8 @@ export const pickSeveral: Kind<PickSeveralQuestion, PickSeveralAnswer, PickSever
   makeUp,
   faceOf: (question) => ({
     kind: 'pickSeveral',
-    options: open(question).map(({ id, text, picture }) => ({ id, text, picture })),
+    options: open(question)
+      .filter((option) => optionName(option) !== '')
+      .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
 };

@@ -10,12 +10,13 @@ import {
   ZERO,
   type Fraction,
 } from '../../figures/fraction';
-import type { Mark, PartMark } from '../../marking/mark';
+import type { Mark, MarkingContext, PartMark } from '../../marking/mark';
+import { namedSo } from '../pickOne/name';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { SILENCE } from '../../quiz/silence';
 import { joinPair, joinParts as joinCells, splitPair, splitParts } from '../cells';
 import { equally, joinParts } from '../joined';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, unreadable, type Kind, type Problem, type ReadCell } from '../kind';
 import { blankPart, bounded, partOf } from '../marks';
 import { pickCredit, sumOfWeights, type Picks } from '../pickSeveral/model';
 import { isRight, type Option } from './right';
@@ -130,16 +131,28 @@ function describe(question: RowsQuestion): string[] {
   ];
 }
 
-function readAnswer(question: RowsQuestion, text: string): RowsAnswer | null {
-  const picked = splitParts(text).flatMap((part) => {
-    const [left, right] = splitPair(part) ?? ['', ''];
-    const row = question.rows.find((one) => one.text === left);
-    const ids = row
-      ? right.split(' + ').flatMap((name) => row.options.find((option) => option.text === name)?.id ?? [])
-      : [];
-    return row && ids.length > 0 ? [[row.id, ids] as const] : [];
-  });
-  return picked.length === 0 ? null : { kind: 'rows', picked: Object.fromEntries(picked) };
+const withoutPicture = <One extends { text: string }>(list: readonly One[]) =>
+  list.map((one) => ({ ...one, picture: null }));
+
+function readAnswer(
+  question: RowsQuestion,
+  text: string,
+  { language }: MarkingContext,
+): ReadCell<RowsAnswer> {
+  const picked: [string, string[]][] = [];
+  for (const part of splitParts(text).filter(Boolean)) {
+    const [left, right] = splitPair(part) ?? [part, ''];
+    const row = namedSo(withoutPicture(question.rows), left, language);
+    if (!row) return unreadable(`“${left}” is not one of the rows`);
+    const ids: string[] = [];
+    for (const name of right.split(' + ')) {
+      const option = namedSo(withoutPicture(row.options), name, language);
+      if (!option) return unreadable(`“${name}” is not an option of “${row.text}”`);
+      ids.push(option.id);
+    }
+    picked.push([row.id, ids]);
+  }
+  return asRead(picked.length === 0 ? null : { kind: 'rows', picked: Object.fromEntries(picked) });
 }
 
 const emptyRow = (newId: () => string): Row => ({
@@ -193,7 +206,7 @@ export const rows: Kind<RowsQuestion, RowsAnswer, RowsFace> = {
       }),
     ),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: (question) => [
     joinCells(
       question.rows.map((row) =>

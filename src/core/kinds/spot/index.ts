@@ -18,7 +18,7 @@ import {
 import { BLANK, WAITS, type Mark, type PartMark } from '../../marking/mark';
 import { change, note, type TraceLine } from '../../marking/trace';
 import { joinParts, splitParts } from '../cells';
-import type { Kind, Problem } from '../kind';
+import { asRead, onlyByHand, unreadable, type Kind, type Problem, type ReadCell } from '../kind';
 import { boundLines, markOf, partOf } from '../marks';
 import { isInside, isNear, type Size } from './geometry';
 import { SpotAnswer, SpotFace, SpotQuestion, type Point } from './schema';
@@ -116,14 +116,22 @@ function bestCredit(question: SpotQuestion): Fraction | null {
 }
 
 /** A cell of a file: places in per cent of width and height, such as `20 / 35.5; 70 / 10`. */
-function readAnswer(_: SpotQuestion, text: string): SpotAnswer | null {
-  const spots = splitParts(text).flatMap((part) => {
-    const [x, y, ...more] = part.split('/').map((side) => readDecimal(side));
-    if (!x || !y || more.length > 0) return [];
-    const inside = (value: Fraction) => value.n >= 0 && compare(value, { n: 100, d: 1 }) <= 0;
-    return inside(x) && inside(y) ? [{ x: divide(x, { n: 100, d: 1 }), y: divide(y, { n: 100, d: 1 }) }] : [];
-  });
-  return spots.length === 0 ? null : { kind: 'spot', spots: spots.slice(0, 100) };
+function readAnswer(_: SpotQuestion, text: string): ReadCell<SpotAnswer> {
+  const spots: Point[] = [];
+  for (const part of splitParts(text).filter(Boolean)) {
+    const spot = readSpot(part);
+    if (!spot)
+      return unreadable(`“${part}” is not a place on the picture: write it in per cent, as in “20 / 35.5”`);
+    spots.push(spot);
+  }
+  return asRead(spots.length === 0 ? null : { kind: 'spot', spots: spots.slice(0, 100) });
+}
+
+function readSpot(part: string): Point | null {
+  const [x, y, ...more] = part.split('/').map((side) => readDecimal(side));
+  if (!x || !y || more.length > 0) return null;
+  const inside = (value: Fraction) => value.n >= 0 && compare(value, { n: 100, d: 1 }) <= 0;
+  return inside(x) && inside(y) ? { x: divide(x, { n: 100, d: 1 }), y: divide(y, { n: 100, d: 1 }) } : null;
 }
 
 const problems = (question: SpotQuestion): Problem[] => {
@@ -157,7 +165,7 @@ export const spot: Kind<SpotQuestion, SpotAnswer, SpotFace> = {
   answerKey: ({ spots }) => JSON.stringify(spots.map(({ x, y }) => [x.n, x.d, y.n, y.d])),
   answerText: (_, { spots }) => joinParts(spots.map(spotText)),
   readAnswer,
-  accept: () => null,
+  accept: onlyByHand,
   rightAnswers: ({ areas }) => areas.filter(({ credit }) => credit.n === credit.d).map(({ name }) => name),
   makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),

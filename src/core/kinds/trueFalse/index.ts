@@ -2,7 +2,16 @@ import { larger, smaller, toPercentText, ZERO, type Fraction } from '../../figur
 import { BLANK, WAITS, type Mark } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
 import { isSilent, SILENCE } from '../../quiz/silence';
-import type { Accepted, Kind, Problem } from '../kind';
+import {
+  asRead,
+  keyed,
+  unreadable,
+  type Accepted,
+  type Keyed,
+  type Kind,
+  type Problem,
+  type ReadCell,
+} from '../kind';
 import { boundLines, markOf } from '../marks';
 import { TrueFalseAnswer, TrueFalseFace, TrueFalseQuestion } from './schema';
 
@@ -35,16 +44,22 @@ function explain(question: TrueFalseQuestion, answer: TrueFalseAnswer | null): T
   return [picked, note('rule', 'optionCredit', { text, credit }), ...boundLines(credit, question)];
 }
 
-function accept(question: TrueFalseQuestion, answer: TrueFalseAnswer, as: Accepted): TrueFalseQuestion {
+function accept(
+  question: TrueFalseQuestion,
+  answer: TrueFalseAnswer,
+  as: Accepted,
+): Keyed<TrueFalseQuestion> {
   const side = sideOf(question, answer.value);
   const next = { credit: as.credit, feedback: isSilent(as.feedback) ? side.feedback : as.feedback };
-  return answer.value ? { ...question, whenTrue: next } : { ...question, whenFalse: next };
+  return keyed(answer.value ? { ...question, whenTrue: next } : { ...question, whenFalse: next });
 }
 
-function readAnswer(_: TrueFalseQuestion, text: string): TrueFalseAnswer | null {
+function readAnswer(_: TrueFalseQuestion, text: string): ReadCell<TrueFalseAnswer> {
   const word = text.trim().toLowerCase();
-  if (YES.has(word)) return { kind: 'trueFalse', value: true };
-  return NO.has(word) ? { kind: 'trueFalse', value: false } : null;
+  if (word === '') return asRead<TrueFalseAnswer>(null);
+  if (YES.has(word)) return asRead<TrueFalseAnswer>({ kind: 'trueFalse', value: true });
+  if (NO.has(word)) return asRead<TrueFalseAnswer>({ kind: 'trueFalse', value: false });
+  return unreadable(`“${text.trim().slice(0, 40)}” is neither true nor false`);
 }
 
 const problems = (question: TrueFalseQuestion): Problem[] =>

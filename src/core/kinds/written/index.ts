@@ -5,7 +5,7 @@ import { ONE, toDecimalText, ZERO } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
 import { note, type TraceLine } from '../../marking/trace';
 import { shownText } from '../../quiz/shownText';
-import type { Kind, Problem } from '../kind';
+import { asRead, notKeyed, type Kind, type Problem } from '../kind';
 import { markOf } from '../marks';
 import { rubricCredit } from './rubric';
 import { WrittenAnswer, WrittenFace, WrittenQuestion } from './schema';
@@ -71,8 +71,8 @@ export const written: Kind<WrittenQuestion, WrittenAnswer, WrittenFace> = {
   answerKey: ({ text }) => text,
   answerText: (_, { text }) => shownText(text),
   readAnswer: (_, text) =>
-    isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'written', text: text.slice(0, 100_000) },
-  accept: () => null,
+    asRead(isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'written', text: text.slice(0, 100_000) }),
+  accept: () => notKeyed('A written answer is marked by hand'),
   rightAnswers: () => [],
   makeUp: (question, random, wanted) => {
     if (random() < 0.08) return null;

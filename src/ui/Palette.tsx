@@ -1,5 +1,5 @@
 import { Command } from 'cmdk';
-import { Dialog } from '@/ui/Dialog';
+import { Dialog } from './Dialog';
 
 /** Something that can be done from anywhere. */
 export interface PaletteAction {

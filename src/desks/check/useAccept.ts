@@ -1,0 +1,51 @@
+import { ONE, type Fraction } from '@/core/figures/fraction';
+import { keyAnswer, type Answer, type Question } from '@/core/kinds';
+import { readingOf } from '@/core/marking/markAttempt';
+import type { Feedback } from '@/core/quiz/feedback';
+import { SILENCE } from '@/core/quiz/silence';
+import { saveQuestion } from '@/store/edits';
+import { keyField, undoStep } from '@/store/history';
+import { newId } from '@/store/ids';
+import { notify } from '@/ui/notices';
+import { run } from '@/ui/press';
+import { useQuiz } from '@/ui/quizContext';
+
+interface Accept {
+  /** Why the answer cannot be keyed; null where it can. */
+  readonly cannot: string | null;
+  /** Keys the answer in the draft; its effect on everyone shows at the foot before it is applied. */
+  readonly accept: (credit: Fraction, feedback?: Feedback) => Promise<void>;
+}
+
+/** Takes an answer of the class into the key of the draft. */
+export function useAccept(questionId: string, answer: Answer | null): Accept {
+  const { quiz, questions } = useQuiz();
+  const record = questions.find((one) => one.id === questionId);
+  const context = readingOf(quiz.content);
+  const keyed = (question: Question, given: Answer, credit: Fraction, feedback: Feedback) =>
+    keyAnswer(question, given, { credit, feedback }, newId, context);
+  const probe = record && answer ? keyed(record.question, answer, ONE, SILENCE) : null;
+  const cannot = probe === null ? 'There is nothing to key' : probe.ok ? null : probe.reason;
+  const accept = async (credit: Fraction, feedback: Feedback = SILENCE) => {
+    if (!record || !answer) return;
+    const next = keyed(record.question, answer, credit, feedback);
+    if (!next.ok) {
+      notify(`${next.reason}. You can mark it by hand.`);
+      return;
+    }
+    const number = quiz.content.order.indexOf(questionId) + 1;
+    const saved = await saveQuestion(quiz.id, next.question, record.rev, {
+      label: `Key an answer to question ${number}`,
+      field: keyField(questionId, answer),
+    });
+    if (!saved.ok) {
+      notify('The question was changed in another tab just now: look again');
+      return;
+    }
+    notify('Added to the key. The bar below shows whose score would change.', {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, saved.rev)),
+    });
+  };
+  return { cannot, accept };
+}
