@@ -1,11 +1,13 @@
 /**
- * Starts Yentrel: security headers on every response, limits, then Astro's handler, which serves pages,
- * files and endpoints. `PORT` (4321), `HOST` (127.0.0.1) and `DIST` (dist) change where and what.
+ * Starts Yentrel: security headers on every response, limits, compressed files, then Astro's handler, which serves
+ * pages, files and endpoints. `PORT` (4321), `HOST` (127.0.0.1) and `DIST` (dist) change where and what;
+ * `ALLOWED_HOSTS` names the hosts that it answers for besides this machine's own (comma-separated).
  */
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
-import { join, resolve } from 'node:path';
+import { hostname, networkInterfaces } from 'node:os';
+import { extname, join, relative, resolve, sep } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
 const port = Number(process.env.PORT ?? 4321);
@@ -64,6 +66,99 @@ function isForeign(request) {
   }
 }
 
+/** Names under which this machine is reached: loopback, its own addresses, and those that were allowed. */
+function allowedHosts() {
+  const own = Object.values(networkInterfaces()).flatMap((list) =>
+    (list ?? []).map(({ address }) => address),
+  );
+  const named = (process.env.ALLOWED_HOSTS ?? '').split(',').map((name) => name.trim().toLowerCase());
+  return new Set([
+    'localhost',
+    '127.0.0.1',
+    '::1',
+    hostname().toLowerCase(),
+    ...own,
+    ...named.filter(Boolean),
+  ]);
+}
+const hosts = allowedHosts();
+
+/** The name in a Host header, without its port; null for one that is not a host at all. */
+function hostOf(header) {
+  try {
+    return new URL(`http://${header}`).hostname.replace(/^\[|\]$/g, '').toLowerCase();
+  } catch {
+    return null;
+  }
+}
+
+/** Another name may be a page elsewhere that points its own name here, to read along. */
+const isKnownHost = (header) => {
+  const name = hostOf(header);
+  return name !== null && hosts.has(name);
+};
+
+const ENCODINGS = [
+  ['br', '.br'],
+  ['gzip', '.gz'],
+];
+const TYPES = {
+  '.html': 'text/html; charset=utf-8',
+  '.js': 'text/javascript; charset=utf-8',
+  '.css': 'text/css; charset=utf-8',
+  '.svg': 'image/svg+xml',
+  '.json': 'application/json; charset=utf-8',
+  '.txt': 'text/plain; charset=utf-8',
+};
+
+/** Files that were compressed at build, by their path: bytes are read once and kept, as they never change. */
+function compressedFiles(folder) {
+  const files = new Map();
+  for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true })) {
+    if (!entry.isFile() || !entry.name.endsWith('.br')) continue;
+    const file = join(entry.parentPath ?? entry.path, entry.name).slice(0, -3);
+    const type = TYPES[extname(file)];
+    if (!type) continue;
+    const path = `/${relative(folder, file).split(sep).join('/')}`;
+    const bytes = Object.fromEntries(ENCODINGS.map(([name, end]) => [name, readFileSync(`${file}${end}`)]));
+    const tag = `"${createHash('sha256').update(bytes.br).digest('base64url').slice(0, 22)}"`;
+    files.set(path, { type, bytes, tag });
+    if (path.endsWith('/index.html')) files.set(path.slice(0, -'index.html'.length), { type, bytes, tag });
+  }
+  return files;
+}
+const compressed = compressedFiles(join(dist, 'client'));
+/** Names hold a hash of what is in them: such a file can be kept for ever. */
+const FOREVER = 'public, max-age=31536000, immutable';
+
+/** Sends a file in the smaller form that the browser takes; false where there is none. */
+function sendCompressed(request, response, path) {
+  if (request.method !== 'GET' && request.method !== 'HEAD') return false;
+  const file = compressed.get(path);
+  if (!file) return false;
+  const taken = String(request.headers['accept-encoding'] ?? '');
+  const encoding = ENCODINGS.find(([name]) =>
+    new RegExp(`\\b${name}\\b(?!\\s*;\\s*q=0(?:\\.0*)?\\s*(?:,|$))`).test(taken),
+  )?.[0];
+  if (!encoding) return false;
+  const tag = file.tag.replace(/"$/, `-${encoding}"`);
+  const headers = {
+    'content-type': file.type,
+    'content-encoding': encoding,
+    vary: 'Accept-Encoding',
+    etag: tag,
+    'cache-control': path.startsWith('/_astro/') ? FOREVER : 'no-cache',
+  };
+  if (request.headers['if-none-match'] === tag) {
+    response.writeHead(304, headers);
+    response.end();
+    return true;
+  }
+  response.writeHead(200, { ...headers, 'content-length': file.bytes[encoding].length });
+  response.end(request.method === 'HEAD' ? undefined : file.bytes[encoding]);
+  return true;
+}
+
 /** Says what is wrong: to programs as problem details (RFC 9457). */
 function refuse(response, status, text, path = '/') {
   const isApi = path.startsWith('/api/');
@@ -83,12 +178,17 @@ const server = createServer((request, response) => {
   response.setHeader('x-content-type-options', 'nosniff');
   response.setHeader('referrer-policy', 'no-referrer');
   if (!request.headers.host) return refuse(response, 400, 'A Host header is needed.');
+  if (!isKnownHost(request.headers.host)) {
+    const text = `This server does not answer for “${String(hostOf(request.headers.host) ?? '').slice(0, 100)}”. If it should, start it with ALLOWED_HOSTS=that name.`;
+    return refuse(response, 421, text, path);
+  }
   if (isForeign(request))
     return refuse(response, 403, 'This address takes requests from its own pages only.', path);
   const largest = path === '/api/mark' ? LARGEST_TO_MARK : LARGEST_BODY;
   if (Number(request.headers['content-length'] ?? 0) > largest) {
     return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }
+  if (sendCompressed(request, response, path)) return undefined;
   // Astro serves its own not-found page under any address but that page's own.
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';
   return handler(request, response);

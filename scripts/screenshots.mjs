@@ -44,7 +44,7 @@ async function quizFile(page) {
   await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await file.path());
   await page.getByText('The file changes:').waitFor();
   await shot(page, 'quiz-file');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await page.getByRole('navigation', { name: 'Stations' }).waitFor();
   await page.goto(address);
 }
@@ -63,7 +63,10 @@ async function teacher(theme, suffix) {
   await page.getByText('1.8 of 2').waitFor();
   await shot(page, `write${suffix}`);
   await station(page, 'Check');
-  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, “flood plain”' }).first().click();
+  await page
+    .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
+    .first()
+    .click();
   await shot(page, `check${suffix}`);
   if (suffix) return;
   await station(page, 'Reveal plan');
@@ -113,9 +116,9 @@ async function student(size, suffix) {
   await page.getByText('upper course').click();
   await page.getByRole('button', { name: 'Next' }).click();
   await page.getByRole('textbox').fill('oxbow la');
-  await page.getByText('Kept on this device').waitFor();
+  await page.getByText('Saved on this device').waitFor();
   await shot(page, `sit${suffix}`);
-  for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|Review and hand in)$/ }).click();
   if (suffix === '-phone') await shot(page, 'sit-last-page-phone');
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByText('It has been received.').waitFor();

@@ -159,7 +159,7 @@ class YentrelDb extends Dexie {
       })
       .upgrade(upgradeFirst);
     this.version(3).stores({ folders: 'key' });
-    this.version(4).upgrade(upgradeThird);
+    this.version(4).stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' }).upgrade(upgradeThird);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

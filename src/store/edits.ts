@@ -50,7 +50,7 @@ export function saveQuestion(
   });
 }
 
-/** Adds a question behind another; it takes kind, points and rules of the one before where those are alike. */
+/** Adds a question behind another; it takes the rules of the one before where that is of its kind. */
 export function addQuestion(quizId: string, kind: KindName, after: string | null): Promise<string> {
   return editing(async () => {
     const quiz = await head(quizId);
@@ -71,7 +71,6 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
   });
 }
 
-/** Deletes a question from the draft. Gives the number of the step, by which it can be undone; null where it was gone. */
 /** Puts a question back that another tab deleted while it was written here: at the end, where the order has lost it. */
 export function restoreQuestion(quizId: string, question: Question, label: EditLabel): Promise<number> {
   return editing(async () => {
@@ -90,6 +89,7 @@ export function restoreQuestion(quizId: string, question: Question, label: EditL
   });
 }
 
+/** Deletes a question from the draft. Gives the number of the step, by which it can be undone; null where it was gone. */
 export function removeQuestion(quizId: string, questionId: string): Promise<number | null> {
   return editing(async () => {
     const quiz = await head(quizId);

@@ -4,7 +4,6 @@ import { canonical } from '@/core/quiz/same';
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';
-import { allNumbers } from './ranges';
 import { nextSeq, nextSeqs } from './seq';
 import { undoneAlone } from './undoAlone';
 
@@ -130,7 +129,13 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
   return rev;
 }
 
-const stepsOf = (scope: string) => db.history.where('[quizId+seq]').between(...allNumbers(scope));
+/** Steps in the order of their numbers, read by the index: an edit costs the same however many came before it. */
+const steps = (scope: string, undone: 0 | 1) =>
+  db.history.where('[quizId+undone+seq]').between([scope, undone, -Infinity], [scope, undone, Infinity]);
+const stepsThatStand = (scope: string) => steps(scope, 0);
+const stepsUndone = (scope: string) => steps(scope, 1);
+const standingStep = (scope: string, seq: number) =>
+  db.history.where('[quizId+undone+seq]').equals([scope, 0, seq]).first();
 
 function joined(
   last: HistoryRecord | undefined,
@@ -160,10 +165,8 @@ export async function record(
   label: EditLabel,
 ): Promise<number> {
   const seq = await writeAll(scope, changes);
-  const steps = await stepsOf(scope).sortBy('seq');
-  await db.history.bulkDelete(steps.filter((step) => step.undone === 1).map((step) => step.id as number));
-  const done = steps.filter((step) => step.undone === 0);
-  const last = done.at(-1);
+  await stepsUndone(scope).delete();
+  const last = await stepsThatStand(scope).last();
   if (last && joined(last, label, changes)) {
     const before = (last.changes[0] as RecordChange).before;
     const merged = { ...(changes[0] as RecordChange), before } as RecordChange;
@@ -179,8 +182,8 @@ export async function record(
     changes: [...changes],
     ...label,
   });
-  const surplus = done.slice(0, Math.max(0, done.length + 1 - KEPT_STEPS));
-  await db.history.bulkDelete(surplus.map((step) => step.id as number));
+  const surplus = (await stepsThatStand(scope).count()) - KEPT_STEPS;
+  if (surplus > 0) await db.history.bulkDelete(await stepsThatStand(scope).limit(surplus).primaryKeys());
   return seq;
 }
 
@@ -195,9 +198,7 @@ const inverted = (step: HistoryRecord): RecordChange[] => [...step.changes].reve
 
 async function step(scope: string, direction: 'undo' | 'redo'): Promise<string | null> {
   return editing(async () => {
-    const steps = await stepsOf(scope).sortBy('seq');
-    const entry =
-      direction === 'undo' ? steps.filter((s) => s.undone === 0).at(-1) : steps.find((s) => s.undone === 1);
+    const entry = await (direction === 'undo' ? stepsThatStand(scope).last() : stepsUndone(scope).first());
     if (!entry) return null;
     await writeAll(scope, direction === 'undo' ? inverted(entry) : entry.changes);
     await db.history.put({ ...entry, undone: direction === 'undo' ? 1 : 0 });
@@ -213,7 +214,7 @@ export const undo = (scope: string): Promise<string | null> => step(scope, 'undo
  * over {@link EDIT_TABLES}.
  */
 export async function undoLastIf(scope: string, is: (change: RecordChange) => boolean): Promise<boolean> {
-  const last = (await stepsOf(scope).sortBy('seq')).filter((one) => one.undone === 0).at(-1);
+  const last = await stepsThatStand(scope).last();
   if (!last || !last.changes.every(is)) return false;
   await writeAll(scope, inverted(last));
   await db.history.put({ ...last, undone: 1 });
@@ -232,10 +233,9 @@ export type UndoneStep = 'undone' | 'changedSince' | 'gone';
  */
 export const undoStep = (scope: string, seq: number): Promise<UndoneStep> =>
   editing(async () => {
-    const done = (await stepsOf(scope).sortBy('seq')).filter((one) => one.undone === 0);
-    const entry = done.find((one) => one.seq === seq);
+    const entry = await standingStep(scope, seq);
     if (!entry) return 'gone';
-    if (entry === done.at(-1)) {
+    if (entry.id === (await stepsThatStand(scope).last())?.id) {
       await writeAll(scope, inverted(entry));
       await db.history.put({ ...entry, undone: 1 });
       return 'undone';
@@ -248,17 +248,17 @@ export const undoStep = (scope: string, seq: number): Promise<UndoneStep> =>
 
 /** The number of the last step of a field that stands; null where none does. */
 export async function stepOf(scope: string, field: string): Promise<number | null> {
-  const steps = await stepsOf(scope).sortBy('seq');
-  return steps.filter((one) => one.undone === 0 && one.field === field).at(-1)?.seq ?? null;
+  const found = await stepsThatStand(scope).filter((one) => one.field === field).last(); // prettier-ignore
+  return found?.seq ?? null;
 }
 
 /** How many different answers have been keyed since an instant, by question. */
 export async function keyedSince(scope: string, at: number): Promise<ReadonlyMap<string, number>> {
-  const steps = (await stepsOf(scope).toArray()).filter(
-    (one) => one.undone === 0 && one.at >= at && one.field.startsWith(KEYED),
-  );
+  const keying = await stepsThatStand(scope)
+    .filter((one) => one.at >= at && one.field.startsWith(KEYED))
+    .toArray();
   const counts = new Map<string, number>();
-  for (const field of new Set(steps.map((one) => one.field))) {
+  for (const field of new Set(keying.map((one) => one.field))) {
     const question = field.slice(KEYED.length).split(':', 1)[0] ?? '';
     counts.set(question, (counts.get(question) ?? 0) + 1);
   }
@@ -267,9 +267,6 @@ export async function keyedSince(scope: string, at: number): Promise<ReadonlyMap
 
 /** What the next undo and redo are called, for buttons and menus. */
 export async function nextSteps(scope: string): Promise<{ undo: string | null; redo: string | null }> {
-  const steps = await stepsOf(scope).sortBy('seq');
-  return {
-    undo: steps.filter((s) => s.undone === 0).at(-1)?.label ?? null,
-    redo: steps.find((s) => s.undone === 1)?.label ?? null,
-  };
+  const [undone, redone] = await Promise.all([stepsThatStand(scope).last(), stepsUndone(scope).first()]);
+  return { undo: undone?.label ?? null, redo: redone?.label ?? null };
 }

@@ -13,24 +13,16 @@ interface Props {
   readonly quiet?: boolean;
 }
 
-interface LoadedProps extends Props {
-  readonly quizId: string;
-  readonly stored: string;
-}
-
-function Loaded({
-  quizId,
-  attemptId,
-  questionId,
-  label,
-  placeholder = label,
-  quiet = false,
-  stored,
-}: LoadedProps) {
+function Field({ attemptId, questionId, label, placeholder = label, quiet = false }: Props) {
+  const { quiz } = useQuiz();
+  const stored = useLiveQuery(
+    () => commentOn(quiz.id, attemptId, questionId),
+    [quiz.id, attemptId, questionId],
+  );
   const [text, edit] = useTextDraft({
     name: `comment:${attemptId}:${questionId}`,
-    stored,
-    save: (next) => saveComment(quizId, attemptId, questionId, next),
+    stored: stored ?? '',
+    save: (next) => saveComment(quiz.id, attemptId, questionId, next),
     normal: (plain) => (plain.trim() === '' ? '' : plain),
   });
   return (
@@ -40,6 +32,8 @@ function Loaded({
       maxLength={5000}
       aria-label={label}
       placeholder={placeholder}
+      // The field is there at once, so that keys meant for it never go elsewhere; it is written in once it is read.
+      readOnly={stored === undefined}
       value={text}
       onChange={(event) => edit(event.target.value)}
     />
@@ -47,13 +41,6 @@ function Loaded({
 }
 
 /** The teacher's words to the student, saved as they are typed. */
-export function CommentField(props: Props) {
-  const { quiz } = useQuiz();
-  const { attemptId, questionId } = props;
-  const stored = useLiveQuery(
-    () => commentOn(quiz.id, attemptId, questionId),
-    [quiz.id, attemptId, questionId],
-  );
-  if (stored === undefined) return null;
-  return <Loaded key={`${attemptId}:${questionId}`} {...props} quizId={quiz.id} stored={stored} />;
-}
+export const CommentField = (props: Props) => (
+  <Field key={`${props.attemptId}:${props.questionId}`} {...props} />
+);

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { failureWords } from './failureWords';
 import { notifyTrouble } from './notices';
+import { useThere } from './useThere';
 
 /** Presses that can fail: none stays busy for ever, none fails without a word, each can be tried again. */
 
@@ -24,17 +25,12 @@ export interface Press {
 export function usePress(press: () => Promise<unknown>): Press {
   const [state, setState] = useState<{ busy: boolean; error: string | null }>({ busy: false, error: null });
   const latest = useRef(press);
-  const there = useRef(true);
+  const there = useThere();
   useEffect(() => {
     latest.current = press;
   });
-  useEffect(() => {
-    there.current = true;
-    return () => {
-      there.current = false;
-    };
-  }, []);
   const running = useRef(false);
+  const again = useRef<() => void>(() => undefined);
   const start = useCallback(() => {
     if (running.current) return;
     running.current = true;
@@ -42,11 +38,16 @@ export function usePress(press: () => Promise<unknown>): Press {
     const end = (error: string | null) => {
       running.current = false;
       if (there.current) setState({ busy: false, error });
+      // The place beside the press has gone: its failure is said all the same.
+      else if (error !== null) notifyTrouble(error, { label: 'Try again', run: () => again.current() });
     };
     latest.current().then(
       () => end(null),
       (error: unknown) => end(failureWords(error)),
     );
-  }, []);
+  }, [there]);
+  useEffect(() => {
+    again.current = start;
+  }, [start]);
   return { ...state, start };
 }

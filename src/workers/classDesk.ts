@@ -13,7 +13,7 @@ export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { PrintedSlip } from './class/printed';
 export type { Opened, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
-export type { QuizCounts, TrayRow } from './class/tray';
+export type { TrayRow } from './class/tray';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {

@@ -10,8 +10,9 @@ const wall = (at: number): string =>
 async function setDue(page: Page, due: number): Promise<void> {
   await page.getByRole('banner').getByRole('button', { name: /^Open until/ }).click(); // prettier-ignore
   await page.getByLabel('Open from').fill(wall(due - 48 * HOUR));
-  await page.getByLabel('Due, if late work is to be told apart').fill(wall(due));
+  await page.getByLabel(/^Due /).fill(wall(due));
   await page.getByRole('button', { name: 'Change the times' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
 async function answer(sit: Page, words: readonly string[]): Promise<void> {
@@ -22,10 +23,10 @@ async function answer(sit: Page, words: readonly string[]): Promise<void> {
     await expect(field.or(option).first()).toBeVisible();
     if (await option.isVisible()) await option.check();
     else await field.fill(word);
-    await sit.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+    await sit.getByRole('button', { name: /^(Next|Review and hand in)$/ }).click();
   }
-  while (await sit.getByRole('button', { name: /^(Next|To the end)$/ }).isVisible())
-    await sit.getByRole('button', { name: /^(Next|To the end)$/ }).click();
+  while (await sit.getByRole('button', { name: /^(Next|Review and hand in)$/ }).isVisible())
+    await sit.getByRole('button', { name: /^(Next|Review and hand in)$/ }).click();
   await sit.getByRole('button', { name: 'Hand in' }).click();
   await expect(sit.getByText('It has been received.')).toBeVisible();
 }
@@ -49,7 +50,9 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Yann Isle');
   await sit.setViewportSize({ width: 360, height: 740 });
-  await expect(sit.getByText('You can sit it twice; the mean of your attempts counts.')).toBeVisible();
+  await expect(
+    sit.getByText('You can take this quiz twice; the mean of your attempts counts.'),
+  ).toBeVisible();
   await expect(
     sit.getByText(
       /^Due .*That has passed: what you hand in now is late\. Each started day late costs 10 % of the earned points, at most 30 %\.$/,
@@ -62,19 +65,19 @@ test('several attempts, late: what each earns, what is recorded, and what the te
       'upper course', 'oxbow lake', 'levee', 'floodplain', 'a little higher', 'discharge', 'upstream', 'abrasion',
     ]); // prettier-ignore
     await expect(sit.getByText('10.8 of 12')).toBeVisible();
-    await expect(sit.getByText('12 less 10 % of the earned points for being late')).toBeVisible();
+    await expect(sit.getByText('12, minus 10 % of the points earned for handing in late')).toBeVisible();
     await expect(
-      sit.getByText('You can sit it twice, and have done so once; the mean of your attempts counts.'),
+      sit.getByText('You can take this quiz twice, and have done so once; the mean of your attempts counts.'),
     ).toBeVisible();
   });
   await test.step('the second attempt', async () => {
-    await sit.getByRole('button', { name: 'Sit it again' }).click();
+    await sit.getByRole('button', { name: 'Take the quiz again' }).click();
     await expect(sit.getByText('Question 1 of 8')).toBeVisible();
     await expect(sit.getByRole('radio', { name: 'upper course' })).not.toBeChecked();
     await answer(sit, ['upper course', 'oxbow lake']);
     await expect(sit.getByText(/^2\.7 of 12/)).toBeVisible();
     await expect(sit.getByText('Recorded: 6.75 of 12, as the mean of your attempts counts.')).toBeVisible();
-    await expect(sit.getByRole('button', { name: 'Sit it again' })).toHaveCount(0);
+    await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toHaveCount(0);
     await sit.getByRole('button', { name: 'Attempt 1' }).click();
     await expect(sit.getByText('10.8 of 12')).toBeVisible();
   });
@@ -99,7 +102,7 @@ test('several attempts, late: what each earns, what is recorded, and what the te
     await expect(trace).toContainText('10 %');
     await expect(trace).toContainText('10.8');
     await expect(trace).toContainText('6.75');
-    await margin.getByRole('button', { name: 'Excuse being late' }).click();
+    await margin.getByRole('button', { name: 'Waive the late penalty' }).click();
     await expect(page.getByRole('row', { name: /Yann Isle · 2/ })).toContainText('7.35');
     await sit.bringToFront();
     await sit.reload();

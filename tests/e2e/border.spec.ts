@@ -90,7 +90,7 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   await sit.getByText('beta').click();
   await sit.getByRole('button', { name: 'Next' }).click();
   await sit.getByRole('textbox').fill('mine');
-  await sit.getByRole('button', { name: 'To the end' }).click();
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
   await sit.getByRole('button', { name: 'Hand in' }).click();
   await expect(sit.getByText('It has been received.')).toBeVisible();
   const before = await everything();

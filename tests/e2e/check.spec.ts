@@ -9,12 +9,18 @@ test('an unforeseen right form is accepted with one key, for everyone, after its
   page,
 }) => {
   await openDemo(page, 'check');
-  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, “flood plain”' }).first().click();
+  await page
+    .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
+    .first()
+    .click();
   await page.keyboard.press('a');
-  await expect(bar(page).getByText('5 students up, 19 unchanged')).toBeVisible();
+  await expect(
+    bar(page).getByText('5 students up, 19 unchanged, 5 students have seen the score from before'),
+  ).toBeVisible();
   await bar(page).getByRole('button', { name: 'See who' }).click();
   await expect(page.getByRole('dialog').getByRole('row')).toHaveText([
-    /^Student/, 'Bela Fenn810+2', 'Emil Brook35+2', 'Hana Reed24+2', 'Nora Pool810+2', 'Wim Eddy4.56.5+22',
+    /^Student/, /^Bela Fenn.*8 of 1210 of 12\+2$/, /^Emil Brook.*3 of 125 of 12\+2$/, /^Hana Reed.*2 of 124 of 12\+2$/,
+    /^Nora Pool.*8 of 1210 of 12\+2$/, /^Wim Eddy.*4.5 of 126.5 of 12\+22$/,
   ]); // prettier-ignore
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
@@ -26,15 +32,15 @@ test('an answer is accepted for part of the points, another is expected as wrong
   page,
 }) => {
   await openDemo(page, 'check');
-  await page.getByRole('button', { name: 'Question 2: wrong, 0 points, “oxbow”' }).click();
+  await page.getByRole('button', { name: 'Question 2: wrong, 0 points, near miss, “oxbow”' }).click();
   await page.keyboard.press('p');
   await margin(page).getByLabel('Credit for this answer, per cent').fill('75');
-  await margin(page).getByRole('button', { name: 'Into the key' }).click();
+  await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
   await expect(bar(page).getByText('1 student up, 23 unchanged')).toBeVisible();
-  await page.getByRole('button', { name: 'Question 8: waits for you, 0 points, “rubbing”' }).click();
+  await page.getByRole('button', { name: 'Question 8: not marked yet, “rubbing”' }).click();
   await page.keyboard.press('w');
   await margin(page).getByLabel('Feedback for this answer').fill('Which word is in the booklet?');
-  await margin(page).getByRole('button', { name: 'Expect as wrong', exact: true }).click();
+  await margin(page).getByRole('button', { name: 'Add as a wrong answer', exact: true }).click();
   await expect(bar(page).getByText('2 changes not applied')).toBeVisible();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
   await expect.poll(() => total(page, 'Karl Mead')).toBe('+2 to come5.5');
@@ -49,13 +55,15 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
 }) => {
   await openDemo(page, 'check');
   await expect(margin(page).getByText('Karl Mead, question 8')).toBeVisible();
-  await page.getByRole('button', { name: 'Question 8: waits for you, 0 points, “scraping”' }).click();
+  await page.getByRole('button', { name: 'Question 8: not marked yet, “scraping”' }).click();
   await page.keyboard.press('h');
   await margin(page).getByLabel('Your own points').fill('1,5');
   await margin(page).getByLabel('Reason').fill('the right idea');
   await page.keyboard.press('Enter');
   await expect.poll(() => total(page, 'Karl Mead')).toBe('5.5');
   await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+  await expect(margin(page).getByText('Pia Strand, question 8')).toBeVisible();
+  await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, marked by hand/ }).click();
   await expect(margin(page).getByText('Your own score stands: 1.5 of 2 (“the right idea”)')).toBeVisible();
 
   const slip = await context.newPage();
@@ -64,13 +72,13 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await expect(slip.getByText('the right idea')).toHaveCount(0);
   await page.bringToFront();
 
-  await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, your own score/ }).click();
+  await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, marked by hand/ }).click();
   await page.keyboard.press('a');
-  await expect(bar(page).getByText('1 own score would differ')).toBeVisible();
+  await expect(bar(page).getByText('1 score you set would differ')).toBeVisible();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
-  await expect(page.getByRole('button', { name: '1 own score 1 differ' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '1 marked by hand 1 differ' })).toBeVisible();
   expect(await total(page, 'Karl Mead')).toBe('5.5');
-  await page.getByRole('button', { name: '1 own score 1 differ' }).click();
+  await page.getByRole('button', { name: '1 marked by hand 1 differ' }).click();
   await expect(page.getByRole('dialog').getByText('marking differs now')).toBeVisible();
   await page
     .getByRole('dialog')
@@ -80,7 +88,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
     margin(page).getByText('Marking gave nothing yet when you set your own score, and gives 2 now'),
   ).toBeVisible();
   await page.keyboard.press('h');
-  await margin(page).getByRole('button', { name: 'Take it away' }).click();
+  await margin(page).getByRole('button', { name: 'Remove my score' }).click();
   await expect.poll(() => total(page, 'Karl Mead')).toBe('6');
   await page.keyboard.press('Control+z');
   await expect.poll(() => total(page, 'Karl Mead')).toBe('5.5');
@@ -91,7 +99,7 @@ test('keys go to the next and previous answer that is wrong or waits; rows are f
 }) => {
   await openDemo(page, 'check');
   await page
-    .getByRole('button', { name: /^Question 8: waits for you/ })
+    .getByRole('button', { name: /^Question 8: not marked yet/ })
     .first()
     .click();
   await page.keyboard.press('n');
@@ -104,5 +112,5 @@ test('keys go to the next and previous answer that is wrong or waits; rows are f
   await page.getByLabel('Find a student').fill('mar');
   await expect(page.getByRole('rowheader')).toHaveText(['Ada Marsh']);
   await page.getByLabel('Find a student').fill('zzz');
-  await expect(page.getByText('No student’s name holds “zzz”.')).toBeVisible();
+  await expect(page.getByText('No student’s name contains “zzz”.')).toBeVisible();
 });

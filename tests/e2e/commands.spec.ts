@@ -22,7 +22,7 @@ test('every action is found by its name, every key is listed, stations have keys
   await page.keyboard.press('Control+k');
   await dialog.getByLabel('Find an action').fill('new question: pick');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^9 questions/)).toBeVisible();
+  await expect(page.getByText(/^Draft: 9 questions/)).toBeVisible();
   await page.keyboard.press('Control+k');
   await dialog.getByLabel('Find an action').fill('undo');
   await page.keyboard.press('Enter');

@@ -26,7 +26,8 @@ test('the demo class: totals, the unforeseen form, and the file to import', asyn
 
   await goTo(page, 'Tray');
   await page.getByLabel('Answer file').setInputFiles('demo/import/answers.csv');
-  await page.getByRole('button', { name: 'Take in 5 papers' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Add all' }).click();
+  await page.getByRole('button', { name: 'Import 5 papers' }).click();
   await expect(page.getByText('line 7, Ada Marsh')).toBeVisible();
   await expect(page.getByText('28 of 28 handed in')).toBeVisible();
   await goTo(page, 'Check');
@@ -44,7 +45,7 @@ test('the Shelf leads to the first answer that waits in two presses', async ({ p
 test('arrow keys go through the answers, and a total opens into its parts', async ({ page }) => {
   await openDemo(page, 'check');
   await page
-    .getByRole('button', { name: /^Question 8: waits/ })
+    .getByRole('button', { name: /^Question 8: not marked yet/ })
     .first()
     .click();
   await page.keyboard.press('ArrowUp');
@@ -62,7 +63,7 @@ test('an answer given after closing is refused, and the student is told what was
   await sit.goto('/sit/?quiz=demo-rivers&student=demo-25');
   await sit.getByRole('button', { name: 'Begin' }).click();
   await sit.getByText('upper course').click();
-  await expect(sit.getByText(/Kept on this device/)).toBeVisible();
+  await expect(sit.getByText(/Saved on this device/)).toBeVisible();
   await page.bringToFront();
   await expect(page.getByText('24 of 26 handed in, 1 working, 1 not opened')).toBeVisible();
   await page.getByRole('button', { name: /^Open until/ }).click();
@@ -70,8 +71,8 @@ test('an answer given after closing is refused, and the student is told what was
   await expect(page.getByText('25 of 26 handed in, 0 working, 1 not opened')).toBeVisible();
   await sit.bringToFront();
   await sit.getByText('lower course').click();
-  await expect(sit.getByText('The quiz has closed. What was kept before stays.')).toBeVisible();
-  await sit.getByRole('button', { name: 'See where my paper stands' }).click();
-  await expect(sit.getByText('Taken as it stood when the quiz closed,')).toBeVisible();
+  await expect(sit.getByText('The quiz has closed. Everything saved before then is safe.')).toBeVisible();
+  await sit.getByRole('button', { name: 'Check whether my paper was handed in' }).click();
+  await expect(sit.getByText('Collected automatically when the quiz closed,')).toBeVisible();
   await expect(sit.getByText('1 of 12')).toBeVisible();
 });

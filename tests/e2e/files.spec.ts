@@ -45,11 +45,11 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
     page.getByRole('button', { name: 'Back up everything now' }).click(),
   );
   expect(backup.name).toMatch(/^yentrel-backup-\d{4}-\d\d-\d\d\.yentrel$/);
-  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
   await page.getByRole('button', { name: 'New quiz' }).click();
   await page.waitForURL(/quiz/);
   await shelf(page);
-  await expect(page.getByText('The last backup is of today; things have changed since.')).toBeVisible();
+  await expect(page.getByText('Last backup: today. Changes have been made since.')).toBeVisible();
 
   const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
   const other = await elsewhere.newPage();
@@ -61,7 +61,7 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
   const dialog = other.getByRole('dialog', { name: /^Backup of/ });
   await expect(dialog.getByText('not on this Shelf')).toBeVisible();
   await expect(dialog.getByText('26 students who will come onto your class list')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take the backup in' }).click();
+  await dialog.getByRole('button', { name: 'Restore' }).click();
   await expect(other.getByText('24 of 26 handed in')).toBeVisible();
   await openDemo(other, 'check');
   expect(await totals(other)).toEqual(before);
@@ -75,9 +75,9 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
   await expect(other.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
   await shelf(other);
   await openFile(other, backup.name, backup.buffer);
-  await expect(dialog.getByText('changed here and there')).toBeVisible();
+  await expect(dialog.getByText('changed in both places')).toBeVisible();
   await expect(dialog.getByLabel(/^What happens to/)).toHaveValue('both');
-  await dialog.getByRole('button', { name: 'Take the backup in' }).click();
+  await dialog.getByRole('button', { name: 'Restore' }).click();
   await expect(other.getByText('How rivers shape the land (from the backup)')).toBeVisible();
   await expect(other.getByText('Rivers there')).toBeVisible();
   await elsewhere.close();
@@ -123,7 +123,7 @@ test('a quiz goes to a colleague without students; a later copy says what it cha
   const changes = page.getByRole('list', { name: 'What the file changes' }).getByRole('listitem');
   await expect(changes).toHaveCount(1);
   await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await expect(page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/))).toBeVisible(); // prettier-ignore
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
@@ -131,8 +131,8 @@ test('a quiz goes to a colleague without students; a later copy says what it cha
   // A file that is no such thing, and one that was damaged on its way.
   await shelf(page);
   await openFile(page, 'notes.yentrel', Buffer.from('dear diary'));
-  const refused = page.getByRole('dialog', { name: 'This file cannot be taken in' });
-  await expect(refused).toContainText('This is no quiz file, or it is damaged');
+  const refused = page.getByRole('dialog', { name: 'This file cannot be imported' });
+  await expect(refused).toContainText('This is not a quiz file, or it is damaged');
   await refused.getByRole('button', { name: 'Close' }).click();
   const damaged = Buffer.from(later.buffer);
   damaged[Math.floor(damaged.length / 2)] = (damaged[Math.floor(damaged.length / 2)] ?? 0) ^ 0xff;
@@ -146,9 +146,9 @@ test('a folder is kept up to date by itself where the browser allows it', async 
     Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
   });
   await shelf(page);
-  await page.getByRole('button', { name: 'into a folder by itself' }).click();
-  await expect(page.getByText('by themselves.')).toBeVisible();
-  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  await page.getByRole('button', { name: 'set up automatic backups to a folder' }).click();
+  await expect(page.getByText(/^Backups go to the folder .* automatically/)).toBeVisible();
+  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
   const files = () =>
     page.evaluate(async () => {
       const found: [string, number][] = [];
@@ -163,10 +163,10 @@ test('a folder is kept up to date by itself where the browser allows it', async 
   await page.getByRole('button', { name: 'New quiz' }).click();
   await page.waitForURL(/quiz/);
   await shelf(page);
-  await expect(page.getByText('The last backup is of today, and nothing has changed since.')).toBeVisible();
+  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
   expect((await files())[0]?.[1]).toBeGreaterThan(written?.[1] ?? 0);
-  await page.getByRole('button', { name: 'No longer' }).click();
-  await expect(page.getByRole('button', { name: 'into a folder by itself' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop automatic backups' }).click();
+  await expect(page.getByRole('button', { name: 'set up automatic backups to a folder' })).toBeVisible();
 });
 
 test('all answers go out as a file; points that were changed in it come back as own scores', async ({
@@ -187,7 +187,7 @@ test('all answers go out as a file; points that were changed in it come back as 
   const answers = page.getByLabel('Answer file', { exact: true });
   const take = async (name: string, buffer: Buffer) => {
     await answers.setInputFiles({ name, mimeType: 'text/csv', buffer });
-    await page.getByRole('button', { name: 'Take in 24 papers' }).click();
+    await page.getByRole('button', { name: 'Import 24 papers' }).click();
   };
   await take(sheet.name, sheet.buffer);
   await expect(page.getByText('24 papers as before.')).toBeVisible();
@@ -196,6 +196,6 @@ test('all answers go out as a file; points that were changed in it come back as 
   await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
   await expect(page.getByText(/23 papers as before\./)).toBeVisible();
   await goTo(page, 'Check');
-  await page.getByRole('button', { name: '1 own score' }).click();
-  await expect(page.getByRole('dialog', { name: '1 own score' })).toContainText('Karl Mead');
+  await page.getByRole('button', { name: '1 score you set' }).click();
+  await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');
 });

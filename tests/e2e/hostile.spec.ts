@@ -45,9 +45,10 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
     mimeType: 'text/csv',
     buffer: Buffer.from(`Student,Q1,"Q2"\n${rows.join('\n')}\n`),
   });
+  await page.getByRole('dialog').getByRole('button', { name: 'Add all' }).click();
   await expect(page.getByText('5 papers ready')).toBeVisible();
   await unharmed(page, 'the columns of a file');
-  await page.getByRole('button', { name: 'Take in 5 papers' }).click();
+  await page.getByRole('button', { name: 'Import 5 papers' }).click();
   await expect(page.getByText('29 of 31 handed in')).toBeVisible();
   for (const name of SHOWN) await expect(page.getByRole('rowheader', { name, exact: true })).toBeVisible();
   await unharmed(page, 'Tray');
@@ -72,7 +73,7 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
   const slip = await context.newPage();
   const address = await page.getByRole('link', { name: `Slip of ${SHOWN[0]}`, exact: true }).getAttribute('href'); // prettier-ignore
   await slip.goto(address ?? '');
-  await expect(slip.getByText(`Slip of ${SHOWN[0]}`)).toBeVisible();
+  await expect(slip.getByText(`${SHOWN[0]}’s results`)).toBeVisible();
   await expect(slip.getByText(`Not ${MARKUP}`)).toBeVisible();
   await expect(slip.getByText(`=1+1 ${MARKUP}`)).toBeVisible();
   await unharmed(slip, 'slip');

@@ -46,21 +46,21 @@ test('a picture in a question and the same in an option: described, made smaller
   await dialog
     .getByLabel('Picture file')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
-  await expect(dialog.getByRole('alert')).toHaveText(/no picture that can be taken in/);
+  await expect(dialog.getByRole('alert')).toHaveText(/This file type is not supported/);
   await dialog
     .getByLabel('Picture file')
     .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: buffer.subarray(0, 60) });
   await expect(dialog.getByRole('alert')).toHaveText('The picture is damaged and cannot be read.');
   await dialog.getByLabel('Picture file').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer });
-  await expect(dialog.getByRole('button', { name: 'Put it in' })).toBeDisabled();
-  await dialog.getByLabel(/What does it show/).fill('The valley from above');
-  await dialog.getByRole('button', { name: 'Put it in' }).click();
+  await expect(dialog.getByRole('button', { name: 'Insert picture' })).toBeDisabled();
+  await dialog.getByLabel(/^Description/).fill('The valley from above');
+  await dialog.getByRole('button', { name: 'Insert picture' }).click();
   await expect(page.getByRole('img', { name: 'The valley from above' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Add a picture to Option 2' }).click();
   await dialog.getByLabel('Picture file').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer });
-  await dialog.getByLabel(/What does it show/).fill('A wide valley');
-  await dialog.getByRole('button', { name: 'Put it in' }).click();
+  await dialog.getByLabel(/^Description/).fill('A wide valley');
+  await dialog.getByRole('button', { name: 'Insert picture' }).click();
   await saved(page);
   expect(await stored(page)).toBe(1);
   const bar = page.getByRole('region', { name: 'Changes not applied' });
@@ -97,8 +97,8 @@ test('a picture is pasted; feedback carries several links of different kinds; pa
     field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
   }, base64);
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('The text says it all: nothing needs to be read out').check();
-  await dialog.getByRole('button', { name: 'Put it in' }).click();
+  await dialog.getByLabel('Decorative picture: no description needed').check();
+  await dialog.getByRole('button', { name: 'Insert picture' }).click();
   await expect(page.getByRole('button', { name: 'Change the picture of Option 4' })).toBeVisible();
 
   for (const [title, address, kind] of [

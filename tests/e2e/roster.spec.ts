@@ -12,7 +12,7 @@ test('the class list: edited in place, taken from a file after a look, taken off
   await expect(page.getByText('Two have this name')).toHaveCount(2);
   await page.getByLabel('Number of Bela Fenn').last().focus();
   await page.keyboard.type('900');
-  await expect(page.getByText('Same name as number 802: told apart by their numbers')).toBeVisible();
+  await expect(page.getByText('Same name as 802: told apart by that')).toBeVisible();
 
   const csv =
     'Nummer;Student;Group\n801;Ada Marsh-Rill;8C blue\n804;Dina Ford;8C green\n950;Ny Åse;8D\n;;8D\n';
@@ -23,11 +23,11 @@ test('the class list: edited in place, taken from a file after a look, taken off
   await expect(dialog.getByLabel('Column Nummer')).toHaveValue('ignored');
   await dialog.getByLabel('Column Nummer').selectOption('number');
   await expect(
-    dialog.getByText('1 new student, 1 changed, 1 as they are. Nobody is taken off.'),
+    dialog.getByText('1 new student, 1 changed, 1 unchanged. Nobody will be removed.'),
   ).toBeVisible();
   await expect(dialog.getByText('was Ada Marsh · 801 · 8C blue, choir')).toBeVisible();
   await expect(dialog.getByText('line 5: no name')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take in 2 rows' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 students' }).click();
   await expect(page.getByText('28 students.')).toBeVisible();
   await expect(page.getByLabel('Name of Ny Åse')).toHaveValue('Ny Åse');
 

@@ -48,7 +48,7 @@ test('quizzes are found, filtered, put in order, copied, put away, deleted and b
   await expect(copy.getByText('0 of 26 handed in')).toBeVisible();
   await expect(copy.getByText('never opened')).toBeVisible();
 
-  await more(page, 'Maps', 'Put away');
+  await more(page, 'Maps', 'Archive');
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', demo]);
   await page.getByLabel('Among').selectOption('away');
   await expect(titles(page)).toHaveText(['Maps']);
@@ -64,7 +64,7 @@ test('quizzes are found, filtered, put in order, copied, put away, deleted and b
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Maps', demo]);
   await page.reload();
   await page.getByLabel('Among').selectOption('deleted');
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('button', { name: 'Restore', exact: true }).click();
   await page.getByLabel('Among').selectOption('shelf');
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
 });

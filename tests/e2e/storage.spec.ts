@@ -79,7 +79,7 @@ test.describe('a full storage', () => {
     await page
       .getByLabel('Quiz file, backup or rescue file')
       .setInputFiles({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"x"}') });
-    const dialog = page.getByRole('dialog', { name: 'This file cannot be taken in' });
+    const dialog = page.getByRole('dialog', { name: 'This file cannot be imported' });
     await expect(dialog).toContainText('r.json: nothing was changed.');
     await expect(dialog).toContainText('format is “x”, it can be yentrel-quiz');
   });

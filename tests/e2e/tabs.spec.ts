@@ -82,7 +82,7 @@ test('two tabs on Check: own scores, comments and accepted answers of one appear
     await tab.getByRole('row', { name: /Karl Mead/ }).getByRole('button', { name: /^Question 8/ }).click(); // prettier-ignore
     await tab.keyboard.press('h');
     await margin(tab).getByLabel('Your own points').fill(points);
-    await margin(tab).getByRole('button', { name: 'Let it stand' }).click();
+    await margin(tab).getByRole('button', { name: 'Save this score' }).click();
   };
   await byHand(page, '1.5');
   await expect.poll(() => total(other)).toBe('5.5');
@@ -97,7 +97,10 @@ test('two tabs on Check: own scores, comments and accepted answers of one appear
   await margin(other).getByLabel('Comment to the student on this answer').fill('See page 3.');
   await expect(margin(page).getByLabel('Comment to the student on this answer')).toHaveValue('See page 3.');
 
-  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, “flood plain”' }).first().click();
+  await page
+    .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
+    .first()
+    .click();
   await page.keyboard.press('a');
   const bar = (tab: Page) => tab.getByRole('region', { name: 'Changes not applied' });
   for (const tab of [page, other])

@@ -52,7 +52,9 @@ test('from a new quiz to the scores', async ({ page }) => {
     await page.getByLabel('Price of a typing error, per cent').fill('10');
 
     await page.getByRole('button', { name: 'Next question: word or phrase' }).click();
-    await expect(page.getByLabel('Points', { exact: true })).toHaveValue('3');
+    // Points of one question are its own: the next one has the quiz’s.
+    await expect(page.getByLabel('Points', { exact: true })).toHaveValue('');
+    await page.getByLabel('Points', { exact: true }).fill('3');
     await expect(page.getByLabel('What counts in spelling')).toHaveValue('smallErrorsPass');
     await page.getByRole('textbox', { name: 'Text of question 3' }).click();
     await page.keyboard.type('Name one thing you saw on the flood map.');
@@ -96,7 +98,7 @@ test('from a new quiz to the scores', async ({ page }) => {
     await page.getByLabel('The right answers and explanations appear').selectOption('byTeacher');
     await expect(page.getByText('Early students can pass it on.')).toBeVisible();
     await page.getByRole('button', { name: 'Closed: never opened' }).click();
-    await page.getByRole('checkbox', { name: /Without an end/ }).check();
+    await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await expect(page.getByRole('banner').getByRole('button', { name: 'Open', exact: true })).toBeVisible();
   });
@@ -111,29 +113,31 @@ test('from a new quiz to the scores', async ({ page }) => {
     await expect(sit.getByText('The right answers: when your teacher shows it.')).toBeVisible();
     await sit.getByRole('button', { name: 'Begin' }).click();
     await sit.getByText('under it').click();
-    await expect(sit.getByText(/Kept on this device at/)).toBeVisible();
+    await expect(sit.getByText(/Saved on this device at/)).toBeVisible();
     await sit.getByRole('button', { name: 'Next' }).click();
     await sit.getByRole('textbox').fill('Levee');
-    await expect(sit.getByText(/Kept on this device at/)).toBeVisible();
+    await expect(sit.getByText(/Saved on this device at/)).toBeVisible();
     await sit.reload();
     await expect(sit.getByText('Question 3 of 3')).toBeVisible();
     await sit.getByRole('button', { name: 'Back' }).click();
     await expect(sit.getByRole('textbox')).toHaveValue('Levee');
     await sit.getByRole('button', { name: 'Next' }).click();
-    await sit.getByRole('button', { name: 'To the end' }).click();
+    await sit.getByRole('button', { name: 'Review and hand in' }).click();
     await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
     await expect(sit.getByText('Before you can hand in, one question must be answered.')).toBeVisible();
     await expect(sit.getByRole('button', { name: 'Hand in' })).toBeDisabled();
     await sit.getByRole('button', { name: /Name one thing you saw/ }).click();
     await sit.getByRole('textbox').fill('a bridge');
-    await sit.getByRole('button', { name: 'To the end' }).click();
+    await sit.getByRole('button', { name: 'Review and hand in' }).click();
     await expect(sit.getByText('All 3 questions are answered.')).toBeVisible();
     await sit.getByRole('button', { name: 'Hand in' }).click();
     await expect(sit.getByText('It has been received.')).toBeVisible();
     await expect(sit.getByText('3.5 of 7')).toBeVisible();
     await expect(sit.getByText('so far, 3 to come')).toBeVisible();
     await expect(sit.getByText('Partly right')).toBeVisible();
-    await expect(sit.getByText('Feedback will come after the quiz has closed.')).toBeVisible();
+    await expect(
+      sit.getByText('Feedback will come when your teacher closes the quiz or shows it.'),
+    ).toBeVisible();
     await expect(sit.getByText('The right answers will come when your teacher shows it.')).toBeVisible();
     await expect(sit.getByText('Yes.')).toHaveCount(0);
     return sit;
@@ -160,9 +164,11 @@ test('from a new quiz to the scores', async ({ page }) => {
       .getByLabel('Column Where')
       .selectOption({ label: '1. Where is the flood plain of a river in H2O?' });
     await expect(dialog.getByLabel('Column Remark')).toHaveValue('note');
-    await expect(dialog.getByText('line 6: no name and no number')).toBeVisible();
-    await expect(dialog.getByText('1 student of the file is not on the class list.')).toBeVisible();
-    await dialog.getByRole('button', { name: 'Take in 4 papers' }).click();
+    await expect(dialog.getByText('line 6: no name, number or e-mail address')).toBeVisible();
+    await expect(dialog.getByText('1 student in the file is not on the class list.')).toBeVisible();
+    await expect(dialog.getByText('3 papers ready.')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Add all' }).click();
+    await dialog.getByRole('button', { name: 'Import 4 papers' }).click();
     await expect(page.getByText('5 of 28 handed in')).toBeVisible();
   });
 
@@ -202,9 +208,9 @@ test('from a new quiz to the scores', async ({ page }) => {
     await bar.getByRole('button', { name: 'See who' }).click();
     const rows = page.getByRole('dialog').getByRole('row');
     await expect(rows).toHaveText([
-      'StudentNowThenByStill waiting',
-      'Bela Fenn0.53.5+3',
-      'Cato Weir1.50-1.5',
+      'StudentNowAfterChangeNot marked yet',
+      'Bela Fennhas seen the score from before0.5 of 73.5 of 7+3',
+      'Cato Weirhas seen the score from before1.5 of 70 of 7-1.5',
     ]);
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
     await bar.getByRole('button', { name: 'Apply to all' }).click();
@@ -221,11 +227,11 @@ test('from a new quiz to the scores', async ({ page }) => {
     expect(file.name).toBe('Flood-words-scores.csv');
     const lines = file.text.split('\r\n');
     expect(lines[0]).toBe(
-      '\uFEFFName,Number,Score,Out of,Points waiting,1. Where is the flood plain of a river in H2O?,2. What is the low wall beside a river called?,3. Name one thing you saw on the flood map.',
+      '\uFEFFName,Number,Score,Out of,Points not marked yet,1. Where is the flood plain of a river in H2O?,2. What is the low wall beside a river called?,3. Name one thing you saw on the flood map.',
     );
     expect(lines).toContain('Ada Marsh,801,4,7,0,1,3,0');
     expect(lines).toContain(`"'=Evil Name",,1,7,0,1,0,0`);
-    expect(lines).toContain('Rhea Ness,,3.5,7,3,0.5,3,0');
+    expect(lines).toContain('Rhea Ness,,3.5,7,3,0.5,3,');
     expect(lines).toContain('Zoe Mere,826,,7,,,,');
   });
 

@@ -87,7 +87,7 @@ export class StudentIndex {
     return undefined;
   }
 
-  /** Students whose name is nearly this: without accents, in another order, or a few letters apart. */
+  /** Students whose name is nearest to this: without accents or in another order the same, else a few letters apart. */
   likely(name: string): Student[] {
     if (name === '') return [];
     const wanted = loose(name);
@@ -98,8 +98,9 @@ export class StudentIndex {
       const errors = most === 0 ? null : typingErrors([...other], letters, most, new Map());
       return errors === null ? [] : [{ student, errors }];
     });
+    const fewest = Math.min(...near.map(({ errors }) => errors));
     return near
-      .sort((a, b) => a.errors - b.errors)
+      .filter(({ errors }) => errors === fewest)
       .slice(0, MOST_LIKELY)
       .map(({ student }) => student);
   }

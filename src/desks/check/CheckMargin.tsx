@@ -99,25 +99,29 @@ function OneAnswer(props: Props) {
       )}
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened?.draft && <InDraft draft={opened.draft} />}
+      {opened ? (
+        <Actions
+          key={`${row.attemptId}:${question.id}`}
+          opened={opened}
+          attemptId={row.attemptId}
+          questionId={question.id}
+          possible={question.points}
+          action={action}
+          onAction={onAction}
+          onNext={onNext}
+        />
+      ) : (
+        <div className="h-40" aria-hidden />
+      )}
+      <div data-comment>
+        <CommentField
+          attemptId={row.attemptId}
+          questionId={question.id}
+          label="Comment to the student on this answer"
+        />
+      </div>
       {opened && (
         <>
-          <Actions
-            key={`${row.attemptId}:${question.id}`}
-            opened={opened}
-            attemptId={row.attemptId}
-            questionId={question.id}
-            possible={question.points}
-            action={action}
-            onAction={onAction}
-            onNext={onNext}
-          />
-          <div data-comment>
-            <CommentField
-              attemptId={row.attemptId}
-              questionId={question.id}
-              label="Comment to the student on this answer"
-            />
-          </div>
           <h3 className="mt-4 text-[14px]">How this came about</h3>
           <div className="mt-1">
             <Trace lines={opened.trial.trace} />

@@ -8,6 +8,7 @@ import { notify } from '@/ui/notices';
 import { PointsField } from '@/ui/PointsField';
 import { run, usePress } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';
+import { useThere } from '@/ui/useThere';
 import type { OpenedAnswer } from '@/workers/classDesk';
 
 interface Props {
@@ -27,6 +28,7 @@ export function HandForm({ opened, attemptId, questionId, possible, onSaved, onR
   const [own, setOwn] = useState<Fraction | null>(override?.points ?? marked);
   const [reason, setReason] = useState(override?.reason ?? '');
   const place = { quizId: quiz.id, attemptId, questionId };
+  const there = useThere();
   const above = own !== null && compare(own, possible) > 0;
   const tell = (text: string, step: number) =>
     notify(text, { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
@@ -34,11 +36,12 @@ export function HandForm({ opened, attemptId, questionId, possible, onSaved, onR
     if (own === null) return;
     const step = await setOverride({ ...place, points: own, reason: reason.trim(), at: now(), gave: marked });
     tell(`${points(own)} of ${points(possible)} saved for this answer`, step);
-    onSaved();
+    // Who has gone elsewhere meanwhile stays there.
+    if (there.current) onSaved();
   });
   const remove = usePress(async () => {
     tell('Your score is removed', await removeOverride(place));
-    onRemoved();
+    if (there.current) onRemoved();
   });
   const error = save.error ?? remove.error;
   return (

@@ -26,7 +26,7 @@ interface AddProps {
   readonly onAdd: (kind: KindName) => void;
 }
 
-/** The line at which the paper goes on: the next question takes kind, points and rules of the one before. */
+/** The line at which the paper goes on: the next question takes kind and rules of the one before. */
 function NextQuestion({ last, onAdd }: AddProps) {
   const others = ON_SCREEN.filter((kind) => kind !== last);
   return (

@@ -16,7 +16,9 @@ export const isWorkbook = (bytes: Uint8Array): boolean =>
 function cellText(cell: unknown): string {
   if (cell === null || cell === undefined) return '';
   if (cell instanceof Date) {
-    return Number.isNaN(cell.getTime()) ? '' : cell.toISOString().slice(0, 19).replace('T', ' ');
+    // A spreadsheet counts in days, so that a second comes back as a hair more or less.
+    const second = Math.round(cell.getTime() / 1000) * 1000;
+    return Number.isNaN(second) ? '' : new Date(second).toISOString().slice(0, 19).replace('T', ' ');
   }
   return String(cell).slice(0, 20_000);
 }
