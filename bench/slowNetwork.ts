@@ -16,6 +16,16 @@ interface Line {
   readonly roundTrip: number;
 }
 
+/** Does things in their order, each at its own time and none before the one ahead of it. */
+function inOrder(): (at: number, what: () => void) => void {
+  let last = Promise.resolve();
+  return (at, what) => {
+    last = last
+      .then(() => new Promise<void>((go) => setTimeout(go, Math.max(0, at - Date.now()))))
+      .then(what);
+  };
+}
+
 /** Opens a slow line to a port of this machine. */
 export function slowLine(to: number, { rate, roundTrip }: Line): Promise<SlowLine> {
   let free = 0;
@@ -29,6 +39,7 @@ export function slowLine(to: number, { rate, roundTrip }: Line): Promise<SlowLin
   };
   const server = createServer((browser) => {
     const upstream = connect(to, '127.0.0.1');
+    const [up, down] = [inOrder(), inOrder()];
     for (const socket of [browser, upstream]) {
       socket.setNoDelay(true);
       sockets.add(socket);
@@ -36,21 +47,20 @@ export function slowLine(to: number, { rate, roundTrip }: Line): Promise<SlowLin
       socket.on('close', () => sockets.delete(socket));
     }
     // A connection is opened by a round trip of its own.
-    let ready = Date.now() + roundTrip;
+    const open = Date.now() + roundTrip;
     browser.on('data', (piece) => {
-      ready = Math.max(ready, Date.now() + oneWay);
-      setTimeout(() => upstream.write(piece), ready - Date.now());
+      up(Math.max(open, Date.now()) + oneWay, () => upstream.writable && upstream.write(piece));
     });
+    browser.on('end', () => up(Date.now() + oneWay, () => upstream.end()));
     upstream.on('data', (piece: Buffer) => {
       received += piece.length;
-      upstream.pause();
       const at = carried(piece.length) + oneWay;
-      setTimeout(() => browser.destroyed || browser.write(piece), at - Date.now());
+      down(at, () => browser.writable && browser.write(piece));
       // No more is taken from the server than the line carries.
+      upstream.pause();
       setTimeout(() => upstream.resume(), Math.max(0, free - Date.now() - 20));
     });
-    browser.on('end', () => upstream.end());
-    upstream.on('end', () => setTimeout(() => browser.end(), Math.max(0, free - Date.now()) + oneWay + 5));
+    upstream.on('end', () => down(Math.max(free, Date.now()) + oneWay, () => browser.end()));
   });
   return new Promise((resolve) => {
     server.listen(0, '127.0.0.1', () => {

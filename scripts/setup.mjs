@@ -80,7 +80,7 @@ export function installPackages() {
 }
 
 function sources() {
-  const folders = ['src', 'demo', 'public'];
+  const folders = ['src', 'demo', 'public', 'build'];
   const files = folders.flatMap((folder) =>
     readdirSync(folder, { recursive: true, withFileTypes: true })
       .filter((entry) => entry.isFile())

@@ -109,7 +109,7 @@ function Quizzes() {
         </div>
         {create.error && <Failed className="mb-4" text={create.error} onAgain={create.start} />}
         {listed === null && (ready === 'ready' || ready === 'starting') && (
-          <p className="py-12 text-center text-soft">Loading your quizzes …</p>
+          <p className="waiting-text py-12 text-center text-soft">Loading your quizzes …</p>
         )}
         {ready !== 'ready' && ready !== 'starting' && (
           <p role="alert" className="border-l-2 border-saffron bg-wash px-4 py-3">
