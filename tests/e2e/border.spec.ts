@@ -13,7 +13,10 @@ const dist = join(process.env['DIST'] ?? 'dist-test', 'client');
 /** Every browser file that a page loads, at once or later, workers apart. */
 function filesOf(page: string): string[] {
   const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
-  const html = readFileSync(join(dist, page), 'utf8');
+  const html = readFileSync(join(dist, page), 'utf8').replace(
+    /<link rel="modulepreload" as="worker"[^>]*>/g,
+    '',
+  );
   const found = new Set<string>();
   const walk = (file: string) => {
     if (found.has(file)) return;

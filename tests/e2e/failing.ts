@@ -1,0 +1,53 @@
+import { expect, type BrowserContext, type Page } from '@playwright/test';
+
+/**
+ * Writes to the browser’s storage that fail on command, in pages and in workers alike, just as they do where no room
+ * is left: the write throws and its transaction ends.
+ */
+const PATCH = `
+  (() => {
+    let failing = false;
+    const line = new BroadcastChannel('test:failing');
+    line.onmessage = ({ data }) => { failing = data === 'fail'; };
+    const patch = (prototype, name) => {
+      const original = prototype[name];
+      prototype[name] = function (...args) {
+        if (failing) throw new DOMException('No room left (test)', 'QuotaExceededError');
+        return original.apply(this, args);
+      };
+    };
+    for (const name of ['put', 'add', 'delete', 'clear']) patch(IDBObjectStore.prototype, name);
+    for (const name of ['update', 'delete']) patch(IDBCursor.prototype, name);
+  })();
+`;
+
+/** To be called before the first page is opened. */
+export async function canFail(context: BrowserContext): Promise<void> {
+  await context.addInitScript(PATCH);
+  await context.route(/\.worker-[^/]*\.js$/, async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, body: `${PATCH}\n${await response.text()}` });
+  });
+}
+
+/** From now on every write fails, or none does. */
+export async function writes(page: Page, how: 'fail' | 'succeed'): Promise<void> {
+  await page.evaluate(
+    (word) =>
+      new Promise<void>((done) => {
+        const line = new BroadcastChannel('test:failing');
+        line.postMessage(word);
+        // The message is in every page and worker before this one’s timers go on.
+        setTimeout(() => {
+          line.close();
+          done();
+        }, 150);
+      }),
+    how,
+  );
+}
+
+/** What failed is said where it happened, in words that say what is safe. */
+export async function expectSaid(page: Page, words: RegExp): Promise<void> {
+  await expect(page.getByRole('alert').filter({ hasText: words }).first()).toBeVisible();
+}
