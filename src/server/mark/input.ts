@@ -22,7 +22,7 @@ const Options = z.strictObject({
 export interface Asked {
   readonly work: MarkedWork;
   readonly traces: 'with' | 'without';
-  /** Rows of an answer file that could not be taken as they stand. */
+  /** What could not be taken as it stands: rows of an answer file, answers that cannot be read and wait. */
   readonly problems: readonly string[];
 }
 
@@ -44,7 +44,12 @@ class Attempts {
   };
 }
 
-async function attemptsOf(list: readonly HandedIn[], paper: Paper): Promise<Attempt[]> {
+/** The attempts, and which of their answers cannot be read: those wait for the teacher, as they do from a file. */
+async function attemptsOf(
+  list: readonly HandedIn[],
+  paper: Paper,
+): Promise<{ attempts: Attempt[]; unread: string[] }> {
+  const unread: string[] = [];
   const seen = new Set<string>();
   const problems: string[] = [];
   const attempts: Attempt[] = [];
@@ -53,14 +58,15 @@ async function attemptsOf(list: readonly HandedIn[], paper: Paper): Promise<Atte
     const id = `${one.student}/${one.attempt}`;
     if (seen.has(id)) problems.push(`attempts[${at}]: ${one.student} has an attempt ${one.attempt} already`);
     seen.add(id);
-    const { attempt, unknown } = attemptOf(one, id, paper);
+    const { attempt, unknown, problems: waiting } = attemptOf(one, id, paper);
+    unread.push(...waiting.map((text) => `attempts[${at}]: ${text}`));
     if (unknown.length > 0)
       problems.push(`attempts[${at}]: answers: the quiz has no question “${unknown[0] ?? ''}”`);
     attempts.push(attempt);
     await pause();
   }
   if (problems.length > 0) refuse(422, 'The attempts cannot be marked.', problems.slice(0, MOST_PROBLEMS));
-  return attempts;
+  return { attempts, unread };
 }
 
 /** `{ quiz, attempts, options }` as JSON; without attempts, the work in the quiz file itself. */
@@ -86,21 +92,14 @@ export async function jsonInput(request: Request, at: number): Promise<Asked> {
   if (!options.ok) refuse(422, 'The options cannot be read.', options.problems.map((text) => `options: ${text}`)); // prettier-ignore
   if (attempts.problems.length > 0) refuse(422, 'The attempts cannot be read.', attempts.problems);
   const traces = options.value.traces ? 'with' : 'without';
-  return { work: await workOf(quiz.value, attempts.read, 'attempts' in top, at), traces, problems: [] };
+  if (!('attempts' in top)) return { work: ownWork(quiz.value, at), traces, problems: [] };
+  const paper = paperOf(quiz.value);
+  const { attempts: read, unread } = await attemptsOf(attempts.read, paper);
+  return { work: markHandedIn(quiz.value, paper, read, at), traces, problems: unread };
 }
 
-async function workOf(
-  file: QuizFile,
-  list: readonly HandedIn[],
-  given: boolean,
-  at: number,
-): Promise<MarkedWork> {
-  if (!given) {
-    return markOwnClass(file, at) ?? refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']); // prettier-ignore
-  }
-  const paper = paperOf(file);
-  return markHandedIn(file, paper, await attemptsOf(list, paper), at);
-}
+const ownWork = (file: QuizFile, at: number): MarkedWork =>
+  markOwnClass(file, at) ?? refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']); // prettier-ignore
 
 const filePart = async (form: FormData, name: string): Promise<Uint8Array | null> => {
   const part = form.get(name);
@@ -124,7 +123,7 @@ export async function formInput(request: Request, at: number): Promise<Asked> {
   if (!quiz.ok) return refuse(422, 'The quiz file cannot be read.', quiz.problems.map((text) => `quiz: ${text}`)); // prettier-ignore
   const traces = form.get('traces') === 'yes' ? 'with' : 'without';
   const answers = await filePart(form, 'answers');
-  if (!answers) return { work: await workOf(quiz.value.file, [], false, at), traces, problems: [] };
+  if (!answers) return { work: ownWork(quiz.value.file, at), traces, problems: [] };
   return { ...(await answerInput(quiz.value.file, answers, at)), traces };
 }
 
