@@ -30,17 +30,6 @@ export const pointsWord = (value: Fraction): string =>
   `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
-
-const inZones = new Map<string, Intl.DateTimeFormat>();
-/** By the clock of a time zone, which is not always that of this browser. */
-export function dayAndTimeIn(at: number, zone: string): string {
-  let format = inZones.get(zone);
-  if (!format) {
-    format = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: zone }); // prettier-ignore
-    inZones.set(zone, format);
-  }
-  return format.format(at);
-}
 /** With the year, for what may lie long ago. */
 export const dateAndTime = (at: number): string => date.format(at);
 const wholes = new Intl.NumberFormat();

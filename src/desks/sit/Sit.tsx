@@ -85,7 +85,8 @@ function Paper() {
     if (title) document.title = title;
   }, [title]);
 
-  if (packet === 'loading') return <p className="waiting-text px-6 py-24 text-center text-soft">Loading your paper …</p>;
+  if (packet === 'loading')
+    return <p className="waiting-text px-6 py-24 text-center text-soft">Loading your paper …</p>;
   if (packet === 'failed') {
     return (
       <Message
