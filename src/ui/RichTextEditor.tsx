@@ -5,7 +5,7 @@ import Superscript from '@tiptap/extension-superscript';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Image, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { same } from '@/core/quiz/same';
 import type { RichText } from '@/core/quiz/richText';
 import { fromEditor, toEditor } from './editorTree';
@@ -62,15 +62,17 @@ function Tools({ editor, onPicture }: ToolsProps) {
   });
   return (
     <div
-      role="group"
+      role="toolbar"
       aria-label="Text format"
       className="invisible -ml-1 flex gap-0.5 group-focus-within:visible"
+      onKeyDown={walk}
     >
       {TOOLS.map(({ name, label, Icon, run }, index) => (
         <button
           key={name}
           type="button"
           className={`icon-button ${active[index] ? 'bg-hair text-ink' : ''}`}
+          tabIndex={index === 0 ? 0 : -1}
           aria-pressed={active[index] ?? false}
           aria-label={label}
           title={label}
@@ -83,6 +85,7 @@ function Tools({ editor, onPicture }: ToolsProps) {
       <button
         type="button"
         className="icon-button"
+        tabIndex={-1}
         aria-label="Picture"
         title="Picture"
         onMouseDown={(event) => event.preventDefault()}
@@ -92,6 +95,16 @@ function Tools({ editor, onPicture }: ToolsProps) {
       </button>
     </div>
   );
+}
+
+/** A toolbar is one stop of the Tab key; the arrow keys go from button to button. */
+function walk(event: KeyboardEvent<HTMLDivElement>): void {
+  const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+  if (!by) return;
+  const buttons = [...event.currentTarget.querySelectorAll('button')];
+  const at = buttons.findIndex((button) => button === document.activeElement);
+  event.preventDefault();
+  buttons[(at + by + buttons.length) % buttons.length]?.focus();
 }
 
 /** The editor is loaded when first used: it must not take the focus from a field that was gone to meanwhile. */

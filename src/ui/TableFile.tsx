@@ -9,11 +9,13 @@ interface Props {
   readonly label: string;
   readonly title: string;
   readonly children: ReactNode;
+  /** Of the names in it, by which files of older programs are read. */
+  readonly language: string;
   readonly onTable: (table: Table) => void;
 }
 
 /** A file of rows is dropped or chosen; what cannot be read is said with its place. */
-export function TableFile({ label, title, children, onTable }: Props) {
+export function TableFile({ label, title, children, language, onTable }: Props) {
   const [error, setError] = useState<string | null>(null);
   const read = async (file: File) => {
     setError(null);
@@ -21,7 +23,7 @@ export function TableFile({ label, title, children, onTable }: Props) {
       setError('The file is larger than 20 MB.');
       return;
     }
-    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()));
+    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()), language);
     setError(result.ok ? null : result.error);
     if (result.ok) onTable(result.table);
   };

@@ -67,7 +67,7 @@ test('formatted text keeps its format when folded', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Text of question 1' }).click();
   await page.keyboard.type('Speed in m s');
   await page
-    .getByRole('group', { name: 'Text format' })
+    .getByLabel('Text format')
     .last()
     .getByRole('button', { name: 'Superscript' })
     .click();

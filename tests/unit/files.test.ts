@@ -85,6 +85,17 @@ describe('answer file', () => {
     fc.assert(fc.property(fc.uint8Array(), (bytes) => typeof decodeText(bytes) === 'string'));
   });
 
+  for (const [language, text, bytes] of [
+    ['pl', 'Żółć', [0xaf, 0xf3, 0xb3, 0xe6]],
+    ['ru', 'Река', [0xd0, 0xe5, 0xea, 0xe0]],
+    ['el', 'Ρέμα', [0xd1, 0xdd, 0xec, 0xe1]],
+    ['tr', 'ırmağı', [0xfd, 0x72, 0x6d, 0x61, 0xf0, 0xfd]],
+    ['de-AT', 'Flüße', [0x46, 0x6c, 0xfc, 0xdf, 0x65]],
+  ] as const)
+    test(`a file of an older program in ${language}`, () => {
+      assert.equal(decodeText(new Uint8Array(bytes), language), text);
+    });
+
   test('what cannot be read is refused with its place', () => {
     const errors: [string, RegExp][] = [
       ['', /empty/],

@@ -83,6 +83,12 @@ describe('marking as a service', () => {
     assert.match(attempt?.marks[1]?.trace?.at(-1) ?? '', /2/);
     assert.match(attempt?.trace?.[0] ?? '', /^8 questions add up to/);
   });
+  test('a text that names none of the options waits; it is no blank', async () => {
+    const { quiz } = JSON.parse(demo) as { quiz: unknown };
+    const attempts = [{ student: 'Ada Marsh', answers: { '1': 'somewhere upstream', '2': 'oxbow lake' } }];
+    const { students } = await marked(await json({ quiz, attempts }));
+    assert.equal(students[0]?.attempts[0]?.marks[0]?.verdict, 'waits');
+  });
   test('CSV where that is asked for', async () => {
     const response = await post(demo, { 'content-type': 'application/json', accept: 'text/csv' });
     assert.match(response.headers.get('content-type') ?? '', /^text\/csv/);

@@ -144,7 +144,12 @@ export function RosterFile({ students }: { readonly students: readonly Student[]
   const [read, setRead] = useState<Table | null>(null);
   return (
     <section aria-label="Class list from a file">
-      <TableFile label="Class list file" title="Class list from a file" onTable={setRead}>
+      <TableFile
+        label="Class list file"
+        title="Class list from a file"
+        language={navigator.language}
+        onTable={setRead}
+      >
         CSV or XLSX, one row per student: name, number, e-mail address, groups. You see what would change
         before it does.
       </TableFile>

@@ -69,6 +69,7 @@ export function AnswerFile({ onImported }: { readonly onImported: () => void }) 
       <TableFile
         label="Answer file"
         title="Answers from a file"
+        language={quiz.content.language}
         onTable={(read) => {
           setReport(null);
           setTable(read);

@@ -133,7 +133,7 @@ export async function answerInput(
   bytes: Uint8Array,
   at: number,
 ): Promise<Omit<Asked, 'traces'>> {
-  const table = await readFile(bytes);
+  const table = await readFile(bytes, file.quiz.content.language);
   if (!table.ok) return refuse(422, 'The answer file cannot be read.', [`answers: ${table.error}`]);
   const paper = paperOf(file);
   const students = file.class?.students.filter(({ removedAt }) => removedAt === null) ?? [];
