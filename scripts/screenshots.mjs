@@ -75,10 +75,6 @@ async function teacher(theme, suffix) {
   await station(page, 'Tray');
   await page.getByText('24 of 26').waitFor();
   await shot(page, 'tray');
-  await page.getByLabel('Answer file', { exact: true }).setInputFiles('demo/import/answers-flawed.csv');
-  await page.getByText('papers ready').waitFor();
-  await shot(page, 'answer-file');
-  await page.keyboard.press('Escape');
   await station(page, 'Hand back');
   await page.getByLabel('Comment to Ada Marsh').fill('Faultless.');
   await shot(page, 'handback');
@@ -105,6 +101,13 @@ async function classList() {
   await page.goto(`${address}/class/`);
   await page.getByText('26 students.').waitFor();
   await shot(page, 'class-list');
+  await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
+  await page.getByRole('button', { name: 'Import 12 students' }).click();
+  await page.getByText('38 students.').waitFor();
+  await page.goto(`${address}/quiz/?id=demo-rivers#tray`);
+  await page.getByLabel('Answer file', { exact: true }).setInputFiles('demo/import/answers-flawed.csv');
+  await page.getByText('papers ready').waitFor();
+  await shot(page, 'answer-file');
 }
 
 async function student(size, suffix) {

@@ -30,14 +30,13 @@ export function Commands({ actions, onKeys, onKey }: Props) {
     <>
       <button
         type="button"
-        className="flex h-8 cursor-pointer items-center gap-1.5 rounded border border-[var(--field)] px-2 text-[13px] text-soft hover:text-ink"
+        className="flex h-8 shrink-0 cursor-pointer items-center gap-1.5 rounded border border-[var(--field)] px-2 text-[13px] text-soft hover:text-ink"
         aria-keyshortcuts="Control+K"
         title="Actions (Ctrl K)"
         onClick={() => setOpen(true)}
       >
         <Command size={14} aria-hidden />
-        <span className="sr-only">Actions</span>
-        <span className="max-sm:hidden">Ctrl K</span>
+        <span className="max-sm:sr-only">Actions</span>
       </button>
       {open && <Palette actions={actions} onClose={() => setOpen(false)} />}
     </>
