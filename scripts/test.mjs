@@ -2,13 +2,16 @@
  * `npm test`: sets up what is missing and runs every check. `npm run test:long` is the same with large numbers:
  * what is tried at random is tried ten times as often, pages are killed 100 times, each view is seen in both looks.
  */
-import { bin, build, chromium, freePort, installPackages, run, runTogether } from './setup.mjs';
+import { bin, chromium, freePort, installPackages, run, runTogether } from './setup.mjs';
 
 if (process.argv.includes('--long')) process.env['TEST_LONG'] = 'yes';
 installPackages();
 const browser = chromium();
 await runTogether([
-  [['Types', bin('astro'), ['check', '--minimumSeverity', 'warning']]],
+  [
+    ['Types', bin('astro'), ['check', '--minimumSeverity', 'warning']],
+    ['Build', process.execPath, ['scripts/build-tests.mjs']],
+  ],
   [
     ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
@@ -17,7 +20,6 @@ await runTogether([
   ],
 ]);
 run('Unit tests', process.execPath, ['scripts/unit.mjs']);
-build('dist-test');
 run('End-to-end tests', bin('playwright'), ['test'], {
   CHROMIUM: browser,
   DIST: 'dist-test',

@@ -59,6 +59,11 @@ function Row({ unknown, listed, onChoose }: RowProps) {
   );
 }
 
+function addWords(rest: number, all: number): string {
+  if (rest === all) return 'Add all';
+  return rest === 1 ? 'Add the one who is like nobody' : `Add the ${rest} who are like nobody`;
+}
+
 /** Those in the file who are not on the class list: somebody likely is proposed; else they are left out until added. */
 export function UnknownStudents({ unknown, choices, onChange }: Props) {
   const students = useLiveQuery(listStudents, [], []);
@@ -81,7 +86,7 @@ export function UnknownStudents({ unknown, choices, onChange }: Props) {
         {rest.length > 0 && (
           <>
             <button type="button" className="link-text cursor-pointer" onClick={() => put(rest, 'add')}>
-              {rest.length === all.length ? 'Add all' : `Add the ${rest.length} who are like nobody`}
+              {addWords(rest.length, all.length)}
             </button>
             {' · '}
           </>

@@ -148,7 +148,13 @@ export function EffectBar() {
       >
         See who
       </button>
-      <button type="button" className="btn btn-sm btn-accent h-9 text-[#1a1405]" onClick={apply}>
+      <button
+        type="button"
+        className="btn btn-sm btn-accent h-9 text-[#1a1405]"
+        // What was typed just now is not in the effect yet: it is seen before it can be applied.
+        disabled={pending.shown?.changeSeq !== quiz.changeSeq}
+        onClick={apply}
+      >
         Apply to all
       </button>
       {seeing && <Who pending={pending} onClose={() => setSeeing(false)} />}
