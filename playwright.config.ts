@@ -6,9 +6,9 @@ const dist = process.env['DIST'] ?? 'dist-test';
 export default defineConfig({
   testDir: 'tests/e2e',
   timeout: 60_000,
-  // How long a page may take to show something: far longer than it does, as all cores may be busy with tests.
+  // How long a page may take to show something: far longer than it does, as both cores may be busy with tests.
   expect: { timeout: 20_000 },
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list']],

@@ -72,7 +72,9 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
     [table, chosen],
   );
   const preview = value?.table === table ? value.preview : null;
-  const { columns = [], changes = [], unchanged = 0, problems = [] } = preview ?? {};
+  const { changes = [], unchanged = 0, problems = [] } = preview ?? {};
+  // What was chosen holds at once; before the first look nothing can be chosen.
+  const columns = chosen ?? preview?.columns ?? [];
   const refused = problems.filter(({ row }) => row === 'refused');
   const choose = (index: number, use: RosterUse) =>
     setChosen(
@@ -103,6 +105,7 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
               className="lined-field !w-44"
               aria-label={`Column ${heading || index + 1}`}
               value={columns[index] ?? 'ignored'}
+              disabled={columns.length === 0}
               onChange={(event) => choose(index, event.target.value as RosterUse)}
             >
               {Object.entries(USES).map(([use, words]) => (
@@ -115,11 +118,15 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
         ))}
       </ul>
       <div className="mt-4" aria-live="polite">
-        <p>
-          {count(changes.filter((change) => !change.known).length, 'new student')},{' '}
-          {changes.filter((change) => change.known).length} changed, {unchanged} unchanged. Nobody will be
-          removed.
-        </p>
+        {preview ? (
+          <p>
+            {count(changes.filter((change) => !change.known).length, 'new student')},{' '}
+            {changes.filter((change) => change.known).length} changed, {unchanged} unchanged. Nobody will be
+            removed.
+          </p>
+        ) : (
+          !failure && <p className="text-soft">Looking through the file …</p>
+        )}
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
         {preview && <Changes preview={preview} students={students} />}
         <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />

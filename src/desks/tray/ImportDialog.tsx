@@ -37,7 +37,9 @@ function usePreview(table: Table) {
   const preview = value?.table === table ? value.preview : null;
   const columns = chosen ?? preview?.columns ?? table.header.map((): ColumnUse => ({ use: 'ignored' }));
   const settled = choices ?? preview?.choices ?? DEFAULT_CHOICES;
-  return { preview, failure, again, columns, choices: settled, setChosen, setChoices };
+  // Before the first look nothing can be chosen: what is proposed would be lost by it.
+  const known = chosen !== null || preview !== null;
+  return { preview, failure, again, columns, known, choices: settled, setChosen, setChoices };
 }
 
 function Twice({
@@ -117,7 +119,7 @@ function Remarks({ remarks }: { readonly remarks: readonly string[] }) {
 export function ImportDialog({ table: first, onClose, onImported }: Props) {
   const { quiz } = useQuiz();
   const [table, setTable] = useState(first);
-  const { preview, failure, again, columns, choices, setChosen, setChoices } = usePreview(table);
+  const { preview, failure, again, columns, known, choices, setChosen, setChoices } = usePreview(table);
   const papers = preview?.papers ?? [];
   const problems = preview?.problems ?? [];
   const refused = problems.filter((problem) => problem.row === 'refused');
@@ -138,7 +140,7 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
           setTable(next);
         }}
       />
-      <ColumnUses table={table} columns={columns} onChange={setChosen} />
+      {known && <ColumnUses table={table} columns={columns} onChange={setChosen} />}
       <div className="mt-4" aria-live="polite">
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
         {!named && <p className="text-saffron-text">Choose the column with the students’ names.</p>}
