@@ -5,7 +5,7 @@ import { readingFailed } from './failureWords';
 
 interface Props {
   readonly children: ReactNode;
-  /** Another one begins anew: the name of the desk, say. */
+  /** Another one starts again: the name of the desk, say. */
   readonly name: string;
 }
 

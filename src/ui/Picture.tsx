@@ -26,7 +26,7 @@ function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
   return made;
 }
 
-/** A picture as it stands on the paper; until it is there, what it shows stands in its place. */
+/** A picture as it appears on the paper; until it has loaded, its description takes its place. */
 export function Picture({
   picture,
   small = false,

@@ -56,7 +56,7 @@ export interface Unknown extends Who {
 
 /** What to do where the file leaves a choice. */
 export interface ReadChoices {
-  /** A student who stands in the file twice: two attempts, or the later row counts. */
+  /** A student who appears in the file twice: two attempts, or the later row counts. */
   readonly twice: 'attempts' | 'later';
   /** Unknown students, by their key: a student's id, `add` or `out`. */
   readonly unknown: Readonly<Record<string, string>>;

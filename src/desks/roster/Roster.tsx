@@ -42,7 +42,7 @@ function steady(order: readonly string[], students: readonly Student[], sort: So
   return added.length === 0 && kept.length === order.length ? order : [...kept, ...added.map(({ id }) => id)];
 }
 
-/** The list in the order asked for, which is worked out anew only when another one is asked for. */
+/** The list in the order asked for, which is worked out again only when another one is asked for. */
 function useListed(students: readonly Student[], sort: SortBy): readonly Student[] {
   const [sorted, setSorted] = useState<{ by: SortBy; order: readonly string[] }>({ by: sort, order: [] });
   const order = steady(sorted.by === sort ? sorted.order : [], students, sort);

@@ -54,7 +54,7 @@ function Going({
   );
 }
 
-/** Keeps the folder up to date by itself while the Shelf is open. */
+/** Keeps the folder up to date automatically while the Shelf is open. */
 function useFolder(state: BackupState | null): 'asking' | 'failed' | null {
   const [trouble, setTrouble] = useState<'asking' | 'failed' | null>(null);
   const latest = useRef(state);
@@ -81,7 +81,7 @@ function useFolder(state: BackupState | null): 'asking' | 'failed' | null {
   return watched ? trouble : null;
 }
 
-/** The whole Shelf in one press, its age, and a folder that is kept up to date by itself. */
+/** The whole Shelf in one press, its age, and a folder that is kept up to date automatically. */
 export function Backup() {
   const state = useLiveQuery(backupState, [], null);
   const time = useNow();

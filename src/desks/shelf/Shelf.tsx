@@ -121,7 +121,7 @@ function Quizzes() {
           <p className="bg-paper px-6 py-12 text-center">
             {listed.quizzes.every((quiz) => quiz.deletedAt !== null) ? (
               <>
-                The shelf is empty. <strong>New quiz</strong> begins one; everything saves by itself.
+                The shelf is empty. <strong>New quiz</strong> begins one; everything is saved automatically.
               </>
             ) : (
               'No quiz matches. Try a shorter search or another list.'

@@ -17,7 +17,7 @@ import { useDraft, type Draft } from '@/ui/useDraft';
 const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
-/** The question being edited: every edit is saved by itself and can be undone. */
+/** The question being edited: every edit is saved on its own and can be undone. */
 function useQuestionDraft(record: QuestionRecord, number: number): Draft<Question> {
   const { quizId, id } = record;
   const save = useCallback(
