@@ -84,7 +84,7 @@ const WORDS: Readonly<Record<string, (values: TraceLine['values'], line: TraceLi
   contradiction: () => 'It also holds another answer of different credit: worth a look',
   noForm: () => 'A variant without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
-  patternUnreadable: (v) => `${quoted(v['form'])} is no pattern and matches nothing`,
+  patternUnreadable: (v) => `${quoted(v['form'])} is not a valid pattern, so it matches nothing`,
   'differsIn.ignoreCapitals': differs('capitals'),
   'differsIn.ignoreArticles': differs('the article'),
   'differsIn.ignorePunctuation': differs('punctuation'),

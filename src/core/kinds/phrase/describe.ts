@@ -14,7 +14,7 @@ function formProblems(question: PhraseQuestion, variant: Variant, language: stri
     if (variant.match === 'pattern') {
       return readPattern(form, settings, language)
         ? []
-        : [{ code: 'badPattern', text: `“${form}” is no pattern` }];
+        : [{ code: 'badPattern', text: `“${form}” is not a valid pattern` }];
     }
     return comparedText(form, settings, language) === ''
       ? [{ code: 'emptyForm', text: `nothing is left of “${form}” once compared` }]
