@@ -1,6 +1,7 @@
 import { createContext, useContext, useMemo } from 'react';
 import type { Paper } from '@/core/quiz/quiz';
 import type { Pending } from '@/workers/classDesk';
+import type { StoreFailure } from '@/store/failure';
 import type { QuestionRecord, QuizRecord } from '@/store/db';
 
 /** The quiz at hand, as every station of the workspace sees it. */
@@ -10,6 +11,8 @@ export interface QuizView {
   readonly questions: readonly QuestionRecord[];
   /** What waits in the draft; null while nobody has handed in. */
   readonly pending: Pending | null;
+  /** Why what waits in the draft could not be worked out, and how to try again; null where it could be. */
+  readonly pendingFailed: { readonly failure: StoreFailure; readonly again: () => void } | null;
   /** Grows with every change in anyone's work. */
   readonly attemptsSeq: number;
 }

@@ -291,6 +291,26 @@ test('no write can be kept: a backup is saved all the same, and says that its ag
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
 });
+
+test('an effect that cannot be worked out is said, and worked out when tried again', async ({ page }) => {
+  await openDemo(page, 'check');
+  await page
+    .getByRole('button', { name: /^Question 4: wrong.*“flood plain”/ })
+    .first()
+    .click();
+  await page.keyboard.press('a');
+  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+  await writes(page, 'read nothing');
+  await page.keyboard.press('Control+z');
+  await expect(bar(page).getByText(/could not be worked out/)).toBeVisible();
+  await expect(bar(page).getByRole('button', { name: 'Apply to all' })).toHaveCount(0);
+  await writes(page, 'succeed');
+  await bar(page).getByRole('button', { name: 'Try again' }).click();
+  await expect(bar(page)).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+});
+
 test('keys and stations after a failure work as before', async ({ page }) => {
   await openDemo(page, 'check');
   await writes(page, 'fail');

@@ -7,8 +7,13 @@ import { expect, type BrowserContext, type Page } from '@playwright/test';
 const PATCH = `
   (() => {
     let failing = false;
+    let blind = false;
+    const inWorker = typeof document === 'undefined';
     const line = new BroadcastChannel('test:failing');
-    line.onmessage = ({ data }) => { failing = data === 'fail'; };
+    line.onmessage = ({ data }) => {
+      failing = data === 'fail';
+      blind = data === 'read nothing' && inWorker;
+    };
     const patch = (prototype, name) => {
       const original = prototype[name];
       prototype[name] = function (...args) {
@@ -18,6 +23,14 @@ const PATCH = `
     };
     for (const name of ['put', 'add', 'delete', 'clear']) patch(IDBObjectStore.prototype, name);
     for (const name of ['update', 'delete']) patch(IDBCursor.prototype, name);
+    for (const prototype of [IDBObjectStore.prototype, IDBIndex.prototype])
+      for (const name of ['get', 'getAll', 'openCursor']) {
+        const original = prototype[name];
+        prototype[name] = function (...args) {
+          if (blind) throw new DOMException('Cannot be read (test)', 'DataError');
+          return original.apply(this, args);
+        };
+      }
   })();
 `;
 
@@ -30,8 +43,8 @@ export async function canFail(context: BrowserContext): Promise<void> {
   });
 }
 
-/** From now on every write fails, or none does. */
-export async function writes(page: Page, how: 'fail' | 'succeed'): Promise<void> {
+/** From now on every write fails, or none does, or workers can read nothing. */
+export async function writes(page: Page, how: 'fail' | 'succeed' | 'read nothing'): Promise<void> {
   await page.evaluate(
     (word) =>
       new Promise<void>((done) => {

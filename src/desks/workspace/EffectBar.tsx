@@ -5,6 +5,8 @@ import { undoStep } from '@/store/history';
 import { applyDraft, undoRevision } from '@/store/revisions';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
+import { Failed } from '@/ui/Failed';
+import { readingFailed } from '@/ui/failureWords';
 import { count, percent, points, time } from '@/ui/figures';
 import { notify } from '@/ui/notices';
 import { run } from '@/ui/press';
@@ -93,8 +95,18 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
 
 /** The bar at the foot while changes to the key wait in the draft: their effect, and the press that applies them. */
 export function EffectBar() {
-  const { quiz, pending } = useQuiz();
+  const { quiz, pending, pendingFailed } = useQuiz();
   const [seeing, setSeeing] = useState(false);
+  if (pendingFailed) {
+    return (
+      <section aria-label="Changes not applied" className="sticky bottom-0 z-10 mt-auto">
+        <Failed
+          text={`What your changes would do to the scores could not be worked out. ${readingFailed(pendingFailed.failure)}`}
+          onAgain={pendingFailed.again}
+        />
+      </section>
+    );
+  }
   if (!pending) return null;
   const undo = () =>
     run(async () => {

@@ -13,12 +13,12 @@ import { StorageTrouble } from '@/ui/StorageTrouble';
 import { useQuery } from '@/ui/useQuery';
 import { useReady } from '@/ui/useReady';
 import { classWorker } from '@/workers/clients';
-import type { Pending } from '@/workers/classDesk';
 import { EffectBar } from './EffectBar';
 import { StationBar } from './StationBar';
 import { stationOf, STATIONS } from './stations';
 
-type Loaded = 'loading' | 'missing' | Omit<QuizView, 'pending'>;
+type Draft = Pick<QuizView, 'pending' | 'pendingFailed'>;
+type Loaded = 'loading' | 'missing' | Omit<QuizView, keyof Draft>;
 
 async function load(quizId: string): Promise<Loaded> {
   const [quiz, records, seq] = await Promise.all([
@@ -42,15 +42,21 @@ function useStation(): string {
 }
 
 /** What waits in the draft, worked out again whenever the key or anyone's work changes. */
-function usePending(view: Omit<QuizView, 'pending'> | null): Pending | null {
+function usePending(view: Omit<QuizView, keyof Draft> | null): Draft {
   const id = view?.quiz.id;
   const counting = view !== null && view.quiz.firstHandInAt !== null;
   const state = view ? `${view.quiz.changeSeq}/${view.quiz.standing.live}/${view.attemptsSeq}` : '';
-  const { value } = useQuery(
+  const { value, failure, again } = useQuery(
     async () => (id && counting ? classWorker().pending(id) : null),
     [id, counting, state],
   );
-  return counting ? value : null;
+  return useMemo(
+    () => ({
+      pending: counting ? value : null,
+      pendingFailed: counting && failure ? { failure, again } : null,
+    }),
+    [counting, value, failure, again],
+  );
 }
 
 function Message({ title, text }: { readonly title: string; readonly text: string }) {
@@ -86,8 +92,8 @@ function Stations() {
   );
   const station = useStation();
   const data = typeof loaded === 'object' ? loaded : null;
-  const pending = usePending(data);
-  const view = useMemo(() => (data ? { ...data, pending } : null), [data, pending]);
+  const draft = usePending(data);
+  const view = useMemo(() => (data ? { ...data, ...draft } : null), [data, draft]);
   const title = data?.quiz.content.title;
   useEffect(() => {
     if (title !== undefined) document.title = `${title || 'Untitled quiz'} · Yentrel`;
