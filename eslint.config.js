@@ -1,66 +1,6 @@
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-/** Imports run one way: each folder may only reach to its left. */
-const layers = ['core', 'store', 'workers', 'server', 'ui', 'kinds', 'desks', 'pages'];
-
-const outside = (folders, from = '') =>
-  folders.map((folder) => ({
-    // The core has a folder “kinds” itself, reached by the same relative path.
-    group: [
-      `@/${folder}/**`,
-      ...(from === 'core' && folder === 'kinds' ? [] : [`../${folder}/**`, `../../${folder}/**`]),
-    ],
-    message: `Imports run core ← store ← workers, server ← ui ← kinds ← desks ← pages: not to ${folder} from here.`,
-  }));
-
-const OUTSIDE_WORLD = ['react', 'react-dom', 'dexie*', 'astro*', 'comlink', 'node:*'];
-
-const direction = layers.map((layer, index) => ({
-  files: [`src/${layer}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...outside(layers.slice(index + 1), layer),
-          ...(layer === 'core' ? [{ group: OUTSIDE_WORLD, message: 'The core is pure.' }] : []),
-        ],
-      },
-    ],
-  },
-}));
-
-/** A desk never imports another desk; the workspace alone joins them. */
-const desks = ['shelf', 'roster', 'write', 'plan', 'tray', 'check', 'handback', 'print', 'sit'];
-const studentsBorder = {
-  group: ['@/store/**', '@/core/marking/**', '@/core/answers/**', '@/core/kinds/**'],
-  allowTypeImports: true,
-  message: 'The student’s page holds no store, keys or marking.',
-};
-const apart = desks.map((desk) => ({
-  files: [`src/desks/${desk}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': 'off',
-    '@typescript-eslint/no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...outside(['pages']),
-          {
-            group: [...desks.filter((other) => other !== desk), 'workspace'].flatMap((other) => [
-              `@/desks/${other}/**`,
-              `../${other}/**`,
-            ]),
-            message: 'A desk never imports another desk.',
-          },
-          ...(desk === 'sit' ? [studentsBorder] : []),
-        ],
-      },
-    ],
-  },
-}));
-
 const oneClock = [
   { object: 'Date', property: 'now', message: 'The clock is one service: store/clock.ts.' },
   { object: 'Math', property: 'random', message: 'Chance comes from store/ids.ts.' },
@@ -108,6 +48,4 @@ export default tseslint.config(
       ],
     },
   },
-  ...direction,
-  ...apart,
 );

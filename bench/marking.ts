@@ -7,10 +7,11 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { ScoreColumn } from '@/core/checking/scoreColumn';
+import { shownLine } from '@/core/content/shownLine';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
-import { readingOf } from '@/core/marking/markAttempt';
-import { total } from '@/core/marking/total';
+import { readingOf } from '@/core/scoring/markAttempt';
+import { total } from '@/core/scoring/total';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 import { worstCases } from './worst';
 
@@ -112,7 +113,9 @@ function plainLoop(texts: readonly (readonly string[])[], keys: readonly string[
 }
 
 const keysOf = (questions: readonly Question[]): string[] =>
-  questions.map((question) => (kindOf(question).rightAnswers(question)[0] ?? '').toLowerCase());
+  questions.map((question) =>
+    kindOf(question).shownRight(question, readingOf(PAPER_CONTENT)).map(shownLine).join().toLowerCase(),
+  );
 
 /** Time and memory of a large class, in a process of its own: `--size N` prints them as JSON. */
 function measureSize(students: number): { ms: number; peakMB: number } {

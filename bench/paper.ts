@@ -1,8 +1,8 @@
 import { DEFAULT_SETTINGS, withPreset } from '@/core/answers/text/settings';
 import { fraction, ONE, ZERO } from '@/core/figures/fraction';
 import type { Question } from '@/core/kinds';
-import { NO_RULES } from '@/core/quiz/questionRules';
-import { SILENCE } from '@/core/quiz/silence';
+import { NO_RULES } from '@/core/content/questionRules';
+import { SILENCE } from '@/core/content/silence';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { CONTENT, QUESTIONS } from '../demo/quiz';
 

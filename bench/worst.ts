@@ -1,10 +1,10 @@
 import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
 import { fraction } from '@/core/figures/fraction';
-import { markAnswer } from '@/core/marking/markAttempt';
-import { nonsense, withTypingError } from '@/core/madeUp/texts';
-import { below, randomFrom, type Random } from '@/core/madeUp/random';
-import { NO_RULES } from '@/core/quiz/questionRules';
-import { SILENCE } from '@/core/quiz/silence';
+import { markAnswer } from '@/core/scoring/markAttempt';
+import { nonsense, withTypingError } from '@/core/answers/text/mistakes';
+import { below, randomFrom, type Random } from '@/core/figures/random';
+import { NO_RULES } from '@/core/content/questionRules';
+import { SILENCE } from '@/core/content/silence';
 import type { Question } from '@/core/kinds';
 
 /** What could take long: long keys, long answers, and answers that are all near misses. */

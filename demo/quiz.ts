@@ -1,13 +1,13 @@
 import type { Question } from '@/core/kinds';
-import type { Option } from '@/core/kinds/pickOne/schema';
-import type { Variant } from '@/core/kinds/phrase/schema';
+import type { Option } from '@/core/kinds/shared/option';
+import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
-import { NO_RULES, type QuestionRules } from '@/core/quiz/questionRules';
-import { SILENCE } from '@/core/quiz/silence';
-import type { Feedback } from '@/core/quiz/feedback';
+import { NO_RULES, type QuestionRules } from '@/core/content/questionRules';
+import { SILENCE } from '@/core/content/silence';
+import type { Feedback } from '@/core/content/feedback';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { plain } from '@/core/quiz/plainText';
+import { plain } from '@/core/content/plainText';
 
 /** The made-up school's quiz on rivers: eight questions, four of each kind. */
 

@@ -15,6 +15,7 @@ await runTogether([
   [
     ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+    ['Structure', bin('depcruise'), ['src', '--output-type', 'err']],
     ['Unused code', bin('knip'), []],
     ['Types of the core', bin('tsc'), ['-p', 'src/core/tsconfig.json']],
   ],

@@ -1,6 +1,6 @@
 import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
 import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { jsonSchema, SCHEMA_NAMES } from '@/server/schemas';
 import { CONTENT, QUESTIONS } from '../demo/quiz';
 import { casesPage } from './workedCases';

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Fraction } from '@/core/figures/fraction';
 import { KINDS, kindOf, type Answer, type KindName, type Question } from '@/core/kinds';
-import { verdictOf, type MarkingContext, type NearMiss } from '@/core/marking/mark';
-import { markAnswer } from '@/core/marking/markAttempt';
-import { nearMissWords } from '@/core/marking/words';
+import { verdictOf, type MarkingContext, type NearMiss } from '@/core/marks/mark';
+import { markAnswer } from '@/core/scoring/markAttempt';
+import { nearMissWords } from '@/core/marks/nearMissWords';
 import { filledQuestion } from './unit/filled';
 import { written } from './unit/support';
 
@@ -81,7 +81,7 @@ function row(one: MarkCase): string {
 /** `docs/marking-cases.md`: every worked case of marking, described in the words of the application. */
 export function casesPage(): string {
   const cases = readCases<MarkCase>('marks');
-  const sections = Object.values(KINDS).flatMap(({ name, title }) => {
+  const sections = KINDS.flatMap(({ name, title }) => {
     const own = cases.filter(({ kind }) => kind === name);
     if (own.length === 0) return [];
     return [

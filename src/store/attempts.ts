@@ -1,5 +1,5 @@
 import type { Answer, Question } from '@/core/kinds';
-import { contextOf, markAnswer } from '@/core/marking/markAttempt';
+import { contextOf, markAnswer } from '@/core/scoring/markAttempt';
 import type { Paper } from '@/core/quiz/quiz';
 import { mustAnswer } from '@/core/quiz/points';
 import type { Attempt } from '@/core/quiz/attempt';

@@ -1,9 +1,9 @@
 import { FORM_VERSION, type BackedQuiz, type Step } from '@/core/formats/quizFile/schema';
 import type { Backup } from '@/core/formats/quizFile/backup';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
-import { Id } from '@/core/kinds/base';
+import { Id } from '@/core/content/questionBase';
 import type { Attempt } from '@/core/quiz/attempt';
-import { pictureHashes } from '@/core/quiz/pictures';
+import { pictureHashes } from '@/core/content/pictureHashes';
 import { inOrder } from '@/core/quiz/order';
 import { now } from './clock';
 import { db, type HistoryRecord } from './db';

@@ -1,8 +1,8 @@
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
-import type { MarkingContext } from '@/core/marking/mark';
-import { contextKey, readingOf } from '@/core/marking/markAttempt';
-import { MARKING_VERSION } from '@/core/marking/version';
+import type { MarkingContext } from '@/core/marks/mark';
+import { contextKey, readingOf } from '@/core/scoring/markAttempt';
+import { MARKING_VERSION } from '@/core/scoring/version';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from './db';
 

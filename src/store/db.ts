@@ -3,7 +3,7 @@ import type {
   BackedQuiz, KeptQuestion, KeptRevision, RecordChange, ShelfPlace, StandingActs, Step,
 } from '@/core/formats/quizFile/schema'; // prettier-ignore
 import type { Question } from '@/core/kinds';
-import type { Mark } from '@/core/marking/mark';
+import type { Mark } from '@/core/marks/mark';
 import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';

@@ -1,5 +1,5 @@
 import { readCell, type Answer } from '@/core/kinds';
-import { readingOf } from '@/core/marking/markAttempt';
+import { readingOf } from '@/core/scoring/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS, WRITTEN_ANSWERS } from '../../demo/class';

@@ -2,7 +2,7 @@ import type { KindName, Question } from '@/core/kinds';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { insertAfter } from '@/core/quiz/order';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { db, type QuestionRecord } from './db';
 import { editing, record, type EditLabel } from './history';
 import { newId } from './ids';

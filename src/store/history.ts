@@ -1,6 +1,6 @@
 import type { Table } from 'dexie';
 import type { Answer } from '@/core/kinds';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';

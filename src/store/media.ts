@@ -1,4 +1,4 @@
-import { pictureHashes } from '@/core/quiz/pictures';
+import { pictureHashes } from '@/core/content/pictureHashes';
 import { now } from './clock';
 import { db } from './db';
 

@@ -1,7 +1,7 @@
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import type { Student } from '@/core/quiz/attempt';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { now } from './clock';
 import { db, type HistoryRecord, type RecordChange } from './db';
 import { EDIT_TABLES, record } from './history';

@@ -1,5 +1,5 @@
 import { inOrder } from '@/core/quiz/order';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { counts } from '@/core/quiz/window';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from './clock';

@@ -6,7 +6,7 @@ import { StoreError } from './failure';
 import { CLASS_LIST, editing, record } from './history';
 import { newId } from './ids';
 import { newStudent } from '@/core/quiz/newStudent';
-import { shownText } from '@/core/quiz/shownText';
+import { shownText } from '@/core/content/shownText';
 
 /** Everyone who is or was on the class list: their work stays when they are taken off. */
 export const everyStudent = (): Promise<Student[]> => db.students.toArray();

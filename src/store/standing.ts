@@ -1,5 +1,5 @@
 import type { Opening } from '@/core/quiz/quiz';
-import type { Aspect } from '@/core/reveal/plan';
+import type { Aspect } from '@/core/quiz/plan';
 import { now } from './clock';
 import type { StandingActs } from './db';
 import { editing, record } from './history';

@@ -1,5 +1,5 @@
 import { merge } from '@/core/quiz/merge';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { db, type RecordChange, type StandingActs } from './db';
 
 /** Taking back one step among later ones: each record must still be as that step left it, field by field. */

@@ -1,6 +1,6 @@
 import { checkHead, checkRows, openAnswer, openAttempt } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
-import { readFile } from './class/readFile';
+import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
 import { pending, timesEffect } from './class/pending';
 import { printed } from './class/printed';

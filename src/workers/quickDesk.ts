@@ -1,10 +1,10 @@
 import type { Answer, Question } from '@/core/kinds';
-import { verdictOf, type NearMiss, type Verdict } from '@/core/marking/mark';
-import { contextOf, markAnswer, scoreMark } from '@/core/marking/markAttempt';
-import { traceAnswer } from '@/core/marking/traceAnswer';
+import { verdictOf, type NearMiss, type Verdict } from '@/core/marks/mark';
+import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
+import { traceAnswer } from '@/core/scoring/traceAnswer';
 import type { Fraction } from '@/core/figures/fraction';
-import { traceWords } from '@/core/marking/words';
-import type { Feedback } from '@/core/quiz/feedback';
+import { traceWords } from '@/core/scoring/words';
+import type { Feedback } from '@/core/content/feedback';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 

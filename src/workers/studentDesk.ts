@@ -5,10 +5,10 @@ import { pointsOfPaper } from '@/core/quiz/points';
 import type { Paper } from '@/core/quiz/quiz';
 import { Answer } from '@/core/kinds';
 import { PaperPacket, Receipt, type Attempts, type Cover } from '@/core/reveal/packets';
-import { ASPECTS } from '@/core/reveal/plan';
+import { ASPECTS } from '@/core/quiz/plan';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { pictureHashes } from '@/core/quiz/pictures';
+import { pictureHashes } from '@/core/content/pictureHashes';
 import {
   attemptsOfStudent,
   handInAttempt,
@@ -27,7 +27,7 @@ import { overridesOf } from '@/store/overrides';
 import { draftPaper } from '@/store/quizzes';
 import { paperAt, settleByClosing } from '@/store/revisions';
 import { rulingsOf } from '@/store/rulings';
-import { isLate } from '@/core/marking/lateness';
+import { isLate } from '@/core/quiz/due';
 
 /**
  * The desk that serves students: the only code that both opens the teacher's database and talks to a
@@ -128,7 +128,7 @@ async function packetFor(quizId: string, studentId: string, wanted?: number): Pr
     cover,
     working: {
       attemptId: id,
-      questions: questionsForStudent(paper),
+      questions: questionsForStudent(paper, 1),
       answers,
       savedAt: started ? savedAt : null,
     },

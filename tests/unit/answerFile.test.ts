@@ -9,7 +9,7 @@ import { DEFAULT_CHOICES, readPapers, type ReadChoices } from '@/core/formats/an
 import { readTime, dateOrderOf } from '@/core/formats/readTime';
 import { writeRefused } from '@/core/formats/refusedFile';
 import { readTable, type Table } from '@/core/formats/table';
-import { readFile } from '@/workers/class/readFile';
+import { readFile } from '@/files/readFile';
 import { CONTENT, QUESTIONS } from '../../demo/quiz';
 import { STUDENTS } from '../../demo/class';
 import { written } from './support';

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import papa from 'papaparse';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import type { Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import { db } from '@/store/db';

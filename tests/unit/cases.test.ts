@@ -1,17 +1,17 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { add, fraction, multiply, toDecimalText, ZERO, type Fraction } from '@/core/figures/fraction';
-import { KINDS, kindOf, type KindName } from '@/core/kinds';
-import { joinAttempts } from '@/core/marking/joinAttempts';
-import { afterLateness, lateness } from '@/core/marking/lateness';
-import { BLANK, verdictOf, WAITS, type Mark, type NearMiss } from '@/core/marking/mark';
+import { KIND_NAMES, kindOf } from '@/core/kinds';
+import { joinAttempts } from '@/core/scoring/joinAttempts';
+import { afterLateness, lateness } from '@/core/scoring/lateness';
+import { BLANK, verdictOf, WAITS, type Mark, type NearMiss } from '@/core/marks/mark';
 import {
   scoreQuestion,
   traceQuestion,
   verdictOfScore,
   type ScoringRules,
-} from '@/core/marking/scoreQuestion';
-import { recorded, repeatFactor, total, traceTotal, type Total } from '@/core/marking/total';
+} from '@/core/scoring/scoreQuestion';
+import { recorded, repeatFactor, total, traceTotal, type Total } from '@/core/scoring/total';
 import type { Attempt, Ruling } from '@/core/quiz/attempt';
 import type { AttemptRule, LateRule, ScoreRules } from '@/core/quiz/rules';
 import { emptyContent } from '@/core/quiz/newQuiz';
@@ -229,6 +229,6 @@ describe('repeating, joining, rounding', () => {
 
 test('every kind of question is among the cases', () => {
   const found = new Set(readCases<MarkCase>('marks').map(({ kind }) => kind));
-  const missing = (Object.keys(KINDS) as KindName[]).filter((kind) => !found.has(kind));
+  const missing = KIND_NAMES.filter((kind) => !found.has(kind));
   assert.deepEqual(missing, ['pickOne', 'note'], 'these two are in tests of their own');
 });

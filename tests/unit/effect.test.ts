@@ -10,7 +10,7 @@ import type { Answer, KindName, Question } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { answerOf, anyKind, questionOf } from './arbitrary';
 import { filledQuestion } from './filled';
 import { paperOf, phraseQuestion, share, variant, written } from './support';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import * as attempts from '@/store/attempts';
 import * as backups from '@/store/backups';

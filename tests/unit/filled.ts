@@ -1,7 +1,7 @@
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { kindOf, type KindName, type Question } from '@/core/kinds';
-import { NO_RULES } from '@/core/quiz/questionRules';
-import { SILENCE } from '@/core/quiz/silence';
+import { NO_RULES } from '@/core/content/questionRules';
+import { SILENCE } from '@/core/content/silence';
 
 const credit = ZERO;
 const [feedback, picture, text, gone] = [SILENCE, null, '', false] as const;

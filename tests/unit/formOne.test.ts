@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
-import { verdictOfScore } from '@/core/marking/scoreQuestion';
+import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { db } from '@/store/db';
 import { undo } from '@/store/history';

@@ -2,10 +2,9 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { keyAnswer, kindOf, type Answer, type Question } from '@/core/kinds';
 import { ONE } from '@/core/figures/fraction';
-import { SILENCE } from '@/core/quiz/silence';
-import { NO_RULES } from '@/core/quiz/questionRules';
-import { KINDS } from '@/core/kinds';
-import { plain } from '@/core/quiz/plainText';
+import { SILENCE } from '@/core/content/silence';
+import { NO_RULES } from '@/core/content/questionRules';
+import { plain } from '@/core/content/plainText';
 import { phraseQuestion, variant, written } from './support';
 
 /** An answer of the class is taken into the key as the quiz reads it: in its language, with its decimal sign. */
@@ -22,7 +21,7 @@ const number = (key: string): Question =>
     wrong: SILENCE,
     explanation: '',
     ...NO_RULES,
-    ...KINDS.number.create(() => 'x'),
+    ...kindOf({ kind: 'number' }).create(() => 'x'),
     key,
   }) as unknown as Question;
 

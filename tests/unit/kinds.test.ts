@@ -4,11 +4,11 @@ import fc from 'fast-check';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { compare, equal, fraction, multiply, ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { KIND_NAMES, kindOf, type Answer, type Question } from '@/core/kinds';
-import { verdictOf, type Mark } from '@/core/marking/mark';
-import { markAnswer, markAnything } from '@/core/marking/markAttempt';
-import { penaltyPoints, scoreQuestion, traceQuestion, type ScoringRules } from '@/core/marking/scoreQuestion';
-import { total, traceTotal } from '@/core/marking/total';
-import { traceWords } from '@/core/marking/words';
+import { verdictOf, type Mark } from '@/core/marks/mark';
+import { markAnswer, markAnything } from '@/core/scoring/markAttempt';
+import { penaltyPoints, scoreQuestion, traceQuestion, type ScoringRules } from '@/core/scoring/scoreQuestion';
+import { total, traceTotal } from '@/core/scoring/total';
+import { traceWords } from '@/core/scoring/words';
 import { answerOf, anyKind, questionOf, questionWithAnswer } from './arbitrary';
 import { filledQuestion } from './filled';
 import { path, share, worth, written } from './support';
@@ -52,7 +52,7 @@ describe('every kind of question', () => {
           words.join('\n'),
         );
         assert.ok(kind.describe(question, context).every((line) => !/undefined|\[object/.test(line)));
-        assert.ok(kind.face.safeParse(kind.faceOf(question)).success);
+        assert.ok(kind.face.safeParse(kind.faceOf(question, 7)).success);
         const back = kind.readAnswer(question, kind.answerText(question, answer), context);
         assert.ok(!back.ok || back.answer === null || kind.answer.safeParse(back.answer).success);
       }),

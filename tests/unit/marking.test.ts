@@ -4,13 +4,13 @@ import fc from 'fast-check';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { Answer, kindOf, Question } from '@/core/kinds';
 import { compare, ONE, ZERO } from '@/core/figures/fraction';
-import { verdictOf } from '@/core/marking/mark';
-import { bestPossible, markAnswer, markAttempt } from '@/core/marking/markAttempt';
-import { scoreQuestion } from '@/core/marking/scoreQuestion';
-import { total, traceTotal } from '@/core/marking/total';
-import { traceAnswer } from '@/core/marking/traceAnswer';
-import { traceWords } from '@/core/marking/words';
-import { isSafeAddress } from '@/core/quiz/silence';
+import { verdictOf } from '@/core/marks/mark';
+import { bestPossible, markAnswer, markAttempt } from '@/core/scoring/markAttempt';
+import { scoreQuestion } from '@/core/scoring/scoreQuestion';
+import { total, traceTotal } from '@/core/scoring/total';
+import { traceAnswer } from '@/core/scoring/traceAnswer';
+import { traceWords } from '@/core/scoring/words';
+import { isSafeAddress } from '@/core/content/links';
 import {
   paperOf,
   path,
@@ -56,7 +56,7 @@ describe('pick one', () => {
     const options = question.options.map((option) => ({ ...option, gone: option.id === 'bank' }));
     const changed = { ...question, options };
     assert.equal(written(markAnswer(changed, pick('bank'), context).credit), '1/2');
-    assert.ok(!JSON.stringify(kindOf(changed).faceOf(changed)).includes('bank'));
+    assert.ok(!JSON.stringify(kindOf(changed).faceOf(changed, 7)).includes('bank'));
   });
   test('own feedback goes before that of the question', () => {
     const own = { text: 'own', links: [] };

@@ -3,10 +3,10 @@ import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { keyAnswer, kindOf, readCell, type Answer, type Question } from '@/core/kinds';
-import { joinPair, joinParts, splitPair, splitParts } from '@/core/kinds/cells';
-import { verdictOf } from '@/core/marking/mark';
-import { markAnswer } from '@/core/marking/markAttempt';
-import { traceWords } from '@/core/marking/words';
+import { joinPair, joinParts, splitPair, splitParts } from '@/core/kinds/shared/answerCells';
+import { verdictOf } from '@/core/marks/mark';
+import { markAnswer } from '@/core/scoring/markAttempt';
+import { traceWords } from '@/core/scoring/words';
 import { filledQuestion } from './filled';
 import { share, written, readText } from './support';
 
@@ -183,7 +183,7 @@ describe('boxes and order', () => {
   });
   test('an order is shown shuffled by nothing of its key, and comes back from a file', () => {
     const order = filledQuestion('order', { items: ['c', 'a', 'b'].map((id) => ({ id, text: `${id}-course` })), model: { kind: 'rightPlaces' } }); // prettier-ignore
-    const face = kindOf(order).faceOf(order);
+    const face = kindOf(order).faceOf(order, 7);
     assert.deepEqual(face.kind === 'order' && face.items.map(({ id }) => id), ['a', 'b', 'c']);
     const answer: Answer = { kind: 'order', places: ['c', null, 'b'], touched: true };
     assert.equal(at(order, answer), 'partly 2/3');
@@ -281,8 +281,8 @@ describe('what a penalty for wrong answers is for', () => {
 
 describe('hints, penalties and standing in words', () => {
   test('no line where nothing changes', async () => {
-    const { traceQuestion } = await import('@/core/marking/scoreQuestion');
-    const { BLANK } = await import('@/core/marking/mark');
+    const { traceQuestion } = await import('@/core/scoring/scoreQuestion');
+    const { BLANK } = await import('@/core/marks/mark');
     const rules = { points: share('4'), lowest: ZERO, penalty: ONE, hints: ONE, standing: 'counts' as const };
     const lines = (credit: string, more: object = {}) => {
       const mark = { ...BLANK, state: 'marked' as const, credit: share(credit), keyCredit: share(credit), allWrong: credit === '0' };

@@ -1,11 +1,12 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { kindOf } from '@/core/kinds';
-import { verdictOf } from '@/core/marking/mark';
-import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
+import { verdictOf } from '@/core/marks/mark';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
+import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import type { TextSettings } from '@/core/answers/text/settings';
-import { traceAnswer } from '@/core/marking/traceAnswer';
-import { traceWords } from '@/core/marking/words';
+import { traceAnswer } from '@/core/scoring/traceAnswer';
+import { traceWords } from '@/core/scoring/words';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { PHRASE_CASES } from './phraseCases';
 import { phraseQuestion, share, variant, written, ENGLISH } from './support';

@@ -1,6 +1,6 @@
-import type { Unmatched, Variant } from '@/core/kinds/phrase/schema';
+import type { Unmatched, Variant } from '@/core/kinds/shared/textKey/schema';
 import type { TextSettings } from '@/core/answers/text/settings';
-import type { NearMiss, Verdict } from '@/core/marking/mark';
+import type { NearMiss, Verdict } from '@/core/marks/mark';
 import { share, variant } from './support';
 
 /** One answer, the key and settings it is compared by, and what must come out. */

@@ -12,7 +12,7 @@ import { readQuizData, readQuizFile, writeQuizFile } from '@/core/formats/quizFi
 import { FORM_VERSION, QuizFile, type BackedQuiz } from '@/core/formats/quizFile/schema';
 import type { Answer, Question } from '@/core/kinds';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { jsonSchema } from '@/server/schemas';
 import { DEMO_FILE } from '../generated';
 import { answerOf, anyKind, questionOf } from './arbitrary';

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { MarkedClass, type ScoredSheet } from '@/core/checking/classWork';
+import { MarkedClass } from '@/core/checking/classWork';
+import type { ScoredSheet } from '@/core/scoring/scoredSheet';
 import { attemptState, counts, isOpen } from '@/core/quiz/window';
 import type { Attempt } from '@/core/quiz/attempt';
 import { draftChanges } from '@/core/quiz/draftChanges';
@@ -8,8 +9,8 @@ import { insertAfter, move } from '@/core/quiz/order';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import type { Opening, Paper } from '@/core/quiz/quiz';
-import { ASPECTS, type RevealPlan } from '@/core/reveal/plan';
-import { DEFAULT_PLAN } from '@/core/reveal/defaultPlan';
+import { ASPECTS, type RevealPlan } from '@/core/quiz/plan';
+import { DEFAULT_PLAN } from '@/core/quiz/defaultPlan';
 import { PaperPacket } from '@/core/reveal/packets';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
@@ -141,7 +142,7 @@ describe('packets for students', () => {
     );
 
   test('the questions hold nothing of any key', () => {
-    const text = JSON.stringify(questionsForStudent(paper));
+    const text = JSON.stringify(questionsForStudent(paper, 1));
     assert.ok(!text.includes('CANARY') && !text.includes('credit') && !text.includes('variant'));
     assert.ok(text.includes('Text of q-pick'));
   });

@@ -5,7 +5,7 @@ import { beforeEach, describe, test } from 'node:test';
 import { unzipSync } from 'fflate';
 import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile, writeQuizFile } from '@/core/formats/quizFile/quizFile';
-import { canonical } from '@/core/quiz/same';
+import { canonical } from '@/core/figures/deepEqual';
 import { backupState, keepBackedUp } from '@/store/backups';
 import { collectQuiz } from '@/store/collect';
 import { db } from '@/store/db';
@@ -216,7 +216,7 @@ describe('a quiz file', () => {
     const content = { ...DEMO_FILE.quiz.content, order: ['q'] };
     const file = {
       ...DEMO_FILE,
-      quiz: { ...DEMO_FILE.quiz, content, questions: [filledQuestion('number', { key: '5' })] },
+      quiz: { ...DEMO_FILE.quiz, content, questions: [filledQuestion('match')] },
     };
     const read = await classDesk.openFile(writeQuizFile(file, new Map()));
     assert.deepEqual(read, { ok: false, problems: ['question 1 is of a kind that has no screen here yet'] });

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { MarkColumn } from '@/core/checking/markColumn';
 import { FORMULA } from '@/core/formats/formula';
-import { lineText, shownText } from '@/core/quiz/shownText';
+import { lineText, shownText } from '@/core/content/shownText';
 import { phraseQuestion, variant } from './support';
 
 test('control characters and turned directions go, everything that is read stays', () => {

@@ -5,8 +5,8 @@ import { fraction, ONE, ZERO } from '@/core/figures/fraction';
 import { kindOf, type Answer } from '@/core/kinds';
 import { isInside, isNear, type Size } from '@/core/kinds/spot/geometry';
 import type { Point, Shape } from '@/core/kinds/spot/schema';
-import { markAnswer } from '@/core/marking/markAttempt';
-import { traceWords } from '@/core/marking/words';
+import { markAnswer } from '@/core/scoring/markAttempt';
+import { traceWords } from '@/core/scoring/words';
 import { filledQuestion } from './filled';
 import { share, written, readText } from './support';
 

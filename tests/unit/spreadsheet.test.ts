@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
-import { readFile } from '@/workers/class/readFile';
+import { readFile } from '@/files/readFile';
 import { workbook, workbookSheet } from '../workbook';
 import { runs } from '../runs';
 

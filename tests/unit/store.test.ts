@@ -30,7 +30,7 @@ import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { plain } from '@/core/quiz/plainText';
+import { plain } from '@/core/content/plainText';
 import { openAlways, phraseQuestion, pickOneQuestion, readPaper, variant, written } from './support';
 
 const label = (field = '') => ({ label: 'Edit', field });

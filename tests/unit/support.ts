@@ -1,20 +1,21 @@
 import type { ReadPaper } from '@/core/formats/answerFile';
 import type { Question } from '@/core/kinds';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
-import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
+import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { DEFAULT_SETTINGS, type TextSettings } from '@/core/answers/text/settings';
 import { fraction, ZERO, type Fraction } from '@/core/figures/fraction';
-import type { Lateness } from '@/core/marking/lateness';
-import type { ScoringRules } from '@/core/marking/scoreQuestion';
-import type { AttemptPath } from '@/core/marking/total';
+import type { Lateness } from '@/core/scoring/lateness';
+import type { ScoringRules } from '@/core/scoring/scoreQuestion';
+import type { AttemptPath } from '@/core/scoring/total';
 import { DEFAULT_SCORING, emptyContent } from '@/core/quiz/newQuiz';
 import type { ScoreRules } from '@/core/quiz/rules';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
-import { plain } from '@/core/quiz/plainText';
-import { SILENCE } from '@/core/quiz/silence';
-import { NO_RULES } from '@/core/quiz/questionRules';
+import { plain } from '@/core/content/plainText';
+import { SILENCE } from '@/core/content/silence';
+import { NO_RULES } from '@/core/content/questionRules';
 import { readCell, type Answer } from '@/core/kinds';
-import type { MarkingContext } from '@/core/marking/mark';
+import type { MarkingContext } from '@/core/marks/mark';
 import { openQuiz } from '@/store/standing';
 
 /** `1`, `1/2` or `0.25` as a fraction. */

@@ -204,7 +204,7 @@ describe('handing back', () => {
     const [without] = (await classDesk.printed(id, 'without')).slips;
     assert.deepEqual([without?.slip.comment, without?.slip.parts[0]?.right], ['Well begun <b>', null]);
     const [right] = (await classDesk.printed(id, 'with')).slips;
-    assert.deepEqual(right?.slip.parts[0]?.right?.answers, ['silt']);
+    assert.deepEqual(right?.slip.parts[0]?.right?.answers, [{ form: 'text', text: 'silt' }]);
     await undo(id);
     await undo(id);
     assert.deepEqual((await commentsOf(id)).get(attempt), { '': 'Well begun <b>' });

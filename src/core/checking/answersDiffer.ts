@@ -1,11 +1,12 @@
-import { answerText, type Answer, type Question } from '../kinds';
+import { shownAnswer, type Answer, type Question } from '../kinds';
+import { shownLine } from '../content/shownLine';
 import type { Paper } from '../quiz/quiz';
-import { same } from '../quiz/same';
+import { same } from '../figures/deepEqual';
 
 type Answers = Readonly<Record<string, Answer>>;
 
 function spoken(question: Question, answer: Answer | undefined): string {
-  return answer ? `“${answerText(question, answer)}”` : 'nothing';
+  return answer ? `“${shownLine(shownAnswer(question, answer))}”` : 'nothing';
 }
 
 /** What of a paper's answers changed, in words, one entry a question: “question 2: “lagoon” is now “oxbow lake””. */

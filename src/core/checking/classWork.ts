@@ -1,12 +1,13 @@
-import { joinAttempts, type Recorded } from '../marking/joinAttempts';
-import { lateness, type Lateness } from '../marking/lateness';
-import { readingOf } from '../marking/markAttempt';
-import type { QuestionScore } from '../marking/scoreQuestion';
-import { total, type AttemptPath, type Total } from '../marking/total';
+import { joinAttempts, type Recorded } from '../scoring/joinAttempts';
+import { lateness, type Lateness } from '../scoring/lateness';
+import { readingOf } from '../scoring/markAttempt';
+import type { QuestionScore } from '../scoring/scoreQuestion';
+import type { ScoredSheet, Sheet } from '../scoring/scoredSheet';
+import { total } from '../scoring/total';
 import type { Attempt, Ruling } from '../quiz/attempt';
 import type { Override } from '../quiz/override';
 import type { Opening, Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, finishedAt, isFinished, whyNotCounted, type NotCounted } from '../quiz/window';
+import { attemptState, finishedAt, isFinished, whyNotCounted } from '../quiz/window';
 import { MarkColumn } from './markColumn';
 import { ScoreColumn } from './scoreColumn';
 
@@ -23,20 +24,6 @@ export interface ClassWork {
   readonly rulings: ReadonlyMap<string, Ruling>;
   /** The instant at which all this is looked at: ms since 1970. */
   readonly at: number;
-}
-
-/** One finished attempt, with whether it counts. */
-export interface Sheet {
-  readonly attempt: Attempt;
-  readonly notCounted: NotCounted | null;
-}
-
-/** An attempt with its scores, and what turns their sum into its total. */
-export interface ScoredSheet extends Sheet {
-  readonly late: Lateness | null;
-  readonly scores: readonly QuestionScore[];
-  readonly path: AttemptPath;
-  readonly total: Total;
 }
 
 /** One student's finished attempts, each marked, and the score that is recorded. */

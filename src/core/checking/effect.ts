@@ -1,7 +1,7 @@
 import { compare, equal, type Fraction } from '../figures/fraction';
-import { contextKey, readingOf } from '../marking/markAttempt';
+import { contextKey, readingOf } from '../scoring/markAttempt';
 import type { Paper } from '../quiz/quiz';
-import { same } from '../quiz/same';
+import { same } from '../figures/deepEqual';
 import { MarkedClass, type ClassWork } from './classWork';
 import { gainOf, maximumMoves, type ScoreChange } from './gain';
 import { MarkColumn } from './markColumn';

@@ -1,7 +1,7 @@
 import { isAnswerTo, kindOf, type Answer, type Face, type Question } from '../kinds';
 import type { Kind } from '../kinds/kind';
-import type { Mark, MarkingContext } from '../marking/mark';
-import { markAnswer } from '../marking/markAttempt';
+import type { Mark, MarkingContext } from '../marks/mark';
+import { markAnswer } from '../scoring/markAttempt';
 
 const BLANK_KEY = '\u0000';
 

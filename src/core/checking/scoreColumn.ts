@@ -1,7 +1,7 @@
 import type { Answer } from '../kinds';
-import type { Mark, MarkingContext } from '../marking/mark';
-import { contextOf, markAmongOthers, scoreMark } from '../marking/markAttempt';
-import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from '../marking/scoreQuestion';
+import type { Mark, MarkingContext } from '../marks/mark';
+import { contextOf, markAmongOthers, scoreMark } from '../scoring/markAttempt';
+import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from '../scoring/scoreQuestion';
 import { pointsOf } from '../quiz/points';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';

@@ -1,7 +1,7 @@
 import type { Question } from '../kinds';
 import type { Student } from '../quiz/attempt';
-import { questionTitle } from '../quiz/plainText';
-import { Id } from '../kinds/base';
+import { questionTitle } from '../content/plainText';
+import { Id } from '../content/questionBase';
 import { z } from '../zod';
 import { typingErrors } from '../answers/text/distance';
 import { compared } from './findStudent';

@@ -1,6 +1,6 @@
 import { compare, readDecimal, toDecimalText, type Fraction } from '../figures/fraction';
 import { readCell, type Answer, type Question } from '../kinds';
-import { contextOf } from '../marking/markAttempt';
+import { contextOf } from '../scoring/markAttempt';
 import type { Student } from '../quiz/attempt';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
@@ -9,7 +9,7 @@ import { compared, comparedCode, StudentIndex, type Who } from './findStudent';
 import { unguarded } from './formula';
 import { readTime } from './readTime';
 import type { Table } from './table';
-import { lineText, shownText } from '../quiz/shownText';
+import { lineText, shownText } from '../content/shownText';
 
 /** The reason that an own score from a file carries. */
 export const FROM_FILE = 'from the answer file';

@@ -3,13 +3,13 @@ import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
 import { answerText, explainAnswer, type Answer, type Question } from '../kinds';
-import { contextOf } from '../marking/markAttempt';
-import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
-import { traceWords } from '../marking/words';
+import { contextOf } from '../scoring/markAttempt';
+import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
+import { traceWords } from '../scoring/words';
+import type { StudentDetails } from '../quiz/attempt';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import { guarded } from './formula';
-import type { Named } from './handedIn';
 import { zoneTime } from './scoresFile';
 
 /** All answers of a class as rows, which read back as an answer file: `answerFile.ts`. */
@@ -58,7 +58,7 @@ const cellText = (cell: Cell): string | number | null =>
  * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, then for each question the answer, its
  * points (empty while it waits) and the rule that decided. The first row holds the headings.
  */
-export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Named>): Cell[][] {
+export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, StudentDetails>): Cell[][] {
   const { paper, work } = marked;
   const { zone } = paper.content;
   const header = [

@@ -1,11 +1,11 @@
 import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/classWork';
 import type { Fraction } from '../figures/fraction';
 import { Answer, readCell, type Question } from '../kinds';
-import { contextOf, markAnswer, scoreMark } from '../marking/markAttempt';
-import type { Attempt, Student } from '../quiz/attempt';
+import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
+import type { Attempt, StudentDetails } from '../quiz/attempt';
 import { inOrder } from '../quiz/order';
 import type { Override } from '../quiz/override';
-import { lineText } from '../quiz/shownText';
+import { lineText } from '../content/shownText';
 import type { Opening, Paper } from '../quiz/quiz';
 import { z } from '../zod';
 import { FROM_FILE, type ReadPaper } from './answerFile';
@@ -67,13 +67,10 @@ function questionNamed(paper: Paper, key: string): Question | undefined {
   return names.get(key);
 }
 
-/** Someone whose work is marked. */
-export type Named = Pick<Student, 'id' | 'name' | 'number' | 'email' | 'groups'>;
-
 /** Work with the names of those whose it is. */
 export interface MarkedWork {
   readonly marked: MarkedClass;
-  readonly named: ReadonlyMap<string, Named>;
+  readonly named: ReadonlyMap<string, StudentDetails>;
 }
 
 /** The paper of a quiz file: the revision that counts where somebody has handed in, else what is written. */
@@ -138,7 +135,7 @@ export function markPapers(
   papers: readonly ReadPaper[],
   at: number,
 ): MarkedWork {
-  const named = new Map<string, Named>();
+  const named = new Map<string, StudentDetails>();
   const groups = new Map(file.class?.students.map((student) => [student.id, student.groups]));
   const attempts: Attempt[] = [];
   const overrides = new Map<string, Record<string, Override>>();

@@ -1,12 +1,12 @@
 import { answersDiffer } from '../checking/answersDiffer';
 import type { Fraction } from '../figures/fraction';
-import { contextOf, markAnswer, scoreMark } from '../marking/markAttempt';
+import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt, Ruling } from '../quiz/attempt';
 import { newStudent } from '../quiz/newStudent';
 import { noRuling } from '../quiz/noRuling';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';
-import { same } from '../quiz/same';
+import { same } from '../figures/deepEqual';
 import { FROM_FILE, type ReadPaper } from './answerFile';
 import { keptAnswers, pointsText, secondTime } from './answersOut';
 import type { RecordChange } from './quizFile/schema';

@@ -1,23 +1,24 @@
-import type { ScoredSheet, StudentWork } from '../checking/classWork';
+import type { StudentWork } from '../checking/classWork';
+import type { ScoredSheet } from '../scoring/scoredSheet';
 import { explainAnswer, type Question } from '../kinds';
 import { toDecimalText, type Fraction } from '../figures/fraction';
-import { contextOf } from '../marking/markAttempt';
+import { contextOf } from '../scoring/markAttempt';
 import {
   rulesOf,
   shareOfScore,
   traceQuestion,
   verdictOfScore,
   type QuestionScore,
-} from '../marking/scoreQuestion';
-import { traceTotal } from '../marking/total';
-import { traceJoin } from '../marking/traceJoin';
-import { traceWords } from '../marking/words';
-import type { Attempt } from '../quiz/attempt';
-import { questionTitle } from '../quiz/plainText';
+} from '../scoring/scoreQuestion';
+import { traceTotal } from '../scoring/total';
+import { traceJoin } from '../scoring/traceJoin';
+import { traceWords } from '../scoring/words';
+import type { Attempt, StudentDetails } from '../quiz/attempt';
+import { questionTitle } from '../content/plainText';
 import { outOfPaper, pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
-import type { MarkedWork, Named } from './handedIn';
+import type { MarkedWork } from './handedIn';
 import { SCORE_COLUMNS, scoreRowOf, writeScores, zoneTime, type ScoreRow } from './scoresFile';
 
 interface Figure {
@@ -87,7 +88,7 @@ function markTexts(paper: Paper, { attempt, scores }: ScoredSheet, traces: 'with
 /** One student as the answer of marking tells it, as JSON: what is recorded, and each attempt with its marks. */
 export function studentJson(
   work: StudentWork,
-  named: Named | undefined,
+  named: StudentDetails | undefined,
   paper: Paper,
   traces: 'with' | 'without',
 ): string {

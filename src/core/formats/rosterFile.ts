@@ -1,8 +1,8 @@
 import type { Student } from '../quiz/attempt';
 import type { RowProblem } from './answerFile';
 import { newStudent } from '../quiz/newStudent';
-import { same } from '../quiz/same';
-import { lineText } from '../quiz/shownText';
+import { same } from '../figures/deepEqual';
+import { lineText } from '../content/shownText';
 import { comparedHead, WHO_HEADS } from './answerColumns';
 import { compared, comparedCode, StudentIndex } from './findStudent';
 import type { Table } from './table';

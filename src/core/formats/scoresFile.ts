@@ -2,7 +2,7 @@ import papa from 'papaparse';
 import type { StudentWork } from '../checking/classWork';
 import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
-import { verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
+import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { FORMULA } from './formula';

@@ -1,5 +1,5 @@
 import papa from 'papaparse';
-import { lineText } from '../quiz/shownText';
+import { lineText } from '../content/shownText';
 
 /** One row of a file, with the line it begins on. */
 interface Row {

@@ -1,77 +1,70 @@
+import { shownText } from '../content/shownText';
+import type { ShownAnswer } from '../content/shownAnswer';
 import { equal } from '../figures/fraction';
-import type { MarkingContext } from '../marking/mark';
-import { note as line, type TraceLine } from '../marking/trace';
-import { shownText } from '../quiz/shownText';
+import type { MarkingContext } from '../marks/mark';
+import { note as line, type TraceLine } from '../marks/trace';
 import { z } from '../zod';
 import { boxes } from './boxes';
-import { BoxesAnswer, BoxesFace, BoxesQuestion } from './boxes/schema';
 import { gaps } from './gaps';
-import { GapsAnswer, GapsFace, GapsQuestion } from './gaps/schema';
 import { notKeyed, type Accepted, type Keyed, type Kind } from './kind';
 import { match } from './match';
-import { MatchAnswer, MatchFace, MatchQuestion } from './match/schema';
-import { note, NoteAnswer, NoteFace, NoteQuestion } from './note';
+import { note } from './note';
 import { number } from './number';
-import { NumberAnswer, NumberFace, NumberQuestion } from './number/schema';
 import { order } from './order';
-import { OrderAnswer, OrderFace, OrderQuestion } from './order/schema';
 import { phrase } from './phrase';
-import { PhraseAnswer, PhraseFace, PhraseQuestion } from './phrase/schema';
 import { pickOne } from './pickOne';
-import { PickOneAnswer, PickOneFace, PickOneQuestion } from './pickOne/schema';
 import { pickSeveral } from './pickSeveral';
-import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion } from './pickSeveral/schema';
 import { rows } from './rows';
-import { RowsAnswer, RowsFace, RowsQuestion } from './rows/schema';
+import { UnreadAnswer } from './shared/unread';
 import { spot } from './spot';
-import { SpotAnswer, SpotFace, SpotQuestion } from './spot/schema';
 import { trueFalse } from './trueFalse';
-import { UnreadAnswer } from './unread';
-import { TrueFalseAnswer, TrueFalseFace, TrueFalseQuestion } from './trueFalse/schema';
 import { written } from './written';
-import { WrittenAnswer, WrittenFace, WrittenQuestion } from './written/schema';
 
-/** Every kind of question, in the order in which they are offered. */
-export const KINDS = {
+/** Every kind of question, in the order in which they are offered: the one list. */
+export const KINDS = [
   pickOne, pickSeveral, trueFalse, phrase, number, gaps, match, order, boxes, rows, spot, written, note,
-} as const; // prettier-ignore
-export type KindName = keyof typeof KINDS;
-export const KIND_NAMES = Object.keys(KINDS) as KindName[];
+] as const; // prettier-ignore
+
+type AnyKind = (typeof KINDS)[number];
+export type Question = z.infer<AnyKind['question']>;
+export type Answer = z.infer<AnyKind['answer']> | UnreadAnswer;
+export type Face = z.infer<AnyKind['face']>;
+export type KindName = Question['kind'];
+export const KIND_NAMES: readonly KindName[] = KINDS.map(({ name }) => name);
 
 /** Kinds that can be written and sat on screen; the others are marked all the same. */
-export const ON_SCREEN = ['pickOne', 'phrase'] as const satisfies readonly KindName[];
-export type KindOnScreen = (typeof ON_SCREEN)[number];
+export const ON_SCREEN = ['pickOne', 'phrase', 'number'] as const satisfies readonly KindName[];
 
-export const Question = z.discriminatedUnion('kind', [
-  PickOneQuestion, PickSeveralQuestion, TrueFalseQuestion, PhraseQuestion, NumberQuestion, GapsQuestion, MatchQuestion,
-  OrderQuestion, BoxesQuestion, RowsQuestion, SpotQuestion, WrittenQuestion, NoteQuestion,
-]); // prettier-ignore
-export type Question = z.infer<typeof Question>;
-export const Answer = z.discriminatedUnion('kind', [
-  ...PickOneAnswer.options, PickSeveralAnswer, TrueFalseAnswer, PhraseAnswer, NumberAnswer, GapsAnswer, MatchAnswer,
-  OrderAnswer, BoxesAnswer, RowsAnswer, SpotAnswer, WrittenAnswer, NoteAnswer, UnreadAnswer,
-]); // prettier-ignore
-export type Answer = z.infer<typeof Answer>;
-export const Face = z.discriminatedUnion('kind', [
-  PickOneFace, PickSeveralFace, TrueFalseFace, PhraseFace, NumberFace, GapsFace, MatchFace, OrderFace, BoxesFace,
-  RowsFace, SpotFace, WrittenFace, NoteFace,
-]); // prettier-ignore
-export type Face = z.infer<typeof Face>;
+/** One schema of all, told apart by their kind. */
+const anyOf = <One>(schemas: readonly z.ZodType<One>[]): z.ZodType<One> =>
+  z.discriminatedUnion('kind', schemas as never) as unknown as z.ZodType<One>;
+
+export const Question = anyOf<Question>(KINDS.map(({ question }): z.ZodType<Question> => question));
+export const Answer = anyOf<Answer>([...KINDS.map(({ answer }): z.ZodType<Answer> => answer), UnreadAnswer]);
+export const Face = anyOf<Face>(KINDS.map(({ face }): z.ZodType<Face> => face));
+
+const BY_NAME = new Map<string, unknown>(KINDS.map((kind) => [kind.name, kind]));
 
 /** The kind of a question, for calls with that same question: the one place where the union is opened. */
 export function kindOf(question: { kind: KindName }): Kind<Question, Answer, Face> {
-  return KINDS[question.kind] as unknown as Kind<Question, Answer, Face>;
+  return BY_NAME.get(question.kind) as Kind<Question, Answer, Face>;
 }
 
 /** True where an answer has the shape that this kind of question is answered in. */
 export const isAnswerTo = (question: Question, answer: Answer): boolean =>
   answer.kind === question.kind || (question.kind === 'pickOne' && answer.kind === 'pickOneOther');
 
-/** An answer as a teacher reads it, also one that its question cannot read. */
+/** An answer as a cell of a file holds it, also one that its question cannot read. */
 export function answerText(question: Question, answer: Answer): string {
   if (isAnswerTo(question, answer)) return kindOf(question).answerText(question, answer);
   return 'text' in answer ? shownText(answer.text) : 'an answer of another kind';
 }
+
+/** An answer as people are shown it, also one that its question cannot read. */
+export const shownAnswer = (question: Question, answer: Answer): ShownAnswer =>
+  isAnswerTo(question, answer)
+    ? kindOf(question).shown(question, answer)
+    : { form: 'text', text: answerText(question, answer) };
 
 /** How an answer's mark came about: what it was compared as, which rule matched, why not the others. */
 export function explainAnswer(

@@ -1,9 +1,12 @@
 import type { z } from '../zod';
-import type { Random } from '../madeUp/random';
-import type { Mark, MarkingContext } from '../marking/mark';
-import type { Feedback } from '../quiz/feedback';
-import type { Fraction } from '../figures/fraction';
-import type { TraceLine } from '../marking/trace';
+import { shownText } from '../content/shownText';
+import type { Feedback } from '../content/feedback';
+import { ONE, ZERO, type Fraction } from '../figures/fraction';
+import type { Random } from '../figures/random';
+import type { LineWords } from '../marks/lineWords';
+import type { Mark, MarkingContext } from '../marks/mark';
+import { change, note, type TraceLine } from '../marks/trace';
+import type { ShownAnswer } from '../content/shownAnswer';
 
 /** A place in a question that the teacher should look at, in words. */
 export interface Problem {
@@ -32,9 +35,6 @@ export type Keyed<Question> =
 
 export const keyed = <Question>(question: Question): Keyed<Question> => ({ ok: true, question });
 export const notKeyed = (reason: string): { ok: false; reason: string } => ({ ok: false, reason });
-/** Kinds whose whole answers are not keyed, only their parts. */
-export const onlyByHand = (): { ok: false; reason: string } =>
-  notKeyed('An answer of several parts is marked by hand');
 
 /** What every question has besides its kind's own body. */
 interface Shared {
@@ -52,42 +52,60 @@ interface Shared {
   standing: unknown;
 }
 
-/** Everything the core knows of one kind of question. A kind is one folder and one line in the list. */
-export interface Kind<Question, Answer, Face> {
-  readonly name: string;
+/** Brings a question's body to the next form of files and of the database. */
+export type Upgrade = (question: Record<string, unknown>) => Record<string, unknown>;
+
+/** What a kind must say of itself. */
+interface Needed<Question extends { kind: string }, Answer, Face> {
+  readonly name: Question['kind'];
   /** As the teacher reads it. */
   readonly title: string;
   readonly question: z.ZodType<Question>;
   readonly answer: z.ZodType<Answer>;
+  /** What a student sees to answer: never anything of the key. */
   readonly face: z.ZodType<Face>;
   /** A new, empty body; `newId` gives a fresh id each time. */
   create(newId: () => string): Omit<Question, keyof Shared>;
-  /** The next question's body after this one: the same rules, nothing else. */
-  next(question: Question, newId: () => string): Omit<Question, keyof Shared>;
   hasKey(question: Question): boolean;
   problems(question: Question, context: MarkingContext): Problem[];
-  /** The largest credit the key can give, null without a key. */
-  bestCredit(question: Question): Fraction | null;
-  /** The lowest credit its key can give, 0 or below; counts only where negative credit is on. */
-  lowestCredit(question: Question): Fraction;
-  /** How many options a student picks one of; null for any other kind. */
-  choicesShown(question: Question): number | null;
   /** What is right and how part of the points is given, in sentences: for print, screen readers and traces. */
   describe(question: Question, context: MarkingContext): string[];
   mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
-  /** True where an answer that matches nothing is looked for among the quiz's other questions. */
-  readonly readsOthers?: true;
-  /** How that mark came about: what it was compared as, which rule matched, why not the others. */
+}
+
+/** What a kind may say of itself; each has a default. */
+interface Defaulted<Question, Answer, Face> {
+  /** The next question's body after this one: the same rules, nothing else. By default a new one. */
+  next(question: Question, newId: () => string): Omit<Question, keyof Shared>;
+  /** The largest credit the key can give, null without a key. By default 1. */
+  bestCredit(question: Question): Fraction | null;
+  /** The lowest credit its key can give, 0 or below; counts only where negative credit is on. By default 0. */
+  lowestCredit(question: Question): Fraction;
+  /** How many options a student picks one of; null, the default, where nothing is picked so. */
+  choicesShown(question: Question): number | null;
+  /** Whether an answer that matches nothing is looked for among the quiz's other questions. By default not. */
+  readonly readsOthers: boolean;
+  /** Whether answers that match nothing in another question are tried with this one's key. By default not. */
+  readonly isReadByOthers: boolean;
+  /** Whether anything is asked, and so can earn points. By default it is. */
+  readonly asks: boolean;
+  /** How a mark came about: what was compared, which rule matched, why not the others. By default its credit alone. */
   explain(question: Question, answer: Answer | null, context: MarkingContext): TraceLine[];
-  /** The same string for answers that are always marked alike. */
+  /** The same string for answers that are always marked alike. By default the answer as JSON. */
   answerKey(answer: Answer): string;
-  /** The answer as a teacher reads it. */
+  /** Whether an answer leaves no part of the question open. By default every answer does. */
+  isComplete(question: Question, answer: Answer): boolean;
+  /** The answer as a cell of a file holds it. By default its text. */
   answerText(question: Question, answer: Answer): string;
   /** The answer that a cell of a file holds: what {@link answerText} gives for it, or what a teacher would write. */
   readAnswer(question: Question, text: string, context: MarkingContext): ReadCell<Answer>;
+  /** An answer as people are shown it. By default its text. */
+  shown(question: Question, answer: Answer): ShownAnswer;
+  /** The right answers as people are shown them, once they may be. By default none. */
+  shownRight(question: Question, context: MarkingContext): ShownAnswer[];
   /**
    * The question with this answer keyed: its credit, and feedback where that is not silent. What the key said of
-   * it before is replaced.
+   * it before is replaced. By default only parts of an answer are keyed.
    */
   accept(
     question: Question,
@@ -96,10 +114,65 @@ export interface Kind<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
-  /** The right answers as a student may read them once they are shown. */
-  rightAnswers(question: Question): string[];
-  /** A made-up answer: one that is right, or one that is wrong as students are; null for none given. */
+  /** A made-up answer: one that is right, or one that is wrong as students are; null, the default, for none given. */
   makeUp(question: Question, random: Random, wanted: 'right' | 'wrong'): Answer | null;
-  /** What a student sees to answer: never anything of the key. */
-  faceOf(question: Question): Face;
+  /**
+   * What a student sees to answer. `seed` is the attempt's own: what is shuffled is shuffled by it. By default
+   * nothing but the kind.
+   */
+  faceOf(question: Question, seed: number): Face;
+  /** The words of the trace's lines that this kind alone writes. */
+  readonly lines: LineWords;
+  /** By the form's number that they bring a question to: 2 brings one of the first form to the second. */
+  readonly upgrades: Readonly<Record<number, Upgrade>>;
+  /** What one entry of a list is called where a message names a place in a question: `{ areas: 'area' }`. */
+  readonly places: Readonly<Record<string, string>>;
 }
+
+/** Everything the core knows of one kind of question. A kind is one folder and one entry in the list. */
+export type Kind<Question extends { kind: string }, Answer, Face> = Needed<Question, Answer, Face> &
+  Defaulted<Question, Answer, Face>;
+
+/** What a kind says of itself. */
+type Own<Question extends { kind: string }, Answer, Face> = Needed<Question, Answer, Face> &
+  Partial<Defaulted<Question, Answer, Face>>;
+
+/** What stands for all that a kind leaves unsaid. */
+function defaults<Question extends { kind: string }, Answer, Face>(
+  own: Own<Question, Answer, Face>,
+): Defaulted<Question, Answer, Face> {
+  const textOf = (answer: Answer): string => shownText(String((answer as { text?: unknown }).text ?? ''));
+  const answerText = own.answerText ?? ((_: Question, answer: Answer) => textOf(answer));
+  return {
+    next: (_, newId) => own.create(newId),
+    bestCredit: (question) => (own.hasKey(question) ? ONE : null),
+    lowestCredit: () => ZERO,
+    choicesShown: () => null,
+    readsOthers: false,
+    isReadByOthers: false,
+    asks: true,
+    explain: (question, answer, context) => {
+      const { state, credit } = own.mark(question, answer, context);
+      if (state === 'blank') return [note('answer', 'blank')];
+      if (state === 'waits') return [note('rule', own.hasKey(question) ? 'waits' : 'noKey')];
+      return [change('credit', 'earns', null, credit)];
+    },
+    answerKey: (answer) => JSON.stringify(answer),
+    isComplete: () => true,
+    answerText,
+    readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
+    shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
+    shownRight: () => [],
+    accept: () => notKeyed('An answer of several parts is marked by hand'),
+    makeUp: () => null,
+    faceOf: () => ({ kind: own.name }) as Face,
+    lines: {},
+    upgrades: {},
+    places: {},
+  };
+}
+
+/** A kind from what it says of itself, with the defaults for the rest. */
+export const defineKind = <Question extends { kind: string }, Answer, Face>(
+  own: Own<Question, Answer, Face>,
+): Kind<Question, Answer, Face> => ({ ...defaults(own), ...own });

@@ -1,5 +1,5 @@
 import { kindOf, type Answer, type Question } from '../kinds';
-import { below, chanceOfRight, normal, partSeed, randomFrom, type Random } from './random';
+import { below, chanceOfRight, normal, partSeed, randomFrom, type Random } from '../figures/random';
 
 /** What a made-up class is made from; the seed decides everything, the same on every machine. */
 export interface ClassPlan {

@@ -1,5 +1,5 @@
 import { Answer } from '../kinds';
-import { Id } from '../kinds/base';
+import { Id } from '../content/questionBase';
 import { z } from '../zod';
 
 export const Student = z.strictObject({
@@ -15,6 +15,9 @@ export const Student = z.strictObject({
   removedAt: z.number().int().nullable(),
 });
 export type Student = z.infer<typeof Student>;
+
+/** By what a file names a student. */
+export type StudentDetails = Pick<Student, 'id' | 'name' | 'number' | 'email' | 'groups'>;
 
 /** One student's paper: all answers in one record, with what happened to it and when. */
 export const Attempt = z.strictObject({

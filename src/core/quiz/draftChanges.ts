@@ -1,5 +1,5 @@
 import type { Paper } from './quiz';
-import { same } from './same';
+import { same } from '../figures/deepEqual';
 
 /** One difference between what is written and what counts. */
 export interface DraftChange {

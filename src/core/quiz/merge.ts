@@ -1,4 +1,4 @@
-import { same } from './same';
+import { same } from '../figures/deepEqual';
 
 /** Taking one change back out of data that may have been changed since: field by field, entry by entry. */
 

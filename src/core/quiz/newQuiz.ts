@@ -1,4 +1,4 @@
-import { DEFAULT_PLAN } from '../reveal/defaultPlan';
+import { DEFAULT_PLAN } from './defaultPlan';
 import type { QuizContent, QuizStanding } from './quiz';
 import type { ScoreRules } from './rules';
 

@@ -1,5 +1,5 @@
 import type { Student } from './attempt';
-import { lineText } from './shownText';
+import { lineText } from '../content/shownText';
 
 /** A student of whom nothing but the name is known. */
 export const newStudent = (id: string, name: string): Student => ({

@@ -1,5 +1,5 @@
 import { FractionData } from '../figures/schema';
-import { Id } from '../kinds/base';
+import { Id } from '../content/questionBase';
 import { z } from '../zod';
 
 /** A teacher's own score for one answer. It survives marking again. */

@@ -1,10 +1,10 @@
 import { sum, ZERO, type Fraction } from '../figures/fraction';
-import type { Question } from '../kinds';
+import { kindOf, type Question } from '../kinds';
 import type { Paper, QuizContent } from './quiz';
 
 /** Points of a question: its own, else the quiz's default. */
 export const pointsOf = (question: Question, content: QuizContent): Fraction =>
-  question.kind === 'note' ? ZERO : (question.points ?? content.defaultPoints);
+  kindOf(question).asks ? (question.points ?? content.defaultPoints) : ZERO;
 
 /** Whether a paper can be handed in without an answer to this question. */
 export const mustAnswer = (question: Question, content: QuizContent): boolean =>

@@ -1,8 +1,8 @@
-import { Id, Points } from '../kinds/base';
+import { Id, Points } from '../content/questionBase';
 import { Question } from '../kinds';
-import { Aspect, RevealPlan } from '../reveal/plan';
+import { Aspect, RevealPlan } from './plan';
 import { z } from '../zod';
-import { RichText } from './richText';
+import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
 
 /** Milliseconds since 1970, UTC. */

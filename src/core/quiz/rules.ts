@@ -1,5 +1,5 @@
 import { isZone } from '../figures/wallClock';
-import { Points, Share } from '../kinds/base';
+import { Points, Share } from '../content/questionBase';
 import { z } from '../zod';
 
 /** Rules of a quiz over whole attempts. */

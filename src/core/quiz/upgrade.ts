@@ -1,6 +1,6 @@
-import { DEFAULT_PLAN } from '../reveal/defaultPlan';
+import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
-import { NO_RULES } from './questionRules';
+import { NO_RULES } from '../content/questionRules';
 
 /** Records of the first version of the database and of rescue files, brought to what the schemas ask for now. */
 

@@ -1,4 +1,4 @@
-import { isLate } from '../marking/lateness';
+import { isLate } from './due';
 import type { Attempt, Ruling } from './attempt';
 import type { Opening, QuizContent } from './quiz';
 

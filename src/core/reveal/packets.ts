@@ -1,12 +1,13 @@
 import { Face } from '../kinds';
-import { Id } from '../kinds/base';
+import { Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
-import { RemedialLink } from '../quiz/feedback';
-import { RichText } from '../quiz/richText';
+import { RemedialLink } from '../content/feedback';
+import { RichText } from '../content/richText';
+import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
-import { Aspect, Condition } from './plan';
+import { Aspect, Condition } from '../quiz/plan';
 
 /** Everything that may leave for a student. Strict: what is not named here stays behind. */
 const StudentQuestion = z.strictObject({
@@ -59,9 +60,9 @@ const Part = z.strictObject({
     .nullable(),
   /** The question's text, with anything that needs it. */
   text: RichText.nullable(),
-  ownAnswer: z.string().nullable(),
+  ownAnswer: ShownAnswer.nullable(),
   feedback: z.strictObject({ text: z.string(), links: z.array(RemedialLink) }).nullable(),
-  right: z.strictObject({ answers: z.array(z.string()), explanation: z.string() }).nullable(),
+  right: z.strictObject({ answers: z.array(ShownAnswer), explanation: z.string() }).nullable(),
   /** The teacher's words on this answer. */
   comment: z.string().nullable(),
 });

@@ -1,23 +1,24 @@
-import type { ScoredSheet } from '../checking/classWork';
-import { answerText, kindOf } from '../kinds';
+import type { ScoredSheet } from '../scoring/scoredSheet';
+import { kindOf, shownAnswer } from '../kinds';
 import { equal } from '../figures/fraction';
-import type { Mark } from '../marking/mark';
-import { shareOfScore, verdictOfScore, type QuestionScore } from '../marking/scoreQuestion';
-import type { Total } from '../marking/total';
+import { contextOf } from '../scoring/markAttempt';
+import type { Mark } from '../marks/mark';
+import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
+import type { Total } from '../scoring/total';
 import type { Paper } from '../quiz/quiz';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
-import { ASPECTS } from './plan';
+import { ASPECTS } from '../quiz/plan';
 import type { WhatIsShown } from './whatIsShown';
 import { mustAnswer, pointsOf } from '../quiz/points';
 
-/** The paper's questions as a student sees them: nothing of any key. */
-export function questionsForStudent(paper: Paper): StudentQuestion[] {
+/** The paper's questions as a student sees them: nothing of any key. `seed` is the attempt's own, by which is shuffled. */
+export function questionsForStudent(paper: Paper, seed: number): StudentQuestion[] {
   return paper.questions.map((question) => ({
     id: question.id,
     text: question.text,
     points: pointsOf(question, paper.content),
     mustAnswer: mustAnswer(question, paper.content),
-    face: kindOf(question).faceOf(question),
+    face: kindOf(question).faceOf(question, seed),
   }));
 }
 
@@ -39,6 +40,7 @@ const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
 /** What one student gets back: only the aspects that are shown are in it. */
 export function slipOf(paper: Paper, finished: Finished, shown: WhatIsShown): Slip {
   const { attempt, scores, total: sum } = finished.sheet;
+  const context = contextOf(paper);
   const words = shown.comments.shown ? finished.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
@@ -58,10 +60,10 @@ export function slipOf(paper: Paper, finished: Finished, shown: WhatIsShown): Sl
           }
         : null,
       text: needsText ? question.text : null,
-      ownAnswer: shown.ownAnswers.shown && answer ? answerText(question, answer) : null,
+      ownAnswer: shown.ownAnswers.shown && answer ? shownAnswer(question, answer) : null,
       feedback: shown.feedback.shown ? { text: feedback.text, links: feedback.links } : null,
       right: shown.rightAnswers.shown
-        ? { answers: kind.rightAnswers(question), explanation: question.explanation }
+        ? { answers: kind.shownRight(question, context), explanation: question.explanation }
         : null,
       comment: words?.[question.id] ?? null,
     };

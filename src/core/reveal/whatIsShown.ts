@@ -1,6 +1,6 @@
 import { isOver } from '../quiz/window';
 import type { QuizContent, QuizStanding } from '../quiz/quiz';
-import { ASPECTS, type Aspect, type Condition } from './plan';
+import { ASPECTS, type Aspect, type Condition } from '../quiz/plan';
 
 /** Whether an aspect is shown to a student now, since when, or what it waits for and until when if known. */
 type Showing =

@@ -8,7 +8,7 @@ import type { QuizFile } from '@/core/formats/quizFile/schema';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Paper } from '@/core/quiz/quiz';
 import { z } from '@/core/zod';
-import { readFile } from '@/workers/class/readFile';
+import { readFile } from '@/files/readFile';
 import { LARGEST_FORM, readJson, wholeBody } from './body';
 import { refuse } from './problem';
 import { pauses } from './turns';

@@ -1,24 +1,26 @@
+import type { ShownAnswer } from '@/core/content/shownAnswer';
+import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
-import { answerText, type Answer, type Question } from '@/core/kinds';
-import type { Recorded } from '@/core/marking/joinAttempts';
-import type { Lateness } from '@/core/marking/lateness';
-import type { NearMiss, Verdict } from '@/core/marking/mark';
-import { contextOf, markAnswer, scoreMark } from '@/core/marking/markAttempt';
+import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import type { Recorded } from '@/core/scoring/joinAttempts';
+import type { Lateness } from '@/core/scoring/lateness';
+import type { NearMiss, Verdict } from '@/core/marks/mark';
+import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import {
   overrideDiffers,
   shareOfScore,
   verdictOfScore,
   type QuestionScore,
-} from '@/core/marking/scoreQuestion';
-import { traceTotal, type Total } from '@/core/marking/total';
-import { traceJoin } from '@/core/marking/traceJoin';
-import { traceWords } from '@/core/marking/words';
+} from '@/core/scoring/scoreQuestion';
+import { traceTotal, type Total } from '@/core/scoring/total';
+import { traceJoin } from '@/core/scoring/traceJoin';
+import { traceWords } from '@/core/scoring/words';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
-import { questionTitle } from '@/core/quiz/plainText';
+import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { keyField, stepOf } from '@/store/history';
 import { draftPaper } from '@/store/quizzes';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
@@ -92,7 +94,7 @@ function cellOf(question: Question, attempt: Attempt, score: QuestionScore): Che
     credit: shareOfScore(score),
     earned,
     waiting,
-    answer: answer ? answerText(question, answer) : '',
+    answer: answer ? shownLine(shownAnswer(question, answer)) : '',
     nearMiss: mark.nearMiss,
     contradiction: mark.contradiction,
     override: score.override && {
@@ -186,6 +188,8 @@ function shareOf(rows: readonly CheckRow[], index: number): number | null {
 /** One answer of the class opened: what was given, how it came to its points, and the teacher's own score. */
 export interface OpenedAnswer {
   readonly answer: Answer | null;
+  /** The answer as people are shown it; null where none was given. */
+  readonly shown: ShownAnswer | null;
   readonly trial: Trial;
   readonly override: Override | null;
   /** What marking alone gives; null while the answer waits. */
@@ -230,7 +234,9 @@ export async function openAnswer(
   const answer = attempt.answers[questionId] ?? null;
   const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper)), question, paper.content);
   const trial = tryAnswer(question, answer, paper, override);
-  return { answer, trial, override, marked, draft: await inDraft(quizId, question, answer, paper) };
+  const shown = answer && shownAnswer(question, answer);
+  const draft = await inDraft(quizId, question, answer, paper);
+  return { answer, shown, trial, override, marked, draft };
 }
 
 /** One attempt opened: how its total and the recorded score came about, and when it came. */

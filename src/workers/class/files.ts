@@ -12,9 +12,9 @@ import { writeRefused } from '@/core/formats/refusedFile';
 import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
 import type { Fraction } from '@/core/figures/fraction';
-import type { Recorded } from '@/core/marking/joinAttempts';
+import type { Recorded } from '@/core/scoring/joinAttempts';
 import type { NotCounted } from '@/core/quiz/window';
-import { questionTitle } from '@/core/quiz/plainText';
+import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/comments';
@@ -25,7 +25,7 @@ import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/
 import { scoreColumns } from '@/store/scoreColumns';
 import { everyStudent, listStudents } from '@/store/roster';
 import { byName, liveClass, workOf } from './papers';
-import { writeWorkbook } from './workbook';
+import { writeWorkbook } from '../../files/workbook';
 
 /** The first scores that a file would give: as they would be recorded, with lateness, repeats and the teacher's rulings. */
 export interface FirstMark {

@@ -1,6 +1,6 @@
-import type { Recorded } from '@/core/marking/joinAttempts';
+import type { Recorded } from '@/core/scoring/joinAttempts';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
-import { ASPECTS, type Aspect } from '@/core/reveal/plan';
+import { ASPECTS, type Aspect } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/clock';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';

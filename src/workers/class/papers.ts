@@ -1,4 +1,5 @@
-import { MarkedClass, type Sheet, type StudentWork } from '@/core/checking/classWork';
+import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
+import type { Sheet } from '@/core/scoring/scoredSheet';
 import type { Student } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';

@@ -1,6 +1,6 @@
 import type { Attempt } from '@/core/quiz/attempt';
 import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
-import { ASPECTS } from '@/core/reveal/plan';
+import { ASPECTS } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/clock';
 import { db, type QuizRecord } from '@/store/db';

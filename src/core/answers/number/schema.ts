@@ -1,6 +1,6 @@
 import { z } from '../../zod';
-import { Credit, Id, Share } from '../../kinds/base';
-import { Feedback } from '../../quiz/feedback';
+import { Credit, Id, Share } from '../../content/questionBase';
+import { Feedback } from '../../content/feedback';
 import { readNumber } from './read';
 
 /** A number as a teacher typed it, with a decimal point: `5.3`, `3/4`, `1.2e3`, `25%`. */

@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { canonical } from '../../quiz/same';
+import { canonical } from '../../figures/deepEqual';
 
 /** What a quiz file or a backup may hold at most: bytes as a file, bytes unpacked, parts. */
 export const LARGEST = { packed: 200_000_000, unpacked: 500_000_000, parts: 6000 } as const;

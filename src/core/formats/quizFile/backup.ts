@@ -1,4 +1,4 @@
-import { lineText } from '../../quiz/shownText';
+import { lineText } from '../../content/shownText';
 import { upgradeFile } from '../../quiz/upgrade';
 import {
   jsonBytes,

@@ -1,5 +1,5 @@
 import type { Question } from '../../kinds';
-import { pictureHashes } from '../../quiz/pictures';
+import { pictureHashes } from '../../content/pictureHashes';
 import type { Student } from '../../quiz/attempt';
 import type { ClassPart, WrittenQuiz } from './schema';
 

@@ -1,7 +1,7 @@
 import type { Question } from '../../kinds';
 import { draftChanges } from '../../quiz/draftChanges';
-import { questionTitle } from '../../quiz/plainText';
-import { canonical, same } from '../../quiz/same';
+import { questionTitle } from '../../content/plainText';
+import { canonical, same } from '../../figures/deepEqual';
 import type { Student } from '../../quiz/attempt';
 import type { BackedQuiz, WrittenQuiz } from './schema';
 

@@ -1,7 +1,7 @@
 import { toDecimalText } from '../../figures/fraction';
 import { FractionData } from '../../figures/schema';
 import type { z } from '../../zod';
-import { lineText } from '../../quiz/shownText';
+import { lineText } from '../../content/shownText';
 
 type Issue = z.core.$ZodIssue;
 type Path = readonly PropertyKey[];

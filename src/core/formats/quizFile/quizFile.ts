@@ -1,5 +1,5 @@
 import { inOrder } from '../../quiz/order';
-import { pictureHashes } from '../../quiz/pictures';
+import { pictureHashes } from '../../content/pictureHashes';
 import { upgradeFile, upgradeRescue } from '../../quiz/upgrade';
 import { RescueFile } from '../../quiz/quiz';
 import type { z } from '../../zod';

@@ -1,4 +1,4 @@
-import { Id } from '../../kinds/base';
+import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
 import { Attempt, Comment, Ruling, Student } from '../../quiz/attempt';
 import { Override } from '../../quiz/override';

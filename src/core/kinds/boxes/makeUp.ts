@@ -1,4 +1,4 @@
-import { oneOf, type Random } from '../../madeUp/random';
+import { oneOf, type Random } from '../../figures/random';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
 
 /** Every item in a right box; or each of them in any as often as not. */

@@ -1,7 +1,7 @@
+import { Feedback } from '../../content/feedback';
+import { Picture } from '../../content/picture';
+import { Id, Lambda, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Feedback } from '../../quiz/feedback';
-import { Picture } from '../../quiz/picture';
-import { Id, Lambda, questionBase } from '../base';
 
 const Item = { id: Id, text: z.string().max(2000), picture: Picture.nullable() };
 

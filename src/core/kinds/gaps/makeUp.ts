@@ -1,6 +1,6 @@
-import { oneOf, shuffled, type Random } from '../../madeUp/random';
-import { numberFor } from '../number/makeUp';
-import { textFor } from '../phrase/makeUp';
+import { oneOf, shuffled, type Random } from '../../figures/random';
+import { numberFor } from '../shared/numberMakeUp';
+import { textFor } from '../shared/textKey/makeUp';
 import type { Gap, GapsAnswer, GapsQuestion } from './schema';
 
 /** What stands in one gap; `ideas` are taken one after the other. */

@@ -1,15 +1,21 @@
-import { hasNumberKey, judgeNumber, lowestNumberCredit, bestNumberCredit } from '../../answers/number/mark';
-import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
-import { add, divide, larger, multiply, smaller, ONE, ZERO, type Fraction } from '../../figures/fraction';
+import type { MarkingContext } from '../../marks/mark';
+import { change, note, type TraceLine } from '../../marks/trace';
+import { joinedCredit } from '../shared/joinParts';
+import { boundLines } from '../shared/makeMark';
+import type { GapsAnswer, GapsQuestion } from './schema';
+import { typedIn, type Gap } from './schema';
+
+import { isBlankText } from '../../answers/text/prepare';
 import { bestPairs } from '../../figures/bestPairs';
-import type { Mark, MarkingContext, PartMark } from '../../marking/mark';
-import { joinParts, type WeighedPart } from '../joined';
-import { blankPart, partOf } from '../marks';
-import { hasKey as hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../phrase/mark';
+import { add, divide, larger, multiply, ONE, smaller, ZERO, type Fraction } from '../../figures/fraction';
+import type { Mark, PartMark } from '../../marks/mark';
+import { joinParts, type WeighedPart } from '../shared/joinParts';
+import { blankPart, partOf } from '../shared/makeMark';
+import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
+import { hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../shared/textKey/judge';
+import { givenIn } from './cells';
 import { hasPoolKey, markPool } from './pool';
-import type { Gap, GapsAnswer, GapsQuestion } from './schema';
-import { typedIn } from './typed';
 
 export function hasGapKey(question: GapsQuestion, gap: Gap): boolean {
   switch (gap.type) {
@@ -221,4 +227,27 @@ export function lowestCredit(question: GapsQuestion): Fraction {
     .reduce(smaller, ZERO);
   const low = question.gaps.map((gap) => (gap.type === 'pool' ? ideas : rangeOf(gap).low));
   return smaller(ZERO, joined(question, low));
+}
+
+export function explain(
+  question: GapsQuestion,
+  answer: GapsAnswer | null,
+  context: MarkingContext,
+): TraceLine[] {
+  const marked = mark(question, answer, context);
+  if (marked.state === 'blank') return [note('answer', 'blank')];
+  const lines = question.gaps.map((gap, index) => {
+    const part = marked.parts[index];
+    const values = { gap: index + 1, text: givenIn(question, gap, answer), errors: part?.errors ?? 0 };
+    if (!part || part.state === 'blank') return note('rule', 'gapOpen', values);
+    if (part.state === 'waits') return note('rule', 'gapWaits', values);
+    if (part.alreadyCounted) return note('rule', 'gapCounted', values);
+    return change('rule', 'gapCredit', part.keyCredit, part.credit, values);
+  });
+  const raw = joinedCredit(weighedParts(question, marked.parts), question.model);
+  return [
+    ...lines,
+    change('credit', `gaps.${question.model}`, null, raw, { parts: question.gaps.length }),
+    ...boundLines(raw, question),
+  ];
 }

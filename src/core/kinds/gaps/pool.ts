@@ -1,14 +1,14 @@
 import { isBlankText } from '../../answers/text/prepare';
 import { bestPairs } from '../../figures/bestPairs';
 import { compare, ZERO } from '../../figures/fraction';
-import type { MarkingContext, PartMark } from '../../marking/mark';
-import { blankPart, partOf } from '../marks';
-import { decide, type Match } from '../phrase/decide';
-import { AnswerTexts, readyKey, type ReadyVariant } from '../phrase/key';
-import { judgeText } from '../phrase/mark';
-import type { TextKey } from '../phrase/schema';
+import type { MarkingContext, PartMark } from '../../marks/mark';
+import { blankPart, partOf } from '../shared/makeMark';
+import { decide, type Match } from '../shared/textKey/decide';
+import { judgeText } from '../shared/textKey/judge';
+import { AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
+import type { TextKey } from '../shared/textKey/schema';
 import type { GapsAnswer, GapsQuestion } from './schema';
-import { typedIn } from './typed';
+import { typedIn } from './schema';
 
 /** All variants of all ideas as one key, made once for each question. */
 const keys = new WeakMap<GapsQuestion, TextKey>();

@@ -1,9 +1,9 @@
-import { z } from '../../zod';
 import { numberKey } from '../../answers/number/schema';
 import { TextSettings } from '../../answers/text/settings';
-import { Feedback } from '../../quiz/feedback';
-import { Credit, Id, Weight, questionBase } from '../base';
-import { Unmatched, Variant } from '../phrase/schema';
+import { Feedback } from '../../content/feedback';
+import { Credit, Id, Weight, questionBase } from '../../content/questionBase';
+import { z } from '../../zod';
+import { Unmatched, Variant } from '../shared/textKey/schema';
 
 const base = { id: Id, weight: Weight };
 
@@ -80,3 +80,7 @@ export const GapsFace = z.strictObject({
   bank: z.array(z.strictObject({ id: Id, text: z.string(), times: z.number().int() })),
 });
 export type GapsFace = z.infer<typeof GapsFace>;
+
+/** What stands in a gap; empty where nothing does. */
+export const typedIn = (answer: GapsAnswer | null, id: string): string =>
+  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';

@@ -1,4 +1,4 @@
-import { oneOf, type Random } from '../../madeUp/random';
+import { oneOf, type Random } from '../../figures/random';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
 /** Every pair right; or each of them somewhere else as often as not. */

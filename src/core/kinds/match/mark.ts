@@ -3,17 +3,17 @@ import {
   divide,
   fraction,
   multiply,
+  ONE,
   smaller,
   subtract,
-  ONE,
   ZERO,
   type Fraction,
 } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark } from '../../marking/mark';
-import { change, note, type TraceLine } from '../../marking/trace';
-import { blankPart, boundLines, markOf, partOf } from '../marks';
-import { pairLines } from '../pairLines';
-import { optionName } from '../pickOne/name';
+import { BLANK, WAITS, type Mark } from '../../marks/mark';
+import { change, note, type TraceLine } from '../../marks/trace';
+import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
+import { optionName } from '../shared/optionName';
+import { pairLines } from '../shared/pairLines';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
 /** How many left items have a partner, and how many were paired rightly and wrongly. */

@@ -1,67 +1,13 @@
-import { keyNumber } from '../../answers/number/compare';
-import { readNumber } from '../../answers/number/read';
-import { numberText } from '../../answers/number/text';
-import { inKeyUnit } from '../../answers/number/unit';
-import { numberKeyWords } from '../../answers/number/words';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
-import { compareExact } from '../../figures/exact';
-import { ONE } from '../../figures/fraction';
-import type { MarkingContext } from '../../marking/mark';
-import { shownText } from '../../quiz/shownText';
-import { asRead, keyed, notKeyed, type Accepted, type Keyed, type Kind, type Problem } from '../kind';
+import { defineKind, asRead } from '../kind';
+import { accept, RULES } from './accept';
+import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { NumberAnswer, NumberFace, NumberQuestion } from './schema';
-import { makeUp } from './makeUp';
+import { lines, describe, problems, shownRight } from './words';
 
-const RULES = {
-  bands: [{ kind: 'exact' as const, credit: ONE }],
-  form: { kind: 'any' as const },
-  unit: { kind: 'none' as const },
-  bareFraction: true,
-  unmatched: 'wrong' as const,
-};
-
-function problems(question: NumberQuestion): Problem[] {
-  return hasKey(question) ? [] : [{ code: 'noKey', text: 'no key' }];
-}
-
-/**
- * The number becomes an expected value of its own, in the unit of the key and with a decimal point, as keys are
- * written; one of the same value gives way to it. The value of the key itself is changed in the key.
- */
-function accept(
-  question: NumberQuestion,
-  answer: NumberAnswer,
-  as: Accepted,
-  newId: () => string,
-  { decimalSign }: MarkingContext,
-): Keyed<NumberQuestion> {
-  const read = readNumber(answer.text, decimalSign);
-  if (!read) return notKeyed('This cannot be read as a number');
-  const [here] = inKeyUnit(read, question);
-  if (!here || here.what === 'unknown') return notKeyed(`“${read.unit}” is not a unit of this question`);
-  const text = numberText(here.value);
-  const key = keyNumber(question.key);
-  if (key && compareExact(key.value, here.value) === 0)
-    return notKeyed(`It equals the key, ${question.key}: change the key in Write`);
-  const isSame = (value: string) => {
-    const other = keyNumber(value);
-    return other !== null && compareExact(other.value, here.value) === 0;
-  };
-  const exactly = keyNumber(text);
-  if (!exactly || compareExact(exactly.value, here.value) !== 0)
-    return notKeyed('A number with so many digits cannot be keyed');
-  const others = question.expected.filter((one) => !isSame(one.value));
-  const bands = [RULES.bands[0] as (typeof RULES.bands)[number]];
-  const added = { id: newId(), value: text, credit: as.credit, feedback: as.feedback, bands };
-  return keyed({ ...question, expected: [...others, added] });
-}
-
-const describe = (question: NumberQuestion): string[] =>
-  hasKey(question) ? numberKeyWords(question) : ['No number is right yet: every answer waits.'];
-
-export const number: Kind<NumberQuestion, NumberAnswer, NumberFace> = {
+export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   name: 'number',
   title: 'Number',
   question: NumberQuestion,
@@ -75,16 +21,14 @@ export const number: Kind<NumberQuestion, NumberAnswer, NumberFace> = {
   problems,
   bestCredit,
   lowestCredit,
-  choicesShown: () => null,
   describe,
   mark,
   explain,
   answerKey: (answer) => answer.text,
-  answerText: (_, answer) => shownText(answer.text),
   readAnswer: (_, text) =>
     asRead(isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'number', text: text.slice(0, 1000) }),
   accept,
-  rightAnswers: (question) => (question.key === '' ? [] : [question.key]),
+  shownRight,
   makeUp,
-  faceOf: () => ({ kind: 'number' }),
-};
+  lines,
+});

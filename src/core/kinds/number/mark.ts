@@ -1,12 +1,12 @@
-import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../../answers/number/mark';
+import { numberText } from '../../answers/number/text';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
-import { numberText } from '../../answers/number/text';
 import { multiply, ZERO } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marking/mark';
-import { change, note, type TraceLine } from '../../marking/trace';
-import { boundLines, markOf } from '../marks';
-import { unmatchedWaits } from '../phrase/mark';
+import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marks/mark';
+import { change, note, type TraceLine } from '../../marks/trace';
+import { boundLines, markOf } from '../shared/makeMark';
+import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
+import { unmatchedWaits } from '../shared/textKey/judge';
 import type { NumberAnswer, NumberQuestion } from './schema';
 
 export const hasKey = hasNumberKey;

@@ -1,7 +1,7 @@
-import { z } from '../../zod';
 import { numberKey } from '../../answers/number/schema';
-import { Unmatched } from '../phrase/schema';
-import { questionBase } from '../base';
+import { questionBase } from '../../content/questionBase';
+import { z } from '../../zod';
+import { Unmatched } from '../shared/textKey/schema';
 
 /** Number: a typed number, judged by its exact value, its form and its unit. */
 export const NumberQuestion = z.strictObject({

@@ -1,4 +1,4 @@
-import { below, type Random } from '../../madeUp/random';
+import { below, type Random } from '../../figures/random';
 import type { OrderAnswer, OrderQuestion } from './schema';
 
 /** The right order; or one or two items moved elsewhere. */

@@ -1,6 +1,6 @@
+import { Picture } from '../../content/picture';
+import { Id, Share, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Picture } from '../../quiz/picture';
-import { Id, Share, questionBase } from '../base';
 
 const Item = z.strictObject({ id: Id, text: z.string().max(2000), picture: Picture.nullable() });
 

@@ -1,12 +1,13 @@
 import { formErrors } from '../../answers/text/match';
 import { isBlankText } from '../../answers/text/prepare';
 import { unify } from '../../answers/text/unify';
+import { isSilent } from '../../content/silence';
 import { equal } from '../../figures/fraction';
-import type { MarkingContext } from '../../marking/mark';
-import { isSilent } from '../../quiz/silence';
+import type { MarkingContext } from '../../marks/mark';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
-import { AnswerTexts, readyKey } from './key';
-import type { PhraseAnswer, PhraseQuestion, Variant } from './schema';
+import { AnswerTexts, readyKey } from '../shared/textKey/ready';
+import type { Variant } from '../shared/textKey/schema';
+import type { PhraseAnswer, PhraseQuestion } from './schema';
 
 const LONGEST_FORM = 500;
 

@@ -3,12 +3,13 @@ import { typingErrors } from '../../answers/text/distance';
 import { formErrors } from '../../answers/text/match';
 import { comparedText, prepared } from '../../answers/text/prepare';
 import { errorsAllowed, type TextSettings } from '../../answers/text/settings';
-import type { MarkingContext } from '../../marking/mark';
-import { change, note, type TraceLine } from '../../marking/trace';
-import { boundLines } from '../marks';
-import { decide, type Match } from './decide';
-import { AnswerTexts, readyKey, type ReadyVariant } from './key';
-import { hasKey, mark } from './mark';
+import type { MarkingContext } from '../../marks/mark';
+import { change, note, type TraceLine } from '../../marks/trace';
+import { boundLines } from '../shared/makeMark';
+import { decide, type Match } from '../shared/textKey/decide';
+import { hasTextKey } from '../shared/textKey/judge';
+import { AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
+import { mark } from './mark';
 import type { PhraseAnswer, PhraseQuestion } from './schema';
 
 type Ignorable =
@@ -119,7 +120,7 @@ export function explain(
     text: answer.text,
     compared: comparedText(answer.text, question.settings, context.language),
   });
-  if (!hasKey(question)) return [given, note('rule', 'noKey')];
+  if (!hasTextKey(question)) return [given, note('rule', 'noKey')];
   const key = readyKey(question, context.language);
   const texts = new AnswerTexts(answer.text, context.language);
   const match = decide(key, texts);

@@ -1,15 +1,14 @@
-import { unify } from '../../answers/text/unify';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
-import { asRead, type Kind } from '../kind';
+import { unify } from '../../answers/text/unify';
+import { defineKind, asRead } from '../kind';
 import { accept } from './accept';
-import { describe, problems, rightAnswers } from './describe';
 import { explain } from './explain';
+import { makeUp } from './makeUp';
 import { bestCredit, hasWay, lowestCredit, mark } from './mark';
 import { PhraseAnswer, PhraseFace, PhraseQuestion } from './schema';
-import { shownText } from '../../quiz/shownText';
-import { makeUp } from './makeUp';
+import { lines, describe, problems, shownRight } from './words';
 
-export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
+export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   name: 'phrase',
   title: 'Word or phrase',
   question: PhraseQuestion,
@@ -26,17 +25,16 @@ export const phrase: Kind<PhraseQuestion, PhraseAnswer, PhraseFace> = {
   problems,
   bestCredit,
   lowestCredit,
-  choicesShown: () => null,
   describe,
   mark,
   readsOthers: true,
+  isReadByOthers: true,
   explain,
   answerKey: (answer) => answer.text,
-  answerText: (_, answer) => shownText(answer.text),
   readAnswer: (_, text) =>
     asRead(unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
   accept,
-  rightAnswers,
+  shownRight,
   makeUp,
-  faceOf: () => ({ kind: 'phrase' }),
-};
+  lines,
+});

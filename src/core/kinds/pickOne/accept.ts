@@ -1,4 +1,4 @@
-import { isSilent } from '../../quiz/silence';
+import { isSilent } from '../../content/silence';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 

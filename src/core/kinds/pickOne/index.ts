@@ -1,13 +1,14 @@
+import { shown, shownRight } from './shown';
+import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
-import { SILENCE } from '../../quiz/silence';
-import type { Kind } from '../kind';
+import { defineKind } from '../kind';
+import { optionName } from '../shared/optionName';
 import { accept } from './accept';
-import { answerText, describe, problems, rightAnswers } from './describe';
-import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
-import { readAnswer } from './read';
-import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
+import { answerText, readAnswer } from './cells';
 import { makeUp } from './makeUp';
-import { optionName } from './name';
+import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
+import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
+import { lines, describe, problems } from './words';
 
 const emptyOption = (id: string) => ({
   id,
@@ -23,7 +24,7 @@ const create = (newId: () => string) => ({
   options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
 });
 
-export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
+export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   name: 'pickOne',
   title: 'Pick one',
   question: PickOneQuestion,
@@ -46,8 +47,9 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
   answerKey: (answer) => (answer.kind === 'pickOne' ? `=${answer.option}` : `"${answer.text}`),
   answerText,
   readAnswer,
+  shown,
+  shownRight,
   accept,
-  rightAnswers,
   makeUp,
   faceOf: (question) => ({
     kind: 'pickOne',
@@ -55,4 +57,5 @@ export const pickOne: Kind<PickOneQuestion, PickOneAnswer, PickOneFace> = {
       .filter((option) => !option.gone && optionName(option) !== '')
       .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
-};
+  lines,
+});

@@ -1,4 +1,4 @@
-import { oneOf, type Random } from '../../madeUp/random';
+import { oneOf, type Random } from '../../figures/random';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 /** A right option; or a wrong one, the first of them more often: one misconception is the popular one. */

@@ -1,9 +1,10 @@
-import { optionName } from './name';
 import { smaller, ZERO, type Fraction } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark } from '../../marking/mark';
-import { note, type TraceLine } from '../../marking/trace';
-import { boundLines, markOf } from '../marks';
-import type { Option, PickOneAnswer, PickOneQuestion } from './schema';
+import { BLANK, WAITS, type Mark } from '../../marks/mark';
+import { note, type TraceLine } from '../../marks/trace';
+import { boundLines, markOf } from '../shared/makeMark';
+import type { Option } from '../shared/option';
+import { optionName } from '../shared/optionName';
+import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 export const hasKey = (question: PickOneQuestion): boolean =>
   question.options.some((option) => option.credit.n > 0);

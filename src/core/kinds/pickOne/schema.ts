@@ -1,19 +1,7 @@
+import { Picture } from '../../content/picture';
+import { Id, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Feedback } from '../../quiz/feedback';
-import { Picture } from '../../quiz/picture';
-import { Credit, Id, questionBase } from '../base';
-
-const Option = z.strictObject({
-  id: Id,
-  text: z.string().max(2000),
-  picture: Picture.nullable(),
-  /** Share of the points for choosing it. */
-  credit: Credit,
-  feedback: Feedback,
-  /** Taken off the question after students had seen it: kept so that old answers still read. */
-  gone: z.boolean(),
-});
-export type Option = z.infer<typeof Option>;
+import { Option } from '../shared/option';
 
 /** Pick one: exactly one option is chosen. */
 export const PickOneQuestion = z.strictObject({

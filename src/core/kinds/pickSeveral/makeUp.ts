@@ -1,4 +1,4 @@
-import { type Random } from '../../madeUp/random';
+import { type Random } from '../../figures/random';
 import { isRight } from './mark';
 import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
 

@@ -1,10 +1,13 @@
-import { larger, ONE, smaller, ZERO, type Fraction } from '../../figures/fraction';
-import { BLANK, WAITS, type Mark } from '../../marking/mark';
-import { change, note, type TraceLine } from '../../marking/trace';
-import { boundLines, markOf, partOf } from '../marks';
-import { optionName } from '../pickOne/name';
-import { pickCredit, sumOfWeights, type Picks } from './model';
-import type { PickSeveralAnswer, PickSeveralQuestion, SeveralOption } from './schema';
+import { ONE, ZERO } from '../../figures/fraction';
+import { optionName } from '../shared/optionName';
+import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
+import { type SeveralOption } from './schema';
+
+import { larger, smaller, type Fraction } from '../../figures/fraction';
+import { BLANK, WAITS, type Mark } from '../../marks/mark';
+import { change, note, type TraceLine } from '../../marks/trace';
+import { boundLines, markOf, partOf } from '../shared/makeMark';
+import { pickCredit, sumOfWeights, type Picks } from '../shared/pickModel';
 
 const weighted = ({ model }: PickSeveralQuestion): boolean => model === 'ownWeights';
 
@@ -86,3 +89,6 @@ export function lowestCredit(question: PickSeveralQuestion): Fraction {
   };
   return larger({ n: -1, d: 1 }, smaller(ZERO, pickCredit(picks, question.model, question.lambda)));
 }
+
+export const openOptions = (question: PickSeveralQuestion) =>
+  question.options.filter((option) => !option.gone);

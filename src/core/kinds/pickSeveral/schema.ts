@@ -1,15 +1,8 @@
+import { Feedback } from '../../content/feedback';
+import { Picture } from '../../content/picture';
+import { Credit, Id, Lambda, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Feedback } from '../../quiz/feedback';
-import { Picture } from '../../quiz/picture';
-import { Credit, Id, Lambda, questionBase } from '../base';
-
-export const PickModel = z.enum([
-  'allOrNothing',
-  'shareOfRight',
-  'rightMinusWrong',
-  'everyOption',
-  'ownWeights',
-]);
+import { PickModel } from '../shared/pickModel';
 
 /** An option among several: right or not, and its weight where options have weights of their own. */
 export const SeveralOption = z.strictObject({

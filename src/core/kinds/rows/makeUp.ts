@@ -1,5 +1,5 @@
-import { oneOf, type Random } from '../../madeUp/random';
-import { isRight } from './right';
+import { oneOf, type Random } from '../../figures/random';
+import { isRight } from './mark';
 import type { RowsAnswer, RowsQuestion } from './schema';
 
 /** Every row right; or each of them wrong as often as not. */

@@ -1,5 +1,5 @@
 import { add, clamp, divide, fraction, ONE, roundTo, ZERO, type Fraction } from '../../figures/fraction';
-import { below, shuffled, type Random } from '../../madeUp/random';
+import { below, shuffled, type Random } from '../../figures/random';
 import type { Point, Shape, SpotAnswer, SpotQuestion } from './schema';
 
 const half = (value: Fraction): Fraction => divide(value, { n: 2, d: 1 });

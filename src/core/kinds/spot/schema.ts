@@ -1,8 +1,8 @@
-import { z } from '../../zod';
+import { Feedback } from '../../content/feedback';
+import { Picture } from '../../content/picture';
+import { Id, Lambda, Share, questionBase } from '../../content/questionBase';
 import { FractionData } from '../../figures/schema';
-import { Feedback } from '../../quiz/feedback';
-import { Picture } from '../../quiz/picture';
-import { Id, Lambda, Share, questionBase } from '../base';
+import { z } from '../../zod';
 
 /** A share of the picture's width or height, 0 … 1. */
 const Part = FractionData.refine((value) => value.n >= 0 && value.n <= value.d, 'A place within the picture');

@@ -1,6 +1,6 @@
+import { Feedback } from '../../content/feedback';
+import { Credit, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Feedback } from '../../quiz/feedback';
-import { Credit, questionBase } from '../base';
 
 const Side = z.strictObject({ credit: Credit, feedback: Feedback });
 

@@ -1,5 +1,5 @@
+import { Id, Points, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Id, Points, questionBase } from '../base';
 
 /** One level of a criterion, and the points it is worth within the rubric. */
 const Level = z.strictObject({ id: Id, text: z.string().max(2000), points: Points });

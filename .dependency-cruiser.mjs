@@ -1,0 +1,103 @@
+/**
+ * The structure of the code, checked by `npm test`: what may import what. Floors are listed from the ground up; each
+ * may reach only what stands before it. See docs/architecture.md.
+ */
+
+/** The floors of the application. Workers and the server stand beside each other. */
+const HOUSE = [
+  ['core'],
+  ['files'],
+  ['store'],
+  ['workers', 'server'],
+  ['ui'],
+  ['kinds'],
+  ['desks'],
+  ['pages'],
+];
+
+/** The floors inside the core. What is shown to students and what is checked stand beside each other. */
+const CORE = [
+  ['figures'],
+  ['content'],
+  ['answers'],
+  ['marks'],
+  ['kinds'],
+  ['quiz'],
+  ['scoring'],
+  ['reveal', 'checking'],
+  ['formats', 'madeUp'],
+];
+
+const DESKS = ['shelf', 'roster', 'write', 'plan', 'tray', 'check', 'handback', 'print', 'sit'];
+
+const inside = (root, folders) => `^${root}/(${folders.join('|')})/`;
+
+/** One rule for each folder of a floor: nothing above it, and nothing beside it. */
+const climbing = (root, floors, name) =>
+  floors.flatMap((floor, at) =>
+    floor.map((folder) => {
+      const closed = [...floor.filter((other) => other !== folder), ...floors.slice(at + 1).flat()];
+      return {
+        name: `${name}-${folder}`,
+        comment: `${folder} reaches only ${floors.slice(0, at).flat().join(', ') || 'itself'}.`,
+        severity: 'error',
+        from: { path: inside(root, [folder]) },
+        to: closed.length > 0 ? { path: inside(root, closed) } : { path: '^nothing$' },
+      };
+    }),
+  );
+
+export default {
+  forbidden: [
+    {
+      name: 'no-circle',
+      comment: 'Files that import each other in a circle cannot be understood one at a time.',
+      severity: 'error',
+      from: {},
+      to: { circular: true },
+    },
+    ...climbing('src', HOUSE, 'house'),
+    ...climbing('src/core', CORE, 'core'),
+    {
+      name: 'core-is-pure',
+      comment: 'The core has no interface, no storage, no network and no machine.',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: 'node_modules/(react|react-dom|dexie[^/]*|astro|comlink)/' },
+    },
+    {
+      name: 'core-needs-no-machine',
+      comment: 'The core runs in every browser: nothing of Node.',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'desks-apart',
+      comment: 'A desk never imports another desk; the workspace alone joins them.',
+      severity: 'error',
+      from: { path: `^src/desks/(${DESKS.join('|')})/` },
+      to: { path: '^src/desks/', pathNot: '^src/desks/$1/' },
+    },
+    {
+      name: 'students-border',
+      comment: 'The student’s page holds no store, keys or marking.',
+      severity: 'error',
+      from: { path: '^src/(desks/sit|kinds/[^/]+/(Sit|Shown))[/.]' },
+      to: {
+        path: '^src/(store|core/(answers|marks|kinds|scoring))/',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    exclude: { path: '\\.d\\.ts$' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

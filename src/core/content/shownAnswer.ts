@@ -1,0 +1,25 @@
+import { z } from '../zod';
+import { Picture } from './picture';
+
+/** Something that has a name: its text, or what its picture shows. */
+export const ShownThing = z.strictObject({ text: z.string(), picture: Picture.nullable() });
+export type ShownThing = z.infer<typeof ShownThing>;
+
+/**
+ * An answer as people are shown it, in one of few forms that all kinds share: never the text of a file's cell. It says
+ * nothing of what is right.
+ */
+export const ShownAnswer = z.discriminatedUnion('form', [
+  /** What was typed. */
+  z.strictObject({ form: z.literal('text'), text: z.string() }),
+  /** What was picked. */
+  z.strictObject({ form: z.literal('things'), things: z.array(ShownThing) }),
+  /** One thing put to another; null where it was left open. */
+  z.strictObject({
+    form: z.literal('pairs'),
+    pairs: z.array(z.strictObject({ left: ShownThing, right: z.array(ShownThing) })),
+  }),
+  /** Things in an order, null for an empty place. */
+  z.strictObject({ form: z.literal('sequence'), things: z.array(ShownThing.nullable()) }),
+]);
+export type ShownAnswer = z.infer<typeof ShownAnswer>;

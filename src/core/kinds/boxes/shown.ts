@@ -1,0 +1,24 @@
+import type { ShownAnswer } from '../../content/shownAnswer';
+import { thing, words } from '../shared/shownThings';
+import { belonging, boxName, boxOf } from './mark';
+import type { BoxesAnswer, BoxesQuestion } from './schema';
+
+/** Each item with the box it was put into. */
+export const shown = (question: BoxesQuestion, answer: BoxesAnswer): ShownAnswer => ({
+  form: 'pairs',
+  pairs: question.items.map((item) => ({
+    left: thing(item),
+    right: words(boxName(question, boxOf(question, answer, item))),
+  })),
+});
+
+/** Each item that belongs somewhere, with every box that is right for it. */
+export const shownRight = (question: BoxesQuestion): ShownAnswer[] => [
+  {
+    form: 'pairs',
+    pairs: belonging(question).map((item) => ({
+      left: thing(item),
+      right: item.boxes.flatMap((box) => words(boxName(question, box))),
+    })),
+  },
+];

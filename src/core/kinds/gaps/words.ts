@@ -1,0 +1,45 @@
+import { toPercentText } from '../../figures/fraction';
+import { type Problem } from '../kind';
+import { rightIn } from './cells';
+import { hasGapKey } from './mark';
+import type { GapsQuestion } from './schema';
+import { share, text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
+
+export function problems(question: GapsQuestion): Problem[] {
+  const found: Problem[] = [];
+  if (question.gaps.length === 0 || !question.gaps.every((gap) => hasGapKey(question, gap)))
+    found.push({ code: 'noKey', text: 'a gap has no key' });
+  if (question.gaps.length > 0 && question.gaps.every(({ weight }) => weight.n === 0))
+    found.push({ code: 'noWeight', text: 'all weights are 0' });
+  const pool = question.gaps.filter(({ type }) => type === 'pool').map(({ weight }) => weight);
+  if (pool.some((weight) => weight.n * (pool[0]?.d ?? 1) !== (pool[0]?.n ?? 0) * weight.d))
+    found.push({ code: 'noWeight', text: 'gaps that share ideas must weigh the same' });
+  return found;
+}
+
+export function describe(question: GapsQuestion): string[] {
+  const gaps = question.gaps.map(
+    (gap, index) => `Gap ${index + 1}: ${rightIn(question, gap) || 'no key yet'}.`,
+  );
+  const weighs = question.gaps.some(({ weight }) => weight.n !== weight.d)
+    ? [`Weights: ${question.gaps.map(({ weight }) => toPercentText(weight)).join(', ')} %.`]
+    : [];
+  return [
+    ...gaps,
+    ...weighs,
+    question.model === 'weightedSum'
+      ? 'Each gap earns its share.'
+      : 'All gaps right earn everything, anything else nothing.',
+  ];
+}
+
+/** The words of the lines that only this kind writes. */
+export const lines: LineWords = {
+  gapOpen: (v) => `Gap ${text(v['gap'])}: nothing given`,
+  gapWaits: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} waits for you`,
+  gapCounted: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} is already counted`,
+  gapCredit: (v, line) =>
+    `Gap ${text(v['gap'])}: ${quoted(v['text'])} earns ${share(line.after)}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}`,
+  'gaps.weightedSum': (v, line) => `${text(v['parts'])} gaps by their weights: ${share(line.after)}`,
+  'gaps.allOrNothing': (_, line) => `All gaps or nothing: ${share(line.after)}`,
+};

@@ -1,0 +1,28 @@
+import type { ShownAnswer } from '../../content/shownAnswer';
+import { thing } from '../shared/shownThings';
+import type { MatchAnswer, MatchQuestion } from './schema';
+
+type Item = MatchQuestion['items'][number];
+
+const put = (question: MatchQuestion, item: Item, to: string | null | undefined) => ({
+  left: thing(item),
+  right: question.partners.filter(({ id }) => id === to).map(thing),
+});
+
+/** Each item with what it was matched to. */
+export const shown = (question: MatchQuestion, { pairs }: MatchAnswer): ShownAnswer => ({
+  form: 'pairs',
+  pairs: question.items.map((item) =>
+    put(question, item, Object.hasOwn(pairs, item.id) ? pairs[item.id] : null),
+  ),
+});
+
+/** Each item that has a partner, with it. */
+export const shownRight = (question: MatchQuestion): ShownAnswer[] => [
+  {
+    form: 'pairs',
+    pairs: question.items
+      .filter(({ partner }) => partner !== null)
+      .map((item) => put(question, item, item.partner)),
+  },
+];

@@ -1,0 +1,19 @@
+import { shownText } from '../../content/shownText';
+import type { ShownAnswer } from '../../content/shownAnswer';
+import { thing } from '../shared/shownThings';
+import type { PickOneAnswer, PickOneQuestion } from './schema';
+
+/** The option that was picked, or the words that a file has instead. */
+export function shown(question: PickOneQuestion, answer: PickOneAnswer): ShownAnswer {
+  if (answer.kind === 'pickOneOther') return { form: 'text', text: shownText(answer.text) };
+  const option = question.options.find(({ id }) => id === answer.option);
+  return option
+    ? { form: 'things', things: [thing(option)] }
+    : { form: 'text', text: 'an option that is no longer there' };
+}
+
+/** Each option that earns everything. */
+export const shownRight = (question: PickOneQuestion): ShownAnswer[] =>
+  question.options
+    .filter(({ gone, credit }) => !gone && credit.n === credit.d)
+    .map((option) => ({ form: 'things', things: [thing(option)] }));

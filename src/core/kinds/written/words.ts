@@ -1,0 +1,24 @@
+import { toDecimalText } from '../../figures/fraction';
+import { type Problem } from '../kind';
+import type { WrittenQuestion } from './schema';
+import { share, points, text, quoted, type LineWords } from '../../marks/lineWords';
+
+export function describe({ rubric }: WrittenQuestion): string[] {
+  if (!rubric) return ['You mark it by a number of points.'];
+  return rubric.map(
+    ({ text, levels }) =>
+      `${text}: ${levels.map((level) => `${level.text} ${toDecimalText(level.points)}`).join(', ')}.`,
+  );
+}
+
+export const problems = ({ rubric }: WrittenQuestion): Problem[] =>
+  rubric?.every(({ levels }) => levels.every(({ points }) => points.n === 0))
+    ? [{ code: 'noKey', text: 'no level of the rubric is worth anything' }]
+    : [];
+
+/** The words of the lines that only this kind writes. */
+export const lines: LineWords = {
+  writtenWaits: () => 'A written answer: it waits for you',
+  level: (v) => `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${points(v['points'])}`,
+  rubric: (v) => `The rubric gives ${share(v['credit'])}`,
+};

@@ -1,0 +1,23 @@
+import { explainAnswer, type Answer, type Question } from '../kinds';
+import type { Override } from '../quiz/override';
+import { pointsOf } from '../quiz/points';
+import type { Paper } from '../quiz/quiz';
+import { contextOf, markAnswer } from './markAttempt';
+import { rulesOf, traceQuestion } from './scoreQuestion';
+import type { TraceLine } from '../marks/trace';
+
+/** Every step by which one answer came to its points; the last line holds the points. */
+export function traceAnswer(
+  question: Question,
+  answer: Answer | null,
+  paper: Paper,
+  override: Override | null = null,
+  hints: readonly string[] = [],
+): TraceLine[] {
+  const context = contextOf(paper);
+  const mark = markAnswer(question, answer, context);
+  return [
+    ...explainAnswer(question, answer, context),
+    ...traceQuestion(mark, rulesOf(question, pointsOf(question, paper.content), hints), override),
+  ];
+}
