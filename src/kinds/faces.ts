@@ -1,25 +1,35 @@
 import type { ReactNode } from 'react';
-import type { Answer, Question } from '@/core/kinds';
+import type { Answer, Face, Question } from '@/core/kinds';
+import type { MarkingContext } from '@/core/marks/mark';
 
-/** How a kind of question is written. */
-export interface WriteFaces<Q extends Question> {
+/** How a kind of question is answered: what is shown, what is given so far, and where a change goes. */
+export interface SitProps {
+  readonly face: Face;
+  readonly answer: Answer | null;
+  readonly labelledBy: string;
+  readonly onAnswer: (answer: Answer | null) => void;
+}
+
+interface Editing<Q extends Question> {
+  readonly question: Q;
+  readonly onChange: (question: Q) => void;
+  /** The quiz's language and decimal sign. */
+  readonly context: MarkingContext;
+}
+
+/** How a teacher meets a kind of question. What a student answers with stands apart, in the kind's `Sit.tsx`. */
+export interface Faces<Q extends Question> {
   /** The answers being keyed, in place. */
-  readonly Key: (props: {
-    readonly question: Q;
-    readonly onChange: (question: Q) => void;
-    /** Students have seen the question: what is deleted is kept for their answers. */
-    readonly seen: boolean;
-    /** Language tag of the answers. */
-    readonly language: string;
-  }) => ReactNode;
+  readonly Write: (
+    props: Editing<Q> & {
+      /** Students have seen the question: what is deleted is kept for their answers. */
+      readonly seen: boolean;
+    },
+  ) => ReactNode;
   /** The question as students read it, with its key marked. */
-  readonly Folded: (props: { readonly question: Q }) => ReactNode;
+  readonly Folded: (props: { readonly question: Q; readonly context: MarkingContext }) => ReactNode;
   /** The rules that the kind adds to the sentence under the question. */
-  readonly Rules: (props: {
-    readonly question: Q;
-    readonly onChange: (question: Q) => void;
-    readonly language: string;
-  }) => ReactNode;
+  readonly Rules: (props: Editing<Q>) => ReactNode;
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;
@@ -27,4 +37,11 @@ export interface WriteFaces<Q extends Question> {
     readonly onChange: (answer: Answer | null) => void;
     readonly onKeep: () => void;
   }) => ReactNode;
+  /** True where a trial answer is typed, and Enter keeps it. */
+  readonly typed: boolean;
 }
+
+/** A kind's faces, with the defaults for what it has none of. */
+export const defineFaces = <Q extends Question>(
+  faces: Omit<Faces<Q>, 'Rules' | 'typed'> & Partial<Faces<Q>>,
+): Faces<Q> => ({ Rules: () => null, typed: false, ...faces });

@@ -1,19 +1,14 @@
 import { lazy, type ComponentType } from 'react';
-import type { Answer, Face, KindOnScreen } from '@/core/kinds';
+import type { Face } from '@/core/kinds';
+import type { SitProps } from './faces';
 
-/** How a kind of question is answered: what is shown, what is given so far, and where a change goes. */
-export interface SitProps {
-  readonly face: Face;
-  readonly answer: Answer | null;
-  readonly labelledBy: string;
-  readonly onAnswer: (answer: Answer | null) => void;
+/** The faces on the student’s page: each kind’s `Sit.tsx`, loaded when it is needed. They know nothing of keys. */
+const FILES = import.meta.glob<{ readonly default: ComponentType<SitProps> }>('./*/Sit.tsx');
+const FACES = new Map(Object.entries(FILES).map(([path, load]) => [path.split('/')[1], lazy(load)] as const));
+
+/** How a kind is answered on screen. Throws for one that cannot be: quizzes hold none. */
+export function sitFace(kind: Face['kind']): ComponentType<SitProps> {
+  const face = FACES.get(kind);
+  if (!face) throw new Error(`Questions of the kind ${kind} cannot be answered on screen`);
+  return face;
 }
-
-/** The faces of every kind on the student's page, loaded when used. */
-const FACES: Readonly<Record<KindOnScreen, ComponentType<SitProps>>> = {
-  pickOne: lazy(() => import('./pickOne/Sit')),
-  phrase: lazy(() => import('./phrase/Sit')),
-};
-
-/** How a kind is answered on screen. Quizzes hold only kinds that can be. */
-export const sitFace = (kind: Face['kind']): ComponentType<SitProps> => FACES[kind as KindOnScreen];

@@ -1,10 +1,25 @@
-import type { KindName, KindOnScreen, Question } from '@/core/kinds';
-import type { WriteFaces } from './faces';
-import { phraseFaces } from './phrase/Write';
-import { pickOneFaces } from './pickOne/Write';
+import { use } from 'react';
+import type { KindName, Question } from '@/core/kinds';
+import type { Faces } from './faces';
 
-const FACES: Readonly<Record<KindOnScreen, unknown>> = { pickOne: pickOneFaces, phrase: phraseFaces };
+/** The teacher’s faces: each kind’s `index.ts`, loaded when a quiz first has a question of it. */
+const FILES = import.meta.glob<{ readonly default: unknown }>('./*/index.ts');
+const loading = new Map<KindName, Promise<Faces<Question>>>();
 
-/** How a question of this kind is written: the one place where the list is opened. */
-export const writeFaces = (kind: KindName): WriteFaces<Question> =>
-  FACES[kind as KindOnScreen] as WriteFaces<Question>;
+/** Loads the faces of a kind; once for all who ask. Fails where the kind has none. */
+export function loadFaces(kind: KindName): Promise<Faces<Question>> {
+  const load = async (): Promise<Faces<Question>> => {
+    const file = await FILES[`./${kind}/index.ts`]?.();
+    if (!file) throw new Error(`Questions of the kind ${kind} cannot be written on screen`);
+    // The one place where the union of kinds is opened.
+    return file.default as Faces<Question>;
+  };
+  const known = loading.get(kind) ?? load();
+  loading.set(kind, known);
+  // What could not be loaded is asked for again.
+  known.catch(() => loading.delete(kind));
+  return known;
+}
+
+/** How a question of this kind is written; waits, in the nearest Suspense, until that is loaded. */
+export const useFaces = (kind: KindName): Faces<Question> => use(loadFaces(kind));

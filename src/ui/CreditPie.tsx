@@ -1,6 +1,6 @@
 import type { CSSProperties } from 'react';
 import type { Fraction } from '@/core/figures/fraction';
-import type { Verdict } from '@/core/marking/mark';
+import type { Verdict } from '@/core/marks/mark';
 import { percent } from './figures';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { Link2, Pencil, X } from 'lucide-react';
 import { useEffect, useId, useRef, useState } from 'react';
-import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
-import type { Feedback, RemedialLink } from '@/core/quiz/feedback';
+import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
+import type { Feedback, RemedialLink } from '@/core/content/feedback';
 import { notify } from './notices';
 
 interface Props {

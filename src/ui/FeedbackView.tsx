@@ -1,5 +1,5 @@
-import { isSafeAddress, LINK_KINDS } from '@/core/quiz/silence';
-import type { Feedback } from '@/core/quiz/feedback';
+import { isSafeAddress, LINK_KINDS } from '@/core/content/links';
+import type { Feedback } from '@/core/content/feedback';
 
 /** Feedback as its reader sees it: the words and where to go next. */
 export function FeedbackView({ feedback }: { readonly feedback: Feedback }) {

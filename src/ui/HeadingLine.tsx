@@ -1,5 +1,5 @@
 import { everyRow, withHeading, type Table } from '@/core/formats/table';
-import { lineText } from '@/core/quiz/shownText';
+import { lineText } from '@/core/content/shownText';
 
 interface Props {
   readonly table: Table;

@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useState } from 'react';
-import type { Picture as PictureData } from '@/core/quiz/picture';
+import type { Picture as PictureData } from '@/core/content/picture';
 
 /** Where pictures come from: the teacher's store, or the student's port. */
 export type PictureLoader = (hash: string) => Promise<Blob | null>;

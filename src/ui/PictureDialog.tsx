@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { PICTURE_SHARES, type Picture as PictureData } from '@/core/quiz/picture';
+import { PICTURE_SHARES, type Picture as PictureData } from '@/core/content/picture';
 import { Dialog } from './Dialog';
 import { FileDrop } from './FileDrop';
 import { run } from './press';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Picture } from './Picture';
-import type { Block, RichText as Tree, TextRun } from '@/core/quiz/richText';
+import type { Block, RichText as Tree, TextRun } from '@/core/content/richText';
 
 const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
 

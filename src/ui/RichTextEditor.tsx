@@ -6,8 +6,8 @@ import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/r
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Image, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { same } from '@/core/quiz/same';
-import type { RichText } from '@/core/quiz/richText';
+import { same } from '@/core/figures/deepEqual';
+import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
 import { PictureDialog } from './PictureDialog';
 import { isPictureFile } from './pictureFile';

@@ -1,6 +1,6 @@
 import type { JSONContent } from '@tiptap/core';
-import { Picture } from '@/core/quiz/picture';
-import { type Block, type Mark, RichText, type TextRun } from '@/core/quiz/richText';
+import { Picture } from '@/core/content/picture';
+import { type Block, type Mark, RichText, type TextRun } from '@/core/content/richText';
 
 /** Between the editor's own document and our tree. What the tree has no place for becomes plain text. */
 

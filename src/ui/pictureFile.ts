@@ -1,4 +1,4 @@
-import type { Picture } from '@/core/quiz/picture';
+import type { Picture } from '@/core/content/picture';
 import { keepPicture } from '@/store/media';
 
 /** Longest side of a stored picture, in pixels. */

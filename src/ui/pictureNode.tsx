@@ -1,7 +1,7 @@
 import { mergeAttributes, Node } from '@tiptap/core';
 import { NodeViewWrapper, ReactNodeViewRenderer, type NodeViewProps } from '@tiptap/react';
 import { useState } from 'react';
-import { Picture as PictureData } from '@/core/quiz/picture';
+import { Picture as PictureData } from '@/core/content/picture';
 import { Picture } from './Picture';
 import { PictureDialog } from './PictureDialog';
 

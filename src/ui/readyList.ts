@@ -1,5 +1,5 @@
 import { kindOf } from '@/core/kinds';
-import { bestPossible, contextOf } from '@/core/marking/markAttempt';
+import { bestPossible, contextOf } from '@/core/scoring/markAttempt';
 import type { Paper } from '@/core/quiz/quiz';
 
 /** What should be looked at before students see a paper, one line each; empty where nothing is. */

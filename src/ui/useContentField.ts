@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { saveContent } from '@/store/edits';
 import { useQuiz } from './quizContext';

@@ -1,5 +1,5 @@
 import type { Fraction } from '@/core/figures/fraction';
-import type { Verdict } from '@/core/marking/mark';
+import type { Verdict } from '@/core/marks/mark';
 
 const WORDS: Readonly<Record<Verdict, string>> = {
   right: 'right',

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
-import type { Feedback } from '@/core/quiz/feedback';
-import { SILENCE } from '@/core/quiz/silence';
+import type { Feedback } from '@/core/content/feedback';
+import { SILENCE } from '@/core/content/silence';
 import { FeedbackField } from '@/ui/FeedbackField';
 import { dayAndTime } from '@/ui/figures';
 import { PercentField } from '@/ui/PercentField';

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { Ruling } from '@/core/quiz/attempt';
-import { notCountedWords } from '@/core/marking/words';
+import { notCountedWords } from '@/core/scoring/words';
 import { rule, rulingOf } from '@/store/rulings';
 import { CreditPie } from '@/ui/CreditPie';
 import { Failed } from '@/ui/Failed';

@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef } from 'react';
-import { notCountedWords } from '@/core/marking/words';
+import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/CreditPie';
 import { points, pointsWord } from '@/ui/figures';
 import { verdictWords } from '@/ui/verdictWords';

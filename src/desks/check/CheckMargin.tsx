@@ -1,5 +1,5 @@
-import { isSilent } from '@/core/quiz/silence';
-import { nearMissWords } from '@/core/marking/words';
+import { isSilent } from '@/core/content/silence';
+import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/CreditPie';
 import { FeedbackView } from '@/ui/FeedbackView';
 import { undoStep } from '@/store/history';
@@ -11,6 +11,7 @@ import { run } from '@/ui/press';
 import { StudentName } from '@/ui/StudentName';
 import { useQuery } from '@/ui/useQuery';
 import { useQuiz } from '@/ui/quizContext';
+import { ShownAnswer } from '@/ui/ShownAnswer';
 import { Trace } from '@/ui/Trace';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
@@ -85,9 +86,13 @@ function OneAnswer(props: Props) {
       <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
       <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">
         <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
-        <span className="min-w-0 flex-1 font-semibold break-words">
-          {cell.answer || <span className="font-normal text-soft">nothing given</span>}
-        </span>
+        <div className="min-w-0 flex-1 font-semibold break-words">
+          {opened?.shown ? (
+            <ShownAnswer answer={opened.shown} />
+          ) : (
+            cell.answer || <span className="font-normal text-soft">nothing given</span>
+          )}
+        </div>
         <span className="figures font-semibold whitespace-nowrap">
           {waits ? `${points(cell.waiting)} to come` : `${points(cell.earned)} of ${points(question.points)}`}
         </span>

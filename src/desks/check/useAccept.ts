@@ -1,8 +1,8 @@
 import { ONE, type Fraction } from '@/core/figures/fraction';
 import { keyAnswer, type Answer, type Question } from '@/core/kinds';
-import { readingOf } from '@/core/marking/markAttempt';
-import type { Feedback } from '@/core/quiz/feedback';
-import { SILENCE } from '@/core/quiz/silence';
+import { readingOf } from '@/core/scoring/markAttempt';
+import type { Feedback } from '@/core/content/feedback';
+import { SILENCE } from '@/core/content/silence';
 import { saveQuestion } from '@/store/edits';
 import { keyField, undoStep } from '@/store/history';
 import { newId } from '@/store/ids';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { notCountedWords } from '@/core/marking/words';
+import { notCountedWords } from '@/core/scoring/words';
 import { isOpen } from '@/core/quiz/window';
-import { ASPECTS } from '@/core/reveal/plan';
+import { ASPECTS } from '@/core/quiz/plan';
 import { closeQuiz, showAspects, showStudent } from '@/store/standing';
 import { undoStep } from '@/store/history';
 import { ASPECT_NAMES } from '@/ui/aspectNames';

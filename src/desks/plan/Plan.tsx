@@ -1,4 +1,4 @@
-import { ASPECTS, type Aspect, type Condition } from '@/core/reveal/plan';
+import { ASPECTS, type Aspect, type Condition } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { showAspects } from '@/store/standing';

@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
 import type { StudentQuestion } from '@/core/reveal/packets';
-import { plainText } from '@/core/quiz/plainText';
+import { plainText } from '@/core/content/plainText';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';
 import { useSitPress } from './useSitPress';

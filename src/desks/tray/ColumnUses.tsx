@@ -1,7 +1,7 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Table } from '@/core/formats/table';
-import { questionTitle } from '@/core/quiz/plainText';
-import { lineText } from '@/core/quiz/shownText';
+import { questionTitle } from '@/core/content/plainText';
+import { lineText } from '@/core/content/shownText';
 import { useQuiz } from '@/ui/quizContext';
 
 interface Props {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { namesStudents, type ColumnUse } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, type ReadChoices } from '@/core/formats/answerFile';
 import type { Table } from '@/core/formats/table';
-import { notCountedWords } from '@/core/marking/words';
+import { notCountedWords } from '@/core/scoring/words';
 import { Dialog } from '@/ui/Dialog';
 import { DialogFoot } from '@/ui/DialogFoot';
 import { download } from '@/ui/download';

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
-import { ON_SCREEN, KINDS } from '@/core/kinds';
+import { kindOf, ON_SCREEN } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
-import { ASPECTS } from '@/core/reveal/plan';
+import { ASPECTS } from '@/core/quiz/plan';
 import { addQuestion } from '@/store/edits';
 import { now } from '@/store/clock';
 import { redo, undo } from '@/store/history';
@@ -32,7 +32,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   return [
     ...STATIONS.map(({ name, title }, index) => ({ name: `Go to ${title}`, keys: `Alt ${index + 1}`, run: () => go(`#${name}`) })),
     ...ON_SCREEN.map((kind) => ({
-      name: `New question: ${KINDS[kind].title.toLowerCase()}`,
+      name: `New question: ${kindOf({ kind }).title.toLowerCase()}`,
       run: act(async () => {
         await addQuestion(id, kind, null);
         go('#write');

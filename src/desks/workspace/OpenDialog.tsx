@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Opening } from '@/core/quiz/quiz';
-import { same } from '@/core/quiz/same';
+import { same } from '@/core/figures/deepEqual';
 import { now } from '@/store/clock';
 import { undoStep } from '@/store/history';
 import { closeQuiz, openQuiz, takeBackOpening } from '@/store/standing';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Question } from '@/core/kinds';
-import { plainText } from '@/core/quiz/plainText';
+import { plainText } from '@/core/content/plainText';
 import { restoreQuestion } from '@/store/edits';
 import { usePress } from '@/ui/press';
 import { useQuiz } from '@/ui/quizContext';

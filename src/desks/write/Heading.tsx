@@ -24,6 +24,7 @@ export function Heading() {
   const points = useContentField('defaultPoints', 'Change the points of a question');
   const must = useContentField('mustAnswer', 'Change whether questions must be answered');
   const language = useContentField('language', 'Change the language');
+  const decimalSign = useContentField('decimalSign', 'Change the decimal sign');
   const { quiz, questions } = useQuiz();
   const [isNew] = useState(() => quiz.content.title === NEW_TITLE && questions.length === 0);
   return (
@@ -70,17 +71,30 @@ export function Heading() {
           <option value="true">must be answered</option>
         </select>{' '}
         unless it says otherwise. Answers are in{' '}
+        <span className="whitespace-nowrap">
+          <select
+            className="sentence-part"
+            aria-label="Language of the answers"
+            value={language.value}
+            onChange={(event) => language.edit(event.target.value)}
+          >
+            {LANGUAGES.map(([tag, name]) => (
+              <option key={tag} value={tag}>
+                {name}
+              </option>
+            ))}
+          </select>
+          , with
+        </span>{' '}
+        a decimal{' '}
         <select
           className="sentence-part"
-          aria-label="Language of the answers"
-          value={language.value}
-          onChange={(event) => language.edit(event.target.value)}
+          aria-label="Decimal sign of the answers"
+          value={decimalSign.value}
+          onChange={(event) => decimalSign.edit(event.target.value as 'point' | 'comma')}
         >
-          {LANGUAGES.map(([tag, name]) => (
-            <option key={tag} value={tag}>
-              {name}
-            </option>
-          ))}
+          <option value="point">point</option>
+          <option value="comma">comma</option>
         </select>
         . Topic:{' '}
         <input

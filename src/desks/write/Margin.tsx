@@ -1,10 +1,10 @@
-import { useState } from 'react';
-import { answerText, type Answer, type Question } from '@/core/kinds';
-import { bestPossible } from '@/core/marking/markAttempt';
+import { Suspense, useState } from 'react';
+import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { bestPossible } from '@/core/scoring/markAttempt';
 import { equal } from '@/core/figures/fraction';
-import { nearMissWords } from '@/core/marking/words';
-import { isSilent } from '@/core/quiz/silence';
-import { writeFaces } from '@/kinds/write';
+import { nearMissWords } from '@/core/marks/nearMissWords';
+import { isSilent } from '@/core/content/silence';
+import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
 import { CreditPie } from '@/ui/CreditPie';
 import { Failed } from '@/ui/Failed';
@@ -12,6 +12,7 @@ import { readingFailed } from '@/ui/failureWords';
 import { FeedbackView } from '@/ui/FeedbackView';
 import { points } from '@/ui/figures';
 import { usePaper, useQuiz } from '@/ui/quizContext';
+import { ShownAnswer } from '@/ui/ShownAnswer';
 import { Trace } from '@/ui/Trace';
 import { useQuery, type Query } from '@/ui/useQuery';
 import { verdictWords } from '@/ui/verdictWords';
@@ -64,7 +65,9 @@ function TrialRow({ question, answer, trial, open }: TrialProps) {
           verdict={trial.verdict}
           label={verdictWords(trial.verdict, trial.credit)}
         />
-        <span className="min-w-0 flex-1 break-words">{answerText(question, answer)}</span>
+        <div className="min-w-0 flex-1 break-words">
+          <ShownAnswer answer={shownAnswer(question, answer)} />
+        </div>
         <span className="figures font-semibold whitespace-nowrap">
           {waits
             ? `${points(trial.waiting)} to come`
@@ -112,7 +115,7 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
   const answers = [...(answer ? [answer] : []), ...kept];
   const { value, failure, again } = useTrials(question, answers);
   const trials = value ?? [];
-  const { Try } = writeFaces(question.kind);
+  const { Try, typed } = useFaces(question.kind);
   const keep = () => {
     if (!answer) return;
     setKept(
@@ -142,9 +145,7 @@ function TryAnswer({ question, number }: { readonly question: Question; readonly
           What comes back appears here as you type: the points, the feedback, and how it was decided.
         </p>
       )}
-      {answer && question.kind === 'phrase' && (
-        <p className="caption mt-1">Enter keeps it and tries another.</p>
-      )}
+      {answer && typed && <p className="caption mt-1">Enter keeps it and tries another.</p>}
     </section>
   );
 }
@@ -163,7 +164,11 @@ export function Margin({
       className="sticky top-[70px] max-h-[calc(100dvh-76px)] overflow-y-auto border-l border-dotted border-[var(--field)] py-5 pr-5 pl-6 max-lg:static max-lg:max-h-none max-lg:border-l-0"
     >
       <WholePaper />
-      {record && <TryAnswer key={record.id} question={record.question} number={number} />}
+      {record && (
+        <Suspense>
+          <TryAnswer key={record.id} question={record.question} number={number} />
+        </Suspense>
+      )}
     </aside>
   );
 }

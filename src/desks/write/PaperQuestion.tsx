@@ -1,12 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { Suspense, useEffect, useRef } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
-import { readingOf } from '@/core/marking/markAttempt';
+import { readingOf } from '@/core/scoring/markAttempt';
 import { pointsOf } from '@/core/quiz/points';
-import { isEmptyText } from '@/core/quiz/plainText';
-import { writeFaces } from '@/kinds/write';
+import { isEmptyText } from '@/core/content/plainText';
+import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
 import { points } from '@/ui/figures';
 import { useQuiz } from '@/ui/quizContext';
@@ -26,7 +26,8 @@ interface Props {
 function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
   // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
   const question = (unsavedWork().get(`question:${record.id}`) as Question | undefined) ?? record.question;
-  const { Folded: Answers } = writeFaces(question.kind);
+  const { quiz } = useQuiz();
+  const { Folded: Answers } = useFaces(question.kind);
   return (
     <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={onTake}>
       {isEmptyText(question.text) ? (
@@ -34,7 +35,7 @@ function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
       ) : (
         <RichText text={question.text} />
       )}
-      <Answers question={question} />
+      <Answers question={question} context={readingOf(quiz.content)} />
     </div>
   );
 }
@@ -101,11 +102,19 @@ export function PaperQuestion({ record, number, inHand, onTake, onMove, onRemove
           )}
         </div>
       </div>
-      {inHand ? (
-        <QuestionInHand record={record} number={number} onRemove={onRemove} />
-      ) : (
-        <Folded record={record} onTake={onTake} />
-      )}
+      <Suspense
+        fallback={
+          <div className="min-h-24 px-9 py-4 max-sm:px-4">
+            <RichText text={question.text} />
+          </div>
+        }
+      >
+        {inHand ? (
+          <QuestionInHand record={record} number={number} onRemove={onRemove} />
+        ) : (
+          <Folded record={record} onTake={onTake} />
+        )}
+      </Suspense>
     </li>
   );
 }

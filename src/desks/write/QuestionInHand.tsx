@@ -1,9 +1,10 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useCallback } from 'react';
-import { KINDS, type Question } from '@/core/kinds';
+import { kindOf, type Question } from '@/core/kinds';
 import { pointsOf } from '@/core/quiz/points';
-import { plainText } from '@/core/quiz/plainText';
-import { writeFaces } from '@/kinds/write';
+import { readingOf } from '@/core/scoring/markAttempt';
+import { plainText } from '@/core/content/plainText';
+import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/db';
 import { restoreQuestion, saveQuestion } from '@/store/edits';
 import { Conflict } from '@/ui/Conflict';
@@ -41,11 +42,12 @@ function useQuestionDraft(record: QuestionRecord, number: number): Draft<Questio
 
 /** Both versions of a question side by side, when two tabs changed it. */
 function Version({ question }: { readonly question: Question }) {
-  const { Folded } = writeFaces(question.kind);
+  const { quiz } = useQuiz();
+  const { Folded } = useFaces(question.kind);
   return (
     <>
       <p className="font-medium">{plainText(question.text) || 'Question without text'}</p>
-      <Folded question={question} />
+      <Folded question={question} context={readingOf(quiz.content)} />
     </>
   );
 }
@@ -95,7 +97,7 @@ function General({ draft }: { readonly draft: Draft<Question> }) {
 function Rules({ draft }: { readonly draft: Draft<Question> }) {
   const { quiz } = useQuiz();
   const { value: question, edit } = draft;
-  const { Rules: KindRules } = writeFaces(question.kind);
+  const { Rules: KindRules } = useFaces(question.kind);
   const own = question.points !== null;
   const value = pointsOf(question, quiz.content);
   return (
@@ -144,7 +146,7 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
         <option value="false">may be left out</option>
       </select>
       {'. '}
-      <KindRules question={question} onChange={edit} language={quiz.content.language} />
+      <KindRules question={question} onChange={edit} context={readingOf(quiz.content)} />
     </div>
   );
 }
@@ -154,7 +156,7 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
   const { quiz } = useQuiz();
   const draft = useQuestionDraft(record, number);
   const { value: question, edit } = draft;
-  const { Key } = writeFaces(question.kind);
+  const { Write } = useFaces(question.kind);
   return (
     <section
       aria-label={`Question ${number} in hand`}
@@ -166,7 +168,7 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
         show={(version) => <Version question={version} />}
       />
       <div className="flex items-start justify-between gap-4">
-        <p className="label-small mb-1">{KINDS[question.kind].title}</p>
+        <p className="label-small mb-1">{kindOf(question).title}</p>
         <button
           type="button"
           className="icon-button"
@@ -187,11 +189,11 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
           onChange={(text) => edit({ ...question, text })}
         />
       </Suspense>
-      <Key
+      <Write
         question={question}
         onChange={edit}
         seen={quiz.firstHandInAt !== null}
-        language={quiz.content.language}
+        context={readingOf(quiz.content)}
       />
       <General draft={draft} />
       <Rules draft={draft} />

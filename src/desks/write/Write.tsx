@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
-import { ON_SCREEN, KINDS, type KindName } from '@/core/kinds';
+import { kindOf, ON_SCREEN, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { addQuestion, removeQuestion, saveContent } from '@/store/edits';
 import { undoStep } from '@/store/history';
@@ -33,7 +33,7 @@ function NextQuestion({ last, onAdd }: AddProps) {
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 px-9 py-6 max-sm:px-4">
       {last && (
         <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => onAdd(last)}>
-          Next question: {KINDS[last].title.toLowerCase()}
+          Next question: {kindOf({ kind: last }).title.toLowerCase()}
         </button>
       )}
       <span className="text-soft">{last ? 'or' : 'Begin with'}</span>
@@ -44,7 +44,7 @@ function NextQuestion({ last, onAdd }: AddProps) {
           className={last ? 'link-text cursor-pointer' : 'btn btn-outline btn-sm h-9'}
           onClick={() => onAdd(kind)}
         >
-          {last ? KINDS[kind].title.toLowerCase() : KINDS[kind].title}
+          {last ? kindOf({ kind }).title.toLowerCase() : kindOf({ kind }).title}
         </button>
       ))}
     </div>

@@ -1,21 +1,16 @@
 import { useState } from 'react';
 import { ARTICLES, hasArticles } from '@/core/answers/text/articles';
 import { presetOf, withPreset, type Preset, type TextSettings } from '@/core/answers/text/settings';
-import type { PhraseQuestion, Unmatched } from '@/core/kinds/phrase/schema';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import { PercentField } from '@/ui/PercentField';
-import type { WriteFaces } from '../faces';
+import type { Faces } from '../faces';
+import { UnmatchedPart } from '../shared/UnmatchedPart';
 
 const PRESET_WORDS: Readonly<Record<Preset, string>> = {
   spellingCounts: 'Spelling counts',
   smallErrorsPass: 'Small errors pass',
-  onlyTheSense: 'Only the sense counts',
+  onlyTheSense: 'Only the meaning counts',
 };
-const UNMATCHED_WORDS: Readonly<Record<Unmatched, string>> = {
-  wrong: 'is wrong',
-  waits: 'waits for me',
-  nearMissesWait: 'is wrong, but near misses wait for me',
-};
-
 type Switch = 'ignoreCapitals' | 'ignoreArticles' | 'ignorePunctuation' | 'ignoreAccents' | 'ignoreWordOrder';
 const SWITCHES: readonly (readonly [Switch, string])[] = [
   ['ignoreCapitals', 'Capitals'],
@@ -83,7 +78,7 @@ function Settings({ settings, language, onChange }: SettingsProps) {
 }
 
 /** The rules of a word or phrase as parts of a sentence. */
-export const Rules: WriteFaces<PhraseQuestion>['Rules'] = ({ question, onChange, language }) => {
+export const Rules: Faces<PhraseQuestion>['Rules'] = ({ question, onChange, context }) => {
   const [open, setOpen] = useState(false);
   const { settings } = question;
   const preset = presetOf(settings);
@@ -118,20 +113,11 @@ export const Rules: WriteFaces<PhraseQuestion>['Rules'] = ({ question, onChange,
           {' each'}
         </>
       )}
-      {'. Anything else '}
-      <select
-        className="sentence-part"
-        aria-label="Anything else"
-        value={question.unmatched}
-        onChange={(event) => onChange({ ...question, unmatched: event.target.value as Unmatched })}
-      >
-        {Object.entries(UNMATCHED_WORDS).map(([name, words]) => (
-          <option key={name} value={name}>
-            {words}
-          </option>
-        ))}
-      </select>
       {'. '}
+      <UnmatchedPart
+        value={question.unmatched}
+        onChange={(unmatched) => onChange({ ...question, unmatched })}
+      />
       <button
         type="button"
         className="cursor-pointer text-[13.5px] text-petrol underline underline-offset-2"
@@ -140,7 +126,7 @@ export const Rules: WriteFaces<PhraseQuestion>['Rules'] = ({ question, onChange,
       >
         {open ? 'Fold the settings' : 'Each setting'}
       </button>
-      {open && <Settings settings={settings} language={language} onChange={set} />}
+      {open && <Settings settings={settings} language={context.language} onChange={set} />}
     </>
   );
 };

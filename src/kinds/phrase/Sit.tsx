@@ -1,21 +1,14 @@
-import type { SitProps } from '../sit';
+import type { SitProps } from '../faces';
+import { TypedSit } from '../shared/TypedSit';
 
-/** A short answer typed by the student, without the browser's help. */
+/** A short answer typed by the student. */
 export default function PhraseSit({ answer, labelledBy, onAnswer }: SitProps) {
   return (
-    <input
-      className="w-full rounded border border-ink bg-paper px-3 py-3 text-[17px]"
-      aria-labelledby={labelledBy}
-      autoComplete="off"
-      autoCorrect="off"
-      autoCapitalize="off"
-      spellCheck={false}
-      enterKeyHint="next"
-      maxLength={10_000}
+    <TypedSit
+      labelledBy={labelledBy}
+      most={10_000}
       value={answer?.kind === 'phrase' ? answer.text : ''}
-      onChange={(event) =>
-        onAnswer(event.target.value === '' ? null : { kind: 'phrase', text: event.target.value })
-      }
+      onChange={(text) => onAnswer(text === '' ? null : { kind: 'phrase', text })}
     />
   );
 }

@@ -1,15 +1,14 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
 import { readPattern } from '@/core/answers/text/pattern';
 import { comparedText } from '@/core/answers/text/prepare';
 import type { WayOfMatching } from '@/core/answers/text/settings';
-import type { PhraseQuestion, Variant } from '@/core/kinds/phrase/schema';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
+import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { SILENCE } from '@/core/quiz/silence';
+import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/ids';
-import { CreditPie } from '@/ui/CreditPie';
-import { FeedbackField } from '@/ui/FeedbackField';
-import { PercentField } from '@/ui/PercentField';
+import { KeyRow } from '../shared/KeyRow';
+import { NewEntry } from '../shared/NewEntry';
 
 const WAYS: Readonly<Record<WayOfMatching, string>> = {
   whole: 'as the whole answer',
@@ -17,39 +16,6 @@ const WAYS: Readonly<Record<WayOfMatching, string>> = {
   allWords: 'as all these words, in any order',
   pattern: 'as a pattern for the whole answer',
 };
-
-interface NewFormProps {
-  readonly label: string;
-  readonly placeholder: string;
-  readonly onAdd: (form: string) => void;
-}
-
-/** A dashed place for one more form; Enter or leaving it takes what was typed. */
-function NewForm({ label, placeholder, onAdd }: NewFormProps) {
-  const [text, setText] = useState('');
-  const add = () => {
-    if (text.trim() !== '') onAdd(text.trim());
-    setText('');
-  };
-  return (
-    <span className="chip chip-new">
-      <input
-        aria-label={label}
-        placeholder={placeholder}
-        size={Math.max(text.length, placeholder.length)}
-        maxLength={500}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={add}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter') return;
-          event.preventDefault();
-          add();
-        }}
-      />
-    </span>
-  );
-}
 
 interface RowProps {
   readonly question: PhraseQuestion;
@@ -80,10 +46,13 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
     onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
   const trouble = formTrouble(question, variant, language);
   return (
-    <li className="grid grid-cols-[24px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-2">
-      <span className="pt-1">
-        <CreditPie credit={variant.credit} label="" />
-      </span>
+    <KeyRow
+      entry={variant}
+      name={name}
+      placeholder={variant.credit.n > 0 ? 'Feedback' : 'What would help here?'}
+      onChange={onChange}
+      onRemove={onRemove}
+    >
       <div>
         <div className="flex flex-wrap items-center gap-1">
           {variant.forms.map((form, index) => (
@@ -108,7 +77,8 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
               )}
             </span>
           ))}
-          <NewForm
+          <NewEntry
+            most={500}
             label={`Another form of ${name}`}
             placeholder="another form"
             onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
@@ -128,22 +98,7 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
         </div>
         {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
       </div>
-      <PercentField
-        value={variant.credit}
-        label={`Credit for ${name}`}
-        className="plain-field !w-10 font-semibold"
-        onChange={(credit) => onChange({ ...variant, credit })}
-      />
-      <FeedbackField
-        value={variant.feedback}
-        about={name}
-        placeholder={variant.credit.n > 0 ? 'Feedback' : 'What would help here?'}
-        onChange={(feedback) => onChange({ ...variant, feedback })}
-      />
-      <button type="button" className="icon-button" aria-label={`Delete ${name}`} onClick={onRemove}>
-        <X size={15} aria-hidden />
-      </button>
-    </li>
+    </KeyRow>
   );
 }
 
@@ -194,7 +149,7 @@ export function VariantList({ side, question, language, onChange }: ListProps) {
         ))}
       </ul>
       <div className="mt-2 pl-8">
-        <NewForm label={texts.label} placeholder={texts.placeholder} onAdd={add} />
+        <NewEntry most={500} label={texts.label} placeholder={texts.placeholder} onAdd={add} />
       </div>
     </div>
   );

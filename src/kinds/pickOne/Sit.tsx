@@ -1,5 +1,5 @@
 import { Picture } from '@/ui/Picture';
-import type { SitProps } from '../sit';
+import type { SitProps } from '../faces';
 
 /** One option is chosen; it can be changed until hand-in, and taken back. */
 export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitProps) {

@@ -1,18 +1,18 @@
-import { ArrowDown, ArrowUp, Image, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Image } from 'lucide-react';
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import type { Option, PickOneQuestion } from '@/core/kinds/pickOne/schema';
-import { optionName } from '@/core/kinds/pickOne/name';
+import type { Option } from '@/core/kinds/shared/option';
+import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import { optionName } from '@/core/kinds/shared/optionName';
 import { move } from '@/core/quiz/order';
-import { SILENCE } from '@/core/quiz/silence';
+import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/ids';
-import { CreditPie } from '@/ui/CreditPie';
 import { Picture } from '@/ui/Picture';
 import { PictureDialog } from '@/ui/PictureDialog';
-import { FeedbackField } from '@/ui/FeedbackField';
-import { PercentField } from '@/ui/PercentField';
 import { isPictureFile } from '@/ui/pictureFile';
-import type { WriteFaces } from '../faces';
+import type { Faces } from '../faces';
+import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
+import { KeyRow } from '../shared/KeyRow';
 
 const blank = (text = ''): Option => ({
   id: newId(),
@@ -50,17 +50,33 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
   const [picturing, setPicturing] = useState<'choose' | File | null>(null);
   const right = option.credit.n > 0;
   return (
-    <li className="grid grid-cols-[28px_minmax(0,5fr)_64px_minmax(0,6fr)_auto] items-start gap-x-2 border-b border-dotted border-line py-1.5">
-      <button
-        type="button"
-        className="icon-button"
-        aria-pressed={right}
-        aria-label={`${about} is right`}
-        title={right ? 'Mark as wrong' : 'Mark as right'}
-        onClick={() => onChange({ ...option, credit: right ? ZERO : ONE })}
-      >
-        <CreditPie credit={option.credit} label="" />
-      </button>
+    <KeyRow
+      entry={option}
+      name={about}
+      onChange={onChange}
+      onRemove={onRemove}
+      onToggle={() => onChange({ ...option, credit: right ? ZERO : ONE })}
+      buttons={
+        <>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Move ${about} up`}
+            onClick={() => onMove(-1)}
+          >
+            <ArrowUp size={14} aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Move ${about} down`}
+            onClick={() => onMove(1)}
+          >
+            <ArrowDown size={14} aria-hidden />
+          </button>
+        </>
+      }
+    >
       <div className="flex flex-wrap items-start gap-1">
         {option.picture && (
           <button
@@ -119,43 +135,11 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
           />
         )}
       </div>
-      <PercentField
-        value={option.credit}
-        label={`Credit for ${about}`}
-        className="plain-field !w-10 font-semibold"
-        onChange={(credit) => onChange({ ...option, credit })}
-      />
-      <FeedbackField
-        value={option.feedback}
-        about={about}
-        onChange={(feedback) => onChange({ ...option, feedback })}
-      />
-      <div className="flex">
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Move ${about} up`}
-          onClick={() => onMove(-1)}
-        >
-          <ArrowUp size={14} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Move ${about} down`}
-          onClick={() => onMove(1)}
-        >
-          <ArrowDown size={14} aria-hidden />
-        </button>
-        <button type="button" className="icon-button" aria-label={`Delete ${about}`} onClick={onRemove}>
-          <X size={15} aria-hidden />
-        </button>
-      </div>
-    </li>
+    </KeyRow>
   );
 }
 
-const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) => {
+export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, seen }) => {
   const list = useRef<HTMLUListElement>(null);
   const shown = question.options.filter((option) => !option.gone);
   const put = (options: Option[]) => onChange({ ...question, options });
@@ -229,21 +213,20 @@ const Key: WriteFaces<PickOneQuestion>['Key'] = ({ question, onChange, seen }) =
   );
 };
 
-const Folded: WriteFaces<PickOneQuestion>['Folded'] = ({ question }) => (
-  <ul className="mt-1.5 flex flex-wrap gap-x-5 gap-y-1">
+export const Folded: Faces<PickOneQuestion>['Folded'] = ({ question }) => (
+  <FoldedKey>
     {question.options
       .filter((option) => !option.gone)
       .map((option) => (
-        <li key={option.id} className={option.credit.n > 0 ? 'font-semibold' : 'text-soft'}>
-          <CreditPie credit={option.credit} size={11} label={option.credit.n > 0 ? 'right:' : ''} />{' '}
+        <FoldedEntry key={option.id} credit={option.credit}>
           {option.picture && <Picture picture={option.picture} small />}
           {option.text || (option.picture ? '' : 'empty option')}
-        </li>
+        </FoldedEntry>
       ))}
-  </ul>
+  </FoldedKey>
 );
 
-const Try: WriteFaces<PickOneQuestion>['Try'] = ({ question, value, onChange }) => (
+export const Try: Faces<PickOneQuestion>['Try'] = ({ question, value, onChange }) => (
   <select
     className="lined-field"
     aria-label="Try an answer"
@@ -262,5 +245,3 @@ const Try: WriteFaces<PickOneQuestion>['Try'] = ({ question, value, onChange }) 
       ))}
   </select>
 );
-
-export const pickOneFaces: WriteFaces<PickOneQuestion> = { Key, Folded, Rules: () => null, Try };

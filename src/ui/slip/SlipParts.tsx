@@ -1,8 +1,9 @@
 import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
-import { isSilent } from '@/core/quiz/silence';
+import { isSilent } from '@/core/content/silence';
 import { CreditPie } from '../CreditPie';
 import { FeedbackView } from '../FeedbackView';
 import { count, percent, points } from '../figures';
+import { ShownAnswer, ShownAnswers } from '../ShownAnswer';
 import { RichText } from '../RichText';
 import { countsWords } from './countsWords';
 
@@ -56,16 +57,16 @@ export function SlipQuestion({ part }: { readonly part: SlipPart }) {
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
       {text && ownAnswer !== null && (
-        <p className="slip-line mt-1.5">
+        <div className="slip-line mt-1.5">
           <span className="label-small">Your answer </span>
-          <span className="font-semibold break-words">{ownAnswer}</span>
-        </p>
+          <ShownAnswer answer={ownAnswer} />
+        </div>
       )}
       {right && right.answers.length > 0 && (
-        <p className="slip-line mt-2">
+        <div className="slip-line mt-2">
           <span className="label-small">Right </span>
-          <span className="font-semibold">{right.answers.join(', or ')}</span>
-        </p>
+          <ShownAnswers answers={right.answers} />
+        </div>
       )}
       {feedback !== null && !isSilent(feedback) && (
         <p className="mt-2 border-l-2 border-saffron pl-3">

@@ -1,0 +1,206 @@
+import { X } from 'lucide-react';
+import type { DecimalSign } from '@/core/answers/number/read';
+import type { Band } from '@/core/answers/number/schema';
+import { fraction, ONE } from '@/core/figures/fraction';
+import type { NumberQuestion } from '@/core/kinds/number/schema';
+import { CreditPie } from '@/ui/CreditPie';
+import { PercentField } from '@/ui/PercentField';
+import { CountField } from './CountField';
+import { TypedNumber } from './TypedNumber';
+
+const KINDS: Readonly<Record<Band['kind'], string>> = {
+  exact: 'exactly this number',
+  amount: 'within an amount of it',
+  percent: 'within a percentage of it',
+  figures: 'the same significant figures',
+  range: 'anything in a range',
+};
+
+/** A new band of a kind, with something sensible in it. */
+function bandOf(kind: Band['kind'], key: string, { credit }: Band): Band {
+  switch (kind) {
+    case 'exact':
+      return { kind, credit };
+    case 'amount':
+      return { kind, amount: '0.1', credit };
+    case 'percent':
+      return { kind, percent: '5', credit };
+    case 'figures':
+      return { kind, figures: 2, credit };
+    case 'range':
+      return { kind, from: key, fromIn: true, to: key, toIn: true, credit };
+  }
+}
+
+interface PartProps {
+  readonly band: Band;
+  readonly name: string;
+  readonly sign: DecimalSign;
+  readonly onChange: (band: Band) => void;
+}
+
+const Included = ({
+  value,
+  label,
+  onChange,
+}: {
+  value: boolean;
+  label: string;
+  onChange: (value: boolean) => void;
+}) => (
+  <select
+    className="sentence-part !text-[13.5px] !font-normal !text-soft"
+    aria-label={label}
+    value={String(value)}
+    onChange={(event) => onChange(event.target.value === 'true')}
+  >
+    <option value="true">included</option>
+    <option value="false">not included</option>
+  </select>
+);
+
+/** The figures of a band. */
+function Figures({ band, name, sign, onChange }: PartProps) {
+  switch (band.kind) {
+    case 'exact':
+      return null;
+    case 'amount':
+      return (
+        <>
+          {'± '}
+          <TypedNumber
+            label={`Amount of ${name}`}
+            sign={sign}
+            value={band.amount}
+            onChange={({ text }) => onChange({ ...band, amount: text })}
+          />
+        </>
+      );
+    case 'percent':
+      return (
+        <>
+          {'± '}
+          <TypedNumber
+            label={`Percentage of ${name}`}
+            sign={sign}
+            value={band.percent}
+            onChange={({ text }) => onChange({ ...band, percent: text })}
+          />
+          {' %'}
+        </>
+      );
+    case 'figures':
+      return (
+        <CountField
+          label={`Significant figures of ${name}`}
+          value={band.figures}
+          least={1}
+          onChange={(figures) => onChange({ ...band, figures })}
+        />
+      );
+    case 'range':
+      return (
+        <>
+          {'from '}
+          <TypedNumber
+            label={`Lower end of ${name}`}
+            sign={sign}
+            value={band.from}
+            onChange={({ text }) => onChange({ ...band, from: text })}
+          />{' '}
+          <Included
+            label={`Lower end of ${name} included`}
+            value={band.fromIn}
+            onChange={(fromIn) => onChange({ ...band, fromIn })}
+          />
+          {' to '}
+          <TypedNumber
+            label={`Upper end of ${name}`}
+            sign={sign}
+            value={band.to}
+            onChange={({ text }) => onChange({ ...band, to: text })}
+          />{' '}
+          <Included
+            label={`Upper end of ${name} included`}
+            value={band.toIn}
+            onChange={(toIn) => onChange({ ...band, toIn })}
+          />
+        </>
+      );
+  }
+}
+
+interface Props {
+  readonly question: NumberQuestion;
+  readonly sign: DecimalSign;
+  readonly onChange: (question: NumberQuestion) => void;
+}
+
+/** How near the key an answer must be, and what that earns: the best of the rows counts. */
+export function Bands({ question, sign, onChange }: Props) {
+  const { bands } = question;
+  const put = (next: readonly Band[]) => onChange({ ...question, bands: [...next] });
+  const set = (at: number, band: Band) => put(bands.map((old, index) => (index === at ? band : old)));
+  return (
+    <>
+      <ul aria-label="How near it must be">
+        {bands.map((band, at) => {
+          const name = `tolerance ${at + 1}`;
+          return (
+            <li key={at} className="flex items-baseline gap-2 border-b border-dotted border-line py-1.5">
+              <span className="w-7 pl-1.5">
+                <CreditPie credit={band.credit} label="" />
+              </span>
+              <span className="min-w-0 flex-1 leading-loose">
+                <select
+                  className="sentence-part"
+                  aria-label={`Kind of ${name}`}
+                  value={band.kind}
+                  onChange={(event) =>
+                    set(at, bandOf(event.target.value as Band['kind'], question.key || '0', band))
+                  }
+                >
+                  {Object.entries(KINDS).map(([kind, words]) => (
+                    <option key={kind} value={kind}>
+                      {words}
+                    </option>
+                  ))}
+                </select>{' '}
+                <Figures band={band} name={name} sign={sign} onChange={(next) => set(at, next)} />
+              </span>
+              <PercentField
+                value={band.credit}
+                label={`Credit for ${name}`}
+                className="plain-field !w-10 font-semibold"
+                onChange={(credit) => set(at, { ...band, credit })}
+              />
+              <button
+                type="button"
+                className="icon-button"
+                aria-label={`Delete ${name}`}
+                disabled={bands.length === 1}
+                onClick={() => put(bands.filter((_, index) => index !== at))}
+              >
+                <X size={15} aria-hidden />
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      {bands.length < 10 && (
+        <button
+          type="button"
+          className="mt-2 cursor-pointer pl-8 text-[14px] font-semibold text-petrol hover:underline"
+          onClick={() =>
+            put([
+              ...bands,
+              { kind: 'percent', percent: '5', credit: bands.length === 1 ? fraction(1, 2) : ONE },
+            ])
+          }
+        >
+          Another tolerance
+        </button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+import { keptNumber, typedNumber } from '@/core/answers/number/kept';
+import type { DecimalSign } from '@/core/answers/number/read';
+import type { ExpectedValue } from '@/core/answers/number/schema';
+import { SILENCE } from '@/core/content/silence';
+import { ONE, ZERO } from '@/core/figures/fraction';
+import type { NumberQuestion } from '@/core/kinds/number/schema';
+import { newId } from '@/store/ids';
+import { KeyRow } from '../shared/KeyRow';
+import { NewEntry } from '../shared/NewEntry';
+import { TypedNumber } from './TypedNumber';
+
+interface Props {
+  readonly question: NumberQuestion;
+  readonly sign: DecimalSign;
+  readonly onChange: (question: NumberQuestion) => void;
+}
+
+/** Whether an expected value is met as near as the key is, only exactly, or by bands of its own (from a file). */
+const nearness = ({ bands }: ExpectedValue): 'question' | 'exact' | 'own' => {
+  if (bands === null) return 'question';
+  return bands.length === 1 && bands[0]?.kind === 'exact' ? 'exact' : 'own';
+};
+
+/** Values that are expected beside the key: what they earn, and what then helps. */
+export function Expected({ question, sign, onChange }: Props) {
+  const { expected } = question;
+  const put = (next: readonly ExpectedValue[]) => onChange({ ...question, expected: [...next] });
+  const set = (changed: ExpectedValue) => put(expected.map((old) => (old.id === changed.id ? changed : old)));
+  const add = (typed: string) => {
+    const kept = keptNumber(typed, sign);
+    if (!kept) return false;
+    put([...expected, { id: newId(), value: kept.text, credit: ZERO, feedback: SILENCE, bands: null }]);
+    return true;
+  };
+  return (
+    <div className="mt-3">
+      <p className="label-small">Expected wrong answers</p>
+      <ul>
+        {expected.map((value) => {
+          const near = nearness(value);
+          const name = typedNumber(value.value, sign) || 'new value';
+          return (
+            <KeyRow
+              key={value.id}
+              entry={value}
+              name={name}
+              placeholder="What would help here?"
+              onChange={set}
+              onRemove={() => put(expected.filter(({ id }) => id !== value.id))}
+            >
+              <div className="flex flex-wrap items-center gap-1">
+                <span className="chip">
+                  <TypedNumber
+                    label={`Value ${name}`}
+                    sign={sign}
+                    value={value.value}
+                    className="bg-transparent"
+                    onChange={({ text }) => set({ ...value, value: text })}
+                  />
+                </span>
+                <select
+                  className="sentence-part !text-[13.5px] !font-normal !text-soft"
+                  aria-label={`How near to ${name}`}
+                  value={near}
+                  onChange={(event) =>
+                    set({
+                      ...value,
+                      bands: event.target.value === 'question' ? null : [{ kind: 'exact', credit: ONE }],
+                    })
+                  }
+                >
+                  <option value="question">as near as the right number</option>
+                  <option value="exact">only exactly this</option>
+                  {near === 'own' && <option value="own">with a tolerance of its own</option>}
+                </select>
+              </div>
+            </KeyRow>
+          );
+        })}
+      </ul>
+      <div className="mt-2 pl-8">
+        <NewEntry
+          most={200}
+          label="Another expected wrong answer"
+          placeholder="a wrong number you expect"
+          trouble="This is not a number."
+          onAdd={add}
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly most: number;
+  /** Takes what was typed; false where it cannot be, and stays to be put right. */
+  readonly onAdd: (text: string) => boolean | void;
+  /** Why what is typed cannot be taken. */
+  readonly trouble?: string;
+}
+
+/** A dashed place for one more entry of a list; Enter or leaving it takes what was typed. */
+export function NewEntry({ label, placeholder, most, onAdd, trouble }: Props) {
+  const [text, setText] = useState('');
+  const [refused, setRefused] = useState(false);
+  const add = () => {
+    const wrong = text.trim() !== '' && onAdd(text.trim()) === false;
+    setRefused(wrong);
+    if (!wrong) setText('');
+  };
+  return (
+    <>
+      <span className="chip chip-new">
+        <input
+          aria-label={label}
+          aria-invalid={refused}
+          placeholder={placeholder}
+          size={Math.max(text.length, placeholder.length)}
+          maxLength={most}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={add}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            add();
+          }}
+        />
+      </span>
+      {refused && (
+        <span role="alert" className="ml-2 text-[13px] text-saffron-text">
+          {trouble}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import type { Unmatched } from '@/core/kinds/shared/textKey/schema';
+
+const WORDS: Readonly<Record<Unmatched, string>> = {
+  wrong: 'is wrong',
+  waits: 'waits for me',
+  nearMissesWait: 'is wrong, but near misses wait for me',
+};
+
+interface Props {
+  readonly value: Unmatched;
+  readonly onChange: (value: Unmatched) => void;
+}
+
+/** Part of a sentence: what happens to an answer that nothing in the key matches. */
+export const UnmatchedPart = ({ value, onChange }: Props) => (
+  <>
+    {'Anything else '}
+    <select
+      className="sentence-part"
+      aria-label="Anything else"
+      value={value}
+      onChange={(event) => onChange(event.target.value as Unmatched)}
+    >
+      {Object.entries(WORDS).map(([name, words]) => (
+        <option key={name} value={name}>
+          {words}
+        </option>
+      ))}
+    </select>
+    {'. '}
+  </>
+);
