@@ -216,7 +216,7 @@ describe('a quiz file', () => {
     const content = { ...DEMO_FILE.quiz.content, order: ['q'] };
     const file = {
       ...DEMO_FILE,
-      quiz: { ...DEMO_FILE.quiz, content, questions: [filledQuestion('match')] },
+      quiz: { ...DEMO_FILE.quiz, content, questions: [filledQuestion('match', {})] },
     };
     const read = await classDesk.openFile(writeQuizFile(file, new Map()));
     assert.deepEqual(read, { ok: false, problems: ['question 1 is of a kind that has no screen here yet'] });
