@@ -93,8 +93,6 @@ interface Defaulted<Question, Answer, Face> {
   explain(question: Question, answer: Answer | null, context: MarkingContext): TraceLine[];
   /** The same string for answers that are always marked alike. By default the answer as JSON. */
   answerKey(answer: Answer): string;
-  /** Whether an answer leaves no part of the question open. By default every answer does. */
-  isComplete(question: Question, answer: Answer): boolean;
   /** The answer as a cell of a file holds it. By default its text. */
   answerText(question: Question, answer: Answer): string;
   /** The answer that a cell of a file holds: what {@link answerText} gives for it, or what a teacher would write. */
@@ -158,7 +156,6 @@ function defaults<Question extends { kind: string }, Answer, Face>(
       return [change('credit', 'earns', null, credit)];
     },
     answerKey: (answer) => JSON.stringify(answer),
-    isComplete: () => true,
     answerText,
     readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),

@@ -1,13 +1,10 @@
+import { isRecord, upgradeFeedback, type Json } from '../content/upgrade';
+import { KINDS } from '../kinds';
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { NO_RULES } from '../content/questionRules';
 
 /** Records of the first version of the database and of rescue files, brought to what the schemas ask for now. */
-
-type Json = Record<string, unknown>;
-
-const isRecord = (value: unknown): value is Json =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Content without rules for attempts and lateness: one attempt, nothing lost by being late. */
 export function upgradeContent(content: unknown, zone: string): unknown {
@@ -19,27 +16,13 @@ export function upgradeContent(content: unknown, zone: string): unknown {
   return { attempts, late, scoring, decimalSign, zone, ...content, plan };
 }
 
-const upgradeFeedback = (feedback: unknown): unknown =>
-  isRecord(feedback) && Array.isArray(feedback['links'])
-    ? {
-        ...feedback,
-        links: feedback['links'].map((link) => (isRecord(link) ? { kind: 'read', ...link } : link)),
-      }
-    : feedback;
-
-const withFeedback = (part: unknown, more: Json = {}): unknown =>
-  isRecord(part) ? { ...more, ...part, feedback: upgradeFeedback(part['feedback']) } : part;
-
-/** A question whose links had no kind, whose options had no picture, and which had no rules of its own. */
+/** A question of the first form: its links had no kind, it had no rules of its own; the rest its kind knows. */
 export function upgradeQuestion(question: unknown): unknown {
   if (!isRecord(question)) return question;
   const upgraded: Json = { ...NO_RULES, ...question };
   for (const side of ['right', 'partly', 'wrong']) upgraded[side] = upgradeFeedback(question[side]);
-  const { options, variants } = question;
-  if (Array.isArray(options))
-    upgraded['options'] = options.map((option) => withFeedback(option, { picture: null }));
-  if (Array.isArray(variants)) upgraded['variants'] = variants.map((variant) => withFeedback(variant));
-  return upgraded;
+  const kind = KINDS.find(({ name }) => name === question['kind']);
+  return kind?.upgrades[2]?.(upgraded) ?? upgraded;
 }
 
 /** A standing without a due time and without single students to whom results were shown. */

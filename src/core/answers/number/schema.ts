@@ -78,3 +78,6 @@ export const numberKey = {
   bareFraction: z.boolean(),
 };
 export type NumberKey = z.infer<z.ZodObject<typeof numberKey>>;
+
+/** What one entry of the lists in a number's key is called. */
+export const NUMBER_PLACES = { expected: 'expected value', bands: 'band', units: 'unit', names: 'name' };

@@ -1,4 +1,5 @@
 import { toDecimalText } from '../../figures/fraction';
+import { KINDS } from '../../kinds';
 import { FractionData } from '../../figures/schema';
 import type { z } from '../../zod';
 import { lineText } from '../../content/shownText';
@@ -6,12 +7,10 @@ import { lineText } from '../../content/shownText';
 type Issue = z.core.$ZodIssue;
 type Path = readonly PropertyKey[];
 
-/** What one entry of a list is called. */
+/** What one entry of a list is called; of the lists inside a question, each kind says it. */
 const ENTRIES: Readonly<Record<string, string>> = {
-  questions: 'question', variants: 'variant', forms: 'form', options: 'option', items: 'item', partners: 'partner',
-  gaps: 'gap', words: 'word', ideas: 'idea', bank: 'word of the bank', expected: 'expected value', bands: 'band',
-  units: 'unit', names: 'name', rows: 'row', boxes: 'box', areas: 'area', hints: 'hint', rubric: 'criterion',
-  levels: 'level', links: 'link', students: 'student', groups: 'group', attempts: 'attempt', overrides: 'own score',
+  ...Object.assign({}, ...KINDS.map(({ places }) => places)),
+  questions: 'question', hints: 'hint', links: 'link', students: 'student', groups: 'group', attempts: 'attempt', overrides: 'own score',
   rulings: 'ruling', comments: 'comment', revisions: 'revision', questionRevisions: 'question revision',
   history: 'step', steps: 'step', changes: 'change', quizzes: 'quiz', order: 'place in the order', runs: 'piece of text',
 }; // prettier-ignore

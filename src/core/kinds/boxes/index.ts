@@ -57,4 +57,5 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
     items: question.items.map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
+  places: { boxes: 'box', items: 'item' },
 });

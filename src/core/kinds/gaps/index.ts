@@ -1,3 +1,5 @@
+import { TEXT_PLACES } from '../shared/textKey/schema';
+import { NUMBER_PLACES } from '../../answers/number/schema';
 import { shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { defineKind } from '../kind';
@@ -46,4 +48,13 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
     bank: question.bank.map(({ id, text, times }) => ({ id, text, times })),
   }),
   lines,
+  places: {
+    ...TEXT_PLACES,
+    ...NUMBER_PLACES,
+    gaps: 'gap',
+    words: 'word',
+    ideas: 'idea',
+    bank: 'word of the bank',
+    options: 'option',
+  },
 });

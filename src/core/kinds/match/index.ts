@@ -65,4 +65,5 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
     partners: question.partners.map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
+  places: { items: 'item', partners: 'partner' },
 });

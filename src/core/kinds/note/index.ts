@@ -1,8 +1,8 @@
 import { ZERO } from '../../figures/fraction';
-import { BLANK } from '../../marks/mark';
-import { note as line } from '../../marks/trace';
-import { defineKind, asRead, notKeyed, unreadable } from '../kind';
+import { asRead, defineKind, notKeyed, unreadable } from '../kind';
+import { explain, mark } from './mark';
 import { NoteAnswer, NoteFace, NoteQuestion } from './schema';
+import { describe, problems } from './words';
 
 export const note = defineKind<NoteQuestion, NoteAnswer, NoteFace>({
   name: 'note',
@@ -11,17 +11,13 @@ export const note = defineKind<NoteQuestion, NoteAnswer, NoteFace>({
   answer: NoteAnswer,
   face: NoteFace,
   create: () => ({ kind: 'note' }),
-  next: () => ({ kind: 'note' }),
   asks: false,
   hasKey: () => true,
-  problems: () => [],
+  problems,
   bestCredit: () => ZERO,
-  describe: () => ['A note: it asks nothing and earns nothing.'],
-  mark: () => BLANK,
-  explain: () => [line('answer', 'blank')],
-  answerKey: () => '',
-  answerText: () => '',
+  describe,
+  mark,
+  explain,
   readAnswer: (_, text) => (text.trim() === '' ? asRead(null) : unreadable('a note has no answer')),
   accept: () => notKeyed('A note has no answer'),
-  makeUp: () => null,
 });

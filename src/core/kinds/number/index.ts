@@ -1,3 +1,4 @@
+import { NUMBER_PLACES } from '../../answers/number/schema';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { defineKind, asRead } from '../kind';
@@ -31,4 +32,5 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   shownRight,
   makeUp,
   lines,
+  places: NUMBER_PLACES,
 });

@@ -44,4 +44,5 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
     items: [...question.items].sort((a, b) => (a.id < b.id ? -1 : 1)),
   }),
   lines,
+  places: { items: 'item' },
 });

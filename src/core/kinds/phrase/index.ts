@@ -1,3 +1,5 @@
+import { entriesWithFeedback } from '../../content/upgrade';
+import { TEXT_PLACES } from '../shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import { unify } from '../../answers/text/unify';
 import { defineKind, asRead } from '../kind';
@@ -37,4 +39,8 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   shownRight,
   makeUp,
   lines,
+  places: TEXT_PLACES,
+  upgrades: {
+    2: (question) => ({ ...question, variants: entriesWithFeedback(question['variants']) }),
+  },
 });

@@ -1,3 +1,4 @@
+import { entriesWithFeedback } from '../../content/upgrade';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
@@ -58,4 +59,8 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
       .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
+  places: { options: 'option' },
+  upgrades: {
+    2: (question) => ({ ...question, options: entriesWithFeedback(question['options'], { picture: null }) }),
+  },
 });

@@ -59,4 +59,5 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
       .map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
+  places: { options: 'option' },
 });

@@ -72,4 +72,5 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
     })),
   }),
   lines,
+  places: { rows: 'row', options: 'option' },
 });

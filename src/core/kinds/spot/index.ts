@@ -37,4 +37,5 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),
   lines,
+  places: { areas: 'area' },
 });

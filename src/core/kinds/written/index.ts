@@ -31,4 +31,5 @@ export const written = defineKind<WrittenQuestion, WrittenAnswer, WrittenFace>({
     return { kind: 'written', text: `In my own words: ${ideas || nonsense(random)}.` };
   },
   lines,
+  places: { rubric: 'criterion', levels: 'level', ideas: 'idea' },
 });

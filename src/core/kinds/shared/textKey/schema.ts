@@ -26,3 +26,6 @@ export interface TextKey {
   readonly settings: TextSettings;
   readonly variants: readonly Variant[];
 }
+
+/** What one entry of the lists in a text's key is called. */
+export const TEXT_PLACES = { variants: 'variant', forms: 'form' };
