@@ -28,6 +28,9 @@ const CORE = [
   ['formats', 'madeUp'],
 ];
 
+/** The floors of the parts that desks share: only the last knows the store and the workers. */
+const UI = [['words'], ['widgets'], ['editing'], ['teacher']];
+
 const DESKS = ['shelf', 'roster', 'write', 'plan', 'tray', 'check', 'handback', 'print', 'sit'];
 
 const inside = (root, folders) => `^${root}/(${folders.join('|')})/`;
@@ -58,6 +61,19 @@ export default {
     },
     ...climbing('src', HOUSE, 'house'),
     ...climbing('src/core', CORE, 'core'),
+    ...climbing('src/ui', UI, 'ui'),
+    {
+      name: 'ui-without-store',
+      comment:
+        'Words and widgets know neither quizzes nor workers: only why something failed, and the clock.',
+      severity: 'error',
+      from: { path: '^src/ui/(words|widgets)/' },
+      to: {
+        path: '^src/(store|workers)/',
+        pathNot: '^src/store/records/(failure|clock)',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
     {
       name: 'core-is-pure',
       comment: 'The core has no interface, no storage, no network and no machine.',

@@ -2,8 +2,8 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 const oneClock = [
-  { object: 'Date', property: 'now', message: 'The clock is one service: store/clock.ts.' },
-  { object: 'Math', property: 'random', message: 'Chance comes from store/ids.ts.' },
+  { object: 'Date', property: 'now', message: 'The clock is one service: store/records/clock.ts.' },
+  { object: 'Math', property: 'random', message: 'Chance comes from store/records/ids.ts.' },
 ];
 
 export default tseslint.config(
@@ -30,7 +30,7 @@ export default tseslint.config(
   },
   {
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['src/store/clock.ts', 'src/store/ids.ts'],
+    ignores: ['src/store/records/clock.ts', 'src/store/records/ids.ts'],
     rules: { 'no-restricted-properties': ['error', ...oneClock] },
   },
   {

@@ -45,10 +45,12 @@ interface Marked {
 function expected(attempts: readonly HandedIn[]): Map<string, string> {
   const list = attempts.map((one, at) => attemptOf(one, String(at), PAPER).attempt);
   const { marked } = markHandedIn(QUIZ, PAPER, list, 0);
-  return new Map(marked.students().map(({ studentId, recorded }) => {
-    const { n, d } = recorded?.score ?? { n: 0, d: 1 };
-    return [studentId, d === 1 ? `${n}` : `${n}/${d}`];
-  })); // prettier-ignore
+  return new Map(
+    marked.students().map(({ studentId, recorded }) => {
+      const { n, d } = recorded?.score ?? { n: 0, d: 1 };
+      return [studentId, d === 1 ? `${n}` : `${n}/${d}`];
+    }),
+  );
 }
 
 function wrongIn(body: string, attempts: readonly HandedIn[]): number {
@@ -72,7 +74,11 @@ const memory = () => {
   return { now: megabytes(kB('VmRSS') * 1024), peak: megabytes(kB('VmHWM') * 1024) };
 };
 const post = (body: string): Promise<Response> =>
-  fetch(`http://127.0.0.1:${port}/api/mark`, { method: 'POST', body, headers: { 'content-type': 'application/json' } }); // prettier-ignore
+  fetch(`http://127.0.0.1:${port}/api/mark`, {
+    method: 'POST',
+    body,
+    headers: { 'content-type': 'application/json' },
+  });
 
 try {
   const attempts = attemptsOf(STUDENTS, 11);
@@ -97,11 +103,16 @@ try {
   await watch;
   console.table({
     [`${STUDENTS} students × ${PAPER_QUESTIONS.length} questions`]: {
-      status: response.status, ms: Math.round(ms), 'MB sent': megabytes(body.length), 'MB back': megabytes(text.length),
-      'wrong scores': wrongIn(text, attempts), 'slowest other answer, ms': Math.round(slowest),
-      'server idle, MB': idle, 'server peak, MB': memory().peak,
+      status: response.status,
+      ms: Math.round(ms),
+      'MB sent': megabytes(body.length),
+      'MB back': megabytes(text.length),
+      'wrong scores': wrongIn(text, attempts),
+      'slowest other answer, ms': Math.round(slowest),
+      'server idle, MB': idle,
+      'server peak, MB': memory().peak,
     },
-  }); // prettier-ignore
+  });
   const small = Array.from({ length: 50 }, (_, at) => attemptsOf(30, 100 + at));
   const begun = performance.now();
   const answers = await Promise.all(

@@ -37,12 +37,15 @@ function answerFile(): string {
   const rows = Array.from({ length: STUDENTS }, (_, index) => {
     const ability = next();
     const answers = ANSWERS.map((list) => list[Math.floor(next() ** (1 + 3 * ability) * list.length)]);
-    return [`Student ${String(index + 1).padStart(4, '0')}`, 5000 + index, ...answers].map((cell) => `"${cell}"`).join(',');
-  }); // prettier-ignore
+    return [`Student ${String(index + 1).padStart(4, '0')}`, 5000 + index, ...answers]
+      .map((cell) => `"${cell}"`)
+      .join(',');
+  });
   return `Student,Number,${ANSWERS.map((_, index) => `Q${index + 1}`).join(',')}\n${rows.join('\n')}\n`;
 }
 
-const longTasks = (page: Page): Promise<number[]> => page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks.splice(0)); // prettier-ignore
+const longTasks = (page: Page): Promise<number[]> =>
+  page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks.splice(0));
 
 async function checkReady(page: Page): Promise<number> {
   await page.goto(`${address}/quiz/?id=demo-rivers#plan`);
@@ -83,7 +86,8 @@ async function acceptEffect(page: Page): Promise<number> {
   const took = await page.evaluate(async () => {
     const start = performance.now();
     document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: 'a', bubbles: true }));
-    const bar = () => document.querySelector('[aria-label="Changes not applied"] [role="status"]')?.textContent ?? ''; // prettier-ignore
+    const bar = () =>
+      document.querySelector('[aria-label="Changes not applied"] [role="status"]')?.textContent ?? '';
     while (!/ up/.test(bar())) await new Promise(requestAnimationFrame);
     return performance.now() - start;
   });
@@ -100,7 +104,8 @@ interface Figures {
   longest: number;
 }
 
-const quantile = (values: number[], share: number) => [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] as number; // prettier-ignore
+const quantile = (values: number[], share: number) =>
+  [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] as number;
 
 async function measure(page: Page): Promise<Figures> {
   const ready = await checkReady(page);
@@ -143,7 +148,9 @@ const small = await measure(page);
 
 await page.goto(`${address}/quiz/?id=demo-rivers#tray`);
 await page.getByText('24 of 26').waitFor();
-await page.getByLabel('Answer file').setInputFiles({ name: 'class.csv', mimeType: 'text/csv', buffer: Buffer.from(answerFile()) }); // prettier-ignore
+await page
+  .getByLabel('Answer file')
+  .setInputFiles({ name: 'class.csv', mimeType: 'text/csv', buffer: Buffer.from(answerFile()) });
 await page.getByRole('dialog').getByRole('button', { name: 'Add all' }).click({ timeout: 60_000 });
 await page.getByText(`${MANY} papers ready`).waitFor({ timeout: 60_000 });
 const began = Date.now();
@@ -154,7 +161,11 @@ const large = await measure(page);
 await browser.close();
 
 const round = (value: number) => +value.toFixed(1);
-const line = (key: keyof Figures) => ({ 'class of 24, ms': round(small[key]), [`class of ${STUDENTS + 24}, ms`]: round(large[key]), ratio: round(large[key] / Math.max(0.1, small[key])) }); // prettier-ignore
+const line = (key: keyof Figures) => ({
+  'class of 24, ms': round(small[key]),
+  [`class of ${STUDENTS + 24}, ms`]: round(large[key]),
+  ratio: round(large[key] / Math.max(0.1, small[key])),
+});
 console.log(`An answer file of ${STUDENTS} papers was imported within ${taken} ms.`);
 console.table({
   'Check ready after the press': line('ready'),

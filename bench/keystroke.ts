@@ -56,12 +56,23 @@ const times = await page.evaluate(async () => {
 });
 await browser.close();
 
-const quantile = (values: number[], share: number) => [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] as number; // prettier-ignore
-const row = (values: number[]) => ({ 'median ms': +quantile(values, 0.5).toFixed(2), 'p95 ms': +quantile(values, 0.95).toFixed(2) }); // prettier-ignore
+const quantile = (values: number[], share: number) =>
+  [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] as number;
+const row = (values: number[]) => ({
+  'median ms': +quantile(values, 0.5).toFixed(2),
+  'p95 ms': +quantile(values, 0.95).toFixed(2),
+});
 console.log(`${times.margin.length} keys in the trial answer of the demo quiz`);
 console.table({ 'bare echo of a key': row(times.bare), 'key to mark in the margin': row(times.margin) });
 
 const file = process.argv[process.argv.indexOf('--json') + 1];
 if (process.argv.includes('--json') && file) {
-  writeFileSync(file, JSON.stringify({ keystroke: { medianMs: quantile(times.margin, 0.5), p95Ms: quantile(times.margin, 0.95) } }, null, 1));
-} // prettier-ignore
+  writeFileSync(
+    file,
+    JSON.stringify(
+      { keystroke: { medianMs: quantile(times.margin, 0.5), p95Ms: quantile(times.margin, 0.95) } },
+      null,
+      1,
+    ),
+  );
+}

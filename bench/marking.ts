@@ -134,7 +134,11 @@ if (sizeAt > 0) {
 }
 
 function apart(students: number): { ms: number; peakMB: number } {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/marking.ts', '--size', String(students)], { encoding: 'utf8' }); // prettier-ignore
+  const run = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'bench/marking.ts', '--size', String(students)],
+    { encoding: 'utf8' },
+  );
   if (run.status !== 0) throw new Error(run.stderr);
   return JSON.parse(run.stdout.trim().split('\n').at(-1) ?? '') as { ms: number; peakMB: number };
 }

@@ -9,17 +9,47 @@ import { CONTENT, QUESTIONS } from '../demo/quiz';
 /** Forty questions of mixed kinds on rivers: the demo's eight, and others made from lists of words. */
 
 const shared = (id: string) => ({
-  id, text: [], points: fraction(2), right: SILENCE, partly: SILENCE, wrong: SILENCE, mustAnswer: null, explanation: '', ...NO_RULES,
-}); // prettier-ignore
+  id,
+  text: [],
+  points: fraction(2),
+  right: SILENCE,
+  partly: SILENCE,
+  wrong: SILENCE,
+  mustAnswer: null,
+  explanation: '',
+  ...NO_RULES,
+});
 const WORDS = ['source', 'mouth', 'bank', 'bed', 'ford', 'weir', 'delta', 'levee', 'meander', 'gorge'];
 const item = (text: string) => ({ id: text, text, picture: null });
-const variant = (id: string, forms: string[], n: number, d = 1) => ({ id, forms, match: 'whole' as const, credit: fraction(n, d), feedback: SILENCE, decides: false, settings: {} }); // prettier-ignore
+const variant = (id: string, forms: string[], n: number, d = 1) => ({
+  id,
+  forms,
+  match: 'whole' as const,
+  credit: fraction(n, d),
+  feedback: SILENCE,
+  decides: false,
+  settings: {},
+});
 const numberKey = (key: string) => ({
-  key, bands: [{ kind: 'exact' as const, credit: ONE }, { kind: 'percent' as const, percent: '5', credit: fraction(1, 2) }],
-  expected: [{ id: 'twice', value: '10.6', credit: ZERO, feedback: SILENCE, bands: null }], form: { kind: 'any' as const },
-  unit: { kind: 'optional' as const, units: [{ names: ['m³/s'], factor: '1' }, { names: ['l/s'], factor: '0.001' }], missing: ONE, unknown: fraction(1, 2) },
-  bareFraction: true, unmatched: 'wrong' as const,
-}); // prettier-ignore
+  key,
+  bands: [
+    { kind: 'exact' as const, credit: ONE },
+    { kind: 'percent' as const, percent: '5', credit: fraction(1, 2) },
+  ],
+  expected: [{ id: 'twice', value: '10.6', credit: ZERO, feedback: SILENCE, bands: null }],
+  form: { kind: 'any' as const },
+  unit: {
+    kind: 'optional' as const,
+    units: [
+      { names: ['m³/s'], factor: '1' },
+      { names: ['l/s'], factor: '0.001' },
+    ],
+    missing: ONE,
+    unknown: fraction(1, 2),
+  },
+  bareFraction: true,
+  unmatched: 'wrong' as const,
+});
 
 const MAKERS: ((id: string, at: number) => Question)[] = [
   (id) => ({ ...shared(id), kind: 'number', ...numberKey('5.3') }),
@@ -35,7 +65,9 @@ const MAKERS: ((id: string, at: number) => Question)[] = [
   (id) => ({ ...shared(id), kind: 'rows', model: 'rightMinusWrong', lambda: ONE, joined: 'mean', rows: WORDS.slice(0, 3).map((text, at) => ({ id: text, text, several: false, feedback: SILENCE, options: ['yes', 'no'].map((word, index) => ({ id: word, text: word, credit: fraction(index === at % 2 ? 1 : 0), right: false })) })) }),
 ]; // prettier-ignore
 
-const made = Array.from({ length: 32 }, (_, at): Question => (MAKERS[at % MAKERS.length] as (typeof MAKERS)[number])(`made-${at}`, at)); // prettier-ignore
+const made = Array.from({ length: 32 }, (_, at): Question =>
+  (MAKERS[at % MAKERS.length] as (typeof MAKERS)[number])(`made-${at}`, at),
+);
 
 export const PAPER_QUESTIONS: readonly Question[] = [...QUESTIONS, ...made];
 export const PAPER_CONTENT: QuizContent = { ...CONTENT, order: PAPER_QUESTIONS.map(({ id }) => id) };

@@ -32,11 +32,29 @@ const word = (random: Random): string =>
   Array.from({ length: 3 + below(random, 3) }, () => SYLLABLES[below(random, SYLLABLES.length)]).join('');
 
 const question = (forms: string[], more: Partial<Phrase> = {}): Phrase => ({
-  id: 'worst', text: [], points: null, right: SILENCE, partly: SILENCE, wrong: SILENCE, mustAnswer: null, explanation: '', ...NO_RULES,
-  kind: 'phrase', settings: DEFAULT_SETTINGS, unmatched: 'wrong',
-  variants: forms.map((form, at) => ({ id: `v${at}`, forms: [form], match: 'whole', credit: fraction(1), feedback: SILENCE, decides: false, settings: {} })),
+  id: 'worst',
+  text: [],
+  points: null,
+  right: SILENCE,
+  partly: SILENCE,
+  wrong: SILENCE,
+  mustAnswer: null,
+  explanation: '',
+  ...NO_RULES,
+  kind: 'phrase',
+  settings: DEFAULT_SETTINGS,
+  unmatched: 'wrong',
+  variants: forms.map((form, at) => ({
+    id: `v${at}`,
+    forms: [form],
+    match: 'whole',
+    credit: fraction(1),
+    feedback: SILENCE,
+    decides: false,
+    settings: {},
+  })),
   ...more,
-}); // prettier-ignore
+});
 
 function timed(work: () => void): number {
   const start = performance.now();
@@ -55,8 +73,18 @@ export function worstCases(): Record<string, number> {
   const slips = Array.from({ length: 10_000 }, (_, at) => withTypingError(random, forms[at % 200] as string));
   const lenient = { settings: { ...DEFAULT_SETTINGS, typingErrors: 2 as const } };
   const pattern = question(['(a+)+b|x*x*x*y'], {
-    variants: [{ id: 'p', forms: ['(a+)+b|x*x*x*y'], match: 'pattern', credit: fraction(1), feedback: SILENCE, decides: false, settings: {} }],
-  }); // prettier-ignore
+    variants: [
+      {
+        id: 'p',
+        forms: ['(a+)+b|x*x*x*y'],
+        match: 'pattern',
+        credit: fraction(1),
+        feedback: SILENCE,
+        decides: false,
+        settings: {},
+      },
+    ],
+  });
   const long = Array.from({ length: 20 }, (_, at) => (at % 2 ? 'a' : 'x').repeat(10_000));
   const realistic = Array.from({ length: 10_000 }, (_, at) =>
     at % 3 === 0

@@ -10,7 +10,7 @@ import { scoresCsv, studentJson } from '@/core/formats/markedFile';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { answerInput } from '@/server/mark/input';
 import { Refused } from '@/server/mark/problem';
-import { now } from '@/store/clock';
+import { now } from '@/store/records/clock';
 
 const USAGE = `npm run mark -- QUIZ [ANSWERS] [--out FILE] [--trace STUDENT]
 
@@ -53,9 +53,12 @@ function traced({ marked, named }: MarkedWork, who: string): string {
   const { student, attempts } = JSON.parse(text) as Traced;
   const lines = attempts.flatMap(({ attempt, marks, trace }) => [
     `Attempt ${attempt}`,
-    ...marks.flatMap((one, at) => [`  Question ${at + 1}, ${one.verdict}`, ...(one.trace ?? []).map((line) => `    ${line}`)]),
+    ...marks.flatMap((one, at) => [
+      `  Question ${at + 1}, ${one.verdict}`,
+      ...(one.trace ?? []).map((line) => `    ${line}`),
+    ]),
     ...(trace ?? []).map((line) => `  ${line}`),
-  ]); // prettier-ignore
+  ]);
   return [student, ...lines].join('\n');
 }
 
@@ -69,7 +72,8 @@ async function read(quizPath: string, answersPath: string | undefined): Promise<
     for (const text of problems) console.error(`${answersPath}, ${text}`);
     return work;
   } catch (error) {
-    if (error instanceof Refused) return end(`${answersPath} cannot be taken:`, ...error.problem.problems.map((text) => `  ${text}`)); // prettier-ignore
+    if (error instanceof Refused)
+      return end(`${answersPath} cannot be taken:`, ...error.problem.problems.map((text) => `  ${text}`));
     throw error;
   }
 }

@@ -13,5 +13,8 @@ export const SCHEMA_NAMES = Object.keys(SCHEMAS) as SchemaName[];
 
 /** The JSON Schema (2020-12) of a file's form, made from what the application itself checks by. */
 export function jsonSchema(name: SchemaName): object {
-  return { title: `Yentrel: ${name}`, ...z.toJSONSchema(SCHEMAS[name], { target: 'draft-2020-12', io: 'input', reused: 'ref' }) }; // prettier-ignore
+  return {
+    title: `Yentrel: ${name}`,
+    ...z.toJSONSchema(SCHEMAS[name], { target: 'draft-2020-12', io: 'input', reused: 'ref' }),
+  };
 }

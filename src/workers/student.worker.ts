@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { withFailures } from '@/store/failure';
+import { withFailures } from '@/store/records/failure';
 import { studentDesk } from './studentDesk';
 
 expose(withFailures(studentDesk));

@@ -16,17 +16,17 @@ import {
   mayBegin,
   startAttempt,
   type Kept,
-} from '@/store/attempts';
-import { now } from '@/store/clock';
-import { commentsOf } from '@/store/comments';
-import { db, type QuizRecord } from '@/store/db';
-import { ensureDemo } from '@/store/demo';
-import { failureOf } from '@/store/failure';
-import { pictureBlob } from '@/store/media';
-import { overridesOf } from '@/store/overrides';
-import { draftPaper } from '@/store/quizzes';
-import { paperAt, settleByClosing } from '@/store/revisions';
-import { rulingsOf } from '@/store/rulings';
+} from '@/store/work/attempts';
+import { now } from '@/store/records/clock';
+import { commentsOf } from '@/store/work/comments';
+import { db, type QuizRecord } from '@/store/records/db';
+import { ensureDemo } from '@/store/demo/demo';
+import { failureOf } from '@/store/records/failure';
+import { pictureBlob } from '@/store/quiz/pictures';
+import { overridesOf } from '@/store/work/overrides';
+import { draftPaper } from '@/store/quiz/quizzes';
+import { paperAt, settleByClosing } from '@/store/quiz/revisions';
+import { rulingsOf } from '@/store/work/rulings';
 import { isLate } from '@/core/quiz/due';
 
 /**

@@ -35,10 +35,15 @@ test('every curl line of the page works as it stands, and gives the same scores'
   const [json, form, traced, csv, schema] = await Promise.all(
     curls.map((line) => shell(line, baseURL ?? '')),
   );
-  const scores = (JSON.parse(json ?? '') as Marked).students.map(({ student, recorded }) => [student, recorded.score.about]); // prettier-ignore
+  const scores = (JSON.parse(json ?? '') as Marked).students.map(({ student, recorded }) => [
+    student,
+    recorded.score.about,
+  ]);
   expect(scoresIn(csv ?? '')).toEqual(scores);
   const fromForm = (JSON.parse(form ?? '') as Marked).students;
-  expect((JSON.parse(traced ?? '') as Marked).students.map(({ recorded }) => recorded)).toEqual(fromForm.map(({ recorded }) => recorded)); // prettier-ignore
+  expect((JSON.parse(traced ?? '') as Marked).students.map(({ recorded }) => recorded)).toEqual(
+    fromForm.map(({ recorded }) => recorded),
+  );
   expect(traced).toContain('8 questions add up to');
   expect(JSON.parse(schema ?? '')).toMatchObject({ title: 'Yentrel: quiz-file' });
 });
@@ -54,7 +59,13 @@ test('the same answer file gives the same scores by curl, by the command line an
   const scores = new Map(students.map(({ student, recorded }) => [student, recorded.score.about]));
   expect(scores.size).toBeGreaterThan(3);
 
-  const { stdout } = await run(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', 'demo/import/rivers.yentrel', answers]); // prettier-ignore
+  const { stdout } = await run(process.execPath, [
+    '--import',
+    'tsx',
+    'scripts/mark.ts',
+    'demo/import/rivers.yentrel',
+    answers,
+  ]);
   expect(new Map(scoresIn(stdout))).toEqual(scores);
 
   await openDemo(browser, 'tray');
@@ -75,10 +86,19 @@ test('the same answer file gives the same scores by curl, by the command line an
 test('a request from another page is refused, and so is another method, as problem details', async ({
   request,
 }) => {
-  const foreign = await request.post('/api/mark', { data: {}, headers: { origin: 'http://elsewhere.example' } }); // prettier-ignore
-  expect([foreign.status(), foreign.headers()['content-type']]).toEqual([403, 'application/problem+json; charset=utf-8']); // prettier-ignore
+  const foreign = await request.post('/api/mark', {
+    data: {},
+    headers: { origin: 'http://elsewhere.example' },
+  });
+  expect([foreign.status(), foreign.headers()['content-type']]).toEqual([
+    403,
+    'application/problem+json; charset=utf-8',
+  ]);
   const got = await request.get('/api/mark');
-  expect([got.status(), got.headers()['content-type']]).toEqual([405, 'application/problem+json; charset=utf-8']); // prettier-ignore
+  expect([got.status(), got.headers()['content-type']]).toEqual([
+    405,
+    'application/problem+json; charset=utf-8',
+  ]);
   const unknown = await request.get('/api/schema/nothing.json');
   expect(unknown.status()).toBe(404);
 });

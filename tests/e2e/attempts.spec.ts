@@ -8,7 +8,10 @@ const wall = (at: number): string =>
   new Date(at).toLocaleString('sv-SE', { timeZone: 'Europe/Berlin' }).slice(0, 16).replace(' ', 'T');
 
 async function setDue(page: Page, due: number): Promise<void> {
-  await page.getByRole('banner').getByRole('button', { name: /^Open until/ }).click(); // prettier-ignore
+  await page
+    .getByRole('banner')
+    .getByRole('button', { name: /^Open until/ })
+    .click();
   await page.getByLabel('Open from').fill(wall(due - 48 * HOUR));
   await page.getByLabel(/^Due /).fill(wall(due));
   await page.getByRole('button', { name: 'Change the times' }).click();
@@ -46,7 +49,10 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   await expect(page.getByLabel('Each step costs')).toHaveValue('10');
   await expect(page.getByText('Handed in 2 days late: less 20 % of the earned points.')).toBeVisible();
   await setDue(page, Date.now() - 2 * HOUR);
-  await page.getByRole('region', { name: 'Changes not applied' }).getByRole('button', { name: 'Apply to all' }).click(); // prettier-ignore
+  await page
+    .getByRole('region', { name: 'Changes not applied' })
+    .getByRole('button', { name: 'Apply to all' })
+    .click();
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Yann Isle');
   await sit.setViewportSize({ width: 360, height: 740 });
@@ -62,8 +68,15 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   await test.step('the first attempt', async () => {
     await sit.getByRole('button', { name: 'Begin' }).click();
     await answer(sit, [
-      'upper course', 'oxbow lake', 'levee', 'floodplain', 'a little higher', 'discharge', 'upstream', 'abrasion',
-    ]); // prettier-ignore
+      'upper course',
+      'oxbow lake',
+      'levee',
+      'floodplain',
+      'a little higher',
+      'discharge',
+      'upstream',
+      'abrasion',
+    ]);
     await expect(sit.getByText('10.8 of 12')).toBeVisible();
     await expect(sit.getByText('12, minus 10 % of the points earned for handing in late')).toBeVisible();
     await expect(
@@ -97,7 +110,10 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   });
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await test.step('the trace says how, and being late is excused', async () => {
-    await page.getByRole('row', { name: /Yann Isle · 1/ }).getByRole('button', { name: /10\.8/ }).click(); // prettier-ignore
+    await page
+      .getByRole('row', { name: /Yann Isle · 1/ })
+      .getByRole('button', { name: /10\.8/ })
+      .click();
     const trace = margin.getByRole('list', { name: 'How the total came about' });
     await expect(trace).toContainText('10 %');
     await expect(trace).toContainText('10.8');
@@ -111,7 +127,10 @@ test('several attempts, late: what each earns, what is recorded, and what the te
     await page.bringToFront();
   });
   await test.step('an attempt that does not count leaves the mean', async () => {
-    await page.getByRole('row', { name: /Yann Isle · 2/ }).getByRole('button', { name: /2\.7/ }).click(); // prettier-ignore
+    await page
+      .getByRole('row', { name: /Yann Isle · 2/ })
+      .getByRole('button', { name: /2\.7/ })
+      .click();
     await margin.getByRole('button', { name: 'Do not count it' }).click();
     await expect(page.getByRole('row', { name: /Yann Isle · 1/ })).toContainText(/12\s*12$/);
     await page.keyboard.press('Control+z');

@@ -37,7 +37,10 @@ const ANSWERS: readonly (readonly (readonly [text: string, points: number])[])[]
   [['abrasion', 2], ['erosion', 1], ['attrition', 0]],
 ]; // prettier-ignore
 
-const given = (index: number) => ANSWERS.map((list, question) => list[Math.floor(index / (question + 1)) % list.length] ?? (['', 0] as const)); // prettier-ignore
+const given = (index: number) =>
+  ANSWERS.map(
+    (list, question) => list[Math.floor(index / (question + 1)) % list.length] ?? (['', 0] as const),
+  );
 const worth = (index: number): number =>
   Math.round(given(index).reduce((sum, [, points]) => sum + points, 0) * 10) / 10;
 
@@ -49,9 +52,18 @@ const QUESTIONS = ['1', '2', '3', '4', '5', '6', '7', '8'];
 const CLASS_FILE = `Surname,Forename,Student ID,E-mail,Form\n${PUPILS.map((one) => `${one.last},${one.first},${one.number},${one.email},9A`).join('\n')}\n`;
 const FORM_FILE = [
   ['Timestamp', 'Email Address', 'Score', 'First name', 'Last name', ...QUESTIONS],
-  ...PUPILS.map((one, index) => [stamp(index), one.email.toUpperCase(), `${worth(index)} / 12`, one.first, one.last, ...given(index).map(([text]) => text)]),
+  ...PUPILS.map((one, index) => [
+    stamp(index),
+    one.email.toUpperCase(),
+    `${worth(index)} / 12`,
+    one.first,
+    one.last,
+    ...given(index).map(([text]) => text),
+  ]),
   ['Average', '', '6.1 / 12', '', '', ...QUESTIONS.map(() => '0.6')],
-].map((row) => row.join(',')).join('\r\n'); // prettier-ignore
+]
+  .map((row) => row.join(','))
+  .join('\r\n');
 
 const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 const handedIn = (page: Page, words: string) => expect(page.getByText(words)).toBeVisible();

@@ -111,8 +111,10 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     const text = readFileSync('demo/import/answers-flawed.csv', 'latin1');
     const corrected = text.replace(';Kaja Run;', '911;Kaja Run;').replace('906;Finn Shoal;', '906;;');
     const dialog = await chooseFile(page, {
-      name: 'corrected.csv', mimeType: 'text/csv', buffer: Buffer.from(corrected.replace('oxbow laek', 'oxbow lake'), 'latin1'),
-    }); // prettier-ignore
+      name: 'corrected.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(corrected.replace('oxbow laek', 'oxbow lake'), 'latin1'),
+    });
     await dialog.getByRole('button', { name: 'Import 10 papers' }).click();
     await expect(
       report(page).getByText('1 paper imported, 1 brought up to date, 8 papers as before.'),
@@ -178,7 +180,9 @@ test('a class list and a flawed file come in; what was not foreseen is put right
 
   const sheetOf = async () => {
     await goTo(page, 'Tray');
-    const address = await page.getByRole('link', { name: 'Slip of Cleo Ripple', exact: true }).getAttribute('href'); // prettier-ignore
+    const address = await page
+      .getByRole('link', { name: 'Slip of Cleo Ripple', exact: true })
+      .getAttribute('href');
     const phone = await context.newPage();
     await phone.setViewportSize({ width: 360, height: 740 });
     await phone.goto(address ?? '');
@@ -235,7 +239,9 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     for (const name of Object.keys(WORKSHEET).filter((one) => one !== 'Cleo Ripple')) {
       const cells = (found[name] ?? '').split(',');
       expect(cells[3], name).toBe(String(sum(accepted(name))));
-      expect(cells.slice(-8), name).toEqual(accepted(name).map((earned, at) => (UNREAD[name]?.includes(at) ? '' : String(earned)))); // prettier-ignore
+      expect(cells.slice(-8), name).toEqual(
+        accepted(name).map((earned, at) => (UNREAD[name]?.includes(at) ? '' : String(earned))),
+      );
     }
     const cleo = sum(accepted('Cleo Ripple')) + CLEO_BY_HAND;
     const percent = String(Math.round((cleo / 12) * 10_000) / 100);
@@ -256,8 +262,10 @@ test('a student who stands in the file twice has two attempts, by choice; one un
     'Zoe Mere;826;upper course;oxbow lake',
   ].join('\r\n');
   const dialog = await chooseFile(page, {
-    name: 'two.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'utf16le'),
-  }); // prettier-ignore
+    name: 'two.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(csv, 'utf16le'),
+  });
   await dialog.getByLabel('What to do with Yann I.').selectOption({ label: 'is Yann Isle 825' });
   await expect(dialog.getByText('line 3: Zoe Mere appears again on line 4; that row is used')).toBeVisible();
   await dialog.getByLabel('A student who appears more than once').selectOption('attempts');
@@ -280,8 +288,10 @@ test('a spreadsheet is read like a text file', async ({ page }) => {
     ['Zoe Mere', 826, 'lower course', '=1+1', 'gorge'],
   ]);
   const dialog = await chooseFile(page, {
-    name: 'answers.xlsx', mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', buffer: Buffer.from(buffer),
-  }); // prettier-ignore
+    name: 'answers.xlsx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    buffer: Buffer.from(buffer),
+  });
   await dialog.getByRole('button', { name: 'Import 2 papers' }).click();
   await expect(page.getByText('26 of 26 handed in')).toBeVisible();
   await goTo(page, 'Check');

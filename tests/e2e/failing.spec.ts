@@ -18,7 +18,8 @@ const FULL = /The storage of this browser is full/;
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
 const total = async (page: Page, name: string) => (await checkRow(page, name)).at(-1);
-const button = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name, exact: true }).click(); // prettier-ignore
+const button = (name: string | RegExp) => (page: Page) =>
+  page.getByRole('button', { name, exact: true }).click();
 const tryAgain = (page: Page) => page.getByRole('button', { name: 'Try again' }).first().click();
 const paper = (student: string) => `/sit/?quiz=demo-rivers&student=${student}`;
 
@@ -191,7 +192,8 @@ const PLACES: readonly Place[] = [
     press: button('Duplicate'),
     said: FULL,
     again: tryAgain,
-    done: (page) => expect(page.getByRole('link', { name: 'How rivers shape the land (copy)' })).toBeVisible(), // prettier-ignore
+    done: (page) =>
+      expect(page.getByRole('link', { name: 'How rivers shape the land (copy)' })).toBeVisible(),
   },
   {
     name: 'the demo school reset',
@@ -284,7 +286,9 @@ test('no write can be kept: a backup is saved all the same, and says that its ag
   await page.goto('/');
   await expect(page.getByText('24 of 26 handed in')).toBeVisible();
   await writes(page, 'fail');
-  const file = await downloaded(page, () => page.getByRole('button', { name: 'Back up everything now' }).click()); // prettier-ignore
+  const file = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Back up everything now' }).click(),
+  );
   expect(file.name).toMatch(/\.yentrel$/);
   await expectSaid(page, FULL);
   await writes(page, 'succeed');

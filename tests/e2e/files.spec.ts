@@ -65,7 +65,9 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
   await expect(other.getByText('24 of 26 handed in')).toBeVisible();
   await openDemo(other, 'check');
   expect(await totals(other)).toEqual(before);
-  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('Nearly: say it in one word.'); // prettier-ignore
+  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue(
+    'Nearly: say it in one word.',
+  );
   await other.getByRole('button', { name: /^Undo/ }).click();
   await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('');
 
@@ -124,7 +126,9 @@ test('a quiz goes to a colleague without students; a later copy says what it cha
   await expect(changes).toHaveCount(1);
   await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
   await page.getByRole('button', { name: 'Import it' }).click();
-  await expect(page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/))).toBeVisible(); // prettier-ignore
+  await expect(
+    page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/)),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).first().click();
   await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
 
@@ -153,10 +157,12 @@ test('a folder is kept up to date by itself where the browser allows it', async 
     page.evaluate(async () => {
       const found: [string, number][] = [];
       const root = await navigator.storage.getDirectory();
-      for await (const [name, handle] of (root as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }).entries())
+      for await (const [name, handle] of (
+        root as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
+      ).entries())
         found.push([name, (await handle.getFile()).size]);
       return found;
-    }); // prettier-ignore
+    });
   const [written] = await files();
   expect(written?.[0]).toMatch(/^yentrel-backup-.*\.yentrel$/);
   expect(written?.[1]).toBeGreaterThan(3000);
@@ -192,7 +198,9 @@ test('all answers go out as a file; points that were changed in it come back as 
   await take(sheet.name, sheet.buffer);
   await expect(page.getByText('24 papers as before.')).toBeVisible();
   const at = rows[0]?.indexOf('Points for Q4') ?? 0;
-  const changed = rows.map((row) => (row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row)); // prettier-ignore
+  const changed = rows.map((row) =>
+    row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row,
+  );
   await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
   await expect(page.getByText(/23 papers as before\./)).toBeVisible();
   await goTo(page, 'Check');

@@ -3,7 +3,13 @@ import { downloaded, expect, goTo, openDemo, saved, test } from './support';
 
 /** Texts that would do harm where they were taken for anything but text. */
 const MARKUP = '<img src=x onerror="window.harmed=1"><script>window.harmed=1</script>';
-const NAMES = [`Eve ${MARKUP}`, '=HYPERLINK("https://rivers.example","win")', 'Lock \u202Ekcol\u0007 Gate', 'נהר רחב', '{{constructor}} ${1+1}']; // prettier-ignore
+const NAMES = [
+  `Eve ${MARKUP}`,
+  '=HYPERLINK("https://rivers.example","win")',
+  'Lock \u202Ekcol\u0007 Gate',
+  'נהר רחב',
+  '{{constructor}} ${1+1}',
+];
 const SHOWN = [NAMES[0], NAMES[1], 'Lock kcol Gate', NAMES[3], NAMES[4]] as string[];
 const ANSWER = `${MARKUP} \u202Eesrever\u0000`;
 const SHOWN_ANSWER = `${MARKUP} esrever`;
@@ -34,7 +40,10 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
   await page.getByLabel(`Feedback for ${MARKUP}`).fill(`Not ${MARKUP}`);
   await page.getByLabel('Explanation').fill(MARKUP);
   await saved(page);
-  await page.getByRole('region', { name: 'Changes not applied' }).getByRole('button', { name: 'Apply to all' }).click(); // prettier-ignore
+  await page
+    .getByRole('region', { name: 'Changes not applied' })
+    .getByRole('button', { name: 'Apply to all' })
+    .click();
   await expect(page.getByText('Everyone is marked by the new key')).toBeVisible();
   await unharmed(page, 'Write');
 
@@ -55,7 +64,11 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
 
   await goTo(page, 'Check');
   for (const name of SHOWN) await expect(page.getByRole('rowheader', { name, exact: true })).toBeVisible();
-  await page.getByRole('row').filter({ hasText: 'Lock kcol Gate' }).getByRole('button', { name: /^Question 2/ }).click(); // prettier-ignore
+  await page
+    .getByRole('row')
+    .filter({ hasText: 'Lock kcol Gate' })
+    .getByRole('button', { name: /^Question 2/ })
+    .click();
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await expect(margin.getByText(SHOWN_ANSWER, { exact: true })).toBeVisible();
   await margin.getByLabel('Comment to the student on this answer').fill(MARKUP);
@@ -68,10 +81,14 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
   const { text } = await downloaded(page, () => page.getByRole('button', { name: 'Save as CSV' }).click());
   expect(text).toContain(`"'=HYPERLINK(""https://rivers.example"",""win"")"`);
   expect(text).toContain(`"'=1+1 ${MARKUP.replace(/"/g, '""')}"`);
-  expect(text.split(/[\r\n,]+/).filter((part) => /^["']?[=+@]/.test(part) && !part.startsWith(`"'`))).toEqual([]); // prettier-ignore
+  expect(text.split(/[\r\n,]+/).filter((part) => /^["']?[=+@]/.test(part) && !part.startsWith(`"'`))).toEqual(
+    [],
+  );
 
   const slip = await context.newPage();
-  const address = await page.getByRole('link', { name: `Slip of ${SHOWN[0]}`, exact: true }).getAttribute('href'); // prettier-ignore
+  const address = await page
+    .getByRole('link', { name: `Slip of ${SHOWN[0]}`, exact: true })
+    .getAttribute('href');
   await slip.goto(address ?? '');
   await expect(slip.getByText(`${SHOWN[0]}’s results`)).toBeVisible();
   await expect(slip.getByText(`Not ${MARKUP}`)).toBeVisible();

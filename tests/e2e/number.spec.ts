@@ -116,6 +116,6 @@ test('a number is written, tried, sat, checked, keyed in another unit, handed ba
   await expect(slip.getByText('1,5 km', { exact: true })).toBeVisible();
   await expect(slip.getByText('Look at the scale once more.')).toBeVisible();
   await slip.close();
-  const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click()); // prettier-ignore
+  const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
   expect(file.text).toContain('1500 m');
 });

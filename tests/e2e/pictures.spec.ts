@@ -115,7 +115,13 @@ test('a picture is pasted; feedback carries several links of different kinds; pa
   await saved(page);
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await margin.getByLabel('Try an answer', { exact: true }).selectOption('the same');
-  await expect(margin.getByRole('link', { name: 'Slopes in figures' })).toHaveAttribute('href', 'https://rivers.example/slopes'); // prettier-ignore
-  await expect(margin.getByRole('link', { name: 'Ask me' })).toHaveAttribute('href', 'mailto:maps@rivers.example'); // prettier-ignore
+  await expect(margin.getByRole('link', { name: 'Slopes in figures' })).toHaveAttribute(
+    'href',
+    'https://rivers.example/slopes',
+  );
+  await expect(margin.getByRole('link', { name: 'Ask me' })).toHaveAttribute(
+    'href',
+    'mailto:maps@rivers.example',
+  );
   await expect(margin.getByText('Watch:')).toBeVisible();
 });

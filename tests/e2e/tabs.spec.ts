@@ -79,7 +79,10 @@ test('two tabs on Check: own scores, comments and accepted answers of one appear
   const total = async (tab: Page) => (await checkRow(tab, 'Karl Mead')).at(-1);
   const byHand = async (tab: Page, points: string) => {
     await tab.bringToFront();
-    await tab.getByRole('row', { name: /Karl Mead/ }).getByRole('button', { name: /^Question 8/ }).click(); // prettier-ignore
+    await tab
+      .getByRole('row', { name: /Karl Mead/ })
+      .getByRole('button', { name: /^Question 8/ })
+      .click();
     await tab.keyboard.press('h');
     await margin(tab).getByLabel('Your own points').fill(points);
     await margin(tab).getByRole('button', { name: 'Save this score' }).click();

@@ -7,7 +7,10 @@ const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' 
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
 const total = async (page: Page, name: string) => (await checkRow(page, name)).at(-1);
 const acceptFloodPlain = async (page: Page) => {
-  await page.getByRole('button', { name: /^Question 4: wrong.*“flood plain”/ }).first().click(); // prettier-ignore
+  await page
+    .getByRole('button', { name: /^Question 4: wrong.*“flood plain”/ })
+    .first()
+    .click();
   await page.keyboard.press('a');
   await expect(bar(page).getByText(/5 students up/)).toBeVisible();
 };
@@ -206,7 +209,13 @@ test('the server compresses what it sends, and answers for known hosts only', as
   }
   const plain = await request.get('/', { headers: { 'accept-encoding': 'identity' } });
   expect(plain.headers()['content-encoding']).toBeUndefined();
-  const same = await request.get('/', { headers: { 'accept-encoding': 'br', 'if-none-match': (await request.get('/', { headers: { 'accept-encoding': 'br' } })).headers()['etag'] ?? '' } }); // prettier-ignore
+  const same = await request.get('/', {
+    headers: {
+      'accept-encoding': 'br',
+      'if-none-match':
+        (await request.get('/', { headers: { 'accept-encoding': 'br' } })).headers()['etag'] ?? '',
+    },
+  });
   expect(same.status()).toBe(304);
   const { port } = new URL(baseURL ?? '');
   const own = await request.get('/', { headers: { host: `localhost:${port}` } });

@@ -57,7 +57,15 @@ describe('times in files', () => {
 
 describe('columns', () => {
   test('times, notes and points are proposed beside answers; a misspelt heading finds its question', () => {
-    const heads = ['Student', 'Handed in', 'Q1', 'Points for Q2', 'Q3 points', 'Remarks', 'What is the flat land besides a river caled that lies under water in a flood?']; // prettier-ignore
+    const heads = [
+      'Student',
+      'Handed in',
+      'Q1',
+      'Points for Q2',
+      'Q3 points',
+      'Remarks',
+      'What is the flat land besides a river caled that lies under water in a flood?',
+    ];
     const rows = table(`${heads.join(';')}\nAda Marsh;2026-01-05 16:20;x;1;2;late again;y\n`);
     assert.deepEqual(proposeColumns(rows, QUESTIONS, STUDENTS), [
       { use: 'student' },
@@ -89,45 +97,94 @@ describe('rows', () => {
     );
     const [ada, bela] = papers;
     assert.equal(new Date(ada?.handedInAt ?? 0).toISOString(), '2026-01-05T15:20:00.000Z');
-    assert.deepEqual(Object.values(ada?.points ?? {}).map(written), ['1/2', '9']); // prettier-ignore
+    assert.deepEqual(Object.values(ada?.points ?? {}).map(written), ['1/2', '9']);
     assert.equal(ada?.note, 'was ill');
     assert.deepEqual([bela?.handedInAt, bela?.points], [null, {}]);
-    assert.deepEqual(problems.map((one) => `${one.row} ${one.line} ${one.column}: ${one.text}`), [
-      'kept 2 Q2 points: more points than the question is worth',
-      'kept 3 Handed in: “some day” is not a date and time; ignored, so nobody is late by it',
-      'kept 3 Q1 points: “two” is not a number of points from 0 to 1000; ignored',
-      'kept 3 Q2 points: “-1” is not a number of points from 0 to 1000; ignored',
-    ]); // prettier-ignore
+    assert.deepEqual(
+      problems.map((one) => `${one.row} ${one.line} ${one.column}: ${one.text}`),
+      [
+        'kept 2 Q2 points: more points than the question is worth',
+        'kept 3 Handed in: “some day” is not a date and time; ignored, so nobody is late by it',
+        'kept 3 Q1 points: “two” is not a number of points from 0 to 1000; ignored',
+        'kept 3 Q2 points: “-1” is not a number of points from 0 to 1000; ignored',
+      ],
+    );
   });
 
-  const twice = 'Student,Handed in,Q1\nAda Marsh,2026-01-06 09:00,second\nBela Fenn,2026-01-05 09:00,b\nAda Marsh,2026-01-05 09:00,first\n'; // prettier-ignore
+  const twice =
+    'Student,Handed in,Q1\nAda Marsh,2026-01-06 09:00,second\nBela Fenn,2026-01-05 09:00,b\nAda Marsh,2026-01-05 09:00,first\n';
   test('the same student twice: the later counts, by time where there are times', () => {
     const { papers, problems, repeated } = read(twice);
     assert.equal(repeated, 1);
-    assert.deepEqual(papers.map((one) => [one.name, one.line]), [['Ada Marsh', 2], ['Bela Fenn', 3]]); // prettier-ignore
-    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), ['4: Ada Marsh appears again on line 2; that row is used']); // prettier-ignore
+    assert.deepEqual(
+      papers.map((one) => [one.name, one.line]),
+      [
+        ['Ada Marsh', 2],
+        ['Bela Fenn', 3],
+      ],
+    );
+    assert.deepEqual(
+      problems.map((one) => `${one.line}: ${one.text}`),
+      ['4: Ada Marsh appears again on line 2; that row is used'],
+    );
   });
   test('or each row is an attempt, whatever the order in the file', () => {
     const { papers } = read(twice, { ...DEFAULT_CHOICES, twice: 'attempts' });
-    assert.deepEqual(papers.map((one) => [one.line, one.attempt]), [[2, 2], [3, 1], [4, 1]]); // prettier-ignore
+    assert.deepEqual(
+      papers.map((one) => [one.line, one.attempt]),
+      [
+        [2, 2],
+        [3, 1],
+        [4, 1],
+      ],
+    );
   });
 
   const strangers = 'Student,Number,Q1\nA. Marsh,,x\nCy Brook,99,y\n,98,z\n';
   test('unknown students are added, matched by hand, or left out', () => {
     const first = read(strangers);
-    assert.deepEqual(first.unknown.map((one) => [one.name, one.number, one.line]), [['A. Marsh', '', 2], ['Cy Brook', '99', 3], ['', '98', 4]]); // prettier-ignore
+    assert.deepEqual(
+      first.unknown.map((one) => [one.name, one.number, one.line]),
+      [
+        ['A. Marsh', '', 2],
+        ['Cy Brook', '99', 3],
+        ['', '98', 4],
+      ],
+    );
     assert.deepEqual(first.papers, [], 'nobody is put onto the list unasked');
-    assert.deepEqual(first.problems.map((one) => one.text), ['A. Marsh is not on the class list', 'Cy Brook is not on the class list', '98 is not on the class list']); // prettier-ignore
+    assert.deepEqual(
+      first.problems.map((one) => one.text),
+      [
+        'A. Marsh is not on the class list',
+        'Cy Brook is not on the class list',
+        '98 is not on the class list',
+      ],
+    );
     const added = read(strangers, { ...DEFAULT_CHOICES, unlisted: 'add' });
-    assert.deepEqual(added.papers.map((one) => one.studentId), [null, null]); // prettier-ignore
-    assert.deepEqual(added.problems.map((one) => one.text), ['no student has the number 98']); // prettier-ignore
+    assert.deepEqual(
+      added.papers.map((one) => one.studentId),
+      [null, null],
+    );
+    assert.deepEqual(
+      added.problems.map((one) => one.text),
+      ['no student has the number 98'],
+    );
     const [a = '', cy = '', none = ''] = first.unknown.map((one) => one.key);
     const { papers, problems } = read(strangers, {
       ...DEFAULT_CHOICES,
       unknown: { [a]: 'demo-1', [cy]: 'out', [none]: 'demo-2' },
     });
-    assert.deepEqual(papers.map((one) => [one.name, one.studentId]), [['Ada Marsh', 'demo-1'], ['Bela Fenn', 'demo-2']]); // prettier-ignore
-    assert.deepEqual(problems.map((one) => one.text), ['Cy Brook is not on the class list']); // prettier-ignore
+    assert.deepEqual(
+      papers.map((one) => [one.name, one.studentId]),
+      [
+        ['Ada Marsh', 'demo-1'],
+        ['Bela Fenn', 'demo-2'],
+      ],
+    );
+    assert.deepEqual(
+      problems.map((one) => one.text),
+      ['Cy Brook is not on the class list'],
+    );
   });
 
   test('rows that were left out make a file that says why, and is harmless in a spreadsheet', () => {
@@ -170,8 +227,11 @@ test('what a corrected paper changed is said in words', () => {
   const paper = { ...PAPER, questions: PAPER.questions.slice(0, 4) };
   const answers = (...texts: string[]) => {
     const row = table(`Student,Q1,Q2,Q3,Q4\nAda Marsh,${texts.join(',')}\n`);
-    return readPapers(row, proposeColumns(row, paper.questions, STUDENTS), paper, STUDENTS).papers[0]?.answers ?? {};
-  }; // prettier-ignore
+    return (
+      readPapers(row, proposeColumns(row, paper.questions, STUDENTS), paper, STUDENTS).papers[0]?.answers ??
+      {}
+    );
+  };
   const before = answers('upper course', 'oxbow laek', 'levee', '');
   assert.deepEqual(answersDiffer(paper, before, before), []);
   assert.deepEqual(answersDiffer(paper, before, answers('upper course', 'oxbow lake', '', 'delta')), [

@@ -1,4 +1,4 @@
-import { applyDraft, type Applied } from '@/store/revisions';
+import { applyDraft, type Applied } from '@/store/quiz/revisions';
 import { classDesk } from '@/workers/classDesk';
 
 /** Applies the draft with the effect that it has now, as the bar at the foot does. */

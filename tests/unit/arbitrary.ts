@@ -9,7 +9,15 @@ const IDS = ['a', 'b', 'c', 'd', 'e'] as const;
 export const id = fc.constantFrom<string>(...IDS);
 const some = <One>(one: fc.Arbitrary<One>, minLength = 0, maxLength = 5) =>
   fc.array(one, { minLength, maxLength });
-const credit = fc.constantFrom(fraction(1), fraction(0), fraction(1, 2), fraction(1, 3), fraction(-1, 3), fraction(-1), fraction(3, 4)); // prettier-ignore
+const credit = fc.constantFrom(
+  fraction(1),
+  fraction(0),
+  fraction(1, 2),
+  fraction(1, 3),
+  fraction(-1, 3),
+  fraction(-1),
+  fraction(3, 4),
+);
 const plus = credit.filter((value) => value.n >= 0);
 const lambda = fc.constantFrom(fraction(1), fraction(1, 2), fraction(0), fraction(5), fraction(333, 1000));
 const weight = fc.constantFrom(fraction(1), fraction(2), fraction(0), fraction(1, 3));
@@ -178,7 +186,13 @@ const ANSWERS: Readonly<Record<KindName, fc.Arbitrary<object>>> = {
   pickSeveral: fc.record({ options: some(id) }),
   trueFalse: fc.record({ value: fc.boolean() }),
   phrase: fc.record({ text: fc.oneof(word, fc.string({ unit: 'binary', maxLength: 30 })) }),
-  number: fc.record({ text: fc.oneof(typed, fc.constantFrom('5.3 m', '25', '53', '1.2e3', 'five', '5 km'), fc.string({ maxLength: 20 })) }), // prettier-ignore
+  number: fc.record({
+    text: fc.oneof(
+      typed,
+      fc.constantFrom('5.3 m', '25', '53', '1.2e3', 'five', '5 km'),
+      fc.string({ maxLength: 20 }),
+    ),
+  }),
   gaps: fc.record({ gaps: fc.dictionary(id, fc.oneof(word, typed, id)) }),
   match: fc.record({ pairs: fc.dictionary(id, id) }),
   order: fc.record({ places: some(fc.option(id), 0, 6), touched: fc.boolean() }),

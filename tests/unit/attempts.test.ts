@@ -67,7 +67,10 @@ describe('being late', () => {
         at(`2026-01-${day < 10 ? '0' : ''}${day}T16:00:00Z`),
         'UTC',
       );
-    assert.deepEqual([5, 6, 7, 8, 9, 12, 20].map((day) => written(on(day)?.share ?? ZERO)), ['0', '1/10', '1/4', '1/4', '1/2', '1/2', '1/2']); // prettier-ignore
+    assert.deepEqual(
+      [5, 6, 7, 8, 9, 12, 20].map((day) => written(on(day)?.share ?? ZERO)),
+      ['0', '1/10', '1/4', '1/4', '1/2', '1/2', '1/2'],
+    );
     assert.equal(
       LateRule.safeParse({ ...rule, rows: [...rule.rows, { days: 7, share: ONE }] }).success,
       false,
@@ -83,7 +86,12 @@ describe('being late', () => {
     );
   });
   test('lateness is a line of the trace that leads to the total', () => {
-    const late = lateness(tenADay('earned', null), { due: at(monday), grace: 0 }, at('2026-01-06T12:00:00Z'), 'UTC'); // prettier-ignore
+    const late = lateness(
+      tenADay('earned', null),
+      { due: at(monday), grace: 0 },
+      at('2026-01-06T12:00:00Z'),
+      'UTC',
+    );
     const scores = [score('8', '10'), score('1', '2')];
     assert.deepEqual(traceTotal(scores, path({}, late)).map(traceWords), [
       '2 questions add up to 9 of 12',
@@ -93,7 +101,11 @@ describe('being late', () => {
   });
   test('law: being later never earns more, and never takes a score below 0', () => {
     const time = fc.integer({ min: 0, max: 60 * 24 * 60 });
-    const rules = fc.constantFrom(tenADay('earned', '0.3'), tenADay('possible', null), tenADay('earned', null, 'hour', '0.01')); // prettier-ignore
+    const rules = fc.constantFrom(
+      tenADay('earned', '0.3'),
+      tenADay('possible', null),
+      tenADay('earned', null, 'hour', '0.01'),
+    );
     const zones = fc.constantFrom(
       'Europe/Berlin',
       'America/New_York',
@@ -148,8 +160,10 @@ describe('wall clocks', () => {
     const changes = ['2026-03-29T01:00:00Z', '2026-11-01T06:00:00Z', '1893-03-31T23:06:32Z'].map(at);
     const instants = fc.oneof(
       fc.integer({ min: at('1850-01-01T00:00:00Z'), max: at('2150-01-01T00:00:00Z') }),
-      fc.tuple(fc.constantFrom(...changes), fc.integer({ min: -7_200_000, max: 7_200_000 })).map(([a, b]) => a + b),
-    ); // prettier-ignore
+      fc
+        .tuple(fc.constantFrom(...changes), fc.integer({ min: -7_200_000, max: 7_200_000 }))
+        .map(([a, b]) => a + b),
+    );
     fc.assert(
       fc.property(instants, fc.constantFrom(...zones), (instant, zone) => {
         const shown = new Date(wallClock(instant, zone)).toISOString().slice(0, 19).replace('T', ' ');
@@ -159,7 +173,10 @@ describe('wall clocks', () => {
     );
   });
   test('a day later keeps the time of day', () => {
-    assert.equal(new Date(daysLater(at('2026-03-28T12:00:00Z'), 1, 'Europe/Berlin')).toISOString(), '2026-03-29T11:00:00.000Z'); // prettier-ignore
+    assert.equal(
+      new Date(daysLater(at('2026-03-28T12:00:00Z'), 1, 'Europe/Berlin')).toISOString(),
+      '2026-03-29T11:00:00.000Z',
+    );
   });
   test('unknown zones are told', () => {
     assert.deepEqual(['Europe/Berlin', 'Moon/Base', ''].map(isZone), [true, false, false]);
@@ -179,7 +196,14 @@ const score = (earned: string, possible: string, waiting = '0'): QuestionScore =
 const tried = (earned: string, waiting = '0'): Total => total([score(earned, '10', waiting)], path());
 
 describe('joining attempts', () => {
-  type Case = [title: string, how: 'best' | 'latest' | 'first' | 'mean', attempts: Total[], score: string, counted: number | null, provisional: boolean]; // prettier-ignore
+  type Case = [
+    title: string,
+    how: 'best' | 'latest' | 'first' | 'mean',
+    attempts: Total[],
+    score: string,
+    counted: number | null,
+    provisional: boolean,
+  ];
   const cases: Case[] = [
     ['equal bests: the earliest', 'best', [tried('6'), tried('8'), tried('8')], '8', 1, false],
     ['best is chosen before rounding', 'best', [tried('7.445'), tried('7.449'), tried('7.448')], '7.449', 1, false],
@@ -233,7 +257,13 @@ describe('what counts', () => {
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 0, savedAt: 0, handedInAt, timeKnown: true,
     source: 'sat', answers: {}, seq: 1,
   }); // prettier-ignore
-  const ruling = (standing: Ruling['standing']): Ruling => ({ quizId: 'q', attemptId: 'a', standing, lateness: 'counts', note: '' }); // prettier-ignore
+  const ruling = (standing: Ruling['standing']): Ruling => ({
+    quizId: 'q',
+    attemptId: 'a',
+    standing,
+    lateness: 'counts',
+    note: '',
+  });
   const cases: [string, number | null, Ruling | undefined, string, string | null][] = [
     ['in time', 10.4, undefined, 'handedIn', null],
     ['late', 11, undefined, 'late', null],

@@ -80,8 +80,14 @@ describe('the way of a score', () => {
       const marked = one.questions.map(({ state, credit, override, ...rules }) => {
         const mark = markWith(state, credit);
         const own = override && {
-          quizId: 'q', attemptId: 'a', questionId: 'x', points: override, reason: '', at: 0, gave: null,
-        }; // prettier-ignore
+          quizId: 'q',
+          attemptId: 'a',
+          questionId: 'x',
+          points: override,
+          reason: '',
+          at: 0,
+          gave: null,
+        };
         const last = traceQuestion(mark, rules, own).at(-1);
         const score = scoreQuestion(mark, rules, own);
         if (rules.standing !== 'leftOut' && rules.standing !== 'notMarked' && state !== 'waits')
@@ -107,12 +113,20 @@ describe('the way of a score', () => {
         );
       }
       if (expect.sum) assert.equal(written(lines[0]?.after ?? ZERO), written(expect.sum));
-      if (expect.maximum) assert.equal(written(marked.map((score) => score.maximum).reduce(add, ZERO)), written(expect.maximum)); // prettier-ignore
+      if (expect.maximum)
+        assert.equal(
+          written(marked.map((score) => score.maximum).reduce(add, ZERO)),
+          written(expect.maximum),
+        );
       if (expect.pointsWaiting) assert.equal(written(result.waiting), written(expect.pointsWaiting));
       if (expect.provisional !== undefined) assert.equal(result.waiting.n > 0, expect.provisional);
       if (expect.beforeRounding) assert.equal(written(result.exact), written(expect.beforeRounding));
       if (expect.shown) assert.equal(toDecimalText(result.score), expect.shown);
-      if (expect.shownParts) assert.deepEqual(marked.map(({ earned }) => toDecimalText(earned)), expect.shownParts); // prettier-ignore
+      if (expect.shownParts)
+        assert.deepEqual(
+          marked.map(({ earned }) => toDecimalText(earned)),
+          expect.shownParts,
+        );
       if (expect.note) assert.ok(lines.some((line) => line.code === 'shownPartsDiffer'));
     });
   }
@@ -190,7 +204,14 @@ describe('repeating, joining, rounding', () => {
     const way = path({ floor: false, repeat: { price: share('0.5'), least: ZERO }, rounding: null }, null, 2);
     assert.equal(written(total([lost], way).score), '-2');
   });
-  type Case = [title: string, how: AttemptRule['counts'], attempts: Total[], rounding: ScoreRules['rounding'], score: string, counted: number | null]; // prettier-ignore
+  type Case = [
+    title: string,
+    how: AttemptRule['counts'],
+    attempts: Total[],
+    rounding: ScoreRules['rounding'],
+    score: string,
+    counted: number | null,
+  ];
   const cases: Case[] = [
     ['equal bests: the earliest', 'best', [totalOf('6'), totalOf('8'), totalOf('8')], null, '8', 1],
     ['best before rounding', 'best', [totalOf('7.4'), totalOf('7.449'), totalOf('7.448')], 10, '37/5', 1],

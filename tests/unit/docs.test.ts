@@ -23,7 +23,12 @@ function tableOf(...headings: string[]): string[][] {
     lines.findIndex((line) => !line.startsWith('|')),
   );
   assert.ok(rows.length >= 3, head);
-  return rows.map((row) => row.split('|').slice(1, -1).map((cell) => cell.trim().replace(/^`|`$/g, ''))); // prettier-ignore
+  return rows.map((row) =>
+    row
+      .split('|')
+      .slice(1, -1)
+      .map((cell) => cell.trim().replace(/^`|`$/g, '')),
+  );
 }
 
 /** A result as the tables write it. */
@@ -38,7 +43,13 @@ for (const [path, bytes] of generated())
   });
 
 describe('the tables of the page of rules', () => {
-  for (const [right, wrong, settings, answer, result] of tableOf('right', 'expected wrong', 'settings', 'answer', 'result')) {
+  for (const [right, wrong, settings, answer, result] of tableOf(
+    'right',
+    'expected wrong',
+    'settings',
+    'answer',
+    'result',
+  )) {
     test(`“${right}”, ${settings || 'as it is'}: ${answer} is ${result}`, () => {
       const errors = Number(/^(\d) typing/.exec(settings ?? '')?.[1] ?? 0) as 0 | 1 | 2;
       const match = settings === 'all these words' ? ('allWords' as const) : ('whole' as const);
@@ -46,19 +57,26 @@ describe('the tables of the page of rules', () => {
       assert.ok(errors > 0 || known.includes(settings ?? ''), 'a setting that the test knows');
       const question = phraseQuestion(
         [variant('right', [right ?? ''], '1', { match }), ...(wrong ? [variant('wrong', [wrong], '0')] : [])],
-        { typingErrors: errors, ignoreAccents: settings === 'accents ignored', ignoreArticles: settings === 'articles ignored' },
-      ); // prettier-ignore
+        {
+          typingErrors: errors,
+          ignoreAccents: settings === 'accents ignored',
+          ignoreArticles: settings === 'articles ignored',
+        },
+      );
       assert.equal(resultOf(markAnswer(question, { kind: 'phrase', text: answer ?? '' }, context)), result);
     });
-  } // prettier-ignore
+  }
   for (const [key, near, answer, result] of tableOf('key', 'near enough', 'answer', 'result')) {
     test(`${key}, ${near}: ${answer} is ${result}`, () => {
       const size = /[\d.]+/.exec(near ?? '')?.[0] ?? '';
       const band =
-        near === 'exactly' ? { kind: 'exact' }
-        : near?.endsWith('figures') ? { kind: 'figures', figures: Number(size) }
-        : near?.endsWith('%') ? { kind: 'percent', percent: size }
-        : { kind: 'amount', amount: size }; // prettier-ignore
+        near === 'exactly'
+          ? { kind: 'exact' }
+          : near?.endsWith('figures')
+            ? { kind: 'figures', figures: Number(size) }
+            : near?.endsWith('%')
+              ? { kind: 'percent', percent: size }
+              : { kind: 'amount', amount: size };
       const question = filledQuestion('number', { key, bands: [{ ...band, credit: share('1') }] });
       assert.equal(resultOf(markAnswer(question, { kind: 'number', text: answer ?? '' }, context)), result);
     });
@@ -105,7 +123,13 @@ describe('the tables of the page of rules', () => {
     const said = /^(\d+) % a day of the (earned|possible)(?:, at most (\d+) %)?$/.exec(words ?? '');
     if (said) {
       const [, percent, of, cap] = said;
-      rule = { kind: 'steps', step: 'day', share: fraction(Number(percent), 100), of: of as 'earned' | 'possible', cap: cap ? fraction(Number(cap), 100) : null }; // prettier-ignore
+      rule = {
+        kind: 'steps',
+        step: 'day',
+        share: fraction(Number(percent), 100),
+        of: of as 'earned' | 'possible',
+        cap: cap ? fraction(Number(cap), 100) : null,
+      };
     } else assert.equal(words, 'the same');
     const counted = rule;
     test(`late: ${earned} of 10, ${words}, ${after}`, () => {

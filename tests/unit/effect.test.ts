@@ -48,7 +48,8 @@ const workOf = (attempts: readonly Attempt[], overrides: readonly Override[] = [
 });
 const typed = (text: string): Answer => ({ kind: 'phrase', text });
 const told = ({ up, down, unchanged, marked }: Effect) => ({ up, down, unchanged, marked });
-const changes = (effect: Effect) => effect.changes.map(({ studentId, before, after }) => [studentId, written(before), written(after)]); // prettier-ignore
+const changes = (effect: Effect) =>
+  effect.changes.map(({ studentId, before, after }) => [studentId, written(before), written(after)]);
 
 describe('the effect of a change', () => {
   const lake = (forms: string[], id = 'q1') => phraseQuestion([variant('lake', forms)], {}, { id });
@@ -66,7 +67,10 @@ describe('the effect of a change', () => {
     const after = underPaper(live, paperOf([lake(['oxbow lake', 'cut-off lake']), plain]));
     const effect = effectBetween(live, after);
     assert.deepEqual(told(effect), { up: 2, down: 0, unchanged: 2, marked: ['q1'] });
-    assert.deepEqual(changes(effect), [['ben', '0', '1'], ['cem', '1', '2']]); // prettier-ignore
+    assert.deepEqual(changes(effect), [
+      ['ben', '0', '1'],
+      ['cem', '1', '2'],
+    ]);
     assert.equal(after.columns[1], live.columns[1]);
   });
   test('the best of two attempts is recorded: a change to the other one alters nothing', () => {
@@ -80,7 +84,10 @@ describe('the effect of a change', () => {
   test('an own score stays, and is told where marking would now give something else', () => {
     const own = [override('ben-1', 'q1', '0.5'), override('dot-1', 'q1', '0.5')];
     const live = new MarkedClass(before, workOf(attempts, own));
-    const effect = effectBetween(live, underPaper(live, paperOf([lake(['oxbow lake', 'cut-off lake']), plain]))); // prettier-ignore
+    const effect = effectBetween(
+      live,
+      underPaper(live, paperOf([lake(['oxbow lake', 'cut-off lake']), plain])),
+    );
     assert.deepEqual(changes(effect), [['cem', '1', '2']]);
     assert.deepEqual(effect.overrides, [
       { attemptId: 'ben-1', questionId: 'q1', before: share('0'), after: share('1') },
@@ -91,13 +98,39 @@ describe('the effect of a change', () => {
     const german = effectBetween(live, underPaper(live, paperOf([...before.questions], { language: 'de' })));
     assert.deepEqual(german.marked, ['q1', 'q2']);
     const one = effectBetween(live, underPaper(live, paperOf([plain])));
-    assert.deepEqual([told(one), changes(one)], [{ up: 2, down: 0, unchanged: 2, marked: [] }, [['cem', '1', '1'], ['dot', '1', '1'], ['ann', '2', '1'], ['ben', '0', '0']]]); // prettier-ignore
-    assert.deepEqual(one.changes.map((change) => [written(change.outOfBefore), written(change.outOfAfter), written(gainOf(change))]), [['2', '1', '1/2'], ['2', '1', '1/2'], ['2', '1', '0'], ['2', '1', '0']]); // prettier-ignore
+    assert.deepEqual(
+      [told(one), changes(one)],
+      [
+        { up: 2, down: 0, unchanged: 2, marked: [] },
+        [
+          ['cem', '1', '1'],
+          ['dot', '1', '1'],
+          ['ann', '2', '1'],
+          ['ben', '0', '0'],
+        ],
+      ],
+    );
+    assert.deepEqual(
+      one.changes.map((change) => [
+        written(change.outOfBefore),
+        written(change.outOfAfter),
+        written(gainOf(change)),
+      ]),
+      [
+        ['2', '1', '1/2'],
+        ['2', '1', '1/2'],
+        ['2', '1', '0'],
+        ['2', '1', '0'],
+      ],
+    );
   });
   test('largest rise first, those who rise alike by student', () => {
     const live = new MarkedClass(before, workOf(attempts));
     const effect = effectBetween(live, underPaper(live, paperOf([lake(['pond', 'cut-off lake']), plain])));
-    assert.deepEqual(changes(effect).map(([who]) => who), ['ben', 'cem', 'dot', 'ann']); // prettier-ignore
+    assert.deepEqual(
+      changes(effect).map(([who]) => who),
+      ['ben', 'cem', 'dot', 'ann'],
+    );
   });
 });
 
@@ -113,20 +146,48 @@ describe('an answer that is right for another question', () => {
 
   test('is a near miss, and waits where near misses do', () => {
     const wrong = new MarkedClass(paperOf([lake('wrong'), plain]), workOf(given));
-    assert.deepEqual([of(wrong, 0), of(wrong, 1)], [['marked', 'otherQuestion'], ['marked', null]]); // prettier-ignore
+    assert.deepEqual(
+      [of(wrong, 0), of(wrong, 1)],
+      [
+        ['marked', 'otherQuestion'],
+        ['marked', null],
+      ],
+    );
     const waits = new MarkedClass(paperOf([lake('nearMissesWait'), plain]), workOf(given));
-    assert.deepEqual([of(waits, 0), of(waits, 1)], [['waits', 'otherQuestion'], ['marked', null]]); // prettier-ignore
+    assert.deepEqual(
+      [of(waits, 0), of(waits, 1)],
+      [
+        ['waits', 'otherQuestion'],
+        ['marked', null],
+      ],
+    );
   });
   test('the other question’s key decides, without this one being marked again', () => {
     const before = new MarkedClass(paperOf([lake('nearMissesWait'), plain]), workOf(given));
     const weir = phraseQuestion([variant('weir', ['a weir'])], {}, { id: 'q2' });
     const after = underPaper(before, paperOf([lake('nearMissesWait'), weir]));
-    assert.deepEqual([of(after, 0), of(after, 1)], [['marked', null], ['waits', 'otherQuestion']]); // prettier-ignore
+    assert.deepEqual(
+      [of(after, 0), of(after, 1)],
+      [
+        ['marked', null],
+        ['waits', 'otherQuestion'],
+      ],
+    );
     const effect = effectBetween(before, after);
-    assert.deepEqual([effect.marked, effect.changes.length, after.columns[0] === before.columns[0]], [['q2'], 2, true]); // prettier-ignore
+    assert.deepEqual(
+      [effect.marked, effect.changes.length, after.columns[0] === before.columns[0]],
+      [['q2'], 2, true],
+    );
   });
   test('in a gap as well', () => {
-    const gap = { id: 'g1', type: 'text', weight: ONE, variants: lake('wrong').variants, settings: DEFAULT_SETTINGS, unmatched: 'nearMissesWait' }; // prettier-ignore
+    const gap = {
+      id: 'g1',
+      type: 'text',
+      weight: ONE,
+      variants: lake('wrong').variants,
+      settings: DEFAULT_SETTINGS,
+      unmatched: 'nearMissesWait',
+    };
     const gaps = filledQuestion('gaps', { id: 'q1', gaps: [gap] });
     const answers = given.map((one) => ({
       ...one,
@@ -134,7 +195,13 @@ describe('an answer that is right for another question', () => {
     }));
     const marked = new MarkedClass(paperOf([gaps, plain]), workOf(answers));
     const parts = marked.students().map((work) => work.sheets[0]?.scores[0]?.mark.parts[0]);
-    assert.deepEqual(parts.map((part) => [part?.state, part?.nearMiss]), [['waits', 'otherQuestion'], ['marked', null]]); // prettier-ignore
+    assert.deepEqual(
+      parts.map((part) => [part?.state, part?.nearMiss]),
+      [
+        ['waits', 'otherQuestion'],
+        ['marked', null],
+      ],
+    );
   });
 });
 
@@ -146,18 +213,23 @@ describe('laws of the effect', () => {
       .tuple(...kinds.map((kind) => questionOf(kind)))
       .map((questions) => paperOf(questions.map((question, index) => named(question, IDS[index] as string))));
   const attemptsAt = (kinds: readonly KindName[]) =>
-    fc.array(
-      fc.tuple(fc.constantFrom('ann', 'ben', 'cem'), fc.tuple(...kinds.map((kind) => fc.option(answerOf(kind))))),
-      { maxLength: 6 },
-    ).map((made) =>
-      made.map(([student, answers], index) =>
-        attempt(
-          student,
-          Object.fromEntries(answers.flatMap((answer, at) => (answer ? [[IDS[at], answer]] : []))),
-          index + 1,
+    fc
+      .array(
+        fc.tuple(
+          fc.constantFrom('ann', 'ben', 'cem'),
+          fc.tuple(...kinds.map((kind) => fc.option(answerOf(kind)))),
         ),
-      ),
-    ); // prettier-ignore
+        { maxLength: 6 },
+      )
+      .map((made) =>
+        made.map(([student, answers], index) =>
+          attempt(
+            student,
+            Object.fromEntries(answers.flatMap((answer, at) => (answer ? [[IDS[at], answer]] : []))),
+            index + 1,
+          ),
+        ),
+      );
   const two = fc
     .array(anyKind, { minLength: 3, maxLength: 3 })
     .chain((kinds) => fc.tuple(paper(kinds), paper(kinds), attemptsAt(kinds), fc.subarray(IDS)));
@@ -188,7 +260,8 @@ describe('laws of the effect', () => {
           waitingBefore: change.waitingAfter,
           waitingAfter: change.waitingBefore,
         }));
-        const byStudent = (list: Effect['changes']) => [...list].sort((x, y) => (x.studentId < y.studentId ? -1 : 1)); // prettier-ignore
+        const byStudent = (list: Effect['changes']) =>
+          [...list].sort((x, y) => (x.studentId < y.studentId ? -1 : 1));
         assert.deepEqual(byStudent(swapped), byStudent(forth.changes));
         // What was kept is the same as what is made anew.
         assert.deepEqual(there.students(), new MarkedClass(b, start.work, columnsFor(b)).students());

@@ -3,28 +3,28 @@ import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import * as attempts from '@/store/attempts';
-import * as backups from '@/store/backups';
-import * as columns from '@/store/columns';
-import * as comments from '@/store/comments';
-import { db } from '@/store/db';
-import * as demo from '@/store/demo';
-import { DEMO_QUIZ } from '@/store/demoSchool';
-import * as edits from '@/store/edits';
-import { failureOf } from '@/store/failure';
-import * as history from '@/store/history';
-import * as imports from '@/store/imports';
-import * as media from '@/store/media';
-import * as overrides from '@/store/overrides';
-import * as quizzes from '@/store/quizzes';
-import * as restore from '@/store/restore';
-import * as revisions from '@/store/revisions';
-import * as roster from '@/store/roster';
-import * as rulings from '@/store/rulings';
-import * as scoreColumns from '@/store/scoreColumns';
-import * as shelf from '@/store/shelf';
-import * as standing from '@/store/standing';
-import { watchWrites } from '@/store/writes';
+import * as attempts from '@/store/work/attempts';
+import * as backups from '@/store/files/backups';
+import * as columns from '@/store/work/markColumns';
+import * as comments from '@/store/work/comments';
+import { db } from '@/store/records/db';
+import * as demo from '@/store/demo/demo';
+import { DEMO_QUIZ } from '@/store/demo/demoSchool';
+import * as edits from '@/store/quiz/edits';
+import { failureOf } from '@/store/records/failure';
+import * as history from '@/store/records/history';
+import * as imports from '@/store/files/imports';
+import * as media from '@/store/quiz/pictures';
+import * as overrides from '@/store/work/overrides';
+import * as quizzes from '@/store/quiz/quizzes';
+import * as restore from '@/store/files/restore';
+import * as revisions from '@/store/quiz/revisions';
+import * as roster from '@/store/class/roster';
+import * as rulings from '@/store/work/rulings';
+import * as scoreColumns from '@/store/work/scoreColumns';
+import * as shelf from '@/store/quiz/shelf';
+import * as standing from '@/store/quiz/standing';
+import { watchWrites } from '@/store/records/writes';
 import { classDesk } from '@/workers/classDesk';
 import { DEMO_FILE } from '../generated';
 import { LONG } from '../runs';
@@ -55,11 +55,24 @@ async function school(): Promise<School> {
   const [begun, handedIn] = [await sit('demo-1'), await sit('demo-2')];
   await attempts.keepAnswer(handedIn, 'q1', say('mud'));
   assert.ok((await attempts.handInAttempt(handedIn)).ok);
-  await overrides.setOverride({ quizId, attemptId: handedIn, questionId: 'q2', points: { n: 1, d: 1 }, reason: '', at: 1, gave: null }); // prettier-ignore
+  await overrides.setOverride({
+    quizId,
+    attemptId: handedIn,
+    questionId: 'q2',
+    points: { n: 1, d: 1 },
+    reason: '',
+    at: 1,
+    gave: null,
+  });
   await rulings.rule(quizId, handedIn, { note: 'was ill' });
   await media.keepPicture('old', new Blob(['x']));
   await db.media.update('old', { keptAt: 1 });
-  const saved = await edits.saveQuestion(quizId, { ...silt(), explanation: 'Fine mud.' }, await rev(quizId, 'q1'), edit); // prettier-ignore
+  const saved = await edits.saveQuestion(
+    quizId,
+    { ...silt(), explanation: 'Fine mud.' },
+    await rev(quizId, 'q1'),
+    edit,
+  );
   assert.ok(saved.ok);
   const title = await edits.saveContent(quizId, { topic: 'Mud' }, { topic: '' }, edit);
   assert.ok(title.ok);
@@ -75,7 +88,11 @@ const papers = [
   readPaper({ name: 'Cato Weir', studentId: 'demo-4', answers: { q1: say('silt') }, note: 'late' }),
   readPaper({ name: 'Cy Brook', studentId: null, answers: { q1: say('sand') } }),
 ];
-const newRow = { student: { id: 'x', name: 'Cy Brook', number: '7', email: '', groups: [], removedAt: null }, known: false, what: [] } as never; // prettier-ignore
+const newRow = {
+  student: { id: 'x', name: 'Cy Brook', number: '7', email: '', groups: [], removedAt: null },
+  known: false,
+  what: [],
+} as never;
 
 /** Every function of the store that writes. One that is missing here is found by the last test. */
 const WRITES: Record<string, Op> = {
@@ -87,20 +104,34 @@ const WRITES: Record<string, Op> = {
   'backups.forgetFolder': () => backups.forgetFolder(),
   'comments.saveComment': ({ quizId, handedIn }) => comments.saveComment(quizId, handedIn, '', 'Well done.'),
   'demo.ensureDemo': () => demo.ensureDemo(),
-  'edits.saveContent': ({ quizId }) => edits.saveContent(quizId, { title: 'Floods' }, { title: 'Rivers' }, edit), // prettier-ignore
-  'edits.saveQuestion': async ({ quizId }) => edits.saveQuestion(quizId, { ...silt(), explanation: 'x' }, await rev(quizId, 'q1'), edit), // prettier-ignore
+  'edits.saveContent': ({ quizId }) =>
+    edits.saveContent(quizId, { title: 'Floods' }, { title: 'Rivers' }, edit),
+  'edits.saveQuestion': async ({ quizId }) =>
+    edits.saveQuestion(quizId, { ...silt(), explanation: 'x' }, await rev(quizId, 'q1'), edit),
   'edits.addQuestion': ({ quizId }) => edits.addQuestion(quizId, 'pickOne', 'q1'),
-  'edits.restoreQuestion': ({ quizId }) => edits.restoreQuestion(quizId, pickOneQuestion({ a: '1' }, { id: 'q9' }), edit), // prettier-ignore
+  'edits.restoreQuestion': ({ quizId }) =>
+    edits.restoreQuestion(quizId, pickOneQuestion({ a: '1' }, { id: 'q9' }), edit),
   'edits.removeQuestion': ({ quizId }) => edits.removeQuestion(quizId, 'q2'),
   'history.undo': ({ quizId }) => history.undo(quizId),
   'history.redo': ({ quizId }) => history.redo(quizId),
   'history.undoStep': ({ quizId, step }) => history.undoStep(quizId, step),
   'imports.importPapers': async ({ quizId }) => imports.importPapers(quizId, papers, await paperFor(quizId)),
-  'imports.rememberMapping': ({ quizId }) => imports.rememberMapping(quizId, ['A'], [{ use: 'student' }], 'later'), // prettier-ignore
+  'imports.rememberMapping': ({ quizId }) =>
+    imports.rememberMapping(quizId, ['A'], [{ use: 'student' }], 'later'),
   'media.keepPicture': () => media.keepPicture('new', new Blob(['y'])),
   'media.sweepPictures': () => media.sweepPictures(),
-  'overrides.setOverride': ({ quizId, handedIn }) => overrides.setOverride({ quizId, attemptId: handedIn, questionId: 'q1', points: { n: 1, d: 2 }, reason: 'x', at: 2, gave: null }), // prettier-ignore
-  'overrides.removeOverride': ({ quizId, handedIn }) => overrides.removeOverride({ quizId, attemptId: handedIn, questionId: 'q2' }), // prettier-ignore
+  'overrides.setOverride': ({ quizId, handedIn }) =>
+    overrides.setOverride({
+      quizId,
+      attemptId: handedIn,
+      questionId: 'q1',
+      points: { n: 1, d: 2 },
+      reason: 'x',
+      at: 2,
+      gave: null,
+    }),
+  'overrides.removeOverride': ({ quizId, handedIn }) =>
+    overrides.removeOverride({ quizId, attemptId: handedIn, questionId: 'q2' }),
   'quizzes.createQuiz': () => quizzes.createQuiz({ ...emptyContent('Maps'), order: ['q1'] }, [silt()]),
   'quizzes.createEmptyQuiz': () => quizzes.createEmptyQuiz(),
   'restore.restoreBackup': async () => {
@@ -112,7 +143,11 @@ const WRITES: Record<string, Op> = {
     await classDesk.takeBackup(opened.value.token, { quizzes: all, students: 'theirs' });
   },
   'restore.addQuiz': () => restore.addQuiz(DEMO_FILE, new Map([['p', new Uint8Array([0xff])]]), 'copy'),
-  'restore.updateQuiz': () => restore.updateQuiz({ ...DEMO_FILE, quiz: { ...DEMO_FILE.quiz, content: { ...DEMO_FILE.quiz.content, topic: 'Newer' } } }, new Map()), // prettier-ignore
+  'restore.updateQuiz': () =>
+    restore.updateQuiz(
+      { ...DEMO_FILE, quiz: { ...DEMO_FILE.quiz, content: { ...DEMO_FILE.quiz.content, topic: 'Newer' } } },
+      new Map(),
+    ),
   'revisions.applyDraft': async ({ quizId }) => {
     const { shown } = await classDesk.pending(quizId);
     assert.ok(shown);
@@ -134,7 +169,8 @@ const WRITES: Record<string, Op> = {
   'shelf.sweep': () => shelf.sweep(),
   'shelf.removeDemo': () => shelf.removeDemo(),
   'shelf.resetDemo': () => shelf.resetDemo(),
-  'standing.openQuiz': ({ quizId }) => standing.openQuiz(quizId, { from: 1, due: null, grace: 0, until: 9e12 }), // prettier-ignore
+  'standing.openQuiz': ({ quizId }) =>
+    standing.openQuiz(quizId, { from: 1, due: null, grace: 0, until: 9e12 }),
   'standing.closeQuiz': ({ quizId }) => standing.closeQuiz(quizId),
   'standing.takeBackOpening': ({ quizId }) => standing.takeBackOpening(quizId),
   'standing.showAspects': ({ quizId }) => standing.showAspects(quizId, ['score'], 'show'),
@@ -164,7 +200,8 @@ const put = (state: Dump): Promise<void> =>
       await db.table(name).bulkAdd([...rows]);
     }
   });
-const asText = (state: Dump): string => canonical(state.map(([name, rows]) => [name, name === 'media' ? rows.length : rows])); // prettier-ignore
+const asText = (state: Dump): string =>
+  canonical(state.map(([name, rows]) => [name, name === 'media' ? rows.length : rows]));
 const counts = (state: Dump): string => state.map(([name, rows]) => `${name} ${rows.length}`).join(', ');
 
 /** The n-th write from now on fails as it does where there is no room left; all others go through. */
@@ -227,9 +264,31 @@ const OTHERS = new Set([
 ]); // prettier-ignore
 
 test('no function of the store is left out', () => {
-  const modules = { attempts, backups, columns, comments, demo, edits, history, imports, media, overrides, quizzes, restore, revisions, roster, rulings, scoreColumns, shelf, standing }; // prettier-ignore
+  const modules = {
+    attempts,
+    backups,
+    columns,
+    comments,
+    demo,
+    edits,
+    history,
+    imports,
+    media,
+    overrides,
+    quizzes,
+    restore,
+    revisions,
+    roster,
+    rulings,
+    scoreColumns,
+    shelf,
+    standing,
+  };
   const names = Object.entries(modules).flatMap(([module, all]) =>
     Object.entries(all).flatMap(([name, value]) => (typeof value === 'function' ? `${module}.${name}` : [])),
   );
-  assert.deepEqual(names.filter((name) => !WRITES[name] && !OTHERS.has(name)), []); // prettier-ignore
+  assert.deepEqual(
+    names.filter((name) => !WRITES[name] && !OTHERS.has(name)),
+    [],
+  );
 });

@@ -9,7 +9,7 @@ import { readTable, type Table } from '@/core/formats/table';
 import { writeScores, type ScoreRow } from '@/core/formats/scoresFile';
 import { canonical } from '@/core/figures/deepEqual';
 import { RichText } from '@/core/content/richText';
-import { fromEditor, toEditor } from '@/ui/editorTree';
+import { fromEditor, toEditor } from '@/ui/editing/editorTree';
 import { decodeText } from '@/files/decode';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { emptyContent } from '@/core/quiz/newQuiz';
@@ -33,15 +33,23 @@ describe('answer file', () => {
   test('the demo file: columns proposed, papers read, the row without a student named', () => {
     const read = table(demo);
     const columns = proposeColumns(read, QUESTIONS, STUDENTS);
-    assert.deepEqual(columns.map((column) => (column.use === 'question' ? column.questionId : column.use)), [
-      'student', 'number', 'ignored', ...QUESTIONS.map((question) => question.id),
-    ]); // prettier-ignore
+    assert.deepEqual(
+      columns.map((column) => (column.use === 'question' ? column.questionId : column.use)),
+      ['student', 'number', 'ignored', ...QUESTIONS.map((question) => question.id)],
+    );
     const added = { ...DEFAULT_CHOICES, unlisted: 'add' as const };
     const { papers, problems } = readPapers(read, columns, DEMO, STUDENTS, added);
     assert.deepEqual(readPapers(read, columns, DEMO, STUDENTS).papers.length, 3, 'nobody new unasked');
-    assert.deepEqual(papers.map((paper) => [paper.name, paper.studentId]), [
-      ['Yann Isle', 'demo-25'], ['Zoe Mere', 'demo-26'], ['Aro Tide', null], ['Bo Sluice', null], ['Ada Marsh', 'demo-1'],
-    ]); // prettier-ignore
+    assert.deepEqual(
+      papers.map((paper) => [paper.name, paper.studentId]),
+      [
+        ['Yann Isle', 'demo-25'],
+        ['Zoe Mere', 'demo-26'],
+        ['Aro Tide', null],
+        ['Bo Sluice', null],
+        ['Ada Marsh', 'demo-1'],
+      ],
+    );
     assert.deepEqual(problems, [
       { line: 6, column: null, row: 'refused', text: 'no name, number or e-mail address' },
     ]);
@@ -53,15 +61,30 @@ describe('answer file', () => {
     for (const sign of [',', ';', '\t']) {
       const read = table(`\uFEFFName${sign}Q1\r\n\r\nA${sign}"two\nlines"\r\nB${sign}x\r\n`);
       assert.deepEqual(read.header, ['Name', 'Q1']);
-      assert.deepEqual(read.rows.map((row) => [row.line, ...row.cells]), [[3, 'A', 'two\nlines'], [5, 'B', 'x']]); // prettier-ignore
+      assert.deepEqual(
+        read.rows.map((row) => [row.line, ...row.cells]),
+        [
+          [3, 'A', 'two\nlines'],
+          [5, 'B', 'x'],
+        ],
+      );
     }
   });
 
   test('a heading that is repeated and rows of other lengths do no harm', () => {
     const read = table('Name,Q1,Q2\nAda,x\nName,Q1,Q2\nBo,y,z,more\n');
-    assert.deepEqual(read.rows.map((row) => [row.line, row.cells.length]), [[2, 2], [4, 4]]); // prettier-ignore
+    assert.deepEqual(
+      read.rows.map((row) => [row.line, row.cells.length]),
+      [
+        [2, 2],
+        [4, 4],
+      ],
+    );
     const { papers } = readPapers(read, proposeColumns(read, QUESTIONS, []), DEMO, []);
-    assert.deepEqual(papers.map((paper) => Object.keys(paper.answers).length), [1, 2]); // prettier-ignore
+    assert.deepEqual(
+      papers.map((paper) => Object.keys(paper.answers).length),
+      [1, 2],
+    );
   });
 
   test('UTF-8 and UTF-16 with and without a mark, and Windows-1252, read alike', () => {
@@ -117,12 +140,15 @@ describe('answer file', () => {
     const read = table('Name,Number,Q1\nAda,,x\nada,1,y\nBo,,z\n,9,w\nAda,7,v\n');
     const { papers, problems } = readPapers(read, proposeColumns(read, QUESTIONS, students), DEMO, students);
     assert.equal(papers.length, 1);
-    assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
-      '2: Ada appears again on line 3; that row is used',
-      '4: 2 students are called Bo: a number or an e-mail address tells them apart',
-      '5: 9 is not on the class list',
-      '6: Ada has the number 1 on the class list, and 7 in the file',
-    ]); // prettier-ignore
+    assert.deepEqual(
+      problems.map((problem) => `${problem.line}: ${problem.text}`),
+      [
+        '2: Ada appears again on line 3; that row is used',
+        '4: 2 students are called Bo: a number or an e-mail address tells them apart',
+        '5: 9 is not on the class list',
+        '6: Ada has the number 1 on the class list, and 7 in the file',
+      ],
+    );
   });
 
   test('questions are known by number, by text and by the beginning of their text', () => {
@@ -134,7 +160,10 @@ describe('answer file', () => {
       'Remarks',
     ];
     const columns = proposeColumns(table(`${heads.join(';')}\n1;2;3;4;5\n`), QUESTIONS, STUDENTS);
-    assert.deepEqual(columns.map((c) => (c.use === 'question' ? c.questionId : c.use)), ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'note']); // prettier-ignore
+    assert.deepEqual(
+      columns.map((c) => (c.use === 'question' ? c.questionId : c.use)),
+      ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'note'],
+    );
   });
 
   test('10 000 mutated files: never a throw, always papers or a located error', () => {
@@ -192,21 +221,27 @@ describe('roster file', () => {
     assert.deepEqual(columns, ['name', 'firstName', 'number', 'groups']);
     const { changes, unchanged, problems } = readRoster(read, columns, students);
     assert.equal(unchanged, 1);
-    assert.deepEqual(changes.map(({ known, student: s }) => [known, s.id, s.name, s.number, s.groups]), [
-      [true, 'b', 'Bo Weir', '2', ['8D', 'choir']],
-      [true, 'c', 'Cy Ford', '', ['8C']],
-      [false, '', 'Dee Rill', '5', []],
-    ]); // prettier-ignore
-    assert.deepEqual(problems.map((problem) => `${problem.line}: ${problem.text}`), [
-      '6: Dee Rill: its number or address is on line 5 already',
-      '7: no name',
-    ]); // prettier-ignore
+    assert.deepEqual(
+      changes.map(({ known, student: s }) => [known, s.id, s.name, s.number, s.groups]),
+      [
+        [true, 'b', 'Bo Weir', '2', ['8D', 'choir']],
+        [true, 'c', 'Cy Ford', '', ['8C']],
+        [false, '', 'Dee Rill', '5', []],
+      ],
+    );
+    assert.deepEqual(
+      problems.map((problem) => `${problem.line}: ${problem.text}`),
+      ['6: Dee Rill: its number or address is on line 5 already', '7: no name'],
+    );
   });
   test('a file without groups leaves them as they are, and brings a student back who was taken off', () => {
     const off = [{ ...student('a', 'Ada Marsh', '1', ['8C']), removedAt: 5 }];
     const read = table('Name,Number\nAda Marsh,1\n');
     const { changes } = readRoster(read, proposeRosterColumns(read), off);
-    assert.deepEqual(changes.map((change) => change.student), [student('a', 'Ada Marsh', '1', ['8C'])]); // prettier-ignore
+    assert.deepEqual(
+      changes.map((change) => change.student),
+      [student('a', 'Ada Marsh', '1', ['8C'])],
+    );
   });
   test('10 000 mutated files: never a throw, every row accounted for', () => {
     const whole = 'Name,Number,Group\n"Marsh, Ada",801,8C\nBo Weir,802,"8C; choir"\n=Evil,803,8D\n';

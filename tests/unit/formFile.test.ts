@@ -53,14 +53,24 @@ describe('a form’s file with 300 students', () => {
   test('all are found by their addresses in capitals, with their times; the row of averages is no student', () => {
     const { columns, papers, unknown, problems } = read(text);
     assert.deepEqual(columns.slice(0, 5), [
-      { use: 'time', order: 'dayFirst' }, { use: 'email' }, { use: 'ignored' }, { use: 'firstName' }, { use: 'lastName' },
-    ]); // prettier-ignore
+      { use: 'time', order: 'dayFirst' },
+      { use: 'email' },
+      { use: 'ignored' },
+      { use: 'firstName' },
+      { use: 'lastName' },
+    ]);
     assert.equal(papers.length, 300);
-    assert.deepEqual(papers.map((one) => one.studentId), CLASS.map((one) => one.id)); // prettier-ignore
+    assert.deepEqual(
+      papers.map((one) => one.studentId),
+      CLASS.map((one) => one.id),
+    );
     assert.deepEqual(unknown, []);
     assert.equal(new Date(papers[0]?.handedInAt ?? 0).toISOString(), '2026-11-23T12:00:10.000Z');
     assert.equal(new Date(papers[299]?.handedInAt ?? 0).toISOString(), '2026-11-23T11:59:10.000Z');
-    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), ['302: no name, number or e-mail address']); // prettier-ignore
+    assert.deepEqual(
+      problems.map((one) => `${one.line}: ${one.text}`),
+      ['302: no name, number or e-mail address'],
+    );
   });
 
   test('without addresses two columns of names find them, written last name first as well', () => {
@@ -72,8 +82,15 @@ describe('a form’s file with 300 students', () => {
       const { papers, unknown, problems } = read(
         [`${head},Q1`, ...row.map((one) => `${one},upper course`)].join('\n'),
       );
-      assert.deepEqual([papers.length, unknown.filter(({ likely }) => likely.length !== 1).length], [300, 0], JSON.stringify(problems.slice(0, 3))); // prettier-ignore
-      assert.deepEqual(papers.map((one) => one.studentId), CLASS.map((one) => one.id)); // prettier-ignore
+      assert.deepEqual(
+        [papers.length, unknown.filter(({ likely }) => likely.length !== 1).length],
+        [300, 0],
+        JSON.stringify(problems.slice(0, 3)),
+      );
+      assert.deepEqual(
+        papers.map((one) => one.studentId),
+        CLASS.map((one) => one.id),
+      );
     }
   });
 });
@@ -85,11 +102,14 @@ describe('summing rows, points and strangers', () => {
     );
     assert.equal(papers.length, 1);
     assert.deepEqual(unknown, []);
-    assert.deepEqual(problems.map((one) => `${one.line}: ${one.text}`), [
-      '3: “Average” sums up the other rows and is not a student',
-      '4: “Total” sums up the other rows and is not a student',
-      '5: “Standard deviation” sums up the other rows and is not a student',
-    ]); // prettier-ignore
+    assert.deepEqual(
+      problems.map((one) => `${one.line}: ${one.text}`),
+      [
+        '3: “Average” sums up the other rows and is not a student',
+        '4: “Total” sums up the other rows and is not a student',
+        '5: “Standard deviation” sums up the other rows and is not a student',
+      ],
+    );
   });
 
   test('somebody of that name on the class list is a student', () => {
@@ -109,7 +129,10 @@ describe('summing rows, points and strangers', () => {
   ] as const)
     test(`“${written}” is proposed as ${meant}, not added as somebody new`, () => {
       const { papers, unknown } = read(`Name,Q1\n${written},upper course\n`);
-      assert.deepEqual(unknown.map(({ likely }) => likely.map(({ name }) => name)), [[meant]]); // prettier-ignore
+      assert.deepEqual(
+        unknown.map(({ likely }) => likely.map(({ name }) => name)),
+        [[meant]],
+      );
       assert.equal(papers[0]?.name, meant);
     });
   test('somebody like nobody is left out until added', () => {
@@ -158,18 +181,28 @@ describe('a class list as an office writes it', () => {
       'Surname;Forename;Student ID;E-mail;Form;House\nMarsh;Ada;801;ADA@school.example;9A;Heron\nWeir;Bo;802;;9B;Otter\n',
     );
     assert.deepEqual(problems, []);
-    assert.deepEqual(changes.map(({ student }) => [student.name, student.number, student.groups]), [
-      ['Ada Marsh', '801', ['9A', 'Heron']], ['Bo Weir', '802', ['9B', 'Otter']],
-    ]); // prettier-ignore
+    assert.deepEqual(
+      changes.map(({ student }) => [student.name, student.number, student.groups]),
+      [
+        ['Ada Marsh', '801', ['9A', 'Heron']],
+        ['Bo Weir', '802', ['9B', 'Otter']],
+      ],
+    );
   });
   test('300 students, brought in twice, change nothing', () => {
-    const text = ['Name,Number,E-mail', ...CLASS.map(({ name, number, email }) => `${name},${number},${email}`)].join('\n'); // prettier-ignore
+    const text = [
+      'Name,Number,E-mail',
+      ...CLASS.map(({ name, number, email }) => `${name},${number},${email}`),
+    ].join('\n');
     assert.equal(roster(text).changes.length, 300);
     const again = roster(text, CLASS);
     assert.deepEqual([again.changes.length, again.unchanged], [0, 300]);
   });
   test('two of one name with numbers are two students', () => {
     const { changes } = roster('Name,Number\nKai Run,911\nKai Run,912\n');
-    assert.deepEqual(changes.map(({ student }) => student.number), ['911', '912']); // prettier-ignore
+    assert.deepEqual(
+      changes.map(({ student }) => student.number),
+      ['911', '912'],
+    );
   });
 });

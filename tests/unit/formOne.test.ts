@@ -6,8 +6,8 @@ import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { FORM_VERSION } from '@/core/formats/quizFile/schema';
-import { db } from '@/store/db';
-import { undo } from '@/store/history';
+import { db } from '@/store/records/db';
+import { undo } from '@/store/records/history';
 import { liveClass, workOf } from '@/workers/class/papers';
 import { classDesk } from '@/workers/classDesk';
 
@@ -48,7 +48,11 @@ test('a quiz file and a backup of the first form are read, and brought to the fo
   assert.ok(backup.ok, JSON.stringify(backup));
   assert.deepEqual([backup.value.lost, backup.value.missing], [[], []]);
   assert.ok(backup.value.file.students.every((student) => student.email === ''));
-  assert.ok(backup.value.quizzes.every(({ class: { attempts } }) => attempts.every((one) => typeof one.timeKnown === 'boolean'))); // prettier-ignore
+  assert.ok(
+    backup.value.quizzes.every(({ class: { attempts } }) =>
+      attempts.every((one) => typeof one.timeKnown === 'boolean'),
+    ),
+  );
 });
 
 test('a backup of the first form gives the scores that it gave then, and its history undoes', async () => {

@@ -2,9 +2,20 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import {
-  add, clamp, compare, equal, fraction, multiply, readDecimal, roundTo, subtract, sum, toDecimalText, toPercentText,
+  add,
+  clamp,
+  compare,
+  equal,
+  fraction,
+  multiply,
+  readDecimal,
+  roundTo,
+  subtract,
+  sum,
+  toDecimalText,
+  toPercentText,
   type Fraction,
-} from '@/core/figures/fraction'; // prettier-ignore
+} from '@/core/figures/fraction';
 
 const any = fc
   .tuple(fc.integer({ min: -10_000, max: 10_000 }), fc.integer({ min: 1, max: 1000 }))

@@ -58,12 +58,18 @@ describe('an answer is keyed as the quiz reads it', () => {
     });
 
   test('the key’s own number, in another writing, is no new value', () => {
-    const keyed = keyAnswer(number('2.5'), { kind: 'number', text: '2,5' }, as, () => 'new', { language: 'de', decimalSign: 'comma' }); // prettier-ignore
+    const keyed = keyAnswer(number('2.5'), { kind: 'number', text: '2,5' }, as, () => 'new', {
+      language: 'de',
+      decimalSign: 'comma',
+    });
     assert.ok(!keyed.ok);
     assert.match(keyed.reason, /It equals the key, 2\.5/);
   });
   test('what is no number cannot be keyed, and that is said', () => {
-    const keyed = keyAnswer(number('3'), { kind: 'number', text: 'deep' }, as, () => 'new', { language: 'en', decimalSign: 'point' }); // prettier-ignore
+    const keyed = keyAnswer(number('3'), { kind: 'number', text: 'deep' }, as, () => 'new', {
+      language: 'en',
+      decimalSign: 'point',
+    });
     assert.deepEqual(keyed, { ok: false, reason: 'This cannot be read as a number' });
   });
 });

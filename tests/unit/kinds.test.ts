@@ -21,7 +21,12 @@ function inBounds(question: Question, mark: Mark): boolean {
   const low = question.negativeCredit ? MINUS_ONE : ZERO;
   const within = (value: Fraction) => compare(value, low) >= 0 && compare(value, ONE) <= 0;
   const waits = mark.state === 'waits';
-  return within(mark.credit) && within(mark.keyCredit) && (mark.ifRight !== null) === waits && (mark.ifRight === null || within(mark.ifRight)); // prettier-ignore
+  return (
+    within(mark.credit) &&
+    within(mark.keyCredit) &&
+    (mark.ifRight !== null) === waits &&
+    (mark.ifRight === null || within(mark.ifRight))
+  );
 }
 
 describe('every kind of question', () => {
@@ -113,7 +118,15 @@ describe('every kind of question', () => {
         const settings = { ...question.settings, typingErrors: 0 as const };
         const variants = question.variants.filter(({ decides, match }) => !decides && match === 'whole');
         const before = { ...question, settings, variants };
-        const added = { id: 'new', forms: [form], match: 'whole' as const, credit: ONE, feedback: question.right, decides: false, settings: {} }; // prettier-ignore
+        const added = {
+          id: 'new',
+          forms: [form],
+          match: 'whole' as const,
+          credit: ONE,
+          feedback: question.right,
+          decides: false,
+          settings: {},
+        };
         const mark = (one: Question) => markAnswer(one, answer, context);
         const [old, next] = [mark(before), mark({ ...before, variants: [...variants, added] })];
         return old.state === 'waits' || compare(next.credit, old.credit) >= 0;
@@ -149,7 +162,12 @@ test('law: ignoring one more difference never makes a right answer wrong', () =>
     'ignoreAccents',
     'ignoreWordOrder',
   ] as const;
-  const changed = fc.oneof(fc.constant((form: string) => form), fc.constant((form: string) => form.toUpperCase()), fc.constant((form: string) => `${form}.`), fc.constant((form: string) => form.replace(/é/g, 'e'))); // prettier-ignore
+  const changed = fc.oneof(
+    fc.constant((form: string) => form),
+    fc.constant((form: string) => form.toUpperCase()),
+    fc.constant((form: string) => `${form}.`),
+    fc.constant((form: string) => form.replace(/é/g, 'e')),
+  );
   fc.assert(
     fc.property(
       fc.array(text, { minLength: 1, maxLength: 3 }),
@@ -158,8 +176,16 @@ test('law: ignoring one more difference never makes a right answer wrong', () =>
       fc.constantFrom(...flags),
       fc.constantFrom('en', 'fr', 'de'),
       (forms, change, set, more, language) => {
-        const settings = { ...Object.fromEntries(flags.map((flag, at) => [flag, (set & (1 << at)) !== 0])), typingErrors: 0, typingErrorPrice: ZERO }; // prettier-ignore
-        const of = (one: object) => filledQuestion('phrase', { settings: one, variants: forms.map((form, at) => ({ id: `v${at}`, forms: [form], credit: ONE })) }); // prettier-ignore
+        const settings = {
+          ...Object.fromEntries(flags.map((flag, at) => [flag, (set & (1 << at)) !== 0])),
+          typingErrors: 0,
+          typingErrorPrice: ZERO,
+        };
+        const of = (one: object) =>
+          filledQuestion('phrase', {
+            settings: one,
+            variants: forms.map((form, at) => ({ id: `v${at}`, forms: [form], credit: ONE })),
+          });
         const answer: Answer = { kind: 'phrase', text: change(forms[0] ?? '') };
         const verdict = (one: object) => verdictOf(markAnswer(of(one), answer, { ...context, language }));
         const [before, after] = [verdict(settings), verdict({ ...settings, [more]: true })];
@@ -211,17 +237,58 @@ describe('kinds, case by case', () => {
   test('a bank word that is used too often is wrong after that', () => {
     const gap = (id: string) => ({ id, type: 'bank', weight: ONE, words: [{ word: 'silt', credit: ONE }] });
     const question = filledQuestion('gaps', {
-      gaps: [gap('a'), gap('b'), gap('c')], bank: [{ id: 'silt', text: 'silt', times: 2 }], model: 'weightedSum',
-    }); // prettier-ignore
+      gaps: [gap('a'), gap('b'), gap('c')],
+      bank: [{ id: 'silt', text: 'silt', times: 2 }],
+      model: 'weightedSum',
+    });
     const answer: Answer = { kind: 'gaps', gaps: { a: 'silt', b: 'silt', c: 'silt' } };
     assert.equal(at(question, answer), 'partly 2/3');
-    assert.ok(kindOf(question).explain(question, answer, context).map(traceWords).includes('Gap 3: “silt” is already counted')); // prettier-ignore
+    assert.ok(
+      kindOf(question)
+        .explain(question, answer, context)
+        .map(traceWords)
+        .includes('Gap 3: “silt” is already counted'),
+    );
   });
   test('gaps of several sorts: weights, a number, a list, all or nothing with prices, and one that waits', () => {
-    const settings = { ignoreCapitals: true, ignoreArticles: false, ignorePunctuation: true, ignoreAccents: false, ignoreWordOrder: false, typingErrors: 1, typingErrorPrice: share('0.5') }; // prettier-ignore
-    const text = { id: 't', type: 'text', weight: share('2'), settings, variants: [{ id: 'v', forms: ['levee'], match: 'whole', credit: ONE }], unmatched: 'wrong' }; // prettier-ignore
-    const number = { id: 'n', type: 'number', weight: ONE, key: '5.3', bands: [{ kind: 'exact', credit: ONE }], expected: [], form: { kind: 'any' }, unit: { kind: 'none' }, bareFraction: true, unmatched: 'waits' }; // prettier-ignore
-    const list = { id: 'l', type: 'list', weight: ONE, options: [{ id: 'x', credit: ONE }, { id: 'y', credit: ZERO }] }; // prettier-ignore
+    const settings = {
+      ignoreCapitals: true,
+      ignoreArticles: false,
+      ignorePunctuation: true,
+      ignoreAccents: false,
+      ignoreWordOrder: false,
+      typingErrors: 1,
+      typingErrorPrice: share('0.5'),
+    };
+    const text = {
+      id: 't',
+      type: 'text',
+      weight: share('2'),
+      settings,
+      variants: [{ id: 'v', forms: ['levee'], match: 'whole', credit: ONE }],
+      unmatched: 'wrong',
+    };
+    const number = {
+      id: 'n',
+      type: 'number',
+      weight: ONE,
+      key: '5.3',
+      bands: [{ kind: 'exact', credit: ONE }],
+      expected: [],
+      form: { kind: 'any' },
+      unit: { kind: 'none' },
+      bareFraction: true,
+      unmatched: 'waits',
+    };
+    const list = {
+      id: 'l',
+      type: 'list',
+      weight: ONE,
+      options: [
+        { id: 'x', credit: ONE },
+        { id: 'y', credit: ZERO },
+      ],
+    };
     const of = (model: string) => filledQuestion('gaps', { gaps: [text, number, list], model });
     const say = (t: string, n: string, l: string): Answer => ({ kind: 'gaps', gaps: { t, n, l } });
     assert.equal(at(of('weightedSum'), say('levee', '5.30', 'y')), 'partly 3/4');
@@ -229,7 +296,10 @@ describe('kinds, case by case', () => {
     assert.equal(at(of('allOrNothing'), say('leve', '5.30', 'x')), 'right 3/4');
     assert.equal(at(of('allOrNothing'), say('leve', '5.30', 'y')), 'wrong 0');
     const waiting = markAnswer(of('weightedSum'), say('levee', 'much', 'y'), context);
-    assert.deepEqual([waiting.state, written(waiting.credit), written(waiting.ifRight ?? ZERO)], ['waits', '1/2', '3/4']); // prettier-ignore
+    assert.deepEqual(
+      [waiting.state, written(waiting.credit), written(waiting.ifRight ?? ZERO)],
+      ['waits', '1/2', '3/4'],
+    );
     const score = scoreQuestion(waiting, worth(share('4')));
     assert.deepEqual([written(score.earned), written(score.waiting)], ['2', '1']);
   });
@@ -242,7 +312,11 @@ describe('kinds, case by case', () => {
         { id: 'b', credit: share('1/2') },
       ],
     };
-    const several = { id: 'two', several: true, options: [{ id: 'a', right: true }, { id: 'b', right: true }, { id: 'c' }] }; // prettier-ignore
+    const several = {
+      id: 'two',
+      several: true,
+      options: [{ id: 'a', right: true }, { id: 'b', right: true }, { id: 'c' }],
+    };
     const question = filledQuestion('rows', {
       rows: [one, several],
       model: 'rightMinusWrong',
@@ -279,8 +353,17 @@ describe('penalties, hints and standing, as laws', () => {
     hints: fc.constantFrom(ZERO, fraction(1, 2), fraction(7)),
     standing: fc.constantFrom('counts', 'notMarked', 'leftOut', 'given', 'givenToAnswered', 'bonus'),
   });
-  const whole = ({ share: part, ...more }: { points: Fraction; lowest: Fraction; share: Fraction; hints: Fraction; standing: string }) =>
-    ({ ...more, penalty: penaltyPoints({ kind: 'share', share: part }, more.points, null) }) as ScoringRules; // prettier-ignore
+  const whole = ({
+    share: part,
+    ...more
+  }: {
+    points: Fraction;
+    lowest: Fraction;
+    share: Fraction;
+    hints: Fraction;
+    standing: string;
+  }) =>
+    ({ ...more, penalty: penaltyPoints({ kind: 'share', share: part }, more.points, null) }) as ScoringRules;
   test('law: points stay between the floor and the points, and the trace leads to them', () => {
     fc.assert(
       fc.property(questionWithAnswer, rules, ([question, answer], made) => {
@@ -313,7 +396,9 @@ describe('penalties, hints and standing, as laws', () => {
     });
     fc.assert(
       fc.property(scores, scoring, fc.integer({ min: 1, max: 8 }), (list, more, repeat) => {
-        const made = list.map(([[question, answer], one]) => scoreQuestion(markAnswer(question, answer, context), whole(one))); // prettier-ignore
+        const made = list.map(([[question, answer], one]) =>
+          scoreQuestion(markAnswer(question, answer, context), whole(one)),
+        );
         const way = path(more, null, repeat);
         const result = total(made, way);
         const figures = traceTotal(made, way).filter((line) => line.after !== null);

@@ -34,7 +34,9 @@ test('a class as classes are: some never start, some are late or repeat, the abl
   assert.ok(late > 0.05 && late < 0.11, String(late));
   assert.ok(attempts.length - firsts.length > 130);
   const right = (answers: (typeof attempts)[number]['answers']) =>
-    QUESTIONS.filter((question) => verdictOf(markAnswer(question, answers[question.id] ?? null, context)) === 'right').length; // prettier-ignore
+    QUESTIONS.filter(
+      (question) => verdictOf(markAnswer(question, answers[question.id] ?? null, context)) === 'right',
+    ).length;
   const counts = firsts.map(({ answers }) => right(answers));
   const mean = counts.reduce((a, b) => a + b) / counts.length;
   assert.ok(mean > 2.5 && mean < 6, String(mean));
@@ -53,7 +55,9 @@ test('made-up answers of every kind fit their schema, and right ones are mostly 
   const random = randomFrom(3);
   for (const question of QUESTIONS) {
     const verdicts = (wanted: 'right' | 'wrong') =>
-      Array.from({ length: 200 }, () => verdictOf(markAnswer(question, kindOf(question).makeUp(question, random, wanted), context))); // prettier-ignore
+      Array.from({ length: 200 }, () =>
+        verdictOf(markAnswer(question, kindOf(question).makeUp(question, random, wanted), context)),
+      );
     const share = (list: string[]) => list.filter((verdict) => verdict === 'right').length / list.length;
     assert.ok(share(verdicts('right')) > 0.75, question.id);
     assert.ok(share(verdicts('wrong')) < 0.3, question.id);
@@ -87,9 +91,13 @@ test('where options have weights of their own, a made-up right answer goes by th
     joined: 'mean',
   });
   const several = filledQuestion('pickSeveral', {
-    options: [{ id: 'a', weight: half }, { id: 'b', weight: half }, { id: 'c', right: true }],
+    options: [
+      { id: 'a', weight: half },
+      { id: 'b', weight: half },
+      { id: 'c', right: true },
+    ],
     model: 'ownWeights',
-  }); // prettier-ignore
+  });
   const random = randomFrom(9);
   for (const question of [rows, several]) {
     const answer = kindOf(question).makeUp(question, random, 'right');

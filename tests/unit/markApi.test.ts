@@ -35,9 +35,13 @@ interface Marked {
   students: {
     student: string;
     recorded: { score: Figure; outOf: Figure; attempt: number | null } | null;
-    attempts: { score: Figure; trace?: string[]; marks: { question: string; verdict: string; points: Figure; trace?: string[] }[] }[];
+    attempts: {
+      score: Figure;
+      trace?: string[];
+      marks: { question: string; verdict: string; points: Figure; trace?: string[] }[];
+    }[];
   }[];
-} // prettier-ignore
+}
 const marked = async (response: Response): Promise<Marked> => {
   assert.equal(response.status, 200, response.status === 200 ? '' : await response.clone().text());
   return (await response.json()) as Marked;
@@ -73,7 +77,10 @@ describe('marking as a service', () => {
     assert.equal(String(ada?.recorded?.score.about), scoreOf(['upper course', 'oxbow lake', 'levee']));
     assert.equal(String(ben?.attempts[0]?.score.about), scoreOf(['lower course', 'ox bow lake']));
     assert.equal(String(ben?.recorded?.score.about), scoreOf(['upper course', 'oxbow lake']));
-    assert.deepEqual([ben?.recorded?.attempt, ada?.attempts[0]?.marks[1]?.verdict, ada?.attempts[0]?.marks.length], [2, 'right', 8]); // prettier-ignore
+    assert.deepEqual(
+      [ben?.recorded?.attempt, ada?.attempts[0]?.marks[1]?.verdict, ada?.attempts[0]?.marks.length],
+      [2, 'right', 8],
+    );
     assert.equal(ada?.attempts[0]?.marks[1]?.trace, undefined);
   });
   test('traces on request: their last lines hold the points', async () => {
@@ -93,23 +100,39 @@ describe('marking as a service', () => {
     const response = await post(demo, { 'content-type': 'application/json', accept: 'text/csv' });
     assert.match(response.headers.get('content-type') ?? '', /^text\/csv/);
     const rows = papa.parse((await response.text()).replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
-    assert.deepEqual(rows.map((row) => row[0]), ['Name', 'Ada Marsh', 'Ben Ford']); // prettier-ignore
+    assert.deepEqual(
+      rows.map((row) => row[0]),
+      ['Name', 'Ada Marsh', 'Ben Ford'],
+    );
     assert.equal(rows[1]?.[4], scoreOf(['upper course', 'oxbow lake', 'levee']));
   });
   test('a form with a quiz file and an answer file', async () => {
     const form = new FormData();
     form.set('quiz', new Blob([readFileSync('demo/import/rivers.yentrel')]), 'rivers.yentrel');
-    form.set('answers', new Blob(['Student,Q1,Q2,Points for Q3\nAda,upper course,oxbow lake,0.5\nBen,"=1+1",\n']), 'a.csv'); // prettier-ignore
+    form.set(
+      'answers',
+      new Blob(['Student,Q1,Q2,Points for Q3\nAda,upper course,oxbow lake,0.5\nBen,"=1+1",\n']),
+      'a.csv',
+    );
     const request = new Request(ADDRESS, { method: 'POST', body: form });
     const { students } = await marked(await mark(request, AT));
     const expected = Number(scoreOf(['upper course', 'oxbow lake'])) + 0.5;
-    assert.deepEqual(students.map(({ student, recorded }) => [student, recorded?.score.about]), [['Ada', expected], ['Ben', 0]]); // prettier-ignore
+    assert.deepEqual(
+      students.map(({ student, recorded }) => [student, recorded?.score.about]),
+      [
+        ['Ada', expected],
+        ['Ben', 0],
+      ],
+    );
   });
   test('keys after attempts, white space, every script: the order of a body does not matter', async () => {
     const { quiz, attempts } = JSON.parse(demo) as { quiz: unknown; attempts: { student: string }[] };
     const named = attempts.map((one) => ({ ...one, student: `${one.student} נהר 🌊` }));
     const { students } = await marked(await post(JSON.stringify({ attempts: named, quiz }, null, 3)));
-    assert.deepEqual(students.map(({ student }) => student), ['Ada Marsh נהר 🌊', 'Ben Ford נהר 🌊']); // prettier-ignore
+    assert.deepEqual(
+      students.map(({ student }) => student),
+      ['Ada Marsh נהר 🌊', 'Ben Ford נהר 🌊'],
+    );
   });
 });
 
@@ -142,8 +165,14 @@ describe('what cannot be marked is refused with its place', () => {
     });
   test('other kinds of bodies and of answers', async () => {
     assert.equal((await problem(await post('x', { 'content-type': 'text/plain' }))).status, 415);
-    assert.equal((await problem(await post(demo, { 'content-type': 'application/json', accept: 'image/png' }))).status, 406); // prettier-ignore
-    assert.equal((await problem(await post('--x', { 'content-type': 'multipart/form-data; boundary=x' }))).status, 400); // prettier-ignore
+    assert.equal(
+      (await problem(await post(demo, { 'content-type': 'application/json', accept: 'image/png' }))).status,
+      406,
+    );
+    assert.equal(
+      (await problem(await post('--x', { 'content-type': 'multipart/form-data; boundary=x' }))).status,
+      400,
+    );
     const form = new FormData();
     form.set('quiz', new Blob(['no quiz']));
     const told = await problem(await mark(new Request(ADDRESS, { method: 'POST', body: form }), AT));
@@ -197,20 +226,36 @@ describe('many at once', () => {
     const line = turns(2, 100);
     const answers = await Promise.all(
       Array.from({ length: 50 }, async (_, at) => {
-        const attempts = [{ student: `S${at}`, answers: { '1': at % 2 ? 'upper course' : 'lower course', '2': 'oxbow lake' } }]; // prettier-ignore
-        const request = new Request(ADDRESS, { method: 'POST', body: JSON.stringify({ quiz, attempts }), headers: { 'content-type': 'application/json' } }); // prettier-ignore
+        const attempts = [
+          {
+            student: `S${at}`,
+            answers: { '1': at % 2 ? 'upper course' : 'lower course', '2': 'oxbow lake' },
+          },
+        ];
+        const request = new Request(ADDRESS, {
+          method: 'POST',
+          body: JSON.stringify({ quiz, attempts }),
+          headers: { 'content-type': 'application/json' },
+        });
         return (await marked(await mark(request, AT, line))).students;
       }),
     );
     const [even, odd] = [scoreOf(['lower course', 'oxbow lake']), scoreOf(['upper course', 'oxbow lake'])];
     answers.forEach(([student, ...none], at) => {
-      assert.deepEqual([student?.student, String(student?.recorded?.score.about), none.length], [`S${at}`, at % 2 ? odd : even, 0]); // prettier-ignore
+      assert.deepEqual(
+        [student?.student, String(student?.recorded?.score.about), none.length],
+        [`S${at}`, at % 2 ? odd : even, 0],
+      );
     });
   });
   test('who finds no place is told when to come again, and the others are served', async () => {
     const line = turns(1, 1);
     const ask = () =>
-      mark(new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }), AT, line); // prettier-ignore
+      mark(
+        new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
+        AT,
+        line,
+      );
     const [first, second, third] = [ask(), ask(), ask()];
     const busy = await third;
     assert.equal((await problem(busy)).status, 503);
@@ -222,7 +267,11 @@ describe('many at once', () => {
   test('an answer that nobody reads gives its turn back', async () => {
     const line = turns(1, 0);
     const ask = () =>
-      mark(new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }), AT, line); // prettier-ignore
+      mark(
+        new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
+        AT,
+        line,
+      );
     await (await ask()).body?.cancel();
     assert.equal((await ask()).status, 200);
   });

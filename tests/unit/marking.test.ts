@@ -122,7 +122,9 @@ const answerTo = (question: Question): fc.Arbitrary<Answer | null> => {
   }
   if (question.kind !== 'phrase') return fc.constant(null);
   const forms = question.variants.flatMap((v) => v.forms);
-  const edited = fc.tuple(fc.constantFrom(...forms), fc.nat(12), fc.string({ maxLength: 2 })).map(([form, at, extra]) => form.slice(0, at) + extra + form.slice(at + 1)); // prettier-ignore
+  const edited = fc
+    .tuple(fc.constantFrom(...forms), fc.nat(12), fc.string({ maxLength: 2 }))
+    .map(([form, at, extra]) => form.slice(0, at) + extra + form.slice(at + 1));
   return fc.option(fc.oneof(fc.constantFrom(...forms), edited, fc.string({ unit: 'binary' })).map(say), {
     nil: null,
   });
@@ -219,7 +221,16 @@ test('the demo questions fit their schema and have no problems', () => {
 
 test('only addresses that run nothing are links', () => {
   const safe = ['https://rivers.example/a', 'http://rivers.example', 'mailto:a@rivers.example'];
-  const unsafe = ['javascript:alert(1)', 'data:text/html,x', ' vbscript:x', 'https://', 'file:///etc', '//rivers.example', 'java\nscript:x', 'https://a b'];
+  const unsafe = [
+    'javascript:alert(1)',
+    'data:text/html,x',
+    ' vbscript:x',
+    'https://',
+    'file:///etc',
+    '//rivers.example',
+    'java\nscript:x',
+    'https://a b',
+  ];
   for (const address of safe) assert.equal(isSafeAddress(address), true, address);
   for (const address of unsafe) assert.equal(isSafeAddress(address), false, address);
-}); // prettier-ignore
+});

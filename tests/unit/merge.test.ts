@@ -32,14 +32,18 @@ describe('taking one change back where others came after it', () => {
 /** As stored records are: objects without a prototype are none. */
 const PLAIN = { noNullPrototype: true };
 const ids = ['a', 'b', 'c', 'd', 'e'];
-const variants = fc.uniqueArray(fc.constantFrom(...ids), { maxLength: 5 }).chain((list) =>
-  fc.tuple(
-    ...list.map(
-      (id) =>
-        fc.record({ id: fc.constant(id), credit: fc.nat(3), forms: fc.uniqueArray(fc.constantFrom('x', 'y', 'z')) }, PLAIN), // prettier-ignore
+const variants = fc
+  .uniqueArray(fc.constantFrom(...ids), { maxLength: 5 })
+  .chain((list) =>
+    fc.tuple(
+      ...list.map((id) =>
+        fc.record(
+          { id: fc.constant(id), credit: fc.nat(3), forms: fc.uniqueArray(fc.constantFrom('x', 'y', 'z')) },
+          PLAIN,
+        ),
+      ),
     ),
-  ),
-);
+  );
 const question = fc.record(
   { text: fc.constantFrom('', 'Why?', 'Where?'), points: fc.nat(3), variants },
   PLAIN,
@@ -47,10 +51,16 @@ const question = fc.record(
 
 describe('laws', () => {
   test('where nothing came after, it is what was before', () => {
-    fc.assert(fc.property(question, question, (from, to) => assert.deepEqual(merge(from, to, from), is(to))), SETTINGS); // prettier-ignore
+    fc.assert(
+      fc.property(question, question, (from, to) => assert.deepEqual(merge(from, to, from), is(to))),
+      SETTINGS,
+    );
   });
   test('no change taken back leaves what stands', () => {
-    fc.assert(fc.property(question, question, (one, now) => assert.deepEqual(merge(one, one, now), is(now))), SETTINGS); // prettier-ignore
+    fc.assert(
+      fc.property(question, question, (one, now) => assert.deepEqual(merge(one, one, now), is(now))),
+      SETTINGS,
+    );
   });
   test('a text and its key are apart: undoing one never touches the other', () => {
     fc.assert(

@@ -64,38 +64,82 @@ describe('numbers as typed', () => {
     );
   });
   test('anything at all: a number or none, quickly', () => {
-    const parts = fc.constantFrom('1', '0', '000', '.', ',', ' ', '-', '/', 'e', '×10^', '%', 'm', '²', '(', ')', '€', '¾', '^', '\u202E', 'é');
+    const parts = fc.constantFrom(
+      '1',
+      '0',
+      '000',
+      '.',
+      ',',
+      ' ',
+      '-',
+      '/',
+      'e',
+      '×10^',
+      '%',
+      'm',
+      '²',
+      '(',
+      ')',
+      '€',
+      '¾',
+      '^',
+      '\u202E',
+      'é',
+    );
     fc.assert(
-      fc.property(fc.oneof(fc.string({ unit: 'binary' }), fc.array(parts, { maxLength: 60 }).map((list) => list.join(''))), (text) => {
-        readNumber(text, 'point');
-        readNumber(text, 'comma');
-        return true;
-      }),
+      fc.property(
+        fc.oneof(
+          fc.string({ unit: 'binary' }),
+          fc.array(parts, { maxLength: 60 }).map((list) => list.join('')),
+        ),
+        (text) => {
+          readNumber(text, 'point');
+          readNumber(text, 'comma');
+          return true;
+        },
+      ),
       { numRuns: runs(20_000) },
     );
     const start = performance.now();
-    for (const unit of ['a', '1,', '1 ', '.', 'm²', '10^', 'a/']) readNumber(unit.repeat(1000 / unit.length), 'point');
+    for (const unit of ['a', '1,', '1 ', '.', 'm²', '10^', 'a/'])
+      readNumber(unit.repeat(1000 / unit.length), 'point');
     assert.ok(performance.now() - start < 2000, 'no text keeps it for long');
   });
-}); // prettier-ignore
+});
 
 describe('nearness, form and unit', () => {
   const of = (text: string) => readNumber(text, 'point') ?? assert.fail(text);
   test('bounds are inside, exactly', () => {
-    const within = (value: string, key: string, band: Parameters<typeof inBand>[2]) => inBand(of(value).value, of(key).value, band); // prettier-ignore
+    const within = (value: string, key: string, band: Parameters<typeof inBand>[2]) =>
+      inBand(of(value).value, of(key).value, band);
     const amount = { kind: 'amount', amount: '0.1', credit: ONE } as const;
-    assert.deepEqual(['0.6', '0.8', '0.80001', '0.59999'].map((value) => within(value, '0.7', amount)), [true, true, false, false]); // prettier-ignore
+    assert.deepEqual(
+      ['0.6', '0.8', '0.80001', '0.59999'].map((value) => within(value, '0.7', amount)),
+      [true, true, false, false],
+    );
     const percent = { kind: 'percent', percent: '5', credit: ONE } as const;
-    assert.deepEqual(['-19', '-21', '-21.01'].map((value) => within(value, '-20', percent)), [true, true, false]); // prettier-ignore
+    assert.deepEqual(
+      ['-19', '-21', '-21.01'].map((value) => within(value, '-20', percent)),
+      [true, true, false],
+    );
     assert.ok(!within('0.0001', '0', percent) && within('0', '0', percent));
     const figures = { kind: 'figures', figures: 2, credit: ONE } as const;
-    assert.deepEqual(['5.26', '5.34', '5.36', '-5.3', '0'].map((value) => within(value, '5.34', figures)), [true, true, false, false, false]); // prettier-ignore
+    assert.deepEqual(
+      ['5.26', '5.34', '5.36', '-5.3', '0'].map((value) => within(value, '5.34', figures)),
+      [true, true, false, false, false],
+    );
     assert.ok(within('0.1', '0.0996', figures) && within('0.095', '0.0950', figures));
     const range = { kind: 'range', from: '2', fromIn: false, to: '4', toIn: true, credit: ONE } as const;
-    assert.deepEqual(['2', '2.001', '4', '4.001'].map((value) => within(value, '3', range)), [false, true, true, false]); // prettier-ignore
+    assert.deepEqual(
+      ['2', '2.001', '4', '4.001'].map((value) => within(value, '3', range)),
+      [false, true, true, false],
+    );
   });
   test('the best band wins', () => {
-    const bands = [{ kind: 'percent', percent: '1', credit: ONE }, { kind: 'percent', percent: '5', credit: share('1/2') }] as const; // prettier-ignore
+    const bands = [
+      { kind: 'percent', percent: '1', credit: ONE },
+      { kind: 'percent', percent: '5', credit: share('1/2') },
+    ] as const;
     const credit = (value: string) =>
       written(bestBand(of(value).value, of('200').value, bands)?.credit ?? ZERO);
     assert.deepEqual(['200', '202', '202.1', '210', '210.01'].map(credit), ['1', '1', '1/2', '1/2', '0']);
@@ -118,7 +162,10 @@ describe('nearness, form and unit', () => {
   }; // prettier-ignore
   test('a key in per cent: %, ‰ and the bare fraction are right, unless that is switched off', () => {
     const credit = (text: string, key = percent) => written(judgeNumber(key, text, 'point').credit);
-    assert.deepEqual(['25 %', '25', '250 ‰', '0.25', '1/4', '2.5', '25 m'].map((text) => credit(text)), ['1', '1', '1', '1', '1', '0', '0']); // prettier-ignore
+    assert.deepEqual(
+      ['25 %', '25', '250 ‰', '0.25', '1/4', '2.5', '25 m'].map((text) => credit(text)),
+      ['1', '1', '1', '1', '1', '0', '0'],
+    );
     const strict = { ...percent, bareFraction: false };
     assert.deepEqual([credit('0.25', strict), credit('25 %', strict)], ['0', '1']);
     assert.equal(judgeNumber(strict, '0.25', 'point').nearMiss, 'otherUnit');

@@ -12,11 +12,11 @@ import type { Attempt } from '@/core/quiz/attempt';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { mark } from '@/server/mark/mark';
 import { turns } from '@/server/mark/turns';
-import { db } from '@/store/db';
-import { setOverride } from '@/store/overrides';
-import { createQuiz } from '@/store/quizzes';
-import { settle } from '@/store/revisions';
-import { openQuiz, showAspects } from '@/store/standing';
+import { db } from '@/store/records/db';
+import { setOverride } from '@/store/work/overrides';
+import { createQuiz } from '@/store/quiz/quizzes';
+import { settle } from '@/store/quiz/revisions';
+import { openQuiz, showAspects } from '@/store/quiz/standing';
 import { checkTable } from '@/workers/class/check';
 import { answersFile, scoresFile } from '@/workers/class/files';
 import { handBack } from '@/workers/class/handBack';
@@ -70,30 +70,66 @@ before(async () => {
       order: ['q1', 'q2'],
       attempts: { most: 2, counts: 'best' },
       late: { kind: 'steps', step: 'hour', share: share('1/10'), of: 'earned', cap: share('3/10') },
-      scoring: { ...content.scoring, repeat: { price: share('1/4'), least: share('1/2') }, outOf: share('20'), rounding: 10 },
+      scoring: {
+        ...content.scoring,
+        repeat: { price: share('1/4'), least: share('1/2') },
+        outOf: share('20'),
+        rounding: 10,
+      },
     },
     [
-      phraseQuestion([variant('v', ['silt']), variant('w', ['loam'], '1/2')], {}, { id: 'q1', points: share('4') }),
+      phraseQuestion(
+        [variant('v', ['silt']), variant('w', ['loam'], '1/2')],
+        {},
+        { id: 'q1', points: share('4') },
+      ),
       pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2', points: share('2') }),
     ],
-  ); // prettier-ignore
+  );
   await openQuiz(quizId, { from: DUE - 9 * HOUR, due: DUE, grace: 0, until: DUE + 24 * HOUR });
   await showAspects(quizId, ['score'], 'show');
   const names = [...new Set(work.map(([name]) => name))];
-  await db.students.bulkAdd(names.map((name, at) => ({ id: idOf(name), name, number: `${at + 1}`, email: '', groups: [], removedAt: null }))); // prettier-ignore
+  await db.students.bulkAdd(
+    names.map((name, at) => ({
+      id: idOf(name),
+      name,
+      number: `${at + 1}`,
+      email: '',
+      groups: [],
+      removedAt: null,
+    })),
+  );
   await settle(quizId, DUE - 4 * HOUR);
   const { standing } = (await db.quizzes.get(quizId)) ?? assert.fail();
   await db.attempts.bulkAdd(
     work.map(([name, number, late, q1, q2], at): Attempt => {
       const handedInAt = DUE + late * HOUR;
       return {
-        id: `${idOf(name)}${number}`, quizId, studentId: idOf(name), number, revision: standing.live ?? 1, openedAt: handedInAt - 1000,
-        savedAt: handedInAt, handedInAt, timeKnown: true, source: 'sat', seq: at + 1, answers: { q1: say(q1), q2: pick(q2) },
+        id: `${idOf(name)}${number}`,
+        quizId,
+        studentId: idOf(name),
+        number,
+        revision: standing.live ?? 1,
+        openedAt: handedInAt - 1000,
+        savedAt: handedInAt,
+        handedInAt,
+        timeKnown: true,
+        source: 'sat',
+        seq: at + 1,
+        answers: { q1: say(q1), q2: pick(q2) },
       };
     }),
-  ); // prettier-ignore
+  );
   await db.meta.put({ key: `seq:${quizId}`, value: work.length });
-  await setOverride({ quizId, attemptId: 'ed1', questionId: 'q1', points: share('1'), reason: 'part of it', at: DUE, gave: null }); // prettier-ignore
+  await setOverride({
+    quizId,
+    attemptId: 'ed1',
+    questionId: 'q1',
+    points: share('1'),
+    reason: 'part of it',
+    at: DUE,
+    gave: null,
+  });
 });
 
 const written = (value: Fraction | undefined | null) => (value ? toDecimalText(value, 6) : '');
@@ -113,7 +149,11 @@ const postFile = async (form: 'json' | 'csv'): Promise<string> => {
   const parts = new FormData();
   parts.set('quiz', new Blob([new Uint8Array(bytes)]));
   const accept = form === 'csv' ? 'text/csv' : 'application/json';
-  const request = new Request('http://127.0.0.1/api/mark', { method: 'POST', body: parts, headers: { accept } }); // prettier-ignore
+  const request = new Request('http://127.0.0.1/api/mark', {
+    method: 'POST',
+    body: parts,
+    headers: { accept },
+  });
   const response = await mark(request, DUE + 48 * HOUR, turns(1, 1));
   assert.equal(response.status, 200, await response.clone().text());
   return response.text();
@@ -122,7 +162,9 @@ const postFile = async (form: 'json' | 'csv'): Promise<string> => {
 const ROADS: Record<string, () => Promise<Record<string, string>>> = {
   'the table on Check': async () => {
     const { rows } = await checkTable(quizId);
-    return Object.fromEntries(rows.filter(({ stands }) => stands).map((row) => [row.name, written(row.recorded?.score)])); // prettier-ignore
+    return Object.fromEntries(
+      rows.filter(({ stands }) => stands).map((row) => [row.name, written(row.recorded?.score)]),
+    );
   },
   'the hand-back table': async () =>
     Object.fromEntries((await handBack(quizId)).map((row) => [row.name, written(row.recorded?.score)])),
@@ -139,11 +181,15 @@ const ROADS: Record<string, () => Promise<Record<string, string>>> = {
     ),
   'the printed slip': async () => {
     const { slips } = await printed(quizId, 'with');
-    return Object.fromEntries(slips.map((one) => [one.name, written(one.recorded?.score ?? one.slip.score?.earned)])); // prettier-ignore
+    return Object.fromEntries(
+      slips.map((one) => [one.name, written(one.recorded?.score ?? one.slip.score?.earned)]),
+    );
   },
   'the file of scores': async () => csv(await scoresFile(quizId, ['name', 'score', 'outOf']), 'Score'),
   'the endpoint, in JSON': async () => {
-    const { students } = JSON.parse(await postFile('json')) as { students: { student: string; recorded: { score: { about: number } } }[] }; // prettier-ignore
+    const { students } = JSON.parse(await postFile('json')) as {
+      students: { student: string; recorded: { score: { about: number } } }[];
+    };
     return Object.fromEntries(students.map((one) => [one.student, String(one.recorded.score.about)]));
   },
   'the endpoint, as a file of scores': async () => csv(await postFile('csv'), 'Score'),
@@ -151,7 +197,9 @@ const ROADS: Record<string, () => Promise<Record<string, string>>> = {
     const folder = mkdtempSync(join(tmpdir(), 'yentrel-'));
     const file = join(folder, 'quiz.yentrel');
     writeFileSync(file, await savedQuiz());
-    const text = execFileSync(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', file], { encoding: 'utf8' }); // prettier-ignore
+    const text = execFileSync(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', file], {
+      encoding: 'utf8',
+    });
     rmSync(folder, { recursive: true });
     return csv(text, 'Score');
   },
@@ -176,8 +224,13 @@ describe('one score, by every road', () => {
     assert.equal(earned.length, 2, head.join(' | '));
     const all = rows.map((row) => [row[0], ...earned.map((at) => row[at])]);
     assert.deepEqual(all, [
-      ['Ada Marsh', '4', '2'], ['Bo Weir', '4', '2'], ['Cy Brook', '4', '2'], ['Di Ford', '2', '0'], ['Di Ford', '4', '2'],
-      ['Ed Reed', '1', '2'], ['Flo Mere', '2', '0'],
-    ]); // prettier-ignore
+      ['Ada Marsh', '4', '2'],
+      ['Bo Weir', '4', '2'],
+      ['Cy Brook', '4', '2'],
+      ['Di Ford', '2', '0'],
+      ['Di Ford', '4', '2'],
+      ['Ed Reed', '1', '2'],
+      ['Flo Mere', '2', '0'],
+    ]);
   });
 });

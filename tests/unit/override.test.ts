@@ -114,13 +114,19 @@ describe('an answer taken into the key', () => {
   test('a right answer becomes a form of the variant that is there, not one more variant', () => {
     const question = keyed(base, say('flood plain'), '1');
     assert.ok(question?.kind === 'phrase');
-    assert.deepEqual(question.variants.map((v) => v.forms), [['floodplain', 'flood plain'], ['meadow'], ['delta', 'lagoon']]); // prettier-ignore
+    assert.deepEqual(
+      question.variants.map((v) => v.forms),
+      [['floodplain', 'flood plain'], ['meadow'], ['delta', 'lagoon']],
+    );
   });
   test('a form that was expected as wrong moves, and its variant goes with its last form', () => {
     const once = keyed(base, say('delta'), '1');
     const twice = once && keyed(once, say('Lagoon!'), '1');
     assert.ok(twice?.kind === 'phrase');
-    assert.deepEqual(twice.variants.map((v) => v.id), ['v', 'half']); // prettier-ignore
+    assert.deepEqual(
+      twice.variants.map((v) => v.id),
+      ['v', 'half'],
+    );
   });
   test('a blank or endless answer cannot be keyed, nor words that name no option', () => {
     assert.equal(keyed(base, say('...'), '1'), null);

@@ -48,7 +48,13 @@ describe('pick several', () => {
     right,
     weight: share(weight),
   });
-  const options = [option('levee', true), option('delta', true), option('gorge', false), option('cliff', false), option('fall', false)]; // prettier-ignore
+  const options = [
+    option('levee', true),
+    option('delta', true),
+    option('gorge', false),
+    option('cliff', false),
+    option('fall', false),
+  ];
   const question = (model: string, more: object = {}) =>
     filledQuestion('pickSeveral', { options, model, lambda: ONE, ...more });
   const pick = (...ids: string[]): Answer => ({ kind: 'pickSeveral', options: ids });
@@ -105,13 +111,22 @@ describe('true or false', () => {
       '“false” earns 100 %.',
     ]);
     const read = (text: string) => readText(question, text);
-    assert.deepEqual(['True', 'f', ' YES ', '0'].map(read), [true, false, true, false].map((value) => ({ kind: 'trueFalse', value }))); // prettier-ignore
+    assert.deepEqual(
+      ['True', 'f', ' YES ', '0'].map(read),
+      [true, false, true, false].map((value) => ({ kind: 'trueFalse', value })),
+    );
     assert.deepEqual(read('perhaps'), { kind: 'unread', text: 'perhaps' });
     assert.equal(read('  '), null);
   });
   test('accepting an answer keys its side', () => {
     const answer: Answer = { kind: 'trueFalse', value: true };
-    const keyed = keyAnswer(question, answer, { credit: share('1/2'), feedback: { text: 'Half.', links: [] } }, () => 'x', context); // prettier-ignore
+    const keyed = keyAnswer(
+      question,
+      answer,
+      { credit: share('1/2'), feedback: { text: 'Half.', links: [] } },
+      () => 'x',
+      context,
+    );
     assert.equal(keyed.ok && at(keyed.question, answer), 'partly 1/2');
   });
 });
@@ -122,7 +137,11 @@ describe('match', () => {
     { id: 'amazon', text: 'Amazon', partner: 'america' },
     { id: 'styx', text: 'Styx', partner: null },
   ];
-  const partners = [{ id: 'africa', text: 'Africa' }, { id: 'america', text: 'America' }, { id: 'asia', text: 'Asia' }]; // prettier-ignore
+  const partners = [
+    { id: 'africa', text: 'Africa' },
+    { id: 'america', text: 'America' },
+    { id: 'asia', text: 'Asia' },
+  ];
   const question = (model: string, more: object = {}) =>
     filledQuestion('match', { items, partners, model, lambda: ONE, ...more });
   const pair = (pairs: Record<string, string>): Answer => ({ kind: 'match', pairs });
@@ -182,26 +201,50 @@ describe('boxes and order', () => {
     comesBack(question, answer);
   });
   test('an order is shown shuffled by nothing of its key, and comes back from a file', () => {
-    const order = filledQuestion('order', { items: ['c', 'a', 'b'].map((id) => ({ id, text: `${id}-course` })), model: { kind: 'rightPlaces' } }); // prettier-ignore
+    const order = filledQuestion('order', {
+      items: ['c', 'a', 'b'].map((id) => ({ id, text: `${id}-course` })),
+      model: { kind: 'rightPlaces' },
+    });
     const face = kindOf(order).faceOf(order, 7);
     assert.deepEqual(face.kind === 'order' && face.items.map(({ id }) => id), ['a', 'b', 'c']);
     const answer: Answer = { kind: 'order', places: ['c', null, 'b'], touched: true };
     assert.equal(at(order, answer), 'partly 2/3');
     comesBack(order, answer);
-    const table = filledQuestion('order', { items: ['a', 'b', 'c'].map((id) => ({ id })), model: { kind: 'longestRun', least: 2, table: [{ run: 2, credit: share('1/4') }] } }); // prettier-ignore
+    const table = filledQuestion('order', {
+      items: ['a', 'b', 'c'].map((id) => ({ id })),
+      model: { kind: 'longestRun', least: 2, table: [{ run: 2, credit: share('1/4') }] },
+    });
     assert.equal(at(table, { kind: 'order', places: ['a', 'b', 'c'], touched: true }), 'partly 1/4');
     assert.equal(written(kindOf(table).bestCredit(table) ?? ZERO), '1/4');
   });
 });
 
 describe('gaps and their pool of ideas', () => {
-  const settings = { ignoreCapitals: true, ignoreArticles: false, ignorePunctuation: true, ignoreAccents: false, ignoreWordOrder: false, typingErrors: 1, typingErrorPrice: share('1/10') }; // prettier-ignore
-  const idea = (id: string, form: string, credit = '1') => ({ id, variants: [{ id: `v-${id}`, forms: [form], match: 'phrase', credit: share(credit) }] }); // prettier-ignore
+  const settings = {
+    ignoreCapitals: true,
+    ignoreArticles: false,
+    ignorePunctuation: true,
+    ignoreAccents: false,
+    ignoreWordOrder: false,
+    typingErrors: 1,
+    typingErrorPrice: share('1/10'),
+  };
+  const idea = (id: string, form: string, credit = '1') => ({
+    id,
+    variants: [{ id: `v-${id}`, forms: [form], match: 'phrase', credit: share(credit) }],
+  });
   const pool = (ideas: object[], count: number, more: object = {}) =>
     filledQuestion('gaps', {
-      gaps: Array.from({ length: count }, (_, at) => ({ id: `g${at}`, type: 'pool', weight: ONE })), ideas, settings, model: 'weightedSum', ...more,
-    }); // prettier-ignore
-  const type = (...texts: string[]): Answer => ({ kind: 'gaps', gaps: Object.fromEntries(texts.map((text, at) => [`g${at}`, text])) }); // prettier-ignore
+      gaps: Array.from({ length: count }, (_, at) => ({ id: `g${at}`, type: 'pool', weight: ONE })),
+      ideas,
+      settings,
+      model: 'weightedSum',
+      ...more,
+    });
+  const type = (...texts: string[]): Answer => ({
+    kind: 'gaps',
+    gaps: Object.fromEntries(texts.map((text, at) => [`g${at}`, text])),
+  });
   const two = pool([idea('ice', 'ice'), idea('wind', 'wind'), idea('none', 'people', '0')], 2);
   const cases: [title: string, question: Question, answer: Answer, expected: string][] = [
     ['two ideas', two, type('ice', 'wind'), 'right 1'],
@@ -234,7 +277,10 @@ describe('gaps and their pool of ideas', () => {
     assert.equal(written(kindOf(three).bestCredit(three) ?? ZERO), '1/2');
   });
   test('gaps of a pool must weigh the same, and not all weights may be 0', () => {
-    const codes = (gaps: object[]) => kindOf(two).problems({ ...two, gaps } as unknown as Question, context).map(({ text }) => text); // prettier-ignore
+    const codes = (gaps: object[]) =>
+      kindOf(two)
+        .problems({ ...two, gaps } as unknown as Question, context)
+        .map(({ text }) => text);
     const gap = (weight: string) => ({ id: `g${weight.length}`, type: 'pool', weight: share(weight) });
     assert.deepEqual(codes([gap('1'), gap('0.5')]), ['gaps that share ideas must weigh the same']);
     assert.ok(codes([gap('0'), gap('0')]).includes('all weights are 0'));
@@ -256,8 +302,20 @@ describe('gaps and their pool of ideas', () => {
 });
 
 describe('what a penalty for wrong answers is for', () => {
-  const order = (kind: string) => filledQuestion('order', { items: ['a', 'b', 'c'].map((id) => ({ id })), model: { kind } }); // prettier-ignore
-  const number = (id: string) => ({ id, type: 'number', weight: ONE, key: '5', bands: [{ kind: 'exact', credit: ONE }], expected: [], form: { kind: 'any' }, unit: { kind: 'none' }, bareFraction: true, unmatched: 'wrong' }); // prettier-ignore
+  const order = (kind: string) =>
+    filledQuestion('order', { items: ['a', 'b', 'c'].map((id) => ({ id })), model: { kind } });
+  const number = (id: string) => ({
+    id,
+    type: 'number',
+    weight: ONE,
+    key: '5',
+    bands: [{ kind: 'exact', credit: ONE }],
+    expected: [],
+    form: { kind: 'any' },
+    unit: { kind: 'none' },
+    bareFraction: true,
+    unmatched: 'wrong',
+  });
   const numbers = filledQuestion('gaps', { gaps: [number('x'), number('y')], model: 'weightedSum' });
   const placed = (places: string): Answer => ({ kind: 'order', places: [...places], touched: true });
   const typed = (x: string, y: string): Answer => ({ kind: 'gaps', gaps: { x, y } });
@@ -285,17 +343,30 @@ describe('hints, penalties and standing in words', () => {
     const { BLANK } = await import('@/core/marks/mark');
     const rules = { points: share('4'), lowest: ZERO, penalty: ONE, hints: ONE, standing: 'counts' as const };
     const lines = (credit: string, more: object = {}) => {
-      const mark = { ...BLANK, state: 'marked' as const, credit: share(credit), keyCredit: share(credit), allWrong: credit === '0' };
+      const mark = {
+        ...BLANK,
+        state: 'marked' as const,
+        credit: share(credit),
+        keyCredit: share(credit),
+        allWrong: credit === '0',
+      };
       return traceQuestion(mark, { ...rules, ...more }).map(traceWords);
-    }; // prettier-ignore
+    };
     assert.deepEqual(lines('1/2', { hints: ZERO }), ['1/2 of 4 = 2']);
     assert.deepEqual(lines('1/2'), ['1/2 of 4 = 2', 'Hints cost 1: 1 left']);
     assert.deepEqual(lines('0', { hints: ZERO }), [
       'Nothing of 4 = 0',
       'Nothing in it was right: the penalty makes it -1 instead of 0',
     ]);
-    assert.deepEqual(lines('1', { standing: 'bonus' }), ['All of 4 = 4', 'Hints cost 1: 3 left', 'A bonus: 3 beside the maximum']); // prettier-ignore
-    assert.deepEqual(lines('1', { standing: 'leftOut' }).at(-1), 'The question is left out: nothing earned, nothing possible'); // prettier-ignore
+    assert.deepEqual(lines('1', { standing: 'bonus' }), [
+      'All of 4 = 4',
+      'Hints cost 1: 3 left',
+      'A bonus: 3 beside the maximum',
+    ]);
+    assert.deepEqual(
+      lines('1', { standing: 'leftOut' }).at(-1),
+      'The question is left out: nothing earned, nothing possible',
+    );
     assert.deepEqual(
       lines('0', { standing: 'given', hints: ZERO }).at(-1),
       'The question is given to all: 4',

@@ -7,7 +7,7 @@ import { hashOf, LARGEST, pack } from '@/core/formats/quizFile/archive';
 import { readBackup, writeBackup, type Backup } from '@/core/formats/quizFile/backup';
 import { checkQuiz } from '@/core/formats/quizFile/checks';
 import { compareCopies, copyChanges } from '@/core/formats/quizFile/compare';
-import { placeWords } from '@/core/formats/quizFile/place';
+import { placeWords } from '@/core/formats/quizFile/locatedMessages';
 import { readQuizData, readQuizFile, writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { FORM_VERSION, QuizFile, type BackedQuiz } from '@/core/formats/quizFile/schema';
 import type { Answer, Question } from '@/core/kinds';
@@ -51,7 +51,12 @@ const classPart = (students: string[], answers: (object | null)[]): QuizFile['cl
   comments: students.slice(1, 2).map((id) => ({ quizId: 'quiz', attemptId: `a-${id}`, questionId: '', text: 'Well seen.', at: 8 })),
 }); // prettier-ignore
 const anyQuiz: fc.Arbitrary<QuizFile> = fc
-  .tuple(fc.array(anyKind.chain(questionOf), { maxLength: 5 }), fc.string({ maxLength: 40 }), fc.boolean(), fc.array(fc.option(anyKind.chain(answerOf)), { minLength: 3, maxLength: 3 }))
+  .tuple(
+    fc.array(anyKind.chain(questionOf), { maxLength: 5 }),
+    fc.string({ maxLength: 40 }),
+    fc.boolean(),
+    fc.array(fc.option(anyKind.chain(answerOf)), { minLength: 3, maxLength: 3 }),
+  )
   .map(([questions, title, withClass, answers]): QuizFile => ({
     format: 'yentrel-quiz',
     version: FORM_VERSION,
@@ -65,11 +70,13 @@ const anyQuiz: fc.Arbitrary<QuizFile> = fc
     share: withClass ? null : { author: title, note: title, at: 3 },
     class: withClass ? classPart(['ann', 'ben', 'cem'], answers) : null,
   }))
-  .filter(({ quiz }) => checkQuiz(quiz).length === 0); // prettier-ignore
+  .filter(({ quiz }) => checkQuiz(quiz).length === 0);
 
 /** Pictures for every hash that stands in a quiz cannot be made up: those questions have none. */
 const withoutPictures = (file: QuizFile): QuizFile =>
-  JSON.parse(JSON.stringify(file), (key, value: unknown) => (key === 'picture' && file.quiz.questions.every(({ kind }) => kind !== 'spot') ? null : value)) as QuizFile; // prettier-ignore
+  JSON.parse(JSON.stringify(file), (key, value: unknown) =>
+    key === 'picture' && file.quiz.questions.every(({ kind }) => kind !== 'spot') ? null : value,
+  ) as QuizFile;
 
 describe('a quiz file', () => {
   test('law: any quiz that the schemas allow, written and read, is equal; the same content gives the same bytes', () => {
@@ -81,11 +88,13 @@ describe('a quiz file', () => {
         const read = readQuizFile(bytes);
         assert.ok(read.ok, JSON.stringify(read));
         assert.equal(canonical(read.value.file), canonical(file));
-        const shuffled = JSON.parse(JSON.stringify(file, (_, value: unknown) =>
-          typeof value === 'object' && value !== null && !Array.isArray(value)
-            ? Object.fromEntries(Object.entries(value).reverse())
-            : value,
-        )) as QuizFile; // prettier-ignore
+        const shuffled = JSON.parse(
+          JSON.stringify(file, (_, value: unknown) =>
+            typeof value === 'object' && value !== null && !Array.isArray(value)
+              ? Object.fromEntries(Object.entries(value).reverse())
+              : value,
+          ),
+        ) as QuizFile;
         assert.deepEqual(writeQuizFile(shuffled, NONE), bytes);
         assert.deepEqual(writeQuizFile(read.value.file, read.value.pictures), bytes);
       }),
@@ -99,7 +108,13 @@ describe('a quiz file', () => {
     assert.equal(first?.kind, 'pickOne');
     const picture = { hash, alt: 'A weir', width: 7, height: 1, share: 50 };
     set(file, ['quiz', 'questions', 0, 'options', 0, 'picture'], picture);
-    const bytes = writeQuizFile(file, new Map([[hash, PICTURE], ['0'.repeat(64), PICTURE]])); // prettier-ignore
+    const bytes = writeQuizFile(
+      file,
+      new Map([
+        [hash, PICTURE],
+        ['0'.repeat(64), PICTURE],
+      ]),
+    );
     const read = readQuizFile(bytes);
     assert.ok(read.ok);
     assert.deepEqual([...read.value.pictures], [[hash, PICTURE]]);
@@ -145,14 +160,21 @@ describe('what is wrong in a quiz file is said with its place', () => {
       set(data, path, value);
       const read = readQuizData(data);
       assert.ok(!read.ok);
-      assert.ok(read.problems.some((text) => text.startsWith(words)), read.problems.join('\n')); // prettier-ignore
+      assert.ok(
+        read.problems.some((text) => text.startsWith(words)),
+        read.problems.join('\n'),
+      );
     });
   test('ids that stand twice are told', () => {
     const data = clone() as QuizFile;
     const again = [...data.quiz.questions, data.quiz.questions[0]];
     const read = readQuizData({ ...data, quiz: { ...data.quiz, questions: again } });
     assert.deepEqual(!read.ok && read.problems[0], `question ${again.length} has the id of another question`);
-    set(data, ['quiz', 'questions', 0, 'options', 1, 'id'], (data.quiz.questions[0] as { options: { id: string }[] }).options[0]?.id); // prettier-ignore
+    set(
+      data,
+      ['quiz', 'questions', 0, 'options', 1, 'id'],
+      (data.quiz.questions[0] as { options: { id: string }[] }).options[0]?.id,
+    );
     const inner = readQuizData(data);
     assert.deepEqual(
       !inner.ok && inner.problems[0],
@@ -245,7 +267,9 @@ describe('what is no quiz file, or means harm', () => {
     assert.ok(process.memoryUsage.rss() - before < 100_000_000);
   });
   test('too many parts, and a part that stands twice', () => {
-    const many = Object.fromEntries(Array.from({ length: LARGEST.parts + 1 }, (_, at) => [`quizzes/${at}.json`, strToU8('{}')])); // prettier-ignore
+    const many = Object.fromEntries(
+      Array.from({ length: LARGEST.parts + 1 }, (_, at) => [`quizzes/${at}.json`, strToU8('{}')]),
+    );
     assert.match(problemsOf(zipSync(many, { level: 0 }))[0] ?? '', /more than 6000 parts/);
     const once = zipSync({ 'quiz.json': strToU8('{}'), 'quiz.jsan': strToU8('{}') }, { level: 0 });
     const text = Buffer.from(once).toString('latin1').replaceAll('quiz.jsan', 'quiz.json');
@@ -255,16 +279,22 @@ describe('what is no quiz file, or means harm', () => {
     const json = canonical(DEMO_FILE);
     const [mostMs, problem] = [2000, /\S/];
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(), fc.nat(255)), { minLength: 1, maxLength: 4 }), fc.boolean(), (changes, inside) => {
-        const source = inside ? strToU8(json) : whole.slice();
-        for (const [at, byte] of changes) source[at % source.length] = byte;
-        const started = performance.now();
-        const read = readQuizFile(source);
-        assert.ok(performance.now() - started < mostMs);
-        assert.ok(read.ok || (read.problems.length > 0 && read.problems.every((text) => problem.test(text))));
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.nat(), fc.nat(255)), { minLength: 1, maxLength: 4 }),
+        fc.boolean(),
+        (changes, inside) => {
+          const source = inside ? strToU8(json) : whole.slice();
+          for (const [at, byte] of changes) source[at % source.length] = byte;
+          const started = performance.now();
+          const read = readQuizFile(source);
+          assert.ok(performance.now() - started < mostMs);
+          assert.ok(
+            read.ok || (read.problems.length > 0 && read.problems.every((text) => problem.test(text))),
+          );
+        },
+      ),
       { numRuns: runs(14_000) },
-    ); // prettier-ignore
+    );
   });
 });
 
@@ -282,7 +312,15 @@ const backed = (file: QuizFile, more: Partial<BackedQuiz> = {}): BackedQuiz => (
   scoreColumns: 'name,score',
   ...more,
 });
-const step = (at: number, undone: 0 | 1 = 0) => ({ seq: at, at, tab: 't', label: 'Edit', field: '', changes: [], undone }); // prettier-ignore
+const step = (at: number, undone: 0 | 1 = 0) => ({
+  seq: at,
+  at,
+  tab: 't',
+  label: 'Edit',
+  field: '',
+  changes: [],
+  undone,
+});
 
 describe('a backup', () => {
   const students = ['ann', 'ben', 'cem'].map((id) => ({
@@ -314,24 +352,38 @@ describe('a backup', () => {
     );
   });
   test('work of a student who is not in it, and a quiz that it lost, are told', () => {
-    const [quiz] = fc.sample(anyQuiz.filter((file) => file.class !== null && file.quiz.questions.every(({ kind }) => kind !== 'spot')), 1); // prettier-ignore
+    const [quiz] = fc.sample(
+      anyQuiz.filter(
+        (file) => file.class !== null && file.quiz.questions.every(({ kind }) => kind !== 'spot'),
+      ),
+      1,
+    );
     const whole = of([backed(withoutPictures(quiz as QuizFile))]);
     const without = writeBackup({ ...whole, file: { ...whole.file, students: students.slice(1) } });
     const read = readBackup(without);
-    assert.deepEqual(read.ok && [read.value.quizzes.length, read.value.lost[0]?.problems[0]], [0, 'quizzes/quiz.json: attempt 1 belongs to a student who is not there']); // prettier-ignore
+    assert.deepEqual(read.ok && [read.value.quizzes.length, read.value.lost[0]?.problems[0]], [
+      0,
+      'quizzes/quiz.json: attempt 1 belongs to a student who is not there',
+    ]);
     const lost = readBackup(writeBackup({ ...whole, quizzes: [] }));
     assert.deepEqual(lost.ok && lost.value.lost[0]?.problems[0], 'quizzes/quiz.json is not in the file.');
   });
   test('two copies: the same, newer, older, or in conflict', () => {
     const mine = backed(DEMO_FILE, { history: [step(1), step(2)] });
     const retitled = (title: string, history: BackedQuiz['history']) =>
-      backed({ ...DEMO_FILE, quiz: { ...DEMO_FILE.quiz, content: { ...DEMO_FILE.quiz.content, title } } }, { history }); // prettier-ignore
+      backed(
+        { ...DEMO_FILE, quiz: { ...DEMO_FILE.quiz, content: { ...DEMO_FILE.quiz.content, title } } },
+        { history },
+      );
     assert.equal(compareCopies(mine, backed(DEMO_FILE)), 'same');
     assert.equal(compareCopies(mine, retitled('B', [step(1), step(2), step(3)])), 'newer');
     assert.equal(compareCopies(mine, retitled('C', [step(1)])), 'older');
     assert.equal(compareCopies(mine, retitled('D', [step(1), step(4)])), 'conflict');
     const work = (savedAt: number) =>
-      backed({ ...DEMO_FILE, class: { ...(classPart(['ann'], [null]) as NonNullable<QuizFile['class']>) } }, { history: mine.history, attemptsSeq: savedAt }); // prettier-ignore
+      backed(
+        { ...DEMO_FILE, class: { ...(classPart(['ann'], [null]) as NonNullable<QuizFile['class']>) } },
+        { history: mine.history, attemptsSeq: savedAt },
+      );
     assert.equal(compareCopies(mine, work(1)), 'newer');
     assert.equal(compareCopies(work(1), mine), 'older');
   });

@@ -37,8 +37,14 @@ function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
 
 const HOUR = 3_600_000;
 const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
-const all = (when: RevealPlan['score']): RevealPlan =>
-  ({ score: when, rightWrong: when, ownAnswers: when, feedback: when, rightAnswers: when, comments: when }); // prettier-ignore
+const all = (when: RevealPlan['score']): RevealPlan => ({
+  score: when,
+  rightWrong: when,
+  ownAnswers: when,
+  feedback: when,
+  rightAnswers: when,
+  comments: when,
+});
 const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, live: 1, ...more });
 
 const at12 = { studentId: 's', finishedAt: 12 * HOUR };
@@ -92,7 +98,10 @@ describe('what is shown', () => {
 
 describe('windows and the state of an attempt', () => {
   test('open from its first moment until just before its last', () => {
-    assert.deepEqual([9.99, 10, 19.99, 20].map((h) => isOpen(opening, h * HOUR)), [false, true, true, false]); // prettier-ignore
+    assert.deepEqual(
+      [9.99, 10, 19.99, 20].map((h) => isOpen(opening, h * HOUR)),
+      [false, true, true, false],
+    );
     assert.equal(isOpen(null, 12 * HOUR), false);
   });
   const attempt: Attempt = {
@@ -216,9 +225,15 @@ describe('edits', () => {
     const changed = paperOf([{ ...b, explanation: 'new' }, pickOneQuestion({ z: '1' }, { id: 'c' })], {
       defaultPoints: share('2'),
     });
-    assert.deepEqual(draftChanges(changed, live).map((change) => [change.kind, change.questionId]), [
-      ['changed', 'b'], ['added', 'c'], ['removed', 'a'], ['points', null],
-    ]); // prettier-ignore
+    assert.deepEqual(
+      draftChanges(changed, live).map((change) => [change.kind, change.questionId]),
+      [
+        ['changed', 'b'],
+        ['added', 'c'],
+        ['removed', 'a'],
+        ['points', null],
+      ],
+    );
     assert.deepEqual(
       draftChanges(paperOf([b, a]), live).map((change) => change.kind),
       ['order'],

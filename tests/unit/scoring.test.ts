@@ -26,8 +26,12 @@ describe('a question’s own rules, from the question to the score', () => {
     { id: 'cliff', text: 'cliff', credit: ZERO },
     { id: 'old', text: 'old', credit: ZERO, gone: true },
   ];
-  const hints = [{ id: 'h1', text: 'Not worn away.', price: share('1/4') }, { id: 'h2', text: 'Beside.', price: share('1/2') }]; // prettier-ignore
-  const of = (more: object): Question => filledQuestion('pickOne', { id: 'q1', points: share('3'), options, hints, ...more }); // prettier-ignore
+  const hints = [
+    { id: 'h1', text: 'Not worn away.', price: share('1/4') },
+    { id: 'h2', text: 'Beside.', price: share('1/2') },
+  ];
+  const of = (more: object): Question =>
+    filledQuestion('pickOne', { id: 'q1', points: share('3'), options, hints, ...more });
   const earned = (question: Question, answer: Answer | null, shown: string[] = []) =>
     written(
       markAttempt(paperOf([question]), answer ? { q1: answer } : {}, {}, { q1: shown })[0]?.earned ?? ZERO,
@@ -55,12 +59,24 @@ describe('a question’s own rules, from the question to the score', () => {
     const worse = { options: [options[0], { id: 'gorge', text: 'gorge', credit: share('-1/2') }] };
     assert.equal(earned(of(worse), pick('gorge')), '0');
     assert.equal(earned(of({ ...worse, negativeCredit: true }), pick('gorge')), '-3/2');
-    assert.ok(traceAnswer(of(worse), pick('gorge'), { content: emptyContent('T'), questions: [] }).map(traceWords).includes('Not below 0: 0 % instead of -50 %')); // prettier-ignore
+    assert.ok(
+      traceAnswer(of(worse), pick('gorge'), { content: emptyContent('T'), questions: [] })
+        .map(traceWords)
+        .includes('Not below 0: 0 % instead of -50 %'),
+    );
   });
   test('what is in the maximum, and out of how many', () => {
-    const paper = paperOf([of({}), of({ id: 'q2', standing: 'bonus' }), of({ id: 'q3', standing: 'leftOut' }), filledQuestion('note', { id: 'q4' })]); // prettier-ignore
+    const paper = paperOf([
+      of({}),
+      of({ id: 'q2', standing: 'bonus' }),
+      of({ id: 'q3', standing: 'leftOut' }),
+      filledQuestion('note', { id: 'q4' }),
+    ]);
     assert.deepEqual([written(pointsOfPaper(paper)), written(outOfPaper(paper))], ['3', '3']);
-    const scaled = { ...paper, content: { ...paper.content, scoring: { ...paper.content.scoring, outOf: share('10') } } }; // prettier-ignore
+    const scaled = {
+      ...paper,
+      content: { ...paper.content, scoring: { ...paper.content.scoring, outOf: share('10') } },
+    };
     assert.equal(written(outOfPaper(scaled)), '10');
     const scores = markAttempt(scaled, { q1: pick('levee'), q2: pick('levee') });
     assert.equal(written(total(scores, path({ outOf: share('10') })).score), '10');
@@ -74,7 +90,9 @@ test('law: columns of scores give what marking each answer by itself gives', () 
       const questions = list.map(([question], index) => ({ ...question, id: `q-${index}` }));
       const paper = paperOf(questions);
       const answers = Object.fromEntries(list.map(([, answer], index) => [`q-${index}`, answer]));
-      const columns = questions.map((question) => new ScoreColumn(new MarkColumn(question, readingOf(paper.content)), paper)); // prettier-ignore
+      const columns = questions.map(
+        (question) => new ScoreColumn(new MarkColumn(question, readingOf(paper.content)), paper),
+      );
       const kept = () => columns.map((column, index) => column.score(answers[`q-${index}`]));
       kept();
       assert.deepEqual(kept(), markAttempt(paper, answers));

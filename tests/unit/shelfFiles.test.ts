@@ -6,16 +6,16 @@ import { unzipSync } from 'fflate';
 import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile, writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { canonical } from '@/core/figures/deepEqual';
-import { backupState, keepBackedUp } from '@/store/backups';
-import { collectQuiz } from '@/store/collect';
-import { db } from '@/store/db';
-import { ensureDemo } from '@/store/demo';
-import { DEMO_QUIZ } from '@/store/demoSchool';
-import { saveContent, saveQuestion } from '@/store/edits';
-import { nextSteps, undo } from '@/store/history';
-import { setOverride } from '@/store/overrides';
-import { draftPaper, head } from '@/store/quizzes';
-import { undoRevision } from '@/store/revisions';
+import { backupState, keepBackedUp } from '@/store/files/backups';
+import { collectQuiz } from '@/store/files/gather';
+import { db } from '@/store/records/db';
+import { ensureDemo } from '@/store/demo/demo';
+import { DEMO_QUIZ } from '@/store/demo/demoSchool';
+import { saveContent, saveQuestion } from '@/store/quiz/edits';
+import { nextSteps, undo } from '@/store/records/history';
+import { setOverride } from '@/store/work/overrides';
+import { draftPaper, head } from '@/store/quiz/quizzes';
+import { undoRevision } from '@/store/quiz/revisions';
 import { checkTable } from '@/workers/class/check';
 import { classDesk, type Opened, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
@@ -26,12 +26,15 @@ const label = (field = '') => ({ label: 'Edit', field });
 const going = () => true;
 const plainChoices = { students: 'without', author: 'M. Weir', note: 'For week 2' } as const;
 
-async function open<Kind extends Opened['kind']>(bytes: Uint8Array, kind: Kind): Promise<Extract<Opened, { kind: Kind }>> {
+async function open<Kind extends Opened['kind']>(
+  bytes: Uint8Array,
+  kind: Kind,
+): Promise<Extract<Opened, { kind: Kind }>> {
   const read = await classDesk.openFile(bytes);
   assert.ok(read.ok, JSON.stringify(read));
   assert.equal(read.value.kind, kind);
   return read.value as Extract<Opened, { kind: Kind }>;
-} // prettier-ignore
+}
 const openQuiz = (bytes: Uint8Array): Promise<OpenedQuiz> => open(bytes, 'quiz');
 const openBackup = (bytes: Uint8Array): Promise<OpenedBackup> => open(bytes, 'backup');
 
@@ -55,7 +58,15 @@ async function worked(): Promise<void> {
   await applyNow(DEMO_QUIZ);
   await retouch({ topic: 'Week two' }, 'b');
   const [attempt] = await db.attempts.toArray();
-  await setOverride({ quizId: DEMO_QUIZ, attemptId: attempt?.id ?? '', questionId: lake.id, points: { n: 1, d: 2 }, reason: 'told orally', at: 5, gave: null }); // prettier-ignore
+  await setOverride({
+    quizId: DEMO_QUIZ,
+    attemptId: attempt?.id ?? '',
+    questionId: lake.id,
+    points: { n: 1, d: 2 },
+    reason: 'told orally',
+    at: 5,
+    gave: null,
+  });
 }
 const everything = async () => {
   const table = await checkTable(DEMO_QUIZ);
@@ -83,7 +94,10 @@ describe('a backup', () => {
     assert.ok(made);
     await emptyBrowser();
     const opened = await openBackup(made.bytes);
-    assert.deepEqual(opened.quizzes.map(({ standing }) => standing), ['new']); // prettier-ignore
+    assert.deepEqual(
+      opened.quizzes.map(({ standing }) => standing),
+      ['new'],
+    );
     assert.equal(opened.students.added, 26);
     await classDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
     assert.equal(await everything(), before);
@@ -94,7 +108,8 @@ describe('a backup', () => {
   });
   test('the same Shelf gives the same bytes but for the moment; each part says its hash', async () => {
     const [one, two] = [await classDesk.saveBackup(going), await classDesk.saveBackup(going)];
-    const quiz = (bytes: Uint8Array | undefined) => Buffer.from(unzipSync(bytes ?? new Uint8Array())[`quizzes/${DEMO_QUIZ}.json`] ?? []).toString(); // prettier-ignore
+    const quiz = (bytes: Uint8Array | undefined) =>
+      Buffer.from(unzipSync(bytes ?? new Uint8Array())[`quizzes/${DEMO_QUIZ}.json`] ?? []).toString();
     assert.ok(quiz(one?.bytes).length > 10_000);
     assert.equal(quiz(one?.bytes), quiz(two?.bytes));
   });
@@ -168,7 +183,10 @@ describe('a quiz file', () => {
     assert.ok(!text.includes('told orally'));
     const read = readQuizFile(bytes);
     assert.ok(read.ok);
-    assert.deepEqual([read.value.file.class, read.value.file.share?.author, read.value.file.share?.note], [null, 'M. Weir', 'For week 2']); // prettier-ignore
+    assert.deepEqual(
+      [read.value.file.class, read.value.file.share?.author, read.value.file.share?.note],
+      [null, 'M. Weir', 'For week 2'],
+    );
   });
   test('with everyone’s work it is the same class elsewhere', async () => {
     await worked();
@@ -185,7 +203,18 @@ describe('a quiz file', () => {
     const [, lake] = later.quiz.questions;
     assert.ok(lake?.kind === 'phrase');
     lake.variants[0]?.forms.push('cut-off lake');
-    const opened = await openQuiz(writeQuizFile({ ...later, quiz: { ...later.quiz, content: { ...later.quiz.content, zone: (await head(DEMO_QUIZ)).content.zone } } }, new Map())); // prettier-ignore
+    const opened = await openQuiz(
+      writeQuizFile(
+        {
+          ...later,
+          quiz: {
+            ...later.quiz,
+            content: { ...later.quiz.content, zone: (await head(DEMO_QUIZ)).content.zone },
+          },
+        },
+        new Map(),
+      ),
+    );
     assert.equal(opened.here?.changes.length, 1);
     assert.match(
       opened.here?.changes[0] ?? '',
@@ -193,7 +222,10 @@ describe('a quiz file', () => {
     );
     await classDesk.takeQuiz(opened.token, 'changes');
     const effect = await classDesk.pending(DEMO_QUIZ);
-    assert.deepEqual(effect.changes.map(({ kind }) => kind), ['changed']); // prettier-ignore
+    assert.deepEqual(
+      effect.changes.map(({ kind }) => kind),
+      ['changed'],
+    );
     assert.equal(await undo(DEMO_QUIZ), 'Apply a later copy');
     assert.deepEqual((await classDesk.pending(DEMO_QUIZ)).changes, []);
   });

@@ -36,7 +36,22 @@ test('showing twice is showing once, and a line has no breaks', () => {
 });
 
 test('text that a spreadsheet would run is found behind blanks and invisible characters', () => {
-  const runs = ['=1', '+1', '-1', '@x', '\t=1', '\rx', '\n', '  =1', '\u200B=1', '\uFEFF@x', '\u0007-1', '＝1', '＠x', '\u00A0+1']; // prettier-ignore
+  const runs = [
+    '=1',
+    '+1',
+    '-1',
+    '@x',
+    '\t=1',
+    '\rx',
+    '\n',
+    '  =1',
+    '\u200B=1',
+    '\uFEFF@x',
+    '\u0007-1',
+    '＝1',
+    '＠x',
+    '\u00A0+1',
+  ];
   for (const text of runs) assert.ok(FORMULA.test(text), JSON.stringify(text));
   for (const text of ['a=1', '1-2', 'flood plain', 'x@y', '(=1)', '“=1”', ''])
     assert.ok(!FORMULA.test(text), JSON.stringify(text));

@@ -17,10 +17,13 @@ describe('spreadsheets', () => {
     const result = await readFile(workbook(rows));
     if (!result.ok) assert.fail(result.error);
     assert.deepEqual(result.table.header, ['Student', 'Number', 'Q1']);
-    assert.deepEqual(result.table.rows.map((row) => [row.line, ...row.cells]), [
-      [2, 'Ada Marsh', '801', 'a <b> & “c”'],
-      [3, 'Bela Fenn', '802', '5.3'],
-    ]); // prettier-ignore
+    assert.deepEqual(
+      result.table.rows.map((row) => [row.line, ...row.cells]),
+      [
+        [2, 'Ada Marsh', '801', 'a <b> & “c”'],
+        [3, 'Bela Fenn', '802', '5.3'],
+      ],
+    );
   });
   test('damaged and swollen ones are refused with words', async () => {
     const whole = workbook(rows);

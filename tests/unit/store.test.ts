@@ -4,18 +4,24 @@ import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
 import type { Answer } from '@/core/kinds';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
-import { attemptsOf, attemptsOfStudent, handInAttempt, keepAnswer, startAttempt } from '@/store/attempts';
-import { loadColumn } from '@/store/columns';
-import { db } from '@/store/db';
-import { ensureDemo } from '@/store/demo';
-import { failureOf } from '@/store/failure';
-import { nextSteps, redo, undo } from '@/store/history';
-import { importPapers } from '@/store/imports';
-import { createQuiz, draftPaper } from '@/store/quizzes';
-import { closeQuiz } from '@/store/standing';
-import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/edits';
-import { removeOverride, setOverride } from '@/store/overrides';
-import { paperAt, undoRevision } from '@/store/revisions';
+import {
+  attemptsOf,
+  attemptsOfStudent,
+  handInAttempt,
+  keepAnswer,
+  startAttempt,
+} from '@/store/work/attempts';
+import { loadColumn } from '@/store/work/markColumns';
+import { db } from '@/store/records/db';
+import { ensureDemo } from '@/store/demo/demo';
+import { failureOf } from '@/store/records/failure';
+import { nextSteps, redo, undo } from '@/store/records/history';
+import { importPapers } from '@/store/files/imports';
+import { createQuiz, draftPaper } from '@/store/quiz/quizzes';
+import { closeQuiz } from '@/store/quiz/standing';
+import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/quiz/edits';
+import { removeOverride, setOverride } from '@/store/work/overrides';
+import { paperAt, undoRevision } from '@/store/quiz/revisions';
 import {
   arrange,
   duplicateQuiz,
@@ -25,7 +31,7 @@ import {
   resetDemo,
   setDeleted,
   sweep,
-} from '@/store/shelf';
+} from '@/store/quiz/shelf';
 import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
@@ -141,7 +147,10 @@ describe('draft and live', () => {
     assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 0'], 'the change waits in the draft');
     const pending = await classDesk.pending(id);
     assert.deepEqual([pending.changes.length, pending.up, pending.down, pending.unchanged], [1, 1, 0, 1]);
-    assert.deepEqual(pending.students.map((s) => [s.name, written(s.after)]), [['Bo Weir', '1']]); // prettier-ignore
+    assert.deepEqual(
+      pending.students.map((s) => [s.name, written(s.after)]),
+      [['Bo Weir', '1']],
+    );
     const { rev } = await applyNow(id);
     assert.deepEqual(await totals(), ['Ada Marsh 2', 'Bo Weir 1']);
     assert.equal((await classDesk.pending(id)).changes.length, 0);
@@ -167,7 +176,10 @@ describe('draft and live', () => {
     await sit(id, 's1', { q1: say('silt') });
     await checkTable(id);
     const kept = await db.markColumns.get([id, 'q1', 1]);
-    assert.deepEqual(kept?.marks.map(([key]) => key), ['silt']); // prettier-ignore
+    assert.deepEqual(
+      kept?.marks.map(([key]) => key),
+      ['silt'],
+    );
     const { content } = await draftPaper(id);
     const known = async () => (await loadColumn(id, silt(), 1, content)).entries().length;
     assert.equal(await known(), 1);
@@ -193,9 +205,10 @@ describe('a teacher’s own scores', () => {
       gave: { n: 0, d: 1 },
     });
     const cell = async () => (await checkTable(id)).rows[0]?.cells[0];
-    assert.deepEqual(await cell().then((c) => [c?.verdict, written(c?.earned ?? { n: 9, d: 1 }), c?.override]), [
-      'partly', '1/2', { reason: 'said it well', differs: false, byHand: false },
-    ]); // prettier-ignore
+    assert.deepEqual(
+      await cell().then((c) => [c?.verdict, written(c?.earned ?? { n: 9, d: 1 }), c?.override]),
+      ['partly', '1/2', { reason: 'said it well', differs: false, byHand: false }],
+    );
     const record = await question(id, 'q1');
     const old = record.question as PhraseQuestion;
     await saveQuestion(
@@ -269,7 +282,10 @@ describe('the student’s desk', () => {
     await openAlways(id);
     const working = await studentDesk.begin(id, 's1');
     assert.ok(working.state === 'working');
-    assert.deepEqual(working.working.questions.map((one) => one.mustAnswer), [true, false]); // prettier-ignore
+    assert.deepEqual(
+      working.working.questions.map((one) => one.mustAnswer),
+      [true, false],
+    );
     const { attemptId } = working.working;
     assert.deepEqual(await studentDesk.handIn(attemptId), { state: 'refused', reason: 'missing' });
     await studentDesk.saveAnswer(attemptId, 'q1', { kind: 'phrase', text: 'silt' });
@@ -354,9 +370,15 @@ describe('the Shelf', () => {
     const { id: copy } = await duplicateQuiz(id);
     assert.deepEqual((await draftPaper(copy)).questions, (await draftPaper(id)).questions);
     assert.equal((await checkTable(copy)).rows.length, 0);
-    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [copy, id]); // prettier-ignore
+    assert.deepEqual(
+      (await listQuizzes()).map((quiz) => quiz.id),
+      [copy, id],
+    );
     await arrange([id, copy]);
-    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [id, copy]); // prettier-ignore
+    assert.deepEqual(
+      (await listQuizzes()).map((quiz) => quiz.id),
+      [id, copy],
+    );
     await removeForGood(id);
     for (const table of db.tables.filter(({ name }) => name !== 'students')) {
       const left = JSON.stringify(await table.toArray());
@@ -369,7 +391,10 @@ describe('the Shelf', () => {
     await setDeleted(recent, 'deleted');
     await db.quizzes.update(old, { deletedAt: Date.now() - 31 * 86_400_000 });
     await sweep();
-    assert.deepEqual((await listQuizzes()).map((quiz) => quiz.id), [recent]); // prettier-ignore
+    assert.deepEqual(
+      (await listQuizzes()).map((quiz) => quiz.id),
+      [recent],
+    );
     await setDeleted(recent, 'back');
     assert.equal((await listQuizzes())[0]?.deletedAt, null);
   });

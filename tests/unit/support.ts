@@ -16,7 +16,7 @@ import { SILENCE } from '@/core/content/silence';
 import { NO_RULES } from '@/core/content/questionRules';
 import { readCell, type Answer } from '@/core/kinds';
 import type { MarkingContext } from '@/core/marks/mark';
-import { openQuiz } from '@/store/standing';
+import { openQuiz } from '@/store/quiz/standing';
 
 /** `1`, `1/2` or `0.25` as a fraction. */
 export function share(text: string): Fraction {

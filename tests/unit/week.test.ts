@@ -7,17 +7,17 @@ import { toDecimalText } from '@/core/figures/fraction';
 import { RescueFile } from '@/core/quiz/quiz';
 import { upgradeRescue } from '@/core/quiz/upgrade';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { attemptsOfStudent, handInAttempt, keepAnswer, startAttempt } from '@/store/attempts';
-import { commentsOf, saveComment } from '@/store/comments';
-import { db } from '@/store/db';
-import { CLASS_LIST, redo, SHELF, undo } from '@/store/history';
-import { importPapers, mappingOf } from '@/store/imports';
-import { createQuiz, draftPaper } from '@/store/quizzes';
-import { addStudent, listStudents, setRemoved } from '@/store/roster';
-import { rule, rulingOf } from '@/store/rulings';
-import { closeQuiz, openQuiz, showAspects, showStudent } from '@/store/standing';
-import { listQuizzes, setArchived, setDeleted } from '@/store/shelf';
-import { keepScoreColumns, scoreColumns } from '@/store/scoreColumns';
+import { attemptsOfStudent, handInAttempt, keepAnswer, startAttempt } from '@/store/work/attempts';
+import { commentsOf, saveComment } from '@/store/work/comments';
+import { db } from '@/store/records/db';
+import { CLASS_LIST, redo, SHELF, undo } from '@/store/records/history';
+import { importPapers, mappingOf } from '@/store/files/imports';
+import { createQuiz, draftPaper } from '@/store/quiz/quizzes';
+import { addStudent, listStudents, setRemoved } from '@/store/class/roster';
+import { rule, rulingOf } from '@/store/work/rulings';
+import { closeQuiz, openQuiz, showAspects, showStudent } from '@/store/quiz/standing';
+import { listQuizzes, setArchived, setDeleted } from '@/store/quiz/shelf';
+import { keepScoreColumns, scoreColumns } from '@/store/work/scoreColumns';
 import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
@@ -74,9 +74,13 @@ describe('several attempts', () => {
     assert.equal(written((await finished(id, 's1', 1)).slip.score?.earned ?? { n: 9, d: 1 }), '4');
     const table = await checkTable(id);
     assert.equal(table.several, true);
-    assert.deepEqual(table.rows.map((row) => [row.number, row.of, row.stands, written(row.total.score)]), [
-      [1, 2, true, '4'], [2, 2, false, '2'],
-    ]); // prettier-ignore
+    assert.deepEqual(
+      table.rows.map((row) => [row.number, row.of, row.stands, written(row.total.score)]),
+      [
+        [1, 2, true, '4'],
+        [2, 2, false, '2'],
+      ],
+    );
   });
 
   test('the recorded score is hidden with the score', async () => {
@@ -93,12 +97,16 @@ describe('several attempts', () => {
     await openAlways(id);
     const first = await sit(id, 's1', 'silt', 'mud');
     await sit(id, 's1', 'silt');
-    const recorded = async () => toDecimalText((await checkTable(id)).rows[0]?.recorded?.score ?? { n: 99, d: 1 }); // prettier-ignore
+    const recorded = async () =>
+      toDecimalText((await checkTable(id)).rows[0]?.recorded?.score ?? { n: 99, d: 1 });
     assert.equal(await recorded(), '6');
     await rule(id, first, { standing: 'voided' });
     assert.equal(await recorded(), '4');
     assert.equal((await finished(id, 's1', 1)).attempts.notCounted, 'voided');
-    assert.match((await classDesk.openAttempt(id, first))?.trace.join('\n') ?? '', /Attempt 1 does not count: you have voided it/); // prettier-ignore
+    assert.match(
+      (await classDesk.openAttempt(id, first))?.trace.join('\n') ?? '',
+      /Attempt 1 does not count: you have voided it/,
+    );
     await undo(id);
     assert.equal(await recorded(), '6');
     await redo(id);
@@ -116,12 +124,21 @@ describe('several attempts', () => {
     await db.quizzes.update(id, { 'content.attempts': { most: 2, counts: 'mean' } });
     const pending = await classDesk.pending(id);
     assert.deepEqual(pending.changes, [{ kind: 'rules', questionId: null }]);
-    assert.deepEqual(pending.students.map((one) => [one.name, written(one.before ?? { n: 9, d: 1 }), written(one.after)]), [['Ada Marsh', '6', '5']]); // prettier-ignore
+    assert.deepEqual(
+      pending.students.map((one) => [one.name, written(one.before ?? { n: 9, d: 1 }), written(one.after)]),
+      [['Ada Marsh', '6', '5']],
+    );
   });
 });
 
 describe('due times', () => {
-  const late = { kind: 'steps' as const, step: 'day' as const, share: { n: 1, d: 10 }, of: 'earned' as const, cap: null }; // prettier-ignore
+  const late = {
+    kind: 'steps' as const,
+    step: 'day' as const,
+    share: { n: 1, d: 10 },
+    of: 'earned' as const,
+    cap: null,
+  };
   const window = () => {
     const now = Date.now();
     return { from: now - 90 * HOUR, due: now - 30 * HOUR, grace: 0, until: now + HOUR };
@@ -135,7 +152,10 @@ describe('due times', () => {
     assert.equal(written(score?.earned ?? { n: 9, d: 1 }), '24/5');
     assert.deepEqual(score?.late, { share: { n: 1, d: 5 }, of: 'earned', before: { n: 6, d: 1 } });
     assert.equal((await classDesk.tray(id)).find((row) => row.studentId === 's1')?.state, 'late');
-    assert.match((await classDesk.openAttempt(id, attempt))?.trace.join('\n') ?? '', /Late: 2 days begun .* 20 % of the earned points: 4.8 left of 6/); // prettier-ignore
+    assert.match(
+      (await classDesk.openAttempt(id, attempt))?.trace.join('\n') ?? '',
+      /Late: 2 days begun .* 20 % of the earned points: 4.8 left of 6/,
+    );
     await rule(id, attempt, { lateness: 'excused' });
     assert.equal(written((await finished(id, 's1')).slip.score?.earned ?? { n: 9, d: 1 }), '6');
     assert.equal((await finished(id, 's1')).slip.score?.late, null);
@@ -145,7 +165,11 @@ describe('due times', () => {
     const id = await newQuiz({ late });
     const now = Date.now();
     await openQuiz(id, { from: now - 99 * HOUR, due: now - 60 * HOUR, grace: 0, until: now - 50 * HOUR });
-    await importPapers(id, [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })], await draftPaper(id)); // prettier-ignore
+    await importPapers(
+      id,
+      [readPaper({ studentId: 's1', handedInAt: now - 40 * HOUR, answers: { q1: say('silt') } })],
+      await draftPaper(id),
+    );
     const [row] = (await checkTable(id)).rows;
     assert.deepEqual([row?.notCounted, row?.recorded], ['tooLate', null]);
     assert.match(await classDesk.scoresFile(id), /Ada Marsh,1,,6,/);
@@ -180,7 +204,10 @@ describe('handing back', () => {
     assert.deepEqual(await sees(), [true, false]);
     await showAspects(id, ['score'], 'show');
     assert.deepEqual(await sees(), [true, true]);
-    assert.deepEqual((await classDesk.handBack(id)).map((row) => row.shown.length), [6, 1]); // prettier-ignore
+    assert.deepEqual(
+      (await classDesk.handBack(id)).map((row) => row.shown.length),
+      [6, 1],
+    );
     await showAspects(id, ['score'], 'takeBack');
     assert.deepEqual(await sees(), [false, false], 'taken back from all takes back from single ones too');
     await undo(id);
@@ -200,7 +227,10 @@ describe('handing back', () => {
     assert.deepEqual(JSON.stringify((await finished(id, 's1')).slip).match(/begun|bank/), null);
     await showAspects(id, ['comments'], 'show');
     const { slip } = await finished(id, 's1');
-    assert.deepEqual([slip.comment, slip.parts[0]?.comment, slip.parts[1]?.comment], ['Well begun <b>', 'Look at the bank again', null]); // prettier-ignore
+    assert.deepEqual(
+      [slip.comment, slip.parts[0]?.comment, slip.parts[1]?.comment],
+      ['Well begun <b>', 'Look at the bank again', null],
+    );
     const [without] = (await classDesk.printed(id, 'without')).slips;
     assert.deepEqual([without?.slip.comment, without?.slip.parts[0]?.right], ['Well begun <b>', null]);
     const [right] = (await classDesk.printed(id, 'with')).slips;
@@ -277,7 +307,11 @@ describe('undo outside of the paper', () => {
     assert.deepEqual(await state(), [[], 2, 0]);
     await redo(id);
     assert.deepEqual(await state(), after);
-    const again = await importPapers(id, papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1), await draftPaper(id)); // prettier-ignore
+    const again = await importPapers(
+      id,
+      papers.map((one) => ({ ...one, studentId: one.studentId ?? 'x' })).slice(0, 1),
+      await draftPaper(id),
+    );
     assert.deepEqual([again.unchanged, again.changed], [1, 0], 'the same again changes nothing');
   });
 });
@@ -295,8 +329,14 @@ test('what columns held is remembered with the quiz', async () => {
   assert.equal((await mappingOf(id))?.twice, 'attempts');
   const preview = await classDesk.previewFile(id, table, null, null);
   assert.deepEqual([preview.columns, preview.choices.twice], [columns, 'attempts']);
-  assert.deepEqual(preview.firstMarks.map((one) => written(one.recorded?.score ?? { n: 9, d: 1 })), ['0']); // prettier-ignore
-  assert.equal(readPapers(table, columns, { content: emptyContent('x'), questions: [silt(), mud()] }, []).unknown.length, 1); // prettier-ignore
+  assert.deepEqual(
+    preview.firstMarks.map((one) => written(one.recorded?.score ?? { n: 9, d: 1 })),
+    ['0'],
+  );
+  assert.equal(
+    readPapers(table, columns, { content: emptyContent('x'), questions: [silt(), mud()] }, []).unknown.length,
+    1,
+  );
 });
 
 test('a database of the first version is brought up to date', async () => {
@@ -323,11 +363,19 @@ test('a database of the first version is brought up to date', async () => {
   old.close();
   await db.open();
   const quiz = await db.quizzes.get('q');
-  assert.deepEqual(quiz?.standing, { opening: { from: 1, due: null, grace: 0, until: null }, shown: {}, shownTo: {}, live: null }); // prettier-ignore
+  assert.deepEqual(quiz?.standing, {
+    opening: { from: 1, due: null, grace: 0, until: null },
+    shown: {},
+    shownTo: {},
+    live: null,
+  });
   assert.equal(quiz.content.plan.comments, 'handedIn');
   assert.deepEqual(quiz.content.attempts, { most: 1, counts: 'best' });
   const stored = (await db.questions.get(['q', 'q1']))?.question;
   assert.deepEqual(stored?.right.links, [{ kind: 'read', ...links[0] }]);
-  const rescued = upgradeRescue({ format: 'yentrel-rescue', version: 1, content: { ...content, plan: oldPlan }, questions: [question] }, 'UTC'); // prettier-ignore
+  const rescued = upgradeRescue(
+    { format: 'yentrel-rescue', version: 1, content: { ...content, plan: oldPlan }, questions: [question] },
+    'UTC',
+  );
   assert.ok(RescueFile.safeParse(rescued).success);
 });

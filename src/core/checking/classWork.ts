@@ -147,7 +147,11 @@ export class MarkedClass {
         return { ...sheet, late, scores, path, total: total(scores, path) };
       });
     const joined = scored.filter((sheet) => sheet.notCounted === null);
-    const recorded = joinAttempts(joined.map((sheet) => sheet.total), content.attempts.counts, content.scoring); // prettier-ignore
+    const recorded = joinAttempts(
+      joined.map((sheet) => sheet.total),
+      content.attempts.counts,
+      content.scoring,
+    );
     const counted =
       recorded && recorded.counted !== null ? (joined[recorded.counted]?.attempt ?? null) : null;
     return { studentId, sheets: scored, recorded, counted };

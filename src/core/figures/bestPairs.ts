@@ -44,7 +44,11 @@ function bestSum(
 export function bestPairs(values: readonly (readonly (Fraction | null)[])[]): (number | null)[] {
   const width = Math.max(0, ...values.map((row) => row.length));
   let columns = Array.from({ length: width }, (_, column) => column);
-  let wanted = bestSum(values, values.map((_, row) => row), columns); // prettier-ignore
+  let wanted = bestSum(
+    values,
+    values.map((_, row) => row),
+    columns,
+  );
   return values.map((row, index) => {
     const later = values.map((_, at) => at).slice(index + 1);
     const choices = columns

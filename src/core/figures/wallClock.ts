@@ -8,9 +8,16 @@ function readerOf(zone: string): Intl.DateTimeFormat {
   let reader = readers.get(zone);
   if (!reader) {
     reader = new Intl.DateTimeFormat('en-US', {
-      timeZone: zone, hourCycle: 'h23', era: 'short',
-      year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric', second: 'numeric',
-    }); // prettier-ignore
+      timeZone: zone,
+      hourCycle: 'h23',
+      era: 'short',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    });
     readers.set(zone, reader);
   }
   return reader;
@@ -35,9 +42,13 @@ function readClock(at: number, zone: string): number {
   );
   const year = Number(parts['year']) * (parts['era'] === 'BC' ? -1 : 1);
   return Date.UTC(
-    year, Number(parts['month']) - 1, Number(parts['day']),
-    Number(parts['hour']), Number(parts['minute']), Number(parts['second']),
-  ); // prettier-ignore
+    year,
+    Number(parts['month']) - 1,
+    Number(parts['day']),
+    Number(parts['hour']),
+    Number(parts['minute']),
+    Number(parts['second']),
+  );
 }
 
 /** Offsets kept by zone and hour of UTC; null where the offset changes within the hour. */

@@ -135,7 +135,10 @@ export function proposeColumns(
 
 /** True where some column says whose the row is. */
 export const namesStudents = (columns: readonly ColumnUse[]): boolean =>
-  columns.some(({ use }) => use === 'student' || use === 'lastName' || use === 'firstName' || use === 'number' || use === 'email'); // prettier-ignore
+  columns.some(
+    ({ use }) =>
+      use === 'student' || use === 'lastName' || use === 'firstName' || use === 'number' || use === 'email',
+  );
 
 /** What the teacher should know of columns that are ignored: those whose headings promise times that cannot be read. */
 export function columnRemarks(table: Table, columns: readonly ColumnUse[]): string[] {

@@ -37,7 +37,11 @@ function ruleCell(
   const verdict = verdictOfScore(score);
   if (verdict === 'blank' || !answer) return '';
   const lines = explainAnswer(question, answer, contextOf(paper));
-  return lines.filter(({ step }) => step === 'rule').map(traceWords).join('; ').slice(0, 5000); // prettier-ignore
+  return lines
+    .filter(({ step }) => step === 'rule')
+    .map(traceWords)
+    .join('; ')
+    .slice(0, 5000);
 }
 
 /** An instant in a cell: wall-clock time in the quiz's zone, as spreadsheets have it, without a zone of its own. */
@@ -62,9 +66,15 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
   const { paper, work } = marked;
   const { zone } = paper.content;
   const header = [
-    'Student', 'Number', 'E-mail', 'Groups', 'Attempt', 'Opened', 'Handed in',
+    'Student',
+    'Number',
+    'E-mail',
+    'Groups',
+    'Attempt',
+    'Opened',
+    'Handed in',
     ...paper.questions.flatMap((_, at) => [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`]),
-  ]; // prettier-ignore
+  ];
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
     const who = named.get(studentId) ?? { name: studentId, number: '', email: '', groups: [] };
@@ -91,7 +101,10 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
 
 /** The rows as comma-separated text with a byte order mark and CRLF. */
 export const answersCsv = (rows: readonly (readonly Cell[])[]): string =>
-  `\uFEFF${papa.unparse(rows.map((row) => row.map(cellText)), { newline: '\r\n' })}\r\n`; // prettier-ignore
+  `\uFEFF${papa.unparse(
+    rows.map((row) => row.map(cellText)),
+    { newline: '\r\n' },
+  )}\r\n`;
 
 /**
  * Answers as a file has them, where some were there before: one that the file writes as it would have been written before

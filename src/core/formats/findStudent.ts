@@ -112,9 +112,17 @@ export class StudentIndex {
     const { name, number, email } = who;
     const named = this.named(name);
     const coded = this.coded(who);
-    if (coded) return byItsCode(coded, email || number, who, named.filter((one) => one !== coded)); // prettier-ignore
+    if (coded)
+      return byItsCode(
+        coded,
+        email || number,
+        who,
+        named.filter((one) => one !== coded),
+      );
     if (named.length > 1)
-      return { problem: `${named.length} students are called ${name}: a number or an e-mail address tells them apart` }; // prettier-ignore
+      return {
+        problem: `${named.length} students are called ${name}: a number or an e-mail address tells them apart`,
+      };
     const [only] = named;
     if (!only) return { student: null, likely: this.likely(name) };
     if (number !== '' && only.number !== '' && !number.includes('@'))

@@ -51,7 +51,20 @@ export function attemptOf(
     }
   }
   const handedInAt = one.handedInAt === null ? 0 : Date.parse(one.handedInAt);
-  return { attempt: { ...SOME, id, studentId: one.student, number: one.attempt, savedAt: handedInAt, handedInAt, timeKnown: one.handedInAt !== null, answers }, unknown, problems }; // prettier-ignore
+  return {
+    attempt: {
+      ...SOME,
+      id,
+      studentId: one.student,
+      number: one.attempt,
+      savedAt: handedInAt,
+      handedInAt,
+      timeKnown: one.handedInAt !== null,
+      answers,
+    },
+    unknown,
+    problems,
+  };
 }
 
 /** The questions of a paper by id and by number; an id that is a number wins. */
@@ -96,7 +109,14 @@ function workFrom(
   overrides: ClassWork['overrides'],
   at: number,
 ): ClassWork {
-  return { attempts, opening: openingOf(file), unfinished: file.quiz.content.unfinished, overrides, rulings: NO_RULINGS, at }; // prettier-ignore
+  return {
+    attempts,
+    opening: openingOf(file),
+    unfinished: file.quiz.content.unfinished,
+    overrides,
+    rulings: NO_RULINGS,
+    at,
+  };
 }
 
 /** Attempts from another program, ready to be marked. */

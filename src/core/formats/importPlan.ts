@@ -151,7 +151,9 @@ function differenceOf(before: Attempt, after: Attempt, more: readonly RecordChan
     before.handedInAt !== after.handedInAt ? 'the time of handing in' : '',
     more.some((change) => change.kind === 'override') ? 'points given by hand' : '',
     more.some((change) => change.kind === 'ruling') ? 'the note' : '',
-  ].filter(Boolean).join('; '); // prettier-ignore
+  ]
+    .filter(Boolean)
+    .join('; ');
 }
 
 const moved = (before: Attempt | null, after: Attempt): boolean =>

@@ -137,7 +137,11 @@ export const quizJson = (paper: Paper) => ({
 /** The scores of everyone with work as a scores file; there are no comments in it. */
 export function scoresCsv(work: MarkedWork): string {
   const titles = work.marked.paper.questions.map(({ text }) => questionTitle(text));
-  return writeScores(scoreRows(work), titles, SCORE_COLUMNS.filter((column) => column !== 'comment')); // prettier-ignore
+  return writeScores(
+    scoreRows(work),
+    titles,
+    SCORE_COLUMNS.filter((column) => column !== 'comment'),
+  );
 }
 
 /** The rows of a scores file: everyone with work, by name. */

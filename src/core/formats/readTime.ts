@@ -39,8 +39,12 @@ function wall(
   const at = Date.UTC(year, month - 1, day, hour, minute, second);
   const date = new Date(at);
   const real =
-    date.getUTCFullYear() === year && date.getUTCMonth() === month - 1 && date.getUTCDate() === day &&
-    hour < 24 && minute < 60 && second < 60; // prettier-ignore
+    date.getUTCFullYear() === year &&
+    date.getUTCMonth() === month - 1 &&
+    date.getUTCDate() === day &&
+    hour < 24 &&
+    minute < 60 &&
+    second < 60;
   return real ? at : null;
 }
 
@@ -78,13 +82,27 @@ export function readTime(text: string, order: DateOrder, zone: string): number |
   if (!numeric) return null;
   const [, first, second, year, hour, minute, seconds, half] = numeric;
   const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
-  const at = wall(Number(year), Number(month), Number(day), hourOf(hour, half), Number(minute ?? 0), Number(seconds ?? 0)); // prettier-ignore
+  const at = wall(
+    Number(year),
+    Number(month),
+    Number(day),
+    hourOf(hour, half),
+    Number(minute ?? 0),
+    Number(seconds ?? 0),
+  );
   return at === null ? null : instantAt(at, zone);
 }
 
 function readYearFirst(found: RegExpExecArray, zone: string): number | null {
   const [, year, month, day, hour, minute, second, half, offset] = found;
-  const at = wall(Number(year), Number(month), Number(day), hourOf(hour, half), Number(minute), Number(second ?? 0)); // prettier-ignore
+  const at = wall(
+    Number(year),
+    Number(month),
+    Number(day),
+    hourOf(hour, half),
+    Number(minute),
+    Number(second ?? 0),
+  );
   if (at === null) return null;
   const named = /(?:GMT|UTC)/i.test(found[0]);
   return named ? at - shortOffset(offset) : instantAt(at, zone);

@@ -57,7 +57,14 @@ export function proposeRosterColumns(table: Table): RosterUse[] {
   });
 }
 
-const groupsOf = (cell: string): string[] => [...new Set(cell.split(/[,;|]/).map((group) => group.trim()).filter(Boolean))]; // prettier-ignore
+const groupsOf = (cell: string): string[] => [
+  ...new Set(
+    cell
+      .split(/[,;|]/)
+      .map((group) => group.trim())
+      .filter(Boolean),
+  ),
+];
 
 type Row = Pick<Student, 'name' | 'number' | 'email' | 'groups'>;
 
@@ -78,7 +85,9 @@ function rowOf(cells: readonly string[], columns: readonly RosterUse[]): Row {
     const column = columns.indexOf(use);
     return column < 0 ? '' : lineText(cells[column] ?? '');
   };
-  const all = columns.flatMap((use, column) => (use === 'groups' ? groupsOf(lineText(cells[column] ?? '')) : [])); // prettier-ignore
+  const all = columns.flatMap((use, column) =>
+    use === 'groups' ? groupsOf(lineText(cells[column] ?? '')) : [],
+  );
   return {
     name: [at('firstName'), at('name')].filter(Boolean).join(' '),
     number: at('number'),

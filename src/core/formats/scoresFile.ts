@@ -33,7 +33,14 @@ export const SCORE_COLUMNS = [
   'name', 'number', 'email', 'groups', 'score', 'outOf', 'percent', 'waiting', 'attempts', 'handedIn', 'late', 'comment', 'questions',
 ] as const; // prettier-ignore
 export type ScoreColumn = (typeof SCORE_COLUMNS)[number];
-export const DEFAULT_SCORE_COLUMNS: readonly ScoreColumn[] = ['name', 'number', 'score', 'outOf', 'waiting', 'questions']; // prettier-ignore
+export const DEFAULT_SCORE_COLUMNS: readonly ScoreColumn[] = [
+  'name',
+  'number',
+  'score',
+  'outOf',
+  'waiting',
+  'questions',
+];
 
 type Cell = string | number | null;
 const figure = (value: Fraction | null): number | null => (value ? Number(toDecimalText(value)) : null);

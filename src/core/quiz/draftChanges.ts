@@ -8,8 +8,12 @@ export interface DraftChange {
 }
 
 const rulesOf = ({ attempts, late, zone, scoring, decimalSign }: Paper['content']) => [
-  attempts.counts, late, zone, scoring, decimalSign,
-]; // prettier-ignore
+  attempts.counts,
+  late,
+  zone,
+  scoring,
+  decimalSign,
+];
 
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {

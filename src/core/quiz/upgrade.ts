@@ -90,7 +90,13 @@ export function upgradeFile(file: unknown): unknown {
     ...file,
     version: 2,
     ...(isRecord(part)
-      ? { class: { ...part, ...listOf(part, 'students', upgradeStudent), ...listOf(part, 'attempts', upgradeAttempt) } }
+      ? {
+          class: {
+            ...part,
+            ...listOf(part, 'students', upgradeStudent),
+            ...listOf(part, 'attempts', upgradeAttempt),
+          },
+        }
       : {}),
     ...listOf(file, 'students', upgradeStudent),
     ...listOf(file, 'history', upgradeStep),
@@ -98,4 +104,4 @@ export function upgradeFile(file: unknown): unknown {
       isRecord(one) ? { ...one, ...listOf(one, 'steps', upgradeStep) } : one,
     ),
   };
-} // prettier-ignore
+}

@@ -1,6 +1,17 @@
 import {
-  add, clamp, compare, divide, equal, larger, multiply, smaller, subtract, ONE, ZERO, type Fraction,
-} from '../figures/fraction'; // prettier-ignore
+  add,
+  clamp,
+  compare,
+  divide,
+  equal,
+  larger,
+  multiply,
+  smaller,
+  subtract,
+  ONE,
+  ZERO,
+  type Fraction,
+} from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import type { Penalty, Standing } from '../content/questionBase';
 import type { Override } from '../quiz/override';
@@ -160,7 +171,10 @@ export function traceQuestion(
   if (mark.state === 'waits') {
     const waiting = multiply(subtract(mark.ifRight ?? ONE, mark.credit), points);
     lines.push(change('points', 'pointsWait', mark.credit, byCredit, { waiting, possible: points }));
-  } else lines.push(change('points', 'pointsEarned', mark.credit, byCredit, { credit: mark.credit, possible: points })); // prettier-ignore
+  } else
+    lines.push(
+      change('points', 'pointsEarned', mark.credit, byCredit, { credit: mark.credit, possible: points }),
+    );
   step('penalty', byCredit, afterPenalty);
   step('hints', afterPenalty, afterHints, { hints });
   step('questionFloor', afterHints, marked);

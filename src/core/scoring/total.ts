@@ -1,6 +1,18 @@
 import {
-  add, divide, equal, larger, multiply, roundTo, smaller, subtract, sum as sumOf, toDecimalText, ONE, ZERO, type Fraction,
-} from '../figures/fraction'; // prettier-ignore
+  add,
+  divide,
+  equal,
+  larger,
+  multiply,
+  roundTo,
+  smaller,
+  subtract,
+  sum as sumOf,
+  toDecimalText,
+  ONE,
+  ZERO,
+  type Fraction,
+} from '../figures/fraction';
 import type { ScoreRules } from '../quiz/rules';
 import { afterLateness, type Lateness } from './lateness';
 import type { QuestionScore } from './scoreQuestion';
@@ -115,10 +127,18 @@ export function total(scores: readonly QuestionScore[], path: AttemptPath): Tota
 export function traceTotal(scores: readonly QuestionScore[], path: AttemptPath): TraceLine[] {
   const steps = stepsOf(sumsOf(scores), path);
   const { score, exact, waiting, none } = total(scores, path);
-  const lines: TraceLine[] = [change('sum', 'sum', null, steps.sum, { questions: scores.length, outOf: steps.maximum })]; // prettier-ignore
-  const step = (at: TraceLine['step'], code: string, before: Fraction, after: Fraction, values: TraceLine['values'] = {}) => {
+  const lines: TraceLine[] = [
+    change('sum', 'sum', null, steps.sum, { questions: scores.length, outOf: steps.maximum }),
+  ];
+  const step = (
+    at: TraceLine['step'],
+    code: string,
+    before: Fraction,
+    after: Fraction,
+    values: TraceLine['values'] = {},
+  ) => {
     if (!equal(before, after)) lines.push(change(at, code, before, after, values));
-  }; // prettier-ignore
+  };
   if (!addsUpAsShown(scores, steps.sum)) lines.push(note('sum', 'shownPartsDiffer'));
   if (waiting.n > 0) lines.push(note('sum', 'stillWaiting', { waiting }));
   const bonus = sumOf(scores.map((one) => (one.standing === 'bonus' ? one.waiting : ZERO)));

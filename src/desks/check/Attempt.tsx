@@ -1,20 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { Ruling } from '@/core/quiz/attempt';
 import { notCountedWords } from '@/core/scoring/words';
-import { rule, rulingOf } from '@/store/rulings';
-import { CreditPie } from '@/ui/CreditPie';
-import { Failed } from '@/ui/Failed';
-import { readingFailed } from '@/ui/failureWords';
-import { points } from '@/ui/figures';
-import { dayAndTimeIn } from '@/ui/zoneTime';
-import { run } from '@/ui/press';
-import { StudentName } from '@/ui/StudentName';
-import { useQuery } from '@/ui/useQuery';
-import { useQuiz } from '@/ui/quizContext';
-import { useTextDraft } from '@/ui/useTextDraft';
+import { rule, rulingOf } from '@/store/work/rulings';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { Failed } from '@/ui/widgets/Failed';
+import { readingFailed } from '@/ui/words/failureWords';
+import { points } from '@/ui/words/figures';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import { run } from '@/ui/widgets/press';
+import { StudentName } from '@/ui/widgets/StudentName';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { useTextDraft } from '@/ui/editing/useTextDraft';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, OpenedAttempt } from '@/workers/classDesk';
-import { CommentField } from '@/ui/CommentField';
+import { CommentField } from '@/ui/teacher/CommentField';
 
 function useOpened(row: CheckRow) {
   const { quiz } = useQuiz();

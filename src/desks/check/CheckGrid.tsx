@@ -1,9 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
-import { CreditPie } from '@/ui/CreditPie';
-import { points, pointsWord } from '@/ui/figures';
-import { verdictWords } from '@/ui/verdictWords';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { points, pointsWord } from '@/ui/words/figures';
+import { verdictWords } from '@/ui/words/verdictWords';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { totalColumn, type Place } from './rows';
 

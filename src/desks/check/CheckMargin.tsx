@@ -1,23 +1,23 @@
 import { isSilent } from '@/core/content/silence';
 import { nearMissWords } from '@/core/marks/nearMissWords';
-import { CreditPie } from '@/ui/CreditPie';
-import { FeedbackView } from '@/ui/FeedbackView';
-import { undoStep } from '@/store/history';
-import { Failed } from '@/ui/Failed';
-import { readingFailed } from '@/ui/failureWords';
-import { points } from '@/ui/figures';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { StudentName } from '@/ui/StudentName';
-import { useQuery } from '@/ui/useQuery';
-import { useQuiz } from '@/ui/quizContext';
-import { ShownAnswer } from '@/ui/ShownAnswer';
-import { Trace } from '@/ui/Trace';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { FeedbackView } from '@/ui/widgets/FeedbackView';
+import { undoStep } from '@/store/records/history';
+import { Failed } from '@/ui/widgets/Failed';
+import { readingFailed } from '@/ui/words/failureWords';
+import { points } from '@/ui/words/figures';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { StudentName } from '@/ui/widgets/StudentName';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
+import { Trace } from '@/ui/widgets/Trace';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
 import { Actions, type Action } from './Actions';
 import { Attempt } from './Attempt';
-import { CommentField } from '@/ui/CommentField';
+import { CommentField } from '@/ui/teacher/CommentField';
 
 interface Props {
   readonly row: CheckRow;

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { compare, type Fraction } from '@/core/figures/fraction';
-import { now } from '@/store/clock';
-import { undoStep } from '@/store/history';
-import { removeOverride, setOverride } from '@/store/overrides';
-import { points } from '@/ui/figures';
-import { notify } from '@/ui/notices';
-import { PointsField } from '@/ui/PointsField';
-import { run, usePress } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { useThere } from '@/ui/useThere';
+import { now } from '@/store/records/clock';
+import { undoStep } from '@/store/records/history';
+import { removeOverride, setOverride } from '@/store/work/overrides';
+import { points } from '@/ui/words/figures';
+import { notify } from '@/ui/widgets/notices';
+import { PointsField } from '@/ui/widgets/PointsField';
+import { run, usePress } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { useThere } from '@/ui/widgets/useThere';
 import type { OpenedAnswer } from '@/workers/classDesk';
 
 interface Props {

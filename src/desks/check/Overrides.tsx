@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
-import { Dialog } from '@/ui/Dialog';
-import { DialogFoot } from '@/ui/DialogFoot';
-import { CreditPie } from '@/ui/CreditPie';
-import { count, points } from '@/ui/figures';
-import { StudentName } from '@/ui/StudentName';
+import { Dialog } from '@/ui/widgets/Dialog';
+import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { count, points } from '@/ui/words/figures';
+import { StudentName } from '@/ui/widgets/StudentName';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import type { Place } from './rows';
 
@@ -79,7 +79,9 @@ export function Overrides({ table, onGo }: Props) {
   const words = [
     changed.length > 0 ? `${count(changed.length, 'score')} you set` : '',
     byHand.length > 0 ? `${byHand.length} marked by hand` : '',
-  ].filter(Boolean).join(', '); // prettier-ignore
+  ]
+    .filter(Boolean)
+    .join(', ');
   const go = (place: Place) => {
     setOpen(false);
     onGo(place);

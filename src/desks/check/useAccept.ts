@@ -3,12 +3,12 @@ import { keyAnswer, type Answer, type Question } from '@/core/kinds';
 import { readingOf } from '@/core/scoring/markAttempt';
 import type { Feedback } from '@/core/content/feedback';
 import { SILENCE } from '@/core/content/silence';
-import { saveQuestion } from '@/store/edits';
-import { keyField, undoStep } from '@/store/history';
-import { newId } from '@/store/ids';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
+import { saveQuestion } from '@/store/quiz/edits';
+import { keyField, undoStep } from '@/store/records/history';
+import { newId } from '@/store/records/ids';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
 
 interface Accept {
   /** Why the answer cannot be keyed; null where it can. */

@@ -1,6 +1,6 @@
-import { quizState } from '@/ui/quizState';
-import { useQuiz } from '@/ui/quizContext';
-import { useQuery, type Query } from '@/ui/useQuery';
+import { quizState } from '@/ui/words/quizState';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 

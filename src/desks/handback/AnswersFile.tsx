@@ -1,9 +1,9 @@
 import { Download } from 'lucide-react';
 import { useRef } from 'react';
-import { Failed } from '@/ui/Failed';
-import { usePress } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { saveAnswers, type AnswersForm } from '@/ui/saveAnswers';
+import { Failed } from '@/ui/widgets/Failed';
+import { usePress } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { saveAnswers, type AnswersForm } from '@/ui/teacher/saveAnswers';
 
 /** Every answer as a file, to look through elsewhere; points that are changed in it come back as own scores. */
 export function AnswersFile({ disabled }: { readonly disabled: boolean }) {

@@ -2,13 +2,16 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import {
-  DEFAULT_SCORE_COLUMNS, SCORE_COLUMNS, SCORE_HEADINGS, type ScoreColumn,
-} from '@/core/formats/scoresFile'; // prettier-ignore
-import { keepScoreColumns, scoreColumns } from '@/store/scoreColumns';
-import { Failed } from '@/ui/Failed';
-import { run, usePress } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { saveScores } from '@/ui/saveAnswers';
+  DEFAULT_SCORE_COLUMNS,
+  SCORE_COLUMNS,
+  SCORE_HEADINGS,
+  type ScoreColumn,
+} from '@/core/formats/scoresFile';
+import { keepScoreColumns, scoreColumns } from '@/store/work/scoreColumns';
+import { Failed } from '@/ui/widgets/Failed';
+import { run, usePress } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { saveScores } from '@/ui/teacher/saveAnswers';
 
 /** Columns are chosen by the names that they have in the file. */
 const NAMES: Readonly<Record<ScoreColumn, string>> = { ...SCORE_HEADINGS, questions: 'Each question' };

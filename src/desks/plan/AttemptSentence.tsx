@@ -1,6 +1,6 @@
 import type { AttemptRule } from '@/core/quiz/rules';
-import { Conflict } from '@/ui/Conflict';
-import { useContentField } from '@/ui/useContentField';
+import { Conflict } from '@/ui/editing/Conflict';
+import { useContentField } from '@/ui/teacher/useContentField';
 
 const COUNTS: Readonly<Record<AttemptRule['counts'], string>> = {
   best: 'the best attempt counts',

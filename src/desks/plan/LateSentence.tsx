@@ -1,10 +1,10 @@
 import { compare, multiply } from '@/core/figures/fraction';
 import type { LateRule } from '@/core/quiz/rules';
-import { Conflict } from '@/ui/Conflict';
-import { count, percent } from '@/ui/figures';
-import { lateRuleWords } from '@/ui/lateWords';
-import { PercentField } from '@/ui/PercentField';
-import { useContentField } from '@/ui/useContentField';
+import { Conflict } from '@/ui/editing/Conflict';
+import { count, percent } from '@/ui/words/figures';
+import { lateRuleWords } from '@/ui/words/lateWords';
+import { PercentField } from '@/ui/widgets/PercentField';
+import { useContentField } from '@/ui/teacher/useContentField';
 import { ZoneField } from './ZoneField';
 
 type Steps = Extract<LateRule, { kind: 'steps' }>;

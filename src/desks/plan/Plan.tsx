@@ -1,17 +1,17 @@
 import { ASPECTS, type Aspect, type Condition } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { showAspects } from '@/store/standing';
-import { dayAndTime } from '@/ui/figures';
-import { undoStep } from '@/store/history';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { Conflict } from '@/ui/Conflict';
-import { useContentField } from '@/ui/useContentField';
+import { showAspects } from '@/store/quiz/standing';
+import { dayAndTime } from '@/ui/words/figures';
+import { undoStep } from '@/store/records/history';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { Conflict } from '@/ui/editing/Conflict';
+import { useContentField } from '@/ui/teacher/useContentField';
 import { AttemptSentence } from './AttemptSentence';
 import { LateSentence } from './LateSentence';
-import { useNow } from '@/ui/useNow';
+import { useNow } from '@/ui/widgets/useNow';
 
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
   score: 'The score appears',
@@ -87,9 +87,13 @@ function Preview() {
     at,
   );
   const names: Readonly<Record<Aspect, string>> = {
-    score: 'score', rightWrong: 'right and wrong', ownAnswers: 'own answers', feedback: 'feedback', rightAnswers: 'right answers',
+    score: 'score',
+    rightWrong: 'right and wrong',
+    ownAnswers: 'own answers',
+    feedback: 'feedback',
+    rightAnswers: 'right answers',
     comments: 'comments',
-  }; // prettier-ignore
+  };
   const atOnce = ASPECTS.filter((aspect) => shown[aspect].shown);
   return (
     <section aria-labelledby="preview">

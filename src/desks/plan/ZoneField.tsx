@@ -1,4 +1,4 @@
-import { useContentField } from '@/ui/useContentField';
+import { useContentField } from '@/ui/teacher/useContentField';
 
 const ZONES = Intl.supportedValuesOf('timeZone');
 

@@ -1,14 +1,14 @@
 import { useState } from 'react';
-import { pictureBlob } from '@/store/media';
-import { Boundary } from '@/ui/Boundary';
-import { Commands } from '@/ui/Commands';
-import { Failed } from '@/ui/Failed';
-import { readingFailed, startingFailed } from '@/ui/failureWords';
-import { count, dayAndTime } from '@/ui/figures';
-import { PictureSource } from '@/ui/Picture';
-import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
-import { useQuery } from '@/ui/useQuery';
-import { useReady } from '@/ui/useReady';
+import { pictureBlob } from '@/store/quiz/pictures';
+import { Boundary } from '@/ui/widgets/Boundary';
+import { Commands } from '@/ui/teacher/Commands';
+import { Failed } from '@/ui/widgets/Failed';
+import { readingFailed, startingFailed } from '@/ui/words/failureWords';
+import { count, dayAndTime } from '@/ui/words/figures';
+import { PictureSource } from '@/ui/widgets/Picture';
+import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
 import type { PrintedSlip } from '@/workers/classDesk';
 
@@ -63,7 +63,8 @@ function Slips() {
     async () => (ready === 'ready' ? classWorker().printed(quizId, right, student ? [student] : null) : null),
     [ready, quizId, right, student],
   );
-  const trouble = ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure); // prettier-ignore
+  const trouble =
+    ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure);
   const slips = value?.slips ?? [];
   const actions = [
     { name: 'Print', run: () => print() },

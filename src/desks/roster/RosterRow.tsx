@@ -1,13 +1,20 @@
 import { X } from 'lucide-react';
 import type { Student } from '@/core/quiz/attempt';
-import { saveStudent, setRemoved } from '@/store/roster';
-import { CLASS_LIST, undoStep } from '@/store/history';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { useTextDraft } from '@/ui/useTextDraft';
+import { saveStudent, setRemoved } from '@/store/class/roster';
+import { CLASS_LIST, undoStep } from '@/store/records/history';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useTextDraft } from '@/ui/editing/useTextDraft';
 
 const groupsOf = (text: string): string[] =>
-  [...new Set(text.split(/[,;]/).map((group) => group.trim().slice(0, 60)).filter(Boolean))].slice(0, 20); // prettier-ignore
+  [
+    ...new Set(
+      text
+        .split(/[,;]/)
+        .map((group) => group.trim().slice(0, 60))
+        .filter(Boolean),
+    ),
+  ].slice(0, 20);
 
 interface Props {
   readonly student: Student;

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { removeDemo, resetDemo } from '@/store/shelf';
-import { Dialog } from '@/ui/Dialog';
-import { DialogFoot } from '@/ui/DialogFoot';
-import { notify } from '@/ui/notices';
-import { usePress } from '@/ui/press';
+import { removeDemo, resetDemo } from '@/store/quiz/shelf';
+import { Dialog } from '@/ui/widgets/Dialog';
+import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { notify } from '@/ui/widgets/notices';
+import { usePress } from '@/ui/widgets/press';
 
 /** The made-up school can be put back as it was, or taken away to start empty. */
 export function DemoData() {

@@ -1,13 +1,13 @@
 import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
-import { Choice } from '@/ui/Choice';
-import { count } from '@/ui/figures';
-import { failureOf } from '@/store/failure';
-import { Dialog } from '@/ui/Dialog';
-import { DialogFoot } from '@/ui/DialogFoot';
-import { readingFailed } from '@/ui/failureWords';
-import { notify } from '@/ui/notices';
-import { run, usePress } from '@/ui/press';
+import { Choice } from '@/ui/widgets/Choice';
+import { count } from '@/ui/words/figures';
+import { failureOf } from '@/store/records/failure';
+import { Dialog } from '@/ui/widgets/Dialog';
+import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { readingFailed } from '@/ui/words/failureWords';
+import { notify } from '@/ui/widgets/notices';
+import { run, usePress } from '@/ui/widgets/press';
 import { classWorker } from '@/workers/clients';
 import type { Opened, OpenedQuiz } from '@/workers/classDesk';
 import { OpenedBackupDialog } from './OpenedBackup';
@@ -170,7 +170,11 @@ export function OpenFile() {
       const bytes = new Uint8Array(await file.arrayBuffer());
       const result = await classWorker().openFile(transfer(bytes, [bytes.buffer]));
       if (mine !== asked.current) return;
-      setState(result.ok ? { is: 'opened', opened: result.value } : { is: 'wrong', name: file.name, problems: result.problems }); // prettier-ignore
+      setState(
+        result.ok
+          ? { is: 'opened', opened: result.value }
+          : { is: 'wrong', name: file.name, problems: result.problems },
+      );
     } catch (error) {
       if (mine === asked.current)
         setState({ is: 'wrong', name: file.name, problems: [readingFailed(failureOf(error))] });

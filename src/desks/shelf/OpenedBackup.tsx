@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import type { Choice } from '@/store/restore';
-import { Dialog } from '@/ui/Dialog';
-import { DialogFoot } from '@/ui/DialogFoot';
-import { count, dateAndTime } from '@/ui/figures';
-import { usePress } from '@/ui/press';
+import type { Choice } from '@/store/files/restore';
+import { Dialog } from '@/ui/widgets/Dialog';
+import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { count, dateAndTime } from '@/ui/words/figures';
+import { usePress } from '@/ui/widgets/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
 

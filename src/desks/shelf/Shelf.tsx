@@ -1,20 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { sweepPictures } from '@/store/media';
-import { attemptsSeq } from '@/store/seq';
-import { redo, SHELF, undo } from '@/store/history';
-import type { QuizRecord } from '@/store/db';
-import { createEmptyQuiz } from '@/store/quizzes';
-import { countStudents, listQuizzes, sweep } from '@/store/shelf';
-import { Boundary } from '@/ui/Boundary';
-import { Commands } from '@/ui/Commands';
-import { Failed } from '@/ui/Failed';
-import { startingFailed } from '@/ui/failureWords';
-import { NoticeBar } from '@/ui/notices';
-import { run, usePress } from '@/ui/press';
-import { useReady } from '@/ui/useReady';
-import { switchTheme, ThemeSwitch } from '@/ui/ThemeSwitch';
-import { UndoButtons } from '@/ui/UndoButtons';
+import { sweepPictures } from '@/store/quiz/pictures';
+import { attemptsSeq } from '@/store/records/sequence';
+import { redo, SHELF, undo } from '@/store/records/history';
+import type { QuizRecord } from '@/store/records/db';
+import { createEmptyQuiz } from '@/store/quiz/quizzes';
+import { countStudents, listQuizzes, sweep } from '@/store/quiz/shelf';
+import { Boundary } from '@/ui/widgets/Boundary';
+import { Commands } from '@/ui/teacher/Commands';
+import { Failed } from '@/ui/widgets/Failed';
+import { startingFailed } from '@/ui/words/failureWords';
+import { NoticeBar } from '@/ui/widgets/notices';
+import { run, usePress } from '@/ui/widgets/press';
+import { useReady } from '@/ui/teacher/useReady';
+import { switchTheme, ThemeSwitch } from '@/ui/widgets/ThemeSwitch';
+import { UndoButtons } from '@/ui/teacher/UndoButtons';
 import { Backup } from './Backup';
 import { DemoData } from './DemoData';
 import { OpenFile } from './OpenFile';
@@ -63,7 +63,10 @@ function Quizzes() {
   const states = new Map(listed?.quizzes.map((quiz, index) => [quiz.id, listed.states[index] ?? '']));
   useEffect(() => {
     // Tidying up can wait for another visit where it fails.
-    if (ready === 'ready') sweep().then(sweepPictures).catch(() => undefined); // prettier-ignore
+    if (ready === 'ready')
+      sweep()
+        .then(sweepPictures)
+        .catch(() => undefined);
   }, [ready]);
   const create = usePress(async () => goTo(await createEmptyQuiz()));
   const actions = [

@@ -8,10 +8,10 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { move } from '@/core/quiz/order';
-import type { QuizRecord } from '@/store/db';
-import { arrange } from '@/store/shelf';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
+import type { QuizRecord } from '@/store/records/db';
+import { arrange } from '@/store/quiz/shelf';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
 import { ShelfRow } from './ShelfRow';
 
 interface Props {

@@ -1,11 +1,11 @@
 import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from 'lucide-react';
 import { useEffect, useId, useRef, useState } from 'react';
-import type { QuizRecord } from '@/store/db';
-import { duplicateQuiz, setArchived, setDeleted } from '@/store/shelf';
-import { SHELF, undoStep } from '@/store/history';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { SaveFile } from '@/ui/SaveFile';
+import type { QuizRecord } from '@/store/records/db';
+import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';
+import { SHELF, undoStep } from '@/store/records/history';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { SaveFile } from '@/ui/teacher/SaveFile';
 
 const undoing = (step: number) => ({ label: 'Undo', run: () => run(() => undoStep(SHELF, step)) });
 

@@ -2,15 +2,15 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { isOpen, isOver } from '@/core/quiz/window';
-import { now } from '@/store/clock';
-import type { QuizRecord } from '@/store/db';
-import { count } from '@/ui/figures';
-import { dayAndTimeIn } from '@/ui/zoneTime';
-import { run } from '@/ui/press';
-import { useQuery } from '@/ui/useQuery';
-import { setDeleted } from '@/store/shelf';
+import { now } from '@/store/records/clock';
+import type { QuizRecord } from '@/store/records/db';
+import { count } from '@/ui/words/figures';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import { run } from '@/ui/widgets/press';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { setDeleted } from '@/store/quiz/shelf';
 import { ShelfMenu } from './ShelfMenu';
-import { quizState } from '@/ui/quizState';
+import { quizState } from '@/ui/words/quizState';
 import { classWorker } from '@/workers/clients';
 
 function stands({ standing, content: { zone } }: QuizRecord): { word: string; detail: string } {

@@ -1,4 +1,4 @@
-import type { QuizRecord } from '@/store/db';
+import type { QuizRecord } from '@/store/records/db';
 
 /** What is looked for on the Shelf. */
 export interface Filter {

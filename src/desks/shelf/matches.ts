@@ -1,4 +1,4 @@
-import type { QuizRecord } from '@/store/db';
+import type { QuizRecord } from '@/store/records/db';
 import type { Filter } from './ShelfTools';
 
 /** True where a quiz fits what is looked for. */
@@ -7,5 +7,8 @@ export function matches(quiz: QuizRecord, { search, topic, among }: Filter): boo
   if (where !== among) return false;
   if (topic !== '' && quiz.content.topic.trim() !== topic) return false;
   const text = `${quiz.content.title} ${quiz.content.topic}`.toLocaleLowerCase();
-  return search.toLocaleLowerCase().split(/\s+/).every((word) => text.includes(word)); // prettier-ignore
+  return search
+    .toLocaleLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
 }

@@ -1,8 +1,8 @@
 import type { Cover } from '@/core/reveal/packets';
-import { count, dayAndTime, pointsWord } from '@/ui/figures';
-import { lateRuleWords } from '@/ui/lateWords';
-import { RichText } from '@/ui/RichText';
-import { countsWords } from '@/ui/slip/countsWords';
+import { count, dayAndTime, pointsWord } from '@/ui/words/figures';
+import { lateRuleWords } from '@/ui/words/lateWords';
+import { RichText } from '@/ui/widgets/RichText';
+import { countsWords } from '@/ui/words/attemptWords';
 import { oftenWords, whenResultsCome } from './planWords';
 import { useSitPress } from './useSitPress';
 

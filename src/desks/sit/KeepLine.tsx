@@ -1,4 +1,4 @@
-import { time } from '@/ui/figures';
+import { time } from '@/ui/words/figures';
 import type { KeepState } from './useAnswers';
 
 const TROUBLE = {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { PaperPacket } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/figures';
-import { PictureSource } from '@/ui/Picture';
+import { dayAndTime } from '@/ui/words/figures';
+import { PictureSource } from '@/ui/widgets/Picture';
 import { openStudentPort, type StudentPort } from '@/workers/studentPort';
 import { CoverPage } from './CoverPage';
 import { run } from './run';

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/figures';
-import { countsWords } from '@/ui/slip/countsWords';
-import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/slip/SlipParts';
+import { dayAndTime } from '@/ui/words/figures';
+import { countsWords } from '@/ui/words/attemptWords';
+import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
 import { oftenWords, stillToCome, timesWords } from './planWords';
 import { useSitPress } from './useSitPress';
 

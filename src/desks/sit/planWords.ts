@@ -1,5 +1,5 @@
 import type { Cover, Slip } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/figures';
+import { dayAndTime } from '@/ui/words/figures';
 
 type Aspect = Cover['plan'][number]['aspect'];
 

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { Table } from '@/core/formats/table';
-import { count } from '@/ui/figures';
-import { notify } from '@/ui/notices';
-import { TableFile } from '@/ui/TableFile';
-import { undoStep } from '@/store/history';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
+import { count } from '@/ui/words/figures';
+import { notify } from '@/ui/widgets/notices';
+import { TableFile } from '@/ui/teacher/TableFile';
+import { undoStep } from '@/store/records/history';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
 import type { Imported } from '@/workers/classDesk';
 import { ImportDialog } from './ImportDialog';
 

@@ -2,7 +2,7 @@ import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Table } from '@/core/formats/table';
 import { questionTitle } from '@/core/content/plainText';
 import { lineText } from '@/core/content/shownText';
-import { useQuiz } from '@/ui/quizContext';
+import { useQuiz } from '@/ui/teacher/quizContext';
 
 interface Props {
   readonly table: Table;

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReadChoices, Unknown } from '@/core/formats/answerFile';
-import { listStudents } from '@/store/roster';
-import { count } from '@/ui/figures';
+import { listStudents } from '@/store/class/roster';
+import { count } from '@/ui/words/figures';
 
 interface Props {
   readonly unknown: readonly Unknown[];

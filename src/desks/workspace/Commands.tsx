@@ -2,17 +2,17 @@ import { useCallback, useState } from 'react';
 import { kindOf, ON_SCREEN } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
-import { addQuestion } from '@/store/edits';
-import { now } from '@/store/clock';
-import { redo, undo } from '@/store/history';
-import { showAspects } from '@/store/standing';
-import { Commands as Palette } from '@/ui/Commands';
-import type { PaletteAction } from '@/ui/Palette';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { SaveFile } from '@/ui/SaveFile';
-import { saveAnswers, saveScores } from '@/ui/saveAnswers';
-import { switchTheme } from '@/ui/ThemeSwitch';
+import { addQuestion } from '@/store/quiz/edits';
+import { now } from '@/store/records/clock';
+import { redo, undo } from '@/store/records/history';
+import { showAspects } from '@/store/quiz/standing';
+import { Commands as Palette } from '@/ui/teacher/Commands';
+import type { PaletteAction } from '@/ui/widgets/Palette';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { SaveFile } from '@/ui/teacher/SaveFile';
+import { saveAnswers, saveScores } from '@/ui/teacher/saveAnswers';
+import { switchTheme } from '@/ui/widgets/ThemeSwitch';
 import { KeyList } from './KeyList';
 import { STATIONS } from './stations';
 
@@ -27,10 +27,15 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   const { id, content, standing } = quiz;
   const byHand = ASPECTS.filter((aspect) => content.plan[aspect] === 'byTeacher');
   const go = (address: string) => location.assign(address);
-  const print = (right: string) => window.open(`/print/?${new URLSearchParams({ quiz: id, right }).toString()}`, '_blank', 'noopener'); // prettier-ignore
+  const print = (right: string) =>
+    window.open(`/print/?${new URLSearchParams({ quiz: id, right }).toString()}`, '_blank', 'noopener');
   const act = (press: () => Promise<unknown>) => () => run(press);
   return [
-    ...STATIONS.map(({ name, title }, index) => ({ name: `Go to ${title}`, keys: `Alt ${index + 1}`, run: () => go(`#${name}`) })),
+    ...STATIONS.map(({ name, title }, index) => ({
+      name: `Go to ${title}`,
+      keys: `Alt ${index + 1}`,
+      run: () => go(`#${name}`),
+    })),
     ...ON_SCREEN.map((kind) => ({
       name: `New question: ${kindOf({ kind }).title.toLowerCase()}`,
       run: act(async () => {
@@ -38,7 +43,10 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
         go('#write');
       }),
     })),
-    { name: isOpen(standing.opening, now()) ? 'Change the times, or close the quiz' : 'Open this quiz', run: opening },
+    {
+      name: isOpen(standing.opening, now()) ? 'Change the times, or close the quiz' : 'Open this quiz',
+      run: opening,
+    },
     ...(byHand.length > 0
       ? [
           { name: 'Show results to all', run: act(() => showAspects(id, byHand, 'show')) },
@@ -57,7 +65,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     { name: 'Go to the class list', run: () => go('/class/') },
     { name: 'Light or dark', run: switchTheme },
     { name: 'List of keys', keys: '?', run: keys },
-  ]; // prettier-ignore
+  ];
 }
 
 /** Alt and a digit go to a station: by the key's place, as Alt changes what it writes on some keyboards. */

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { gainOf, maximumMoves } from '@/core/checking/gain';
 import { divide } from '@/core/figures/fraction';
-import { undoStep } from '@/store/history';
-import { applyDraft, undoRevision } from '@/store/revisions';
-import { Dialog } from '@/ui/Dialog';
-import { DialogFoot } from '@/ui/DialogFoot';
-import { Failed } from '@/ui/Failed';
-import { readingFailed } from '@/ui/failureWords';
-import { count, percent, points, time } from '@/ui/figures';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
+import { undoStep } from '@/store/records/history';
+import { applyDraft, undoRevision } from '@/store/quiz/revisions';
+import { Dialog } from '@/ui/widgets/Dialog';
+import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { Failed } from '@/ui/widgets/Failed';
+import { readingFailed } from '@/ui/words/failureWords';
+import { count, percent, points, time } from '@/ui/words/figures';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
 import type { NamedChange, Pending } from '@/workers/classDesk';
 
 function words({ up, down, unchanged }: Pending): string {
@@ -28,7 +28,10 @@ function moreWords({ overridesDiffer, seen }: Pending): string {
     overridesDiffer > 0 ? `${count(overridesDiffer, 'score')} you set would differ` : '',
     seen > 0 ? `${count(seen, 'student has', 'students have')} seen the score from before` : '',
   ];
-  return parts.filter(Boolean).map((part) => `, ${part}`).join(''); // prettier-ignore
+  return parts
+    .filter(Boolean)
+    .map((part) => `, ${part}`)
+    .join('');
 }
 
 function Row({ change }: { readonly change: NamedChange }) {

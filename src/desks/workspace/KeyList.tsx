@@ -1,4 +1,4 @@
-import { Dialog } from '@/ui/Dialog';
+import { Dialog } from '@/ui/widgets/Dialog';
 
 const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
   {

@@ -1,6 +1,6 @@
 import { isOpen, isOver } from '@/core/quiz/window';
 import type { Opening } from '@/core/quiz/quiz';
-import { fromWallField, toWallField } from '@/ui/wallField';
+import { fromWallField, toWallField } from '@/ui/words/wallField';
 
 /** What the dialog of opening has in its fields, as typed. */
 export interface OpenForm {

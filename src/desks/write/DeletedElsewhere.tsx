@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Question } from '@/core/kinds';
 import { plainText } from '@/core/content/plainText';
-import { restoreQuestion } from '@/store/edits';
-import { usePress } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
-import { keepUnsaved, reportSaving, unsavedWork } from '@/ui/saving';
+import { restoreQuestion } from '@/store/quiz/edits';
+import { usePress } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { keepUnsaved, reportSaving, unsavedWork } from '@/ui/editing/saving';
 
 interface Props {
   /** The question in hand. */

@@ -1,12 +1,12 @@
 import { lazy, Suspense, useState } from 'react';
-import { NEW_TITLE } from '@/store/quizzes';
-import { RichText } from '@/ui/RichText';
-import { DecimalField } from '@/ui/DecimalField';
-import { Conflict } from '@/ui/Conflict';
-import { useContentField } from '@/ui/useContentField';
-import { useQuiz } from '@/ui/quizContext';
+import { NEW_TITLE } from '@/store/quiz/quizzes';
+import { RichText } from '@/ui/widgets/RichText';
+import { DecimalField } from '@/ui/widgets/DecimalField';
+import { Conflict } from '@/ui/editing/Conflict';
+import { useContentField } from '@/ui/teacher/useContentField';
+import { useQuiz } from '@/ui/teacher/quizContext';
 
-const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
+const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 
 const LANGUAGES = [
   ['en', 'English'], ['de', 'German'], ['fr', 'French'], ['es', 'Spanish'], ['it', 'Italian'], ['pt', 'Portuguese'],

@@ -7,11 +7,11 @@ import { readingOf } from '@/core/scoring/markAttempt';
 import { pointsOf } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
-import type { QuestionRecord } from '@/store/db';
-import { points } from '@/ui/figures';
-import { useQuiz } from '@/ui/quizContext';
-import { RichText } from '@/ui/RichText';
-import { unsavedWork } from '@/ui/saving';
+import type { QuestionRecord } from '@/store/records/db';
+import { points } from '@/ui/words/figures';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { RichText } from '@/ui/widgets/RichText';
+import { unsavedWork } from '@/ui/editing/saving';
 import { QuestionInHand } from './QuestionInHand';
 
 interface Props {

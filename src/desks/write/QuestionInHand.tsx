@@ -5,17 +5,17 @@ import { pointsOf } from '@/core/quiz/points';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { plainText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
-import type { QuestionRecord } from '@/store/db';
-import { restoreQuestion, saveQuestion } from '@/store/edits';
-import { Conflict } from '@/ui/Conflict';
-import { DecimalField } from '@/ui/DecimalField';
-import { FeedbackField } from '@/ui/FeedbackField';
-import { points } from '@/ui/figures';
-import { useQuiz } from '@/ui/quizContext';
-import { RichText } from '@/ui/RichText';
-import { useDraft, type Draft } from '@/ui/useDraft';
+import type { QuestionRecord } from '@/store/records/db';
+import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
+import { Conflict } from '@/ui/editing/Conflict';
+import { DecimalField } from '@/ui/widgets/DecimalField';
+import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { points } from '@/ui/words/figures';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { RichText } from '@/ui/widgets/RichText';
+import { useDraft, type Draft } from '@/ui/editing/useDraft';
 
-const RichTextEditor = lazy(() => import('@/ui/RichTextEditor'));
+const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
 /** The question being edited: every edit is saved on its own and can be undone. */

@@ -11,11 +11,11 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { useEffect, useState } from 'react';
 import { kindOf, ON_SCREEN, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
-import { addQuestion, removeQuestion, saveContent } from '@/store/edits';
-import { undoStep } from '@/store/history';
-import { notify } from '@/ui/notices';
-import { run } from '@/ui/press';
-import { useQuiz } from '@/ui/quizContext';
+import { addQuestion, removeQuestion, saveContent } from '@/store/quiz/edits';
+import { undoStep } from '@/store/records/history';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { Margin } from './Margin';

@@ -3,8 +3,8 @@ import type { DecimalSign } from '@/core/answers/number/read';
 import type { Band } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
-import { CreditPie } from '@/ui/CreditPie';
-import { PercentField } from '@/ui/PercentField';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { PercentField } from '@/ui/widgets/PercentField';
 import { CountField } from './CountField';
 import { TypedNumber } from './TypedNumber';
 

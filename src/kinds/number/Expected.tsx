@@ -4,7 +4,7 @@ import type { ExpectedValue } from '@/core/answers/number/schema';
 import { SILENCE } from '@/core/content/silence';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
-import { newId } from '@/store/ids';
+import { newId } from '@/store/records/ids';
 import { KeyRow } from '../shared/KeyRow';
 import { NewEntry } from '../shared/NewEntry';
 import { TypedNumber } from './TypedNumber';

@@ -1,7 +1,7 @@
 import type { FormRule, UnitRule } from '@/core/answers/number/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
-import { PercentField } from '@/ui/PercentField';
+import { PercentField } from '@/ui/widgets/PercentField';
 import type { Faces } from '../faces';
 import { UnmatchedPart } from '../shared/UnmatchedPart';
 import { CountField } from './CountField';

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { UnitRule } from '@/core/answers/number/schema';
-import { PercentField } from '@/ui/PercentField';
+import { PercentField } from '@/ui/widgets/PercentField';
 import { NewEntry } from '../shared/NewEntry';
 import { TypedNumber } from './TypedNumber';
 import { unitName } from './unitName';
@@ -13,7 +13,11 @@ type Unit = Asked['units'][number];
 /** The names of a unit, parted by commas; at least one. */
 function Names({ unit, onChange }: { readonly unit: Unit; readonly onChange: (names: string[]) => void }) {
   const [text, setText] = useState(unit.names.join(', '));
-  const names = text.split(',').map((name) => name.trim().slice(0, 60)).filter(Boolean).slice(0, 20); // prettier-ignore
+  const names = text
+    .split(',')
+    .map((name) => name.trim().slice(0, 60))
+    .filter(Boolean)
+    .slice(0, 20);
   return (
     <input
       className="sentence-part"

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ARTICLES, hasArticles } from '@/core/answers/text/articles';
 import { presetOf, withPreset, type Preset, type TextSettings } from '@/core/answers/text/settings';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
-import { PercentField } from '@/ui/PercentField';
+import { PercentField } from '@/ui/widgets/PercentField';
 import type { Faces } from '../faces';
 import { UnmatchedPart } from '../shared/UnmatchedPart';
 

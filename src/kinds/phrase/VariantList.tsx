@@ -6,7 +6,7 @@ import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { SILENCE } from '@/core/content/silence';
-import { newId } from '@/store/ids';
+import { newId } from '@/store/records/ids';
 import { KeyRow } from '../shared/KeyRow';
 import { NewEntry } from '../shared/NewEntry';
 
@@ -127,9 +127,14 @@ export function VariantList({ side, question, language, onChange }: ListProps) {
     put([
       ...question.variants,
       {
-        id: newId(), forms: [form], match: 'whole', credit: side === 'right' ? ONE : ZERO, feedback: SILENCE,
-        decides: false, settings: {},
-      }, // prettier-ignore
+        id: newId(),
+        forms: [form],
+        match: 'whole',
+        credit: side === 'right' ? ONE : ZERO,
+        feedback: SILENCE,
+        decides: false,
+        settings: {},
+      },
     ]);
   return (
     <div className="mt-3">

@@ -1,4 +1,4 @@
-import { Picture } from '@/ui/Picture';
+import { Picture } from '@/ui/widgets/Picture';
 import type { SitProps } from '../faces';
 
 /** One option is chosen; it can be changed until hand-in, and taken back. */

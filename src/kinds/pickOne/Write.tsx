@@ -6,10 +6,10 @@ import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import { optionName } from '@/core/kinds/shared/optionName';
 import { move } from '@/core/quiz/order';
 import { SILENCE } from '@/core/content/silence';
-import { newId } from '@/store/ids';
-import { Picture } from '@/ui/Picture';
-import { PictureDialog } from '@/ui/PictureDialog';
-import { isPictureFile } from '@/ui/pictureFile';
+import { newId } from '@/store/records/ids';
+import { Picture } from '@/ui/widgets/Picture';
+import { PictureDialog } from '@/ui/editing/PictureDialog';
+import { isPictureFile } from '@/ui/editing/pictureFile';
 import type { Faces } from '../faces';
 import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
@@ -177,7 +177,11 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
     }
   };
   const paste = (option: Option) => (event: ClipboardEvent<HTMLInputElement>) => {
-    const lines = event.clipboardData.getData('text').split(/\r?\n/).map((line) => line.trim()).filter(Boolean); // prettier-ignore
+    const lines = event.clipboardData
+      .getData('text')
+      .split(/\r?\n/)
+      .map((line) => line.trim())
+      .filter(Boolean);
     if (lines.length < 2 || option.text !== '') return;
     event.preventDefault();
     put(filledWith(question.options, question.options.indexOf(option), lines.slice(0, 100)));

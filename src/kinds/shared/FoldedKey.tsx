@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Fraction } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/CreditPie';
-import { percent } from '@/ui/figures';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { percent } from '@/ui/words/figures';
 
 /** One answer of a folded key: its disc, and the words. */
 export const FoldedEntry = ({ credit, children }: { credit: Fraction; children: ReactNode }) => (

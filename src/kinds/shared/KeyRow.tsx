@@ -2,9 +2,9 @@ import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
 import type { Fraction } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/CreditPie';
-import { FeedbackField } from '@/ui/FeedbackField';
-import { PercentField } from '@/ui/PercentField';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { PercentField } from '@/ui/widgets/PercentField';
 
 /** One entry of a key that earns something and says something. */
 interface Entry {

@@ -1,8 +1,14 @@
 import { namesStudents, proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import {
-  attemptOf, HandedIn, markHandedIn, markOwnClass, markPapers, paperOf, type MarkedWork,
-} from '@/core/formats/handedIn'; // prettier-ignore
+  attemptOf,
+  HandedIn,
+  markHandedIn,
+  markOwnClass,
+  markPapers,
+  paperOf,
+  type MarkedWork,
+} from '@/core/formats/handedIn';
 import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
 import type { QuizFile } from '@/core/formats/quizFile/schema';
 import type { Attempt } from '@/core/quiz/attempt';
@@ -89,7 +95,12 @@ export async function jsonInput(request: Request, at: number): Promise<Asked> {
       quiz.problems.map((text) => `quiz: ${text}`),
     );
   const options = fit(Options, top['options'] ?? {});
-  if (!options.ok) refuse(422, 'The options cannot be read.', options.problems.map((text) => `options: ${text}`)); // prettier-ignore
+  if (!options.ok)
+    refuse(
+      422,
+      'The options cannot be read.',
+      options.problems.map((text) => `options: ${text}`),
+    );
   if (attempts.problems.length > 0) refuse(422, 'The attempts cannot be read.', attempts.problems);
   const traces = options.value.traces ? 'with' : 'without';
   if (!('attempts' in top)) return { work: ownWork(quiz.value, at), traces, problems: [] };
@@ -99,7 +110,8 @@ export async function jsonInput(request: Request, at: number): Promise<Asked> {
 }
 
 const ownWork = (file: QuizFile, at: number): MarkedWork =>
-  markOwnClass(file, at) ?? refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']); // prettier-ignore
+  markOwnClass(file, at) ??
+  refuse(422, 'There is nothing to mark.', ['attempts is missing, and the quiz file holds no work']);
 
 const filePart = async (form: FormData, name: string): Promise<Uint8Array | null> => {
   const part = form.get(name);
@@ -120,7 +132,12 @@ export async function formInput(request: Request, at: number): Promise<Asked> {
   const quizBytes = await filePart(form, 'quiz');
   if (!quizBytes) return refuse(422, 'The form cannot be marked.', ['quiz is missing: a quiz file']);
   const quiz = readQuizFile(quizBytes, 'UTC', LARGEST_UNPACKED);
-  if (!quiz.ok) return refuse(422, 'The quiz file cannot be read.', quiz.problems.map((text) => `quiz: ${text}`)); // prettier-ignore
+  if (!quiz.ok)
+    return refuse(
+      422,
+      'The quiz file cannot be read.',
+      quiz.problems.map((text) => `quiz: ${text}`),
+    );
   const traces = form.get('traces') === 'yes' ? 'with' : 'without';
   const answers = await filePart(form, 'answers');
   if (!answers) return { work: ownWork(quiz.value.file, at), traces, problems: [] };
@@ -139,7 +156,9 @@ export async function answerInput(
   const students = file.class?.students.filter(({ removedAt }) => removedAt === null) ?? [];
   const columns = proposeColumns(table.table, paper.questions, students);
   if (!namesStudents(columns))
-    return refuse(422, 'The answer file cannot be read.', ['answers: no column holds names, numbers or e-mail addresses of students']); // prettier-ignore
+    return refuse(422, 'The answer file cannot be read.', [
+      'answers: no column holds names, numbers or e-mail addresses of students',
+    ]);
   const choices = { ...DEFAULT_CHOICES, twice: 'attempts' as const, unlisted: 'add' as const };
   const { papers, problems } = readPapers(table.table, columns, paper, students, choices);
   return {

@@ -21,7 +21,9 @@ async function input(request: Request, at: number): Promise<Asked> {
 function wanted(request: Request): 'json' | 'csv' {
   const accept = request.headers.get('accept') ?? '*/*';
   const types = accept.split(',').map((one) => one.split(';')[0]?.trim().toLowerCase());
-  const first = types.find((type) => ['application/json', 'text/csv', '*/*', 'application/*', 'text/*'].includes(type ?? '')); // prettier-ignore
+  const first = types.find((type) =>
+    ['application/json', 'text/csv', '*/*', 'application/*', 'text/*'].includes(type ?? ''),
+  );
   if (first === undefined) return refuse(406, 'The scores can be had as application/json or text/csv.');
   return first.startsWith('text/') ? 'csv' : 'json';
 }
@@ -84,7 +86,12 @@ async function answer(request: Request, at: number, done: () => void): Promise<R
 export async function mark(request: Request, at: number, line: Turns = turnsHere): Promise<Response> {
   const turn = line.take();
   if (!turn) {
-    return problemResponse({ status: 503, title: 'Too many requests are being marked.', problems: [], retryAfter: RETRY_AFTER }); // prettier-ignore
+    return problemResponse({
+      status: 503,
+      title: 'Too many requests are being marked.',
+      problems: [],
+      retryAfter: RETRY_AFTER,
+    });
   }
   const done = await turn;
   try {

@@ -1,6 +1,6 @@
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptsSeq } from '@/store/seq';
-import { db, type QuizRecord } from '@/store/db';
+import { attemptsSeq } from '@/store/records/sequence';
+import { db, type QuizRecord } from '@/store/records/db';
 
 interface Kept {
   seq: number;

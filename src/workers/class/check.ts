@@ -21,8 +21,8 @@ import type { Override } from '@/core/quiz/override';
 import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
-import { keyField, stepOf } from '@/store/history';
-import { draftPaper } from '@/store/quizzes';
+import { keyField, stepOf } from '@/store/records/history';
+import { draftPaper } from '@/store/quiz/quizzes';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { tryAnswer, type Trial } from '../quickDesk';
@@ -145,7 +145,12 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
       share: shareOf(rows, index),
       waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,
     })),
-    rows: rows.sort((a, b) => byName(a, b) || (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) || a.number - b.number), // prettier-ignore
+    rows: rows.sort(
+      (a, b) =>
+        byName(a, b) ||
+        (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) ||
+        a.number - b.number,
+    ),
     outOf: outOfPaper(paper),
     counted: rows.filter((row) => row.notCounted === null).length,
     waiting: waitingIn(work),

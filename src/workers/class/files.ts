@@ -3,11 +3,19 @@ import { answerRows, answersCsv } from '@/core/formats/answersOut';
 import { columnRemarks, proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
 import { planImport } from '@/core/formats/importPlan';
 import {
-  DEFAULT_CHOICES, readPapers, type ReadChoices, type ReadPaper, type RowProblem, type Unknown,
-} from '@/core/formats/answerFile'; // prettier-ignore
+  DEFAULT_CHOICES,
+  readPapers,
+  type ReadChoices,
+  type ReadPaper,
+  type RowProblem,
+  type Unknown,
+} from '@/core/formats/answerFile';
 import {
-  proposeRosterColumns, readRoster, type RosterChange, type RosterUse,
-} from '@/core/formats/rosterFile'; // prettier-ignore
+  proposeRosterColumns,
+  readRoster,
+  type RosterChange,
+  type RosterUse,
+} from '@/core/formats/rosterFile';
 import { writeRefused } from '@/core/formats/refusedFile';
 import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
@@ -17,13 +25,13 @@ import type { NotCounted } from '@/core/quiz/window';
 import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
-import { commentsOf } from '@/store/comments';
+import { commentsOf } from '@/store/work/comments';
 import type { ImportReport } from '@/core/formats/importPlan';
-import { now } from '@/store/clock';
-import { newId } from '@/store/ids';
-import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/imports';
-import { scoreColumns } from '@/store/scoreColumns';
-import { everyStudent, listStudents } from '@/store/roster';
+import { now } from '@/store/records/clock';
+import { newId } from '@/store/records/ids';
+import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/files/imports';
+import { scoreColumns } from '@/store/work/scoreColumns';
+import { everyStudent, listStudents } from '@/store/class/roster';
 import { byName, liveClass, workOf } from './papers';
 import { writeWorkbook } from '../../files/workbook';
 
@@ -71,7 +79,11 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
         : null,
     });
   });
-  return writeScores(rows, paper.questions.map((question) => questionTitle(question.text)), columns ?? (await scoreColumns(quizId))); // prettier-ignore
+  return writeScores(
+    rows,
+    paper.questions.map((question) => questionTitle(question.text)),
+    columns ?? (await scoreColumns(quizId)),
+  );
 }
 
 /** All answers of the class as a file that reads back as an answer file. */

@@ -2,7 +2,7 @@ import type { Recorded } from '@/core/scoring/joinAttempts';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { now } from '@/store/clock';
+import { now } from '@/store/records/clock';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 
 /** One student's result: what is recorded, and what of it the student sees now. */

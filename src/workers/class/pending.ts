@@ -5,12 +5,12 @@ import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Opening } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
-import { now } from '@/store/clock';
-import { db } from '@/store/db';
-import { keyedSince } from '@/store/history';
-import { draftPaper, head } from '@/store/quizzes';
-import { undoableRevision, type ShownState } from '@/store/revisions';
-import { attemptsSeq } from '@/store/seq';
+import { now } from '@/store/records/clock';
+import { db } from '@/store/records/db';
+import { keyedSince } from '@/store/records/history';
+import { draftPaper, head } from '@/store/quiz/quizzes';
+import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
+import { attemptsSeq } from '@/store/records/sequence';
 import { byName, liveClass, namesakes, toldApart, type ClassPapers } from './papers';
 
 export interface NamedChange extends ScoreChange {

@@ -2,7 +2,7 @@ import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/window';
-import { commentsOf } from '@/store/comments';
+import { commentsOf } from '@/store/work/comments';
 import { byName, liveClass, workOf } from './papers';
 
 /** One student's slip as it is printed: of the attempt that stands for the student. */

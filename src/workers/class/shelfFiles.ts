@@ -5,14 +5,14 @@ import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizF
 import { checkPictures } from '@/core/formats/quizFile/checks';
 import type { BackedQuiz, QuizFile } from '@/core/formats/quizFile/schema';
 import { ON_SCREEN, type Question } from '@/core/kinds';
-import { now, ownZone } from '@/store/clock';
-import { collectBackup, collectPictures, collectQuiz } from '@/store/collect';
-import { db } from '@/store/db';
-import { StoreError } from '@/store/failure';
-import { draftPaper } from '@/store/quizzes';
-import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/restore';
-import { everyStudent } from '@/store/roster';
-import { shelfStamp } from '@/store/backups';
+import { now, ownZone } from '@/store/records/clock';
+import { collectBackup, collectPictures, collectQuiz } from '@/store/files/gather';
+import { db } from '@/store/records/db';
+import { StoreError } from '@/store/records/failure';
+import { draftPaper } from '@/store/quiz/quizzes';
+import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/files/restore';
+import { everyStudent } from '@/store/class/roster';
+import { shelfStamp } from '@/store/files/backups';
 
 /** What a quiz file is to hold besides the quiz. */
 export interface SaveChoices {

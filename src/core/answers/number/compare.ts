@@ -1,6 +1,14 @@
 import {
-  compareExact, divideExact, exact, magnitude, multiplyExact, sizeOf, subtractExact, toFigures, type Exact,
-} from '../../figures/exact'; // prettier-ignore
+  compareExact,
+  divideExact,
+  exact,
+  magnitude,
+  multiplyExact,
+  sizeOf,
+  subtractExact,
+  toFigures,
+  type Exact,
+} from '../../figures/exact';
 import { compare, type Fraction } from '../../figures/fraction';
 import { readNumber, type NumberForm, type ReadNumber } from './read';
 import type { Band, FormRule } from './schema';

@@ -1,6 +1,12 @@
 import {
-  addExact, divideExact, exact, multiplyExact, negated, powerOfTen, type Exact,
-} from '../../figures/exact'; // prettier-ignore
+  addExact,
+  divideExact,
+  exact,
+  multiplyExact,
+  negated,
+  powerOfTen,
+  type Exact,
+} from '../../figures/exact';
 import { plainDigits, plainSuperscript, VULGAR } from './digits';
 
 /** How a number was written: what rules about its form are judged by. */
@@ -55,7 +61,17 @@ function isUnit(text: string): boolean {
 /** White space, dashes, digits and quotes to one form each; everything else as typed. */
 function simplified(text: string): string {
   let plain = plainDigits(text.replace(/[\u00AD\u200C-\u200F\u202A-\u202E\u2060-\u2069\uFEFF]/g, ''));
-  plain = plain.replace(SPACES, ' ').replace(SIGNS, '-').replace(/[＋﹢]/g, '+').replace(/[⁄∕／]/g, '/').replace(/[’‘ʼ＇]/g, "'").replace(/[．]/g, '.').replace(/[，]/g, ',').replace(/٪/g, '%').replace(/[％]/g, '%').replace(/؉/g, '‰'); // prettier-ignore
+  plain = plain
+    .replace(SPACES, ' ')
+    .replace(SIGNS, '-')
+    .replace(/[＋﹢]/g, '+')
+    .replace(/[⁄∕／]/g, '/')
+    .replace(/[’‘ʼ＇]/g, "'")
+    .replace(/[．]/g, '.')
+    .replace(/[，]/g, ',')
+    .replace(/٪/g, '%')
+    .replace(/[％]/g, '%')
+    .replace(/؉/g, '‰');
   plain = plain.trim().replace(/ +/g, ' ');
   const quoted = /^["'“”„«»](.*)["'“”„«»]$/su.exec(plain);
   if (quoted) plain = (quoted[1] as string).trim();
@@ -77,7 +93,10 @@ const grouped = (text: string, sign: string): boolean => {
   const [first = '', ...rest] = groups;
   const threes = /^[1-9]\d{0,2}$/.test(first) && rest.every((group) => /^\d{3}$/.test(group));
   const indian =
-    /^[1-9]\d?$/.test(first) && rest.length > 0 && rest.slice(0, -1).every((group) => /^\d{2}$/.test(group)) && /^\d{3}$/.test(rest.at(-1) ?? ''); // prettier-ignore
+    /^[1-9]\d?$/.test(first) &&
+    rest.length > 0 &&
+    rest.slice(0, -1).every((group) => /^\d{2}$/.test(group)) &&
+    /^\d{3}$/.test(rest.at(-1) ?? '');
   return threes || indian;
 };
 

@@ -32,7 +32,9 @@ function formWords(form: FormRule): string[] {
 
 function unitWords(unit: UnitRule): string[] {
   if (unit.kind === 'none') return [];
-  const units = unit.units.map(({ names, factor }) => (factor === '1' ? names.join(' or ') : `${names.join(' or ')} (× ${factor})`)); // prettier-ignore
+  const units = unit.units.map(({ names, factor }) =>
+    factor === '1' ? names.join(' or ') : `${names.join(' or ')} (× ${factor})`,
+  );
   const missing = unit.kind === 'required' ? `; a missing unit leaves ${toPercentText(unit.missing)} %` : '';
   return [
     `Unit, ${unit.kind}: ${units.join(', ') || 'none'}${missing}; an unknown one leaves ${toPercentText(unit.unknown)} %.`,
@@ -43,7 +45,10 @@ const sentence = (words: string): string => `${words.slice(0, 1).toUpperCase()}$
 
 /** What earns what in a number's key, in sentences: the key, what is near enough, other values, form and unit. */
 export function numberKeyWords(key: NumberKey): string[] {
-  const exactly = key.bands.length === 1 && key.bands[0]?.kind === 'exact' && key.bands[0].credit.n === key.bands[0].credit.d; // prettier-ignore
+  const exactly =
+    key.bands.length === 1 &&
+    key.bands[0]?.kind === 'exact' &&
+    key.bands[0].credit.n === key.bands[0].credit.d;
   const expected = key.expected.map(({ value, credit, bands }) => {
     const own = bands ? ` (${bands.map(bandWords).join(', ')})` : '';
     return `${value}${own} earns ${toPercentText(credit)} %.`;

@@ -53,7 +53,8 @@ type Rows = readonly [Int32Array, Int32Array, Int32Array];
 let room: Rows = [new Int32Array(64), new Int32Array(64), new Int32Array(64)];
 
 function rowsOf(width: number): Rows {
-  if (room[0].length < width) room = [new Int32Array(2 * width), new Int32Array(2 * width), new Int32Array(2 * width)]; // prettier-ignore
+  if (room[0].length < width)
+    room = [new Int32Array(2 * width), new Int32Array(2 * width), new Int32Array(2 * width)];
   return room;
 }
 

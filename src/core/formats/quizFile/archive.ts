@@ -95,7 +95,9 @@ function damageOf(name: string, part: Uint8Array, sums: Readonly<Record<string, 
   const own = name.startsWith('pictures/') ? name.slice('pictures/'.length) : null;
   const expected = own ?? sums[name];
   if (expected === undefined || expected === hashOf(part)) return null;
-  return own ? `The picture ${own.slice(0, 12)}… is damaged.` : `${name} is damaged: it is not what was written.`; // prettier-ignore
+  return own
+    ? `The picture ${own.slice(0, 12)}… is damaged.`
+    : `${name} is damaged: it is not what was written.`;
 }
 
 /** A part by itself, where the file as a whole cannot be unpacked; null where it is this part that cannot. */
@@ -131,12 +133,15 @@ export function unpackWhole(bytes: Uint8Array, most: number = LARGEST.unpacked):
   if (!listed.ok) return listed;
   const all = unpackAll(bytes, listed.value);
   const contents = all.get(CONTENTS);
-  const sums = contents === null ? null : sumsOf(contents === undefined ? new Map() : new Map([[CONTENTS, contents]])); // prettier-ignore
+  const sums =
+    contents === null ? null : sumsOf(contents === undefined ? new Map() : new Map([[CONTENTS, contents]]));
   if (!sums) return refused('contents.json is damaged.');
   const parts = new Map<string, Uint8Array>();
   const damaged = new Map<string, string>();
   for (const [name, part] of all) {
-    const trouble = part ? damageOf(name, part, sums) : 'The file is damaged: a part of it cannot be unpacked.'; // prettier-ignore
+    const trouble = part
+      ? damageOf(name, part, sums)
+      : 'The file is damaged: a part of it cannot be unpacked.';
     if (trouble !== null) damaged.set(name, trouble);
     else if (part) parts.set(name, part);
   }

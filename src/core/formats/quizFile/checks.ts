@@ -24,7 +24,11 @@ function innerTwice(question: Question, at: number): string[] {
   return Object.entries(question).flatMap(([name, list]) => {
     if (!Array.isArray(list) || !list.every((one) => typeof one === 'object' && one !== null && 'id' in one))
       return [];
-    const found = twice(list as { id: string }[], ({ id }) => id, (_, entry) => `question ${at}: entry ${entry} of ${name} has the id of another one`); // prettier-ignore
+    const found = twice(
+      list as { id: string }[],
+      ({ id }) => id,
+      (_, entry) => `question ${at}: entry ${entry} of ${name} has the id of another one`,
+    );
     return found;
   });
 }
@@ -37,12 +41,28 @@ export function checkQuestions(
 ): string[] {
   const ids = new Set(questions.map(({ id }) => id));
   return [
-    ...twice(questions, ({ id }) => id, (_, at) => `${where}question ${at} has the id of another question`),
-    ...twice(order, (id) => id, (_, at) => `${where}place in the order ${at} names a question that stands there already`),
-    ...order.filter((id) => !ids.has(id)).slice(0, 1).map((id) => `${where}the order names a question “${id}” that is not there`),
-    ...questions.flatMap((question, at) => innerTwice(question, at + 1).map((text) => where + text)).slice(0, 1),
-    ...questions.filter(({ id }) => !order.includes(id)).slice(0, 1).map(({ id }) => `${where}the order leaves out the question “${id}”`),
-  ]; // prettier-ignore
+    ...twice(
+      questions,
+      ({ id }) => id,
+      (_, at) => `${where}question ${at} has the id of another question`,
+    ),
+    ...twice(
+      order,
+      (id) => id,
+      (_, at) => `${where}place in the order ${at} names a question that stands there already`,
+    ),
+    ...order
+      .filter((id) => !ids.has(id))
+      .slice(0, 1)
+      .map((id) => `${where}the order names a question “${id}” that is not there`),
+    ...questions
+      .flatMap((question, at) => innerTwice(question, at + 1).map((text) => where + text))
+      .slice(0, 1),
+    ...questions
+      .filter(({ id }) => !order.includes(id))
+      .slice(0, 1)
+      .map(({ id }) => `${where}the order leaves out the question “${id}”`),
+  ];
 }
 
 export const checkQuiz = (quiz: WrittenQuiz): string[] => checkQuestions(quiz.questions, quiz.content.order);
@@ -54,26 +74,81 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly S
   const revs = new Set(part.revisions.map(({ rev }) => rev));
   const questionRevs = new Set(part.questionRevisions.map(({ questionId, rev }) => `${questionId}/${rev}`));
   const lost = <One extends { attemptId: string }>(list: readonly One[], name: string): string[] =>
-    list.flatMap((one, at) => (attempts.has(one.attemptId) ? [] : [`${name} ${at + 1} belongs to an attempt that is not there`])).slice(0, 1); // prettier-ignore
+    list
+      .flatMap((one, at) =>
+        attempts.has(one.attemptId) ? [] : [`${name} ${at + 1} belongs to an attempt that is not there`],
+      )
+      .slice(0, 1);
   const foreign = <One extends { quizId: string }>(list: readonly One[], name: string): string[] =>
-    list.flatMap((one, at) => (one.quizId === quizId ? [] : [`${name} ${at + 1} belongs to another quiz`])).slice(0, 1); // prettier-ignore
+    list
+      .flatMap((one, at) => (one.quizId === quizId ? [] : [`${name} ${at + 1} belongs to another quiz`]))
+      .slice(0, 1);
   const { live } = part.standing;
   return [
-    ...twice(part.attempts, ({ id }) => id, (_, at) => `attempt ${at} has the id of another attempt`),
-    ...twice(part.attempts, ({ studentId, number }) => `${studentId}/${number}`, ({ number }, at) => `attempt ${at} is its student’s attempt ${number} a second time`),
-    ...part.attempts.flatMap(({ studentId }, at) => (known.has(studentId) ? [] : [`attempt ${at + 1} belongs to a student who is not there`])).slice(0, 1),
-    ...part.attempts.flatMap(({ revision }, at) => (revs.has(revision) ? [] : [`attempt ${at + 1} was shown revision ${revision}, which is not there`])).slice(0, 1),
-    ...foreign(part.attempts, 'attempt'), ...foreign(part.overrides, 'own score'), ...foreign(part.rulings, 'ruling'), ...foreign(part.comments, 'comment'),
-    ...twice(part.overrides, (one) => `${one.attemptId}/${one.questionId}`, (_, at) => `own score ${at} is for an answer that has one already`),
-    ...twice(part.rulings, (one) => one.attemptId, (_, at) => `ruling ${at} is for an attempt that has one already`),
-    ...twice(part.comments, (one) => `${one.attemptId}/${one.questionId}`, (_, at) => `comment ${at} is for an answer that has one already`),
-    ...lost(part.overrides, 'own score'), ...lost(part.rulings, 'ruling'), ...lost(part.comments, 'comment'),
-    ...twice(part.revisions, ({ rev }) => String(rev), ({ rev }, at) => `revision ${at} is number ${rev} a second time`),
-    ...twice(part.questionRevisions, (one) => `${one.questionId}/${one.rev}`, (_, at) => `question revision ${at} stands there already`),
-    ...part.revisions.flatMap((revision, at) => Object.entries(revision.questionRevs).filter(([id, rev]) => !questionRevs.has(`${id}/${rev}`)).map(([id]) => `revision ${at + 1} names a question “${id}” that is not there`)).slice(0, 1),
+    ...twice(
+      part.attempts,
+      ({ id }) => id,
+      (_, at) => `attempt ${at} has the id of another attempt`,
+    ),
+    ...twice(
+      part.attempts,
+      ({ studentId, number }) => `${studentId}/${number}`,
+      ({ number }, at) => `attempt ${at} is its student’s attempt ${number} a second time`,
+    ),
+    ...part.attempts
+      .flatMap(({ studentId }, at) =>
+        known.has(studentId) ? [] : [`attempt ${at + 1} belongs to a student who is not there`],
+      )
+      .slice(0, 1),
+    ...part.attempts
+      .flatMap(({ revision }, at) =>
+        revs.has(revision) ? [] : [`attempt ${at + 1} was shown revision ${revision}, which is not there`],
+      )
+      .slice(0, 1),
+    ...foreign(part.attempts, 'attempt'),
+    ...foreign(part.overrides, 'own score'),
+    ...foreign(part.rulings, 'ruling'),
+    ...foreign(part.comments, 'comment'),
+    ...twice(
+      part.overrides,
+      (one) => `${one.attemptId}/${one.questionId}`,
+      (_, at) => `own score ${at} is for an answer that has one already`,
+    ),
+    ...twice(
+      part.rulings,
+      (one) => one.attemptId,
+      (_, at) => `ruling ${at} is for an attempt that has one already`,
+    ),
+    ...twice(
+      part.comments,
+      (one) => `${one.attemptId}/${one.questionId}`,
+      (_, at) => `comment ${at} is for an answer that has one already`,
+    ),
+    ...lost(part.overrides, 'own score'),
+    ...lost(part.rulings, 'ruling'),
+    ...lost(part.comments, 'comment'),
+    ...twice(
+      part.revisions,
+      ({ rev }) => String(rev),
+      ({ rev }, at) => `revision ${at} is number ${rev} a second time`,
+    ),
+    ...twice(
+      part.questionRevisions,
+      (one) => `${one.questionId}/${one.rev}`,
+      (_, at) => `question revision ${at} stands there already`,
+    ),
+    ...part.revisions
+      .flatMap((revision, at) =>
+        Object.entries(revision.questionRevs)
+          .filter(([id, rev]) => !questionRevs.has(`${id}/${rev}`))
+          .map(([id]) => `revision ${at + 1} names a question “${id}” that is not there`),
+      )
+      .slice(0, 1),
     ...(live !== null && !revs.has(live) ? [`the revision that counts, ${live}, is not there`] : []),
-    ...(live === null && part.firstHandInAt !== null ? ['somebody has handed in, but no revision counts'] : []),
-  ]; // prettier-ignore
+    ...(live === null && part.firstHandInAt !== null
+      ? ['somebody has handed in, but no revision counts']
+      : []),
+  ];
 }
 
 export const checkStudents = (students: readonly Student[]): string[] =>

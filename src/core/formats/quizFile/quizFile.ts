@@ -15,7 +15,7 @@ import {
   type Result,
 } from './archive';
 import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
-import { problemWords } from './place';
+import { problemWords } from './locatedMessages';
 import { FORM_VERSION, QuizFile } from './schema';
 
 /** Pictures by their hash. */
@@ -128,7 +128,12 @@ export function readQuizFile(
   const parts = unpack(bytes, most);
   if (!parts.ok) return parts;
   const json = parts.value.get('quiz.json');
-  if (!json) return refused(parts.value.has('backup.json') ? 'This is a backup of a whole Shelf, no single quiz.' : 'The file holds no quiz.'); // prettier-ignore
+  if (!json)
+    return refused(
+      parts.value.has('backup.json')
+        ? 'This is a backup of a whole Shelf, no single quiz.'
+        : 'The file holds no quiz.',
+    );
   const data = parseJson(json);
   if (!data.ok) return refused('quiz.json cannot be read as JSON.');
   const file = readQuizData(data.value, zone);

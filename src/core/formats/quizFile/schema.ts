@@ -149,6 +149,8 @@ export const BackupFile = z.strictObject({
   madeAt: Instant,
   quizzes: z.array(Id).max(5000),
   students: z.array(Student).max(100_000),
-  histories: z.array(z.strictObject({ scope: z.enum(['#class-list', '#shelf']), steps: z.array(Step).max(10_000) })).max(2), // prettier-ignore
+  histories: z
+    .array(z.strictObject({ scope: z.enum(['#class-list', '#shelf']), steps: z.array(Step).max(10_000) }))
+    .max(2),
 });
 export type BackupFile = z.infer<typeof BackupFile>;

@@ -18,11 +18,23 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   answer: GapsAnswer,
   face: GapsFace,
   create: () => ({
-    kind: 'gaps', passage: [], gaps: [], bank: [], settings: DEFAULT_SETTINGS, ideas: [], model: 'weightedSum',
-  }), // prettier-ignore
+    kind: 'gaps',
+    passage: [],
+    gaps: [],
+    bank: [],
+    settings: DEFAULT_SETTINGS,
+    ideas: [],
+    model: 'weightedSum',
+  }),
   next: ({ settings, model }) => ({
-    kind: 'gaps', passage: [], gaps: [], bank: [], settings, ideas: [], model,
-  }), // prettier-ignore
+    kind: 'gaps',
+    passage: [],
+    gaps: [],
+    bank: [],
+    settings,
+    ideas: [],
+    model,
+  }),
   hasKey,
   problems,
   bestCredit,

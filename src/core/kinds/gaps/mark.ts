@@ -59,7 +59,14 @@ function markTyped(
   context: MarkingContext,
 ): PartMark {
   const part = markAlone(question, gap, text, context);
-  if (!context.others || gap.type !== 'text' || part.state === 'blank' || part.rule !== null || part.nearMiss !== null) return part; // prettier-ignore
+  if (
+    !context.others ||
+    gap.type !== 'text' ||
+    part.state === 'blank' ||
+    part.rule !== null ||
+    part.nearMiss !== null
+  )
+    return part;
   const nearMiss = hasGapKey(question, gap) ? rightElsewhere(text, question.id, context) : null;
   if (nearMiss === null) return part;
   return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : { ...part, nearMiss };
@@ -95,7 +102,10 @@ function judgeTyped(
     return partOf(gap.id, credit, { rule, feedback, nearMiss });
   }
   const { match, nearMiss } = judgeText(gap, text, question.id, { ...context, others: [] });
-  if (!match) return unmatchedWaits(gap.unmatched, nearMiss) ? waits(gap.id, nearMiss) : partOf(gap.id, ZERO, { nearMiss }); // prettier-ignore
+  if (!match)
+    return unmatchedWaits(gap.unmatched, nearMiss)
+      ? waits(gap.id, nearMiss)
+      : partOf(gap.id, ZERO, { nearMiss });
   const { variant } = match.variant;
   return partOf(gap.id, match.credit, {
     keyCredit: variant.credit,

@@ -16,8 +16,15 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   face: NumberFace,
   create: () => ({ kind: 'number', key: '', expected: [], ...RULES }),
   next: ({ bands, form, unit, bareFraction, unmatched }) => ({
-    kind: 'number', key: '', expected: [], bands, form, unit, bareFraction, unmatched,
-  }), // prettier-ignore
+    kind: 'number',
+    key: '',
+    expected: [],
+    bands,
+    form,
+    unit,
+    bareFraction,
+    unmatched,
+  }),
   hasKey,
   problems,
   bestCredit,

@@ -55,7 +55,8 @@ export function explain(
   ];
   if (inUnit && (inUnit.what === 'ignored' || inUnit.what === 'unknown' || inUnit.what === 'missing'))
     lines.push(note('answer', `unit.${inUnit.what}`, { unit: read.unit }));
-  if (hit === null) return [...lines, note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong')]; // prettier-ignore
+  if (hit === null)
+    return [...lines, note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong')];
   lines.push(
     hit === 'key'
       ? note('rule', verdict.band ? 'inBand' : 'isKey', { key: question.key, credit: base })

@@ -35,7 +35,8 @@ export function accept(
   { language }: MarkingContext,
 ): Keyed<PhraseQuestion> {
   const form = unify(answer.text);
-  if (form.length > LONGEST_FORM) return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be keyed`); // prettier-ignore
+  if (form.length > LONGEST_FORM)
+    return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be keyed`);
   if (isBlankText(form, question.settings)) return notKeyed('A blank answer cannot be keyed');
   const texts = new AnswerTexts(form, language);
   const variants = question.variants.flatMap((variant) => without(variant, question, texts) ?? []);

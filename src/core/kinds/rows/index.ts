@@ -31,8 +31,12 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
     joined: 'mean',
   }),
   next: ({ model, lambda, joined }, newId) => ({
-    kind: 'rows', rows: [emptyRow(newId), emptyRow(newId)], model, lambda, joined,
-  }), // prettier-ignore
+    kind: 'rows',
+    rows: [emptyRow(newId), emptyRow(newId)],
+    model,
+    lambda,
+    joined,
+  }),
   hasKey,
   problems,
   bestCredit: (question) => {

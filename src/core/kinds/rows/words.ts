@@ -18,7 +18,10 @@ export function describe(question: RowsQuestion): string[] {
       );
     return `${row.text}: ${right.join(', ') || 'no key yet'}.`;
   });
-  const several = question.rows.some((row) => row.several) && question.model === 'rightMinusWrong' ? [`A wrong pick costs ${toDecimalText(question.lambda)} of a right one.`] : []; // prettier-ignore
+  const several =
+    question.rows.some((row) => row.several) && question.model === 'rightMinusWrong'
+      ? [`A wrong pick costs ${toDecimalText(question.lambda)} of a right one.`]
+      : [];
   return [
     ...rows,
     ...several,

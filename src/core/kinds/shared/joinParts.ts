@@ -31,7 +31,11 @@ function sumsOf(parts: readonly WeighedPart[]): Sums {
   for (const { part, weight } of parts) {
     weights = add(weights, weight);
     if (part.keyCredit.n !== 0) key = add(key, multiply(weight, part.keyCredit));
-    if (part.credit.n !== 0) own = add(own, part.credit === part.keyCredit ? multiply(weight, part.keyCredit) : multiply(weight, part.credit)); // prettier-ignore
+    if (part.credit.n !== 0)
+      own = add(
+        own,
+        part.credit === part.keyCredit ? multiply(weight, part.keyCredit) : multiply(weight, part.credit),
+      );
     if (part.state === 'waits') toCome = add(toCome, weight);
     if (part.keyCredit.n < part.keyCredit.d) {
       all = false;

@@ -41,7 +41,8 @@ export function markOf(
   more: Partial<Mark> & { readonly own?: Feedback } = {},
 ): Mark {
   const bound = bounded(credit, question);
-  const keyCredit = more.keyCredit === undefined || more.keyCredit === credit ? bound : bounded(more.keyCredit, question); // prettier-ignore
+  const keyCredit =
+    more.keyCredit === undefined || more.keyCredit === credit ? bound : bounded(more.keyCredit, question);
   return {
     state: 'marked',
     credit: bound,

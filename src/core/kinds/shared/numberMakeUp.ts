@@ -18,9 +18,12 @@ export function numberFor(key: NumberKey, random: Random, wanted: 'right' | 'wro
   if (wanted === 'right') return `${random() < 0.5 ? key.key : plain}${unitFor(key, random, 0.9)}`;
   const how = below(random, 6);
   if (how === 0) return '';
-  if (how === 1) return `${numberText(multiplyExact(value, powerOfTen(random() < 0.5 ? 1 : -1)))}${unitFor(key, random, 0.7)}`; // prettier-ignore
+  if (how === 1)
+    return `${numberText(multiplyExact(value, powerOfTen(random() < 0.5 ? 1 : -1)))}${unitFor(key, random, 0.7)}`;
   if (how === 2) return `${numberText(toFigures(value, 1))}${unitFor(key, random, 0.7)}`;
   if (how === 3) return nonsense(random);
-  const expected = oneOf(random, key.expected)?.value ?? numberText(multiplyExact(value, exact(BigInt(2 + below(random, 8)), 3n))); // prettier-ignore
+  const expected =
+    oneOf(random, key.expected)?.value ??
+    numberText(multiplyExact(value, exact(BigInt(2 + below(random, 8)), 3n)));
   return `${expected}${unitFor(key, random, 0.7)}`;
 }

@@ -109,9 +109,17 @@ function nearMissOf(verdict: NumberVerdict, key: NumberKey): NearMiss | null {
 export function judgeNumber(key: NumberKey, typed: string, sign: DecimalSign): NumberVerdict {
   const read = readNumber(typed, sign);
   const nothing: NumberVerdict = {
-    read, inUnit: null, hit: null, band: null, base: ZERO, formShare: ONE, unitShare: ONE, credit: ZERO,
-    feedback: SILENCE, nearMiss: null,
-  }; // prettier-ignore
+    read,
+    inUnit: null,
+    hit: null,
+    band: null,
+    base: ZERO,
+    formShare: ONE,
+    unitShare: ONE,
+    credit: ZERO,
+    feedback: SILENCE,
+    nearMiss: null,
+  };
   if (!read) return { ...nothing, nearMiss: 'notANumber' };
   const ways = inKeyUnit(read, key).map((way) => judged(read, way, key));
   const best = ways.reduce((most, way) => {

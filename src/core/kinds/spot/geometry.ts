@@ -1,6 +1,12 @@
 import {
-  addExact, compareExact, divideExact, exact, multiplyExact, subtractExact, type Exact,
-} from '../../figures/exact'; // prettier-ignore
+  addExact,
+  compareExact,
+  divideExact,
+  exact,
+  multiplyExact,
+  subtractExact,
+  type Exact,
+} from '../../figures/exact';
 import type { Fraction } from '../../figures/fraction';
 import type { Point, Shape } from './schema';
 
@@ -97,7 +103,10 @@ function inPolygon(place: Place, corners: readonly Place[]): boolean {
 export function isInside(spot: Point, shape: Shape, size: Size): boolean {
   const place = placeOf(spot, size);
   if (shape.kind === 'polygon')
-    return inPolygon(place, shape.corners.map((corner) => placeOf(corner, size))); // prettier-ignore
+    return inPolygon(
+      place,
+      shape.corners.map((corner) => placeOf(corner, size)),
+    );
   const box = boxOf(shape, size);
   if (shape.kind === 'rectangle') return inBox(place, box);
   const value = ellipseValue(place, box);

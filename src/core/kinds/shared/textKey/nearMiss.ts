@@ -75,7 +75,12 @@ const digitsOf = new WeakMap<Prepared, string>();
 function digits(text: Prepared): string {
   const known = digitsOf.get(text);
   if (known !== undefined) return known;
-  const found = HAS_DIGIT.test(text.text) ? text.words.filter((word) => HAS_DIGIT.test(word)).sort().join(' ') : ''; // prettier-ignore
+  const found = HAS_DIGIT.test(text.text)
+    ? text.words
+        .filter((word) => HAS_DIGIT.test(word))
+        .sort()
+        .join(' ')
+    : '';
   digitsOf.set(text, found);
   return found;
 }

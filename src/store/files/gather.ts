@@ -1,0 +1,154 @@
+import { FORM_VERSION, type BackedQuiz, type Step } from '@/core/formats/quizFile/schema';
+import type { Backup } from '@/core/formats/quizFile/backup';
+import type { Pictures } from '@/core/formats/quizFile/quizFile';
+import { Id } from '@/core/content/questionBase';
+import type { Attempt } from '@/core/quiz/attempt';
+import { pictureHashes } from '@/core/content/pictureHashes';
+import { inOrder } from '@/core/quiz/order';
+import { now } from '../records/clock';
+import { db, type HistoryRecord } from '../records/db';
+import { CLASS_LIST, SHELF } from '../records/history';
+import { allNumbers, allPlaces, allRevisions, allTexts } from '../records/ranges';
+import { attemptsSeq } from '../records/sequence';
+
+/** What leaves the browser in files: records read together, in the form of the files. */
+
+/** Answers under names that no question can have are in no question's way, and in no file. */
+const filed = (attempt: Attempt): Attempt => ({
+  ...attempt,
+  answers: Object.fromEntries(Object.entries(attempt.answers).filter(([id]) => Id.safeParse(id).success)),
+});
+
+const stepOf = ({ seq, at, tab, label, field, changes, undone }: HistoryRecord): Step => ({
+  seq,
+  at,
+  tab,
+  label,
+  field,
+  changes,
+  undone,
+});
+
+async function stepsOf(scope: string): Promise<Step[]> {
+  const records = await db.history
+    .where('[quizId+seq]')
+    .between(...allNumbers(scope))
+    .toArray();
+  return records.sort((a, b) => (a.id ?? 0) - (b.id ?? 0)).map(stepOf);
+}
+
+/** A quiz with all its work, revisions and undo steps; the class list is not in it. null: there is none. */
+export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
+  db.transaction('r', db.tables, async () => {
+    const quiz = await db.quizzes.get(quizId);
+    if (!quiz) return null;
+    const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, mapping] =
+      await Promise.all([
+        db.questions.where('quizId').equals(quizId).toArray(),
+        db.quizRevs
+          .where('[quizId+rev]')
+          .between(...allNumbers(quizId))
+          .toArray(),
+        db.questionRevs
+          .where('[quizId+questionId+rev]')
+          .between(...allRevisions(quizId))
+          .toArray(),
+        db.attempts
+          .where('[quizId+seq]')
+          .between(...allNumbers(quizId))
+          .toArray(),
+        db.overrides
+          .where('[quizId+attemptId+questionId]')
+          .between(...allPlaces(quizId))
+          .toArray(),
+        db.rulings
+          .where('[quizId+attemptId]')
+          .between(...allTexts(quizId))
+          .toArray(),
+        db.comments
+          .where('[quizId+attemptId+questionId]')
+          .between(...allPlaces(quizId))
+          .toArray(),
+        db.mappings.get(quizId),
+      ]);
+    const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
+    const { id, content, createdAt, changedAt, standing, firstHandInAt, changeSeq } = quiz;
+    const { position, archivedAt, deletedAt } = quiz;
+    return {
+      format: 'yentrel-quiz',
+      version: FORM_VERSION,
+      quiz: {
+        id,
+        content,
+        questions: inOrder(
+          content.order,
+          questions.map((one) => one.question),
+        ),
+        createdAt,
+        changedAt,
+      },
+      share: null,
+      class: {
+        standing,
+        firstHandInAt,
+        revisions: revisions.map(({ quizId: _, ...revision }) => revision),
+        questionRevisions: questionRevisions.map(({ questionId, rev, question }) => ({
+          questionId,
+          rev,
+          question,
+        })),
+        students: [],
+        attempts: attempts.map(filed),
+        overrides,
+        rulings,
+        comments,
+      },
+      place: { position, archivedAt, deletedAt },
+      changeSeq,
+      attemptsSeq: await attemptsSeq(quizId),
+      history: await stepsOf(quizId),
+      mapping: mapping ? { columns: mapping.columns, twice: mapping.twice } : null,
+      scoreColumns: typeof scoreColumns === 'string' ? scoreColumns : '',
+    };
+  });
+
+/** The bytes of all pictures that stand anywhere in some data; those that this browser does not have are left out. */
+export async function collectPictures(data: unknown): Promise<Pictures> {
+  const pictures = new Map<string, Uint8Array>();
+  for (const hash of pictureHashes(data)) {
+    const kept = await db.media.get(hash);
+    if (kept) pictures.set(hash, new Uint8Array(await kept.blob.arrayBuffer()));
+  }
+  return pictures;
+}
+
+/** Called after each quiz; false stops. */
+export type Progress = (done: number, of: number) => boolean | Promise<boolean>;
+
+/** The whole Shelf, deleted quizzes of the last 30 days too; null where it was stopped. */
+export async function collectBackup(progress: Progress): Promise<Backup | null> {
+  const ids = (await db.quizzes.toCollection().primaryKeys()).sort();
+  const quizzes: BackedQuiz[] = [];
+  for (const [at, id] of ids.entries()) {
+    if (!(await progress(at, ids.length))) return null;
+    const quiz = await collectQuiz(id);
+    if (quiz) quizzes.push(quiz);
+  }
+  const students = (await db.students.toArray()).sort((a, b) => (a.id < b.id ? -1 : 1));
+  const histories = [
+    { scope: CLASS_LIST, steps: await stepsOf(CLASS_LIST) },
+    { scope: SHELF, steps: await stepsOf(SHELF) },
+  ] as const;
+  return {
+    file: {
+      format: 'yentrel-backup',
+      version: FORM_VERSION,
+      madeAt: now(),
+      quizzes: quizzes.map(({ quiz }) => quiz.id),
+      students,
+      histories: [...histories],
+    },
+    quizzes,
+    pictures: await collectPictures(quizzes),
+  };
+}

@@ -1,0 +1,59 @@
+import type { Question } from '@/core/kinds';
+import { inOrder } from '@/core/quiz/order';
+import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
+import type { Paper, QuizContent } from '@/core/quiz/quiz';
+import { now, ownZone } from '../records/clock';
+import { db, type QuestionRecord, type QuizRecord } from '../records/db';
+import { StoreError } from '../records/failure';
+import { newId } from '../records/ids';
+
+/** The quiz's head. Fails as `gone` where there is none of this id. */
+export async function head(quizId: string): Promise<QuizRecord> {
+  const quiz = await db.quizzes.get(quizId);
+  if (!quiz) throw new StoreError('gone', `No quiz ${quizId}`);
+  return quiz;
+}
+
+/** A quiz with its content and questions, closed and new. Gives its id. */
+export async function createQuiz(content: QuizContent, questions: readonly Question[] = []): Promise<string> {
+  const id = newId();
+  const at = now();
+  await db.transaction('rw', db.quizzes, db.questions, async () => {
+    await db.quizzes.add({
+      id,
+      content,
+      standing: NEW_STANDING,
+      changeSeq: 1,
+      firstHandInAt: null,
+      createdAt: at,
+      changedAt: at,
+      position: -at,
+      archivedAt: null,
+      deletedAt: null,
+    });
+    await db.questions.bulkAdd(
+      questions.map((question) => ({ quizId: id, id: question.id, rev: 1, question })),
+    );
+  });
+  return id;
+}
+
+/** What a quiz is called until it is named. */
+export const NEW_TITLE = 'New quiz';
+export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent(NEW_TITLE, ownZone()));
+
+export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
+export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>
+  db.questions.where('quizId').equals(quizId).toArray();
+
+/** What is written now: content and questions in order. */
+export async function draftPaper(quizId: string): Promise<Paper> {
+  const [quiz, records] = await Promise.all([head(quizId), getQuestions(quizId)]);
+  return {
+    content: quiz.content,
+    questions: inOrder(
+      quiz.content.order,
+      records.map((r) => r.question),
+    ),
+  };
+}

@@ -1,0 +1,143 @@
+import { inOrder } from '@/core/quiz/order';
+import { same } from '@/core/figures/deepEqual';
+import { counts } from '@/core/quiz/window';
+import type { Paper } from '@/core/quiz/quiz';
+import { now } from '../records/clock';
+import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
+import { StoreError } from '../records/failure';
+import { EDIT_TABLES, record, undoLastIf } from '../records/history';
+import { draftPaper, head } from './quizzes';
+import { allNumbers } from '../records/ranges';
+import { attemptsSeq } from '../records/sequence';
+
+/** Tables that publishing a revision touches, for transactions that do so. */
+export const REVISION_TABLES = [db.quizzes, db.questions, db.questionRevs, db.quizRevs] as const;
+
+const revsOf = (quizId: string) => db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId));
+
+/** The paper as it counted at a revision. */
+export async function paperAt(quizId: string, rev: number): Promise<Paper> {
+  const revision = await db.quizRevs.get([quizId, rev]);
+  if (!revision) throw new StoreError('damaged', `No revision ${rev} of quiz ${quizId}`);
+  const keys = Object.entries(revision.questionRevs).map(
+    ([id, questionRev]) => [quizId, id, questionRev] as const,
+  );
+  const records = await db.questionRevs.bulkGet(keys.map((key) => [...key]));
+  const questions = records.flatMap((record) => (record ? [record.question] : []));
+  return { content: revision.content, questions: inOrder(revision.content.order, questions) };
+}
+
+/** Which revision of each question counts at a revision. */
+export async function questionRevsAt(quizId: string, rev: number): Promise<Record<string, number>> {
+  return (await db.quizRevs.get([quizId, rev]))?.questionRevs ?? {};
+}
+
+/**
+ * Makes the draft the revision that counts, unless it does already; the questions that did not change keep
+ * their revision. To be called inside a transaction over {@link REVISION_TABLES}. Gives its number.
+ */
+async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<number> {
+  const draft = await draftPaper(quiz.id);
+  const parent = quiz.standing.live;
+  const live = parent === null ? null : await paperAt(quiz.id, parent);
+  if (parent !== null && live && same(live, draft)) return parent;
+  const before = parent === null ? {} : await questionRevsAt(quiz.id, parent);
+  const liveById = new Map(live?.questions.map((question) => [question.id, question]));
+  const rev = ((await revsOf(quiz.id).last())?.rev ?? 0) + 1;
+  const questionRevs: Record<string, number> = {};
+  for (const question of draft.questions) {
+    const old = before[question.id];
+    const kept = old !== undefined && same(liveById.get(question.id), question);
+    questionRevs[question.id] = kept ? old : rev;
+    if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: question.id, rev, question });
+  }
+  await db.quizRevs.put({
+    quizId: quiz.id,
+    rev,
+    parent,
+    at: now(),
+    why,
+    content: draft.content,
+    questionRevs,
+  });
+  await db.quizzes.update(quiz.id, { 'standing.live': rev });
+  return rev;
+}
+
+/**
+ * The revision that new work is shown and marked by. Until somebody's work counts, that is the draft.
+ * To be called inside a transaction over {@link REVISION_TABLES}.
+ */
+export async function currentRevision(quiz: QuizRecord): Promise<number> {
+  if (quiz.firstHandInAt !== null && quiz.standing.live !== null) return quiz.standing.live;
+  return publish(quiz, 'opened');
+}
+
+/** From now on edits wait in the draft. To be called inside a transaction over {@link REVISION_TABLES}. */
+export async function settle(quizId: string, at: number): Promise<void> {
+  const quiz = await db.quizzes.get(quizId);
+  if (!quiz || quiz.firstHandInAt !== null) return;
+  await publish(quiz, 'opened');
+  await db.quizzes.update(quizId, { firstHandInAt: at });
+}
+
+/** Settles a quiz whose first work came to count by its window closing rather than by a hand-in. */
+export async function settleByClosing(quizId: string): Promise<void> {
+  const quiz = await db.quizzes.get(quizId);
+  if (!quiz || quiz.firstHandInAt !== null) return;
+  const attempts = await db.attempts
+    .where('[quizId+seq]')
+    .between(...allNumbers(quizId))
+    .toArray();
+  if (!attempts.some((attempt) => counts(attempt, quiz.standing.opening, quiz.content, now()))) return;
+  await db.transaction('rw', [...REVISION_TABLES], async () => settle(quizId, now()));
+}
+
+/** What applying did: the revision and the step that undoes it; or that the draft or the work is not as it was shown. */
+export type Applied =
+  | { readonly ok: true; readonly rev: number; readonly step: number }
+  | { readonly ok: false; readonly reason: 'moved' | 'nothing' };
+
+/** What an effect was worked out from: it holds for as long as none of this has changed. */
+export interface ShownState {
+  readonly changeSeq: number;
+  readonly attemptsSeq: number;
+  readonly live: number | null;
+}
+
+const APPLY_TABLES = [...new Set([...REVISION_TABLES, ...EDIT_TABLES])];
+
+/** Applies the draft, if it is still the one whose effect was shown: everyone is marked by it from then on. It can be undone. */
+export const applyDraft = (quizId: string, shown: ShownState): Promise<Applied> =>
+  db.transaction('rw', APPLY_TABLES, async () => {
+    const quiz = await head(quizId);
+    const { live } = quiz.standing;
+    const seq = await attemptsSeq(quizId);
+    if (quiz.changeSeq !== shown.changeSeq || seq !== shown.attemptsSeq || live !== shown.live)
+      return { ok: false, reason: 'moved' };
+    const rev = await publish(quiz, 'applied');
+    if (rev === live) return { ok: false, reason: 'nothing' };
+    const change = { kind: 'live', before: live, after: rev } as const;
+    const step = await record(quizId, [change], { label: 'Apply to all', field: '' });
+    return { ok: true, rev, step };
+  });
+
+/** The revision before the one that counts, where that one was applied by the teacher. */
+export async function undoableRevision(quizId: string): Promise<QuizRevRecord | null> {
+  const live = (await db.quizzes.get(quizId))?.standing.live ?? null;
+  if (live === null) return null;
+  const revision = await db.quizRevs.get([quizId, live]);
+  return revision && revision.why === 'applied' && revision.parent !== null ? revision : null;
+}
+
+/** Goes back to the revision before. What was applied waits in the draft again. False where there is none to go back to. */
+export const undoRevision = (quizId: string): Promise<boolean> =>
+  db.transaction('rw', APPLY_TABLES, async () => {
+    const revision = await undoableRevision(quizId);
+    if (!revision) return false;
+    if (await undoLastIf(quizId, (change) => change.kind === 'live' && change.after === revision.rev))
+      return true;
+    const change = { kind: 'live', before: revision.rev, after: revision.parent } as const;
+    await record(quizId, [change], { label: 'Go back to the earlier marks', field: '' });
+    return true;
+  });

@@ -1,0 +1,145 @@
+import { now } from '../records/clock';
+import { db, type QuizRecord, type RecordChange, type ShelfPlace } from '../records/db';
+import { editing, record, SHELF } from '../records/history';
+import { createQuiz, draftPaper, head } from './quizzes';
+import { allNumbers, allPlaces, allRevisions, allTexts } from '../records/ranges';
+import { listStudents } from '../class/roster';
+
+const DAY = 86_400_000;
+const KEPT_DELETED = 30 * DAY;
+
+/** All quizzes, deleted ones too, in the Shelf's own order. */
+export const listQuizzes = async (): Promise<QuizRecord[]> =>
+  (await db.quizzes.toArray()).sort((a, b) => a.position - b.position);
+
+/** How many students are on the class list. */
+export const countStudents = async (): Promise<number> => (await listStudents()).length;
+
+const placeOf = ({ position, archivedAt, deletedAt }: QuizRecord): ShelfPlace => ({
+  position,
+  archivedAt,
+  deletedAt,
+});
+
+const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string): Promise<number> =>
+  editing(async () => {
+    const before = placeOf(await head(quizId));
+    const change = { kind: 'shelf', id: quizId, before, after: { ...before, ...patch } } as const;
+    return record(SHELF, [change], { label, field: '' });
+  });
+
+/**
+ * A new quiz with the same questions, plan and rules: closed, without anybody's work. Undone on the Shelf, it lies among
+ * the deleted ones. Gives its id and the step.
+ */
+export const duplicateQuiz = (quizId: string): Promise<{ id: string; step: number }> =>
+  editing(async () => {
+    const { content, questions } = await draftPaper(quizId);
+    const id = await createQuiz({ ...content, title: `${content.title} (copy)`.slice(0, 300) }, questions);
+    const after = placeOf(await head(id));
+    const change = { kind: 'shelf', id, before: { ...after, deletedAt: now() }, after } as const;
+    return { id, step: await record(SHELF, [change], { label: 'Duplicate a quiz', field: '' }) };
+  });
+
+/** Puts a quiz away, or back among the others. */
+export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<number> =>
+  changePlace(
+    quizId,
+    { archivedAt: archived === 'away' ? now() : null },
+    archived === 'away' ? 'Put a quiz away' : 'Take a quiz back out',
+  );
+
+/** Deletes a quiz so that it can be brought back for 30 days, or brings it back. */
+export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise<number> =>
+  changePlace(
+    quizId,
+    { deletedAt: deleted === 'deleted' ? now() : null },
+    deleted === 'deleted' ? 'Delete a quiz' : 'Bring a quiz back',
+  );
+
+/** Puts a quiz to another place among those shown; `order` are their ids from the top. */
+export const arrange = (order: readonly string[]): Promise<number> =>
+  editing(async () => {
+    const heads = await Promise.all(order.map(head));
+    const places = heads.map((quiz) => quiz.position).sort((a, b) => a - b);
+    let last = -Infinity;
+    const changes = heads.map((quiz, index): RecordChange => {
+      const before = placeOf(quiz);
+      // Quizzes of the same moment must not share a place; places are times in ms, so 1 is the next one that differs.
+      last = Math.max(places[index] as number, last + 1);
+      return { kind: 'shelf', id: quiz.id, before, after: { ...before, position: last } };
+    });
+    return record(SHELF, changes, { label: 'Move a quiz', field: '' });
+  });
+
+const ofQuiz = (quizId: string) =>
+  [
+    db.questions.where('quizId').equals(quizId),
+    db.questionRevs.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
+    db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId)),
+    db.attempts.where('[quizId+seq]').between(...allNumbers(quizId)),
+    db.markColumns.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
+    db.overrides.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
+    db.rulings.where('[quizId+attemptId]').between(...allTexts(quizId)),
+    db.comments.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
+    db.history.where('[quizId+seq]').between(...allNumbers(quizId)),
+  ] as const;
+
+/** Takes a quiz out of the Shelf's own undo steps. */
+async function forgetSteps(quizId: string): Promise<void> {
+  const steps = await db.history
+    .where('[quizId+seq]')
+    .between(...allNumbers(SHELF))
+    .toArray();
+  for (const step of steps) {
+    const changes = step.changes.filter((change) => change.kind !== 'shelf' || change.id !== quizId);
+    if (changes.length === 0) await db.history.delete(step.id as number);
+    else if (changes.length < step.changes.length) await db.history.put({ ...step, changes });
+  }
+}
+
+/** Removes a quiz and everything that belongs to it, for good. */
+export const removeForGood = (quizId: string): Promise<void> =>
+  db.transaction('rw', db.tables, async () => {
+    for (const collection of ofQuiz(quizId)) await collection.delete();
+    await forgetSteps(quizId);
+    await db.meta.delete(`seq:${quizId}`);
+    await db.mappings.delete(quizId);
+    await db.meta.delete(`scoreColumns:${quizId}`);
+    await db.quizzes.delete(quizId);
+  });
+
+/** Removes what was deleted more than 30 days ago. */
+export async function sweep(): Promise<void> {
+  const limit = now() - KEPT_DELETED;
+  const old = (await db.quizzes.toArray()).filter(
+    (quiz) => quiz.deletedAt !== null && quiz.deletedAt < limit,
+  );
+  for (const quiz of old) await removeForGood(quiz.id);
+}
+
+/** Takes the made-up school away: its quiz with all work, and its students but those with work in other quizzes. */
+export async function removeDemo(): Promise<void> {
+  const { DEMO_QUIZ } = await import('../demo/demoSchool');
+  await db.transaction('rw', db.tables, () => withoutDemo(DEMO_QUIZ));
+}
+
+async function withoutDemo(demoQuiz: string): Promise<void> {
+  await removeForGood(demoQuiz);
+  const writing = new Set((await db.attempts.toArray()).map((attempt) => attempt.studentId));
+  await db.students
+    .where('id')
+    .startsWith('demo-')
+    .filter((student) => !writing.has(student.id))
+    .delete();
+}
+
+/** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */
+export async function resetDemo(): Promise<void> {
+  const { DEMO_QUIZ, writeDemo } = await import('../demo/demoSchool');
+  await db.transaction('rw', db.tables, async () => {
+    await withoutDemo(DEMO_QUIZ);
+    await db.meta.delete('started');
+    await writeDemo();
+  });
+}

@@ -1,0 +1,184 @@
+import Dexie, { type Table, type Transaction } from 'dexie';
+import type {
+  BackedQuiz,
+  KeptQuestion,
+  KeptRevision,
+  RecordChange,
+  ShelfPlace,
+  StandingActs,
+  Step,
+} from '@/core/formats/quizFile/schema';
+import type { Question } from '@/core/kinds';
+import type { Mark } from '@/core/marks/mark';
+import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
+import type { Override } from '@/core/quiz/override';
+import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
+import {
+  upgradeAttempt,
+  upgradeContent,
+  upgradeQuestion,
+  upgradeStanding,
+  upgradeStep,
+  upgradeStudent,
+} from '@/core/quiz/upgrade';
+import { now, ownZone } from './clock';
+import { watched } from './writes';
+
+export type { RecordChange, ShelfPlace, StandingActs };
+
+/** A quiz's head: what the teacher writes, and what happened to it. */
+export interface QuizRecord {
+  id: string;
+  content: QuizContent;
+  standing: QuizStanding;
+  /** Grows with every edit; each record's `rev` is the value at its last change. */
+  changeSeq: number;
+  /** When somebody's work first counted: from then on edits wait in the draft. */
+  firstHandInAt: number | null;
+  createdAt: number;
+  changedAt: number;
+  /** Place on the Shelf: smaller stands higher. */
+  position: number;
+  archivedAt: number | null;
+  /** Deleted quizzes can be brought back for 30 days. */
+  deletedAt: number | null;
+}
+
+/** The draft of one question: the unit of saving, merging and undo. */
+export interface QuestionRecord {
+  quizId: string;
+  id: string;
+  rev: number;
+  question: Question;
+}
+
+/** One question as it counted at a revision; never changed. */
+type QuestionRevRecord = KeptQuestion & { readonly quizId: string };
+
+/** A key revision: which question revisions and rules count together, when and why. */
+export type QuizRevRecord = KeptRevision & { readonly quizId: string };
+
+/** Marks of one question revision, one for each distinct answer: a cache, never the truth. */
+interface MarkColumnRecord {
+  quizId: string;
+  questionId: string;
+  rev: number;
+  /** What else the marks depend on: how answers are read, and the version of the marking rules. */
+  madeUnder: string;
+  marks: [string, Mark][];
+}
+
+/** A picture's bytes, stored once by their hash. */
+export interface MediaRecord {
+  hash: string;
+  blob: Blob;
+  /** When it was last put in: one that is new is in nobody's text yet. Ms since 1970. */
+  keptAt: number;
+}
+
+/** What the columns of an answer file held, by their headings: proposed again for the next file. */
+export type MappingRecord = NonNullable<BackedQuiz['mapping']> & { quizId: string };
+
+/** A folder of the computer that the teacher chose; the browser asks before it may be written to. */
+export interface FolderRecord {
+  key: 'backup';
+  handle: FileSystemDirectoryHandle;
+}
+
+/** One step of an undo history, shared by all tabs. `quizId` is a quiz, the class list or the Shelf. */
+export type HistoryRecord = Step & { id?: number; quizId: string };
+
+/** Brings what the first version stored to what the schemas ask for now. Cached marks are made again. */
+async function upgradeFirst(transaction: Transaction): Promise<void> {
+  const zone = ownZone();
+  const content = (record: Record<string, unknown>) => {
+    record['content'] = upgradeContent(record['content'], zone);
+  };
+  const question = (record: Record<string, unknown>) => {
+    record['question'] = upgradeQuestion(record['question']);
+  };
+  await transaction
+    .table('quizzes')
+    .toCollection()
+    .modify((quiz: Record<string, unknown>) => {
+      content(quiz);
+      quiz['standing'] = upgradeStanding(quiz['standing']);
+    });
+  await transaction.table('quizRevs').toCollection().modify(content);
+  await transaction.table('questions').toCollection().modify(question);
+  await transaction.table('questionRevs').toCollection().modify(question);
+  await transaction.table('markColumns').clear();
+  await transaction
+    .table('history')
+    .toCollection()
+    .modify((step: HistoryRecord) => {
+      step.changes = step.changes.map((change) => {
+        const both = (upgrade: (value: unknown) => unknown) =>
+          ({ ...change, before: upgrade(change.before), after: upgrade(change.after) }) as RecordChange;
+        if (change.kind === 'content') return both((value) => upgradeContent(value, zone));
+        return change.kind === 'question' ? both(upgradeQuestion) : change;
+      });
+    });
+}
+
+type Json = Record<string, unknown>;
+
+/** Students get an e-mail address, attempts say whether their time is known, pictures when they were put in. */
+async function upgradeThird(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  await all('students', (student) => Object.assign(student, upgradeStudent(student)));
+  await all('attempts', (attempt) => Object.assign(attempt, upgradeAttempt(attempt)));
+  await all('history', (step) => Object.assign(step, upgradeStep(step)));
+  await all('media', (picture) => {
+    picture['keptAt'] = now();
+  });
+  await transaction.table('markColumns').clear();
+}
+
+class YentrelDb extends Dexie {
+  declare quizzes: Table<QuizRecord, string>;
+  declare questions: Table<QuestionRecord, [string, string]>;
+  declare questionRevs: Table<QuestionRevRecord, [string, string, number]>;
+  declare quizRevs: Table<QuizRevRecord, [string, number]>;
+  declare students: Table<Student, string>;
+  declare attempts: Table<Attempt, string>;
+  declare markColumns: Table<MarkColumnRecord, [string, string, number]>;
+  declare overrides: Table<Override, [string, string, string]>;
+  declare rulings: Table<Ruling, [string, string]>;
+  declare comments: Table<Comment, [string, string, string]>;
+  declare media: Table<MediaRecord, string>;
+  declare mappings: Table<MappingRecord, string>;
+  declare folders: Table<FolderRecord, string>;
+  declare history: Table<HistoryRecord, number>;
+  declare meta: Table<{ key: string; value: number | string }, string>;
+
+  constructor() {
+    super('yentrel');
+    this.version(1).stores({
+      quizzes: 'id',
+      questions: '[quizId+id], quizId',
+      questionRevs: '[quizId+questionId+rev]',
+      quizRevs: '[quizId+rev]',
+      students: 'id',
+      attempts: 'id, [quizId+studentId], [quizId+seq]',
+      markColumns: '[quizId+questionId+rev]',
+      overrides: '[quizId+attemptId+questionId]',
+      history: '++id, [quizId+seq]',
+      meta: 'key',
+    });
+    this.version(2)
+      .stores({
+        rulings: '[quizId+attemptId]',
+        comments: '[quizId+attemptId+questionId]',
+        media: 'hash',
+        mappings: 'quizId',
+      })
+      .upgrade(upgradeFirst);
+    this.version(3).stores({ folders: 'key' });
+    this.version(4).stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' }).upgrade(upgradeThird);
+    this.use({ stack: 'dbcore', name: 'watched', create: watched });
+  }
+}
+
+export const db = new YentrelDb();

@@ -1,0 +1,37 @@
+import { overridesByAttempt } from '@/core/checking/classWork';
+import type { Override } from '@/core/quiz/override';
+import { db } from '../records/db';
+import { editing, record } from '../records/history';
+import { allPlaces } from '../records/ranges';
+
+/** The teacher's own scores of a quiz, by attempt and question. */
+export async function overridesOf(
+  quizId: string,
+): Promise<ReadonlyMap<string, Readonly<Record<string, Override>>>> {
+  const all = await db.overrides
+    .where('[quizId+attemptId+questionId]')
+    .between(...allPlaces(quizId))
+    .toArray();
+  return overridesByAttempt(all);
+}
+
+interface Place {
+  readonly quizId: string;
+  readonly attemptId: string;
+  readonly questionId: string;
+}
+
+async function write(place: Place, after: Override | null, label: string): Promise<number> {
+  const { quizId, attemptId, questionId } = place;
+  return editing(async () => {
+    const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
+    return record(quizId, [{ kind: 'override', attemptId, questionId, before, after }], { label, field: '' });
+  });
+}
+
+/** Sets the teacher's own score for one answer; it can be undone. */
+export const setOverride = (override: Override): Promise<number> =>
+  write(override, override, 'Set your own score');
+
+/** Takes the teacher's own score away: what marking gives stands again. */
+export const removeOverride = (place: Place): Promise<number> => write(place, null, 'Remove your score');

@@ -1,0 +1,49 @@
+import type { Ruling } from '@/core/quiz/attempt';
+import { noRuling } from '@/core/quiz/noRuling';
+import { db } from '../records/db';
+import { editing, record } from '../records/history';
+import { allTexts } from '../records/ranges';
+
+/** The teacher's rulings over a quiz's attempts, by attempt. */
+export async function rulingsOf(quizId: string): Promise<ReadonlyMap<string, Ruling>> {
+  const all = await db.rulings
+    .where('[quizId+attemptId]')
+    .between(...allTexts(quizId))
+    .toArray();
+  return new Map(all.map((ruling) => [ruling.attemptId, ruling]));
+}
+
+/** What the teacher has ruled over one attempt. */
+export const rulingOf = async (quizId: string, attemptId: string): Promise<Ruling> =>
+  (await db.rulings.get([quizId, attemptId])) ?? noRuling(quizId, attemptId);
+
+const isNone = ({ standing, lateness, note }: Ruling): boolean =>
+  standing === 'asRules' && lateness === 'counts' && note === '';
+
+const LABELS = {
+  standing: 'Change whether an attempt counts',
+  lateness: 'Change whether being late costs',
+  note: 'Write a note',
+} as const;
+
+type Patch = Partial<Pick<Ruling, 'standing' | 'lateness' | 'note'>>;
+
+/** Rules over attempts, all of them or none; what is not named stays. It can be undone, as one step. */
+export const ruleAll = (quizId: string, attemptIds: readonly string[], patch: Patch): Promise<number> =>
+  editing(async () => {
+    const kept = await db.rulings.bulkGet(attemptIds.map((id) => [quizId, id] as [string, string]));
+    const changes = attemptIds.map((attemptId, index) => {
+      const before = kept[index] ?? null;
+      const ruling = { ...(before ?? noRuling(quizId, attemptId)), ...patch };
+      return { kind: 'ruling' as const, attemptId, before, after: isNone(ruling) ? null : ruling };
+    });
+    const [field = 'note'] = Object.keys(patch) as (keyof typeof LABELS)[];
+    return record(quizId, changes, {
+      label: LABELS[field],
+      field: `ruling:${attemptIds.join()}:${field}`,
+    });
+  });
+
+/** Rules over one attempt; what is not named stays. It can be undone. */
+export const rule = (quizId: string, attemptId: string, patch: Patch): Promise<number> =>
+  ruleAll(quizId, [attemptId], patch);

@@ -1,0 +1,117 @@
+import { useEffect, useRef, useState } from 'react';
+import { PICTURE_SHARES, type Picture as PictureData } from '@/core/content/picture';
+import { Dialog } from '../widgets/Dialog';
+import { FileDrop } from '../widgets/FileDrop';
+import { run } from '../widgets/press';
+import { Picture } from '../widgets/Picture';
+import { PICTURE_TYPES, takePicture } from './pictureFile';
+
+interface Props {
+  readonly picture: PictureData | null;
+  /** A file that was pasted or dropped. */
+  readonly file?: File | null;
+  readonly onSave: (picture: PictureData) => void;
+  readonly onRemove?: (() => void) | undefined;
+  readonly onClose: () => void;
+}
+
+type Taken = Pick<PictureData, 'hash' | 'width' | 'height'>;
+
+/** A picture is chosen, described for those who cannot see it, and given its width. */
+export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
+  const [taken, setTaken] = useState<Taken | null>(picture);
+  const [alt, setAlt] = useState(picture?.alt ?? '');
+  const [plain, setPlain] = useState(picture !== null && picture.alt === '');
+  const [share, setShare] = useState<PictureData['share']>(picture?.share ?? 50);
+  const [error, setError] = useState<string | null>(null);
+  const take = async (chosen: File) => {
+    const result = await takePicture(chosen);
+    setError(result.ok ? null : result.error);
+    if (result.ok) setTaken(result.picture);
+  };
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  });
+  useEffect(() => {
+    if (file) run(() => latest.current(file));
+  }, [file]);
+  const described = plain || alt.trim() !== '';
+  return (
+    <Dialog title={picture ? 'Picture' : 'Add a picture'} onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (taken && described) onSave({ ...taken, alt: plain ? '' : alt.trim(), share });
+        }}
+      >
+        {taken ? (
+          <div className="flex justify-center bg-hair p-3">
+            <div className="w-64">
+              <Picture picture={{ ...taken, alt, share: 100 }} />
+            </div>
+          </div>
+        ) : (
+          <FileDrop
+            label="Picture file"
+            accept={PICTURE_TYPES}
+            onFile={(chosen) => run(() => take(chosen))}
+          />
+        )}
+        {error && (
+          <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+            {error}
+          </p>
+        )}
+        <label className="mt-4 block">
+          <span className="label-small">Description, read aloud to students who cannot see the picture</span>
+          <input
+            className="lined-field"
+            maxLength={1000}
+            disabled={plain}
+            value={alt}
+            onChange={(event) => setAlt(event.target.value)}
+          />
+        </label>
+        <label className="mt-2 flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--petrol)]"
+            checked={plain}
+            onChange={(event) => setPlain(event.target.checked)}
+          />
+          Decorative picture: no description needed
+        </label>
+        <p className="mt-3">
+          Show it at{' '}
+          <select
+            className="sentence-part"
+            aria-label="Width of the picture"
+            value={share}
+            onChange={(event) => setShare(Number(event.target.value) as PictureData['share'])}
+          >
+            {PICTURE_SHARES.map((one) => (
+              <option key={one} value={one}>
+                {one} %
+              </option>
+            ))}
+          </select>{' '}
+          of the page width.
+        </p>
+        <div className="mt-6 flex flex-wrap justify-end gap-3">
+          {onRemove && (
+            <button type="button" className="btn btn-outline mr-auto" onClick={onRemove}>
+              Remove picture
+            </button>
+          )}
+          <button type="button" className="btn btn-ghost" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-primary" disabled={!taken || !described}>
+            {picture ? 'Save' : 'Insert picture'}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

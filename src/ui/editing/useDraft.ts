@@ -1,0 +1,151 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { failureOf, type StoreFailure } from '@/store/records/failure';
+import { keepUnsaved, reportSaving, unsavedWork } from './saving';
+
+/** What a save gives back: the new token, or what another tab wrote meanwhile. */
+type SaveResult<T, Token> =
+  | { readonly ok: true; readonly token: Token }
+  | { readonly ok: false; readonly theirs: { value: T; token: Token } | null };
+
+interface Source<T, Token> {
+  /** The name under which unsaved work is kept for a rescue file. */
+  readonly name: string;
+  /** The value as stored, and the token that tells its state. */
+  readonly stored: T;
+  readonly token: Token;
+  /** True once the stored value has caught up with a saved token. */
+  readonly reached: (stored: Token, saved: Token) => boolean;
+  readonly save: (value: T, base: Token) => Promise<SaveResult<T, Token>>;
+  /** Stores the value anew where another tab has deleted it; without it a deleted value stays deleted. */
+  readonly restore?: (value: T) => Promise<Token>;
+}
+
+export interface Draft<T> {
+  readonly value: T;
+  readonly edit: (value: T) => void;
+  /** What another tab wrote while this one was writing; null in peace. */
+  readonly conflict: { readonly theirs: T | null } | null;
+  readonly keepMine: () => void;
+  readonly takeTheirs: () => void;
+}
+
+/**
+ * A stored value being edited. Every edit is shown at once and saved at once; edits made while a save runs
+ * are saved after it. Where another tab was faster, both versions are kept until the teacher chooses.
+ */
+export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
+  // What could not be stored is still there when the field comes back: it is shown, and waits to be tried again.
+  const [unsaved] = useState(() => unsavedWork().get(source.name) as T | undefined);
+  const [local, setLocal] = useState<{ value: T } | null>(unsaved === undefined ? null : { value: unsaved });
+  const [conflict, setConflict] = useState<{ theirs: T | null; token: Token | null } | null>(null);
+  const [saves, setSaves] = useState(0);
+  const latest = useRef(source);
+  latest.current = source;
+  const work = useRef<{ pending: { value: T } | null; saving: boolean; base: Token | null; stuck: boolean }>({
+    pending: unsaved === undefined ? null : { value: unsaved },
+    saving: false,
+    base: null,
+    stuck: false,
+  });
+
+  const drain = useCallback(async (retry: () => void) => {
+    const state = work.current;
+    if (state.saving || state.stuck) return;
+    state.saving = true;
+    let failure: StoreFailure | null = null;
+    while (state.pending && !state.stuck) {
+      const { value } = state.pending;
+      state.pending = null;
+      reportSaving(latest.current.name, 'saving');
+      try {
+        const result = await latest.current.save(value, state.base ?? latest.current.token);
+        if (result.ok) state.base = result.token;
+        else {
+          state.stuck = true;
+          state.pending ??= { value };
+          setConflict({ theirs: result.theirs?.value ?? null, token: result.theirs?.token ?? null });
+        }
+      } catch (error) {
+        failure = failureOf(error);
+        state.pending ??= { value };
+        break;
+      }
+    }
+    state.saving = false;
+    setSaves((n) => n + 1);
+    reportSaving(latest.current.name, failure ?? 'saved', retry);
+    if (!failure && !state.stuck) keepUnsaved(latest.current.name, null);
+  }, []);
+  const flush = useCallback(() => {
+    const again = () => flush();
+    drain(again).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), again));
+  }, [drain]);
+
+  useEffect(() => {
+    if (unsaved !== undefined) reportSaving(latest.current.name, 'other', flush);
+  }, [unsaved, flush]);
+
+  const edit = useCallback(
+    (value: T) => {
+      const state = work.current;
+      state.base ??= latest.current.token;
+      state.pending = { value };
+      setLocal({ value });
+      keepUnsaved(latest.current.name, value);
+      flush();
+    },
+    [flush],
+  );
+
+  const { token, reached } = source;
+  useEffect(() => {
+    const state = work.current;
+    if (state.pending || state.saving || state.base === null || !reached(token, state.base)) return;
+    state.base = null;
+    setLocal(null);
+  }, [token, reached, saves]);
+
+  /** What another tab deleted is stored anew, as it is written here. */
+  const revived = async (value: T) => {
+    const { name, restore } = latest.current;
+    if (!restore) return;
+    try {
+      work.current.base = await restore(value);
+      work.current.pending = null;
+      keepUnsaved(name, null);
+      reportSaving(name, 'saved');
+      setSaves((n) => n + 1);
+    } catch (error) {
+      work.current.pending = { value };
+      reportSaving(name, failureOf(error), () => revive(value));
+    }
+  };
+
+  const revive = (value: T): void => {
+    revived(value).catch(() => undefined);
+  };
+
+  const settle = (keep: boolean) => {
+    const state = work.current;
+    const mine = state.pending;
+    state.stuck = false;
+    state.base = conflict?.token ?? null;
+    state.pending = keep ? mine : null;
+    setConflict(null);
+    if (keep && mine && conflict?.theirs === null && latest.current.restore) revive(mine.value);
+    else if (keep && mine) flush();
+    else {
+      state.base = null;
+      setLocal(null);
+      keepUnsaved(latest.current.name, null);
+    }
+  };
+
+  return {
+    value: local ? local.value : source.stored,
+    edit,
+    conflict: conflict ? { theirs: conflict.theirs } : null,
+    keepMine: () => settle(true),
+    takeTheirs: () => settle(false),
+  };
+}

@@ -1,0 +1,105 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { failureOf } from '@/store/records/failure';
+import { keepUnsaved, reportSaving, unsavedWork } from './saving';
+
+/** How long a saved text is waited for before what another tab stored is followed instead, in ms. */
+const PATIENCE = 5000;
+
+interface Source {
+  /** Under this name the page says whether it is saved. */
+  readonly name: string;
+  readonly stored: string;
+  readonly save: (text: string) => Promise<unknown>;
+  /** The text as it is stored, where that is not letter by letter what is typed. */
+  readonly normal?: (text: string) => string;
+}
+
+/**
+ * Text in a field that is stored on every change, one save after the other, and follows the stored text while
+ * nobody writes in it. Where a save fails the text stays in the field, and the page says so and tries again.
+ */
+export function useTextDraft(source: Source): [string, (text: string) => void] {
+  const { stored } = source;
+  // What could not be stored is still there when the field comes back.
+  const [unsaved] = useState(() => unsavedWork().get(source.name) as string | undefined);
+  const [text, setText] = useState(unsaved ?? stored);
+  const latest = useRef(source);
+  latest.current = source;
+  const work = useRef({
+    own: unsaved ?? stored,
+    seen: stored,
+    pending: unsaved ?? (null as string | null),
+    saving: false,
+    /** What was saved last and has not come back yet. */
+    awaited: null as string | null,
+    timer: 0,
+  });
+
+  const follow = useCallback(() => {
+    const state = work.current;
+    const { normal = (plain: string) => plain, stored: now } = latest.current;
+    if (state.awaited !== null && normal(state.awaited) === normal(now)) state.awaited = null;
+    if (state.saving || state.pending !== null || state.awaited !== null) return;
+    if (normal(now) === normal(state.own)) return;
+    state.own = now;
+    setText(now);
+  }, []);
+
+  const drain = useCallback(
+    async (retry: () => void) => {
+      const state = work.current;
+      if (state.saving) return;
+      const { name, save } = latest.current;
+      state.saving = true;
+      while (state.pending !== null) {
+        const next = state.pending;
+        state.pending = null;
+        reportSaving(name, 'saving');
+        try {
+          await save(next);
+          state.awaited = next;
+          if (state.pending === null) keepUnsaved(name, null);
+          reportSaving(name, 'saved');
+        } catch (error) {
+          state.pending ??= next;
+          reportSaving(name, failureOf(error), retry);
+          break;
+        }
+      }
+      state.saving = false;
+      clearTimeout(state.timer);
+      state.timer = window.setTimeout(() => {
+        state.awaited = null;
+        follow();
+      }, PATIENCE);
+      follow();
+    },
+    [follow],
+  );
+  const flush = useCallback(() => {
+    const again = () => flush();
+    drain(again).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), again));
+  }, [drain]);
+
+  useEffect(() => {
+    const state = work.current;
+    if (stored === state.seen) return;
+    state.seen = stored;
+    follow();
+  }, [stored, follow]);
+  useEffect(() => {
+    const state = work.current;
+    if (unsaved !== undefined) reportSaving(latest.current.name, 'other', flush);
+    return () => clearTimeout(state.timer);
+  }, [unsaved, flush]);
+
+  const edit = (next: string) => {
+    const state = work.current;
+    state.own = next;
+    state.pending = next;
+    keepUnsaved(latest.current.name, next);
+    setText(next);
+    flush();
+  };
+  return [text, edit];
+}

@@ -1,0 +1,43 @@
+import { useState } from 'react';
+import { addStudent } from '@/store/class/roster';
+import { notify } from '../widgets/notices';
+import { run } from '../widgets/press';
+
+interface Props {
+  /** What the button says. */
+  readonly label: string;
+  readonly onAdded?: () => void;
+}
+
+/** A name is typed and put on the class list. */
+export function NewStudent({ label, onAdded }: Props) {
+  const [name, setName] = useState('');
+  const add = async () => {
+    if (name.trim() === '') return;
+    await addStudent(name);
+    notify(`${name.trim()} is on the class list`);
+    setName('');
+    onAdded?.();
+  };
+  return (
+    <form
+      className="flex gap-3 px-9 py-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        run(add);
+      }}
+    >
+      <input
+        className="lined-field !w-64"
+        aria-label="Name of a new student"
+        placeholder="Another student"
+        maxLength={200}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <button type="submit" className="btn btn-sm btn-outline" disabled={name.trim() === ''}>
+        {label}
+      </button>
+    </form>
+  );
+}

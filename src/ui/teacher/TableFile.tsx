@@ -1,0 +1,46 @@
+import { useState, type ReactNode } from 'react';
+import { LARGEST_FILE, type Table } from '@/core/formats/table';
+import { classWorker } from '@/workers/clients';
+import { FileDrop } from '../widgets/FileDrop';
+import { run } from '../widgets/press';
+
+interface Props {
+  /** What the file is, as screen readers name the field. */
+  readonly label: string;
+  readonly title: string;
+  readonly children: ReactNode;
+  /** Of the names in it, by which files of older programs are read. */
+  readonly language: string;
+  readonly onTable: (table: Table) => void;
+}
+
+/** A file of rows is dropped or chosen; what cannot be read is said with its place. */
+export function TableFile({ label, title, children, language, onTable }: Props) {
+  const [error, setError] = useState<string | null>(null);
+  const read = async (file: File) => {
+    setError(null);
+    if (file.size > LARGEST_FILE) {
+      setError('The file is larger than 20 MB.');
+      return;
+    }
+    const result = await classWorker().readFile(new Uint8Array(await file.arrayBuffer()), language);
+    setError(result.ok ? null : result.error);
+    if (result.ok) onTable(result.table);
+  };
+  return (
+    <>
+      <h2 className="text-[15px]">{title}</h2>
+      <p className="mt-1 text-[14px] text-soft">{children}</p>
+      <FileDrop
+        label={label}
+        accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values,text/plain,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+        onFile={(file) => run(() => read(file))}
+      />
+      {error && (
+        <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+          {error}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { nextSteps, redo, undo } from '@/store/records/history';
+import { notify } from '../widgets/notices';
+import { run } from '../widgets/press';
+
+/** Undo and redo of a quiz, the class list or the Shelf, as buttons; their keys work anywhere on the page. */
+export function UndoButtons({ scope }: { readonly scope: string }) {
+  const steps = useLiveQuery(() => nextSteps(scope), [scope], { undo: null, redo: null });
+  useUndoKeys(scope);
+  const press = (step: typeof undo, words: string) =>
+    run(async () => {
+      const label = await step(scope);
+      if (label) notify(`${words}: ${label.toLowerCase()}`);
+    });
+  return (
+    <span className="flex">
+      <button
+        type="button"
+        className="icon-button"
+        disabled={!steps.undo}
+        aria-label={steps.undo ? `Undo: ${steps.undo}` : 'Undo'}
+        title={steps.undo ? `Undo: ${steps.undo} (Ctrl Z)` : 'Nothing to undo'}
+        onClick={() => press(undo, 'Undone')}
+      >
+        <Undo2 size={17} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="icon-button"
+        disabled={!steps.redo}
+        aria-label={steps.redo ? `Redo: ${steps.redo}` : 'Redo'}
+        title={steps.redo ? `Redo: ${steps.redo} (Ctrl Shift Z)` : 'Nothing to redo'}
+        onClick={() => press(redo, 'Redone')}
+      >
+        <Redo2 size={17} aria-hidden />
+      </button>
+    </span>
+  );
+}
+
+/** Fields whose text is not saved as it is typed have an undo of their own: the browser's. */
+const hasOwnUndo = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('dialog, [data-own-undo], input[type=search]') !== null;
+
+function useUndoKeys(scope: string): void {
+  useEffect(() => {
+    const step = async (forward: boolean) => {
+      const label = await (forward ? redo(scope) : undo(scope));
+      notify(
+        label
+          ? `${forward ? 'Redone' : 'Undone'}: ${label.toLowerCase()}`
+          : `Nothing to ${forward ? 'redo' : 'undo'}`,
+      );
+    };
+    const listen = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || (key !== 'z' && key !== 'y')) return;
+      if (hasOwnUndo(event.target)) return;
+      event.preventDefault();
+      run(() => step(key === 'y' || event.shiftKey));
+    };
+    addEventListener('keydown', listen, true);
+    return () => removeEventListener('keydown', listen, true);
+  }, [scope]);
+}

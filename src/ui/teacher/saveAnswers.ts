@@ -1,0 +1,25 @@
+import { classWorker } from '@/workers/clients';
+import type { ScoreColumn } from '@/core/formats/scoresFile';
+import { download, downloadBytes, fileName } from '../widgets/download';
+
+const TYPES = {
+  csv: 'text/csv;charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+export type AnswersForm = keyof typeof TYPES;
+
+/** Gives the teacher the scores of a quiz as a file, with the columns it had last. */
+export async function saveScores(
+  quizId: string,
+  title: string,
+  columns?: readonly ScoreColumn[],
+): Promise<void> {
+  const text = await classWorker().scoresFile(quizId, columns);
+  download(`${fileName(title)}-scores.csv`, text, 'text/csv;charset=utf-8');
+}
+
+/** Gives the teacher every answer of a quiz as a file that reads back as an answer file. */
+export async function saveAnswers(quizId: string, title: string, form: AnswersForm): Promise<void> {
+  const bytes = await classWorker().answersFile(quizId, form);
+  downloadBytes(`${fileName(title)}-answers.${form}`, bytes, TYPES[form]);
+}

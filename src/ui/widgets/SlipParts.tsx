@@ -1,0 +1,116 @@
+import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
+import { isSilent } from '@/core/content/silence';
+import { CreditPie } from './CreditPie';
+import { FeedbackView } from './FeedbackView';
+import { count, percent, points } from '../words/figures';
+import { ShownAnswer, ShownAnswers } from './ShownAnswer';
+import { RichText } from './RichText';
+import { countsWords } from '../words/attemptWords';
+
+const VERDICTS = {
+  right: 'Right',
+  partly: 'Partly right',
+  wrong: 'Not right',
+  waits: 'Not marked yet',
+  blank: 'No answer',
+};
+
+function Result({ part }: { readonly part: SlipPart }) {
+  const { result } = part;
+  if (!result) return null;
+  return (
+    <>
+      <CreditPie credit={result.credit} verdict={result.verdict} label="" />
+      <span className="flex-1 font-semibold">
+        {VERDICTS[result.verdict]}
+        {result.errors > 0 && (
+          <span className="font-normal">, with {count(result.errors, 'typing error')} deducted</span>
+        )}
+      </span>
+      <span className="figures">
+        {result.verdict === 'waits'
+          ? `${points(part.points)} to come`
+          : `${points(result.earned)} of ${points(part.points)}`}
+      </span>
+    </>
+  );
+}
+
+/** The teacher's own words. */
+export function TeacherWords({ text }: { readonly text: string }) {
+  return (
+    <p className="mt-2 border-l-2 border-petrol pl-3 break-words">
+      <span className="label-small">Your teacher </span>
+      <span className="whitespace-pre-line">{text}</span>
+    </p>
+  );
+}
+
+/** One question of a slip: exactly what is shown of it. */
+export function SlipQuestion({ part }: { readonly part: SlipPart }) {
+  const { text, ownAnswer, feedback, right, comment } = part;
+  return (
+    <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
+      <div className="flex items-baseline gap-2.5">
+        <span className="figures font-title font-semibold">{part.number}</span>
+        <Result part={part} />
+      </div>
+      {text && <RichText text={text} className="mt-1.5" />}
+      {text && ownAnswer !== null && (
+        <div className="slip-line mt-1.5">
+          <span className="label-small">Your answer </span>
+          <ShownAnswer answer={ownAnswer} />
+        </div>
+      )}
+      {right && right.answers.length > 0 && (
+        <div className="slip-line mt-2">
+          <span className="label-small">Right </span>
+          <ShownAnswers answers={right.answers} />
+        </div>
+      )}
+      {feedback !== null && !isSilent(feedback) && (
+        <p className="mt-2 border-l-2 border-saffron pl-3">
+          <FeedbackView feedback={feedback} />
+        </p>
+      )}
+      {comment !== null && <TeacherWords text={comment} />}
+      {right && right.explanation !== '' && (
+        <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
+      )}
+    </li>
+  );
+}
+
+/** What several attempts come to together. */
+export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore }) {
+  return (
+    <p className="mt-2">
+      Recorded:{' '}
+      <span className="figures font-semibold">
+        {points(recorded.score)} of {points(recorded.outOf)}
+      </span>
+      , as {countsWords(recorded)}.
+    </p>
+  );
+}
+
+/** The score of the attempt, what still waits, and what being late took off. */
+export function SlipScore({ score }: { readonly score: NonNullable<Slip['score']> }) {
+  const { earned, outOf, waiting, late } = score;
+  return (
+    <div className="figures mt-5 font-title text-[30px] leading-tight font-semibold print:mt-3 print:text-[24px]">
+      {points(earned)} of {points(outOf)}
+      {waiting.n > 0 && (
+        <span className="block font-sans text-[16px] text-saffron-text">
+          so far, {points(waiting)} to come
+        </span>
+      )}
+      {late && (
+        <span className="block font-sans text-[15px] font-normal">
+          {points(late.before)}, minus {percent(late.share)} of the points{' '}
+          {late.of === 'earned' ? 'earned' : 'possible'} for handing in late
+        </span>
+      )}
+    </div>
+  );
+}

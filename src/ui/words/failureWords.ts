@@ -1,0 +1,60 @@
+import { failureOf, type StoreFailure } from '@/store/records/failure';
+
+/** What is said when the store could not do something: what is wrong, what is safe, what to do. */
+
+const WRITING: Readonly<Record<StoreFailure, string>> = {
+  full: 'The storage of this browser is full. Nothing was changed, and nothing is lost: free some space and try again.',
+  blocked:
+    'This browser does not let Yentrel store anything. Nothing was changed: open Yentrel in an ordinary window, or allow it to store data.',
+  gone: 'What this was about is not here any more, perhaps because another tab deleted it. Nothing else was changed: load the page again.',
+  conflict:
+    'Something else was changed meanwhile. Nothing was changed by this press: look again, then try again.',
+  damaged:
+    'Some of what is stored cannot be read, so nothing was changed. The rest is safe: save a backup, then load the page again.',
+  other: 'This did not work, and nothing was changed. Try again; if that does not help, load the page again.',
+};
+
+/** After a press that failed: of something damaged, what it is as well. */
+export function failureWords(error: unknown): string {
+  const failure = failureOf(error);
+  const detail = failure === 'damaged' && error instanceof Error ? error.message : '';
+  return detail === '' ? WRITING[failure] : `${WRITING[failure]} What is wrong: ${detail}.`;
+}
+
+const READING: Readonly<Record<StoreFailure, string>> = {
+  full: 'The storage of this browser is full, so this cannot be shown. Nothing is lost: free some space and try again.',
+  blocked:
+    'This browser does not let Yentrel read what it stored: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
+  gone: 'This is not in this browser any more. It may have been deleted in another tab.',
+  conflict: 'This was changed while it was being read. Try again.',
+  damaged:
+    'Some of what is stored here cannot be read. The rest is safe: save a backup, then load the page again.',
+  other: 'This could not be shown. Nothing is lost: try again, or load the page again.',
+};
+
+/** Where something could not be read in order to be shown. */
+export const readingFailed = (failure: StoreFailure): string => READING[failure];
+
+const SAVING: Readonly<Record<StoreFailure, string>> = {
+  full: 'The storage of this browser is full. What you typed is safe in this tab, but not stored.',
+  blocked: 'This browser does not let Yentrel store anything. What you typed is safe in this tab only.',
+  gone: 'What you are editing has been deleted, perhaps in another tab. What you typed is safe in this tab only.',
+  conflict: 'Something else was changed meanwhile. What you typed is safe in this tab, but not stored.',
+  damaged: 'What is stored cannot be read. What you typed is safe in this tab, but not stored.',
+  other: 'Saving did not work. What you typed is safe in this tab, but not stored.',
+};
+
+/** While what is typed cannot be saved. */
+export const savingFailed = (failure: StoreFailure): string => SAVING[failure];
+
+const STARTING: Readonly<Record<StoreFailure, string>> = {
+  ...READING,
+  full: 'The storage of this browser is full, so Yentrel cannot start here. Free some space and load this page again.',
+  blocked:
+    'This browser does not let Yentrel store anything: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
+  other:
+    'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
+};
+
+/** Where the store cannot be opened at all. */
+export const startingFailed = (failure: StoreFailure): string => STARTING[failure];

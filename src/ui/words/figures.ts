@@ -1,0 +1,47 @@
+import { toDecimalText, toPercentText, type Fraction } from '@/core/figures/fraction';
+
+/** Figures and times as the browser's language writes them. */
+
+const decimals = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const moment = new Intl.DateTimeFormat(undefined, {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+const date = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+/** Figures are few and asked for often, in tables of thousands of cells. */
+const written = new Map<string, string>();
+
+/** Points with at most 2 decimals, halves away from zero. */
+export function points(value: Fraction): string {
+  const key = `${value.n}/${value.d}`;
+  let text = written.get(key);
+  if (text === undefined) {
+    text = decimals.format(Number(toDecimalText(value)));
+    if (written.size < 10_000) written.set(key, text);
+  }
+  return text;
+}
+export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
+export const pointsWord = (value: Fraction): string =>
+  `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
+export const time = (at: number): string => clock.format(at);
+export const dayAndTime = (at: number): string => moment.format(at);
+/** With the year, for what may lie long ago. */
+export const dateAndTime = (at: number): string => date.format(at);
+const wholes = new Intl.NumberFormat();
+const plurals = new Intl.PluralRules('en');
+/** “1 paper”, “24 papers”: the interface is in English, whatever the language of its figures. */
+export const count = (n: number, one: string, many = `${one}s`): string =>
+  `${wholes.format(n)} ${plurals.select(n) === 'one' ? one : many}`;
