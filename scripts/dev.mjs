@@ -1,0 +1,9 @@
+/** `npm run dev`: installs what is missing, then serves Yentrel with hot reload, for those who change it. */
+import { spawn } from 'node:child_process';
+import { bin, installPackages } from './setup.mjs';
+
+installPackages();
+const port = process.env.PORT ?? '4321';
+const server = spawn(bin('astro'), ['dev', '--port', port], { stdio: 'inherit' });
+server.on('exit', (code) => process.exit(code ?? 0));
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
