@@ -7,15 +7,16 @@ import { Answer } from '@/core/kinds';
 import { PaperPacket, Receipt, type Attempts, type Cover } from '@/core/reveal/packets';
 import { ASPECTS } from '@/core/quiz/plan';
 import { questionsForStudent, slipOf } from '@/core/reveal/slip';
+import { mayBegin } from '@/core/scoring/sitting';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { pictureHashes } from '@/core/content/pictureHashes';
 import {
   attemptsOfStudent,
   handInAttempt,
   keepAnswer,
-  mayBegin,
+  sittingOf,
   startAttempt,
-  type Kept,
+  type SaveResult,
 } from '@/store/work/attempts';
 import { now } from '@/store/records/clock';
 import { commentsOf } from '@/store/work/comments';
@@ -99,7 +100,7 @@ async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Prom
     finished: own.sheets.map((one) => one.attempt.number),
     notCounted: notCounted === 'tooLate' || notCounted === 'voided' ? notCounted : null,
     recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
-    mayBegin: mayBegin(quiz, made, at),
+    mayBegin: mayBegin(sittingOf(quiz), made, at),
   };
   const slip = slipOf(paper, { sheet, finishedAt: ended, comments: comments.get(attempt.id) ?? {} }, shown);
   return { state: 'finished', cover, slip, attempts };
@@ -135,7 +136,7 @@ async function packetFor(quizId: string, studentId: string, wanted?: number): Pr
   };
 }
 
-async function receipt(work: Promise<Kept>): Promise<Receipt> {
+async function receipt(work: Promise<SaveResult>): Promise<Receipt> {
   try {
     const kept = await work;
     return Receipt.parse(

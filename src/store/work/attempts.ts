@@ -1,9 +1,7 @@
-import type { Answer, Question } from '@/core/kinds';
-import { contextOf, markAnswer } from '@/core/scoring/markAttempt';
-import type { Paper } from '@/core/quiz/quiz';
-import { mustAnswer } from '@/core/quiz/points';
+import type { Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptState, isFinished, isOpen } from '@/core/quiz/window';
+import type { Opening, Paper } from '@/core/quiz/quiz';
+import { begin, handIn, keep, type Decided, type Refusal, type Sitting } from '@/core/scoring/sitting';
 import { now } from '../records/clock';
 import { db, type QuizRecord } from '../records/db';
 import { newId } from '../records/ids';
@@ -23,23 +21,13 @@ export const attemptsOfStudent = async (quizId: string, studentId: string): Prom
     (a, b) => a.number - b.number,
   );
 
+/** A quiz as its students meet it. */
+export const sittingOf = ({ standing, content }: QuizRecord): Sitting => ({
+  opening: standing.opening,
+  attempts: content.attempts,
+});
+
 const ATTEMPT_TABLES = [...REVISION_TABLES, db.attempts, db.meta];
-
-async function openQuizNow(quizId: string): Promise<QuizRecord | null> {
-  const quiz = await db.quizzes.get(quizId);
-  return quiz && isOpen(quiz.standing.opening, now()) ? quiz : null;
-}
-
-/** True where a student who has made these attempts may begin another one. */
-export function mayBegin(quiz: QuizRecord, attempts: readonly Attempt[], at: number): boolean {
-  const { most } = quiz.content.attempts;
-  const { opening } = quiz.standing;
-  return (
-    isOpen(opening, at) &&
-    attempts.every((attempt) => isFinished(attemptState(attempt, opening, at))) &&
-    (most === null || attempts.length < most)
-  );
-}
 
 /**
  * Starts the student's next attempt, or finds the one that is being worked at. Gives null where the quiz is not
@@ -48,16 +36,16 @@ export function mayBegin(quiz: QuizRecord, attempts: readonly Attempt[], at: num
 export const startAttempt = (quizId: string, studentId: string): Promise<Attempt | null> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
     const made = await attemptsOfStudent(quizId, studentId);
-    const last = made.at(-1);
-    if (last && last.handedInAt === null) return last;
-    const quiz = await openQuizNow(quizId);
+    const quiz = await db.quizzes.get(quizId);
     const at = now();
-    if (!quiz || !mayBegin(quiz, made, at)) return null;
+    const decided = quiz ? begin(sittingOf(quiz), made, at) : null;
+    if (!quiz || !decided) return null;
+    if ('goOn' in decided) return decided.goOn;
     const attempt: Attempt = {
       id: newId(),
       quizId,
       studentId,
-      number: (last?.number ?? 0) + 1,
+      number: decided.number,
       revision: await currentRevision(quiz),
       openedAt: at,
       savedAt: at,
@@ -71,54 +59,38 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
     return attempt;
   });
 
-export type Kept =
-  | { readonly ok: true; readonly at: number }
-  | { readonly ok: false; readonly reason: 'closed' | 'handedIn' | 'missing' | 'unknown' };
+/** What became of a save or a hand-in: when it was stored, or why it was not. */
+export type SaveResult =
+  { readonly ok: true; readonly at: number } | { readonly ok: false; readonly reason: Refusal };
 
-async function unfinished(attemptId: string): Promise<Attempt | Exclude<Kept, { ok: true }>> {
-  const attempt = await db.attempts.get(attemptId);
-  if (!attempt) return { ok: false, reason: 'unknown' };
-  if (attempt.handedInAt !== null) return { ok: false, reason: 'handedIn' };
-  return (await openQuizNow(attempt.quizId)) ? attempt : { ok: false, reason: 'closed' };
-}
-
-/** True for an answer that a student's page can give to a question; files may bring others. */
-const isGiven = (question: Question, answer: Answer): boolean => answer.kind === question.kind;
+/** Decides about an attempt as it is stored now, and stores what was decided. */
+const change = (
+  attemptId: string,
+  decide: (paper: Paper, attempt: Attempt, opening: Opening | null, at: number) => Decided,
+  before: (quizId: string, at: number) => Promise<void> = async () => undefined,
+): Promise<SaveResult> =>
+  db.transaction('rw', ATTEMPT_TABLES, async () => {
+    const attempt = await db.attempts.get(attemptId);
+    const quiz = attempt && (await db.quizzes.get(attempt.quizId));
+    if (!attempt || !quiz) return { ok: false, reason: 'unknown' };
+    const at = now();
+    const paper = await paperAt(quiz.id, attempt.revision);
+    const decided = decide(paper, attempt, quiz.standing.opening, at);
+    if (!decided.ok) return decided;
+    await before(quiz.id, at);
+    await db.attempts.put({ ...decided.attempt, seq: await nextSeq(quiz.id) });
+    return { ok: true, at };
+  });
 
 /** Saves one answer of an attempt that is not handed in, while the quiz is open: only to a question of its paper. */
-export const keepAnswer = (attemptId: string, questionId: string, answer: Answer | null): Promise<Kept> =>
-  db.transaction('rw', ATTEMPT_TABLES, async () => {
-    const attempt = await unfinished(attemptId);
-    if ('ok' in attempt) return attempt;
-    const { questions } = await paperAt(attempt.quizId, attempt.revision);
-    const question = questions.find(({ id }) => id === questionId);
-    if (!question || (answer && !isGiven(question, answer))) return { ok: false, reason: 'unknown' };
-    const { [questionId]: _, ...rest } = attempt.answers;
-    const answers = answer ? { ...rest, [questionId]: answer } : rest;
-    const at = now();
-    await db.attempts.put({ ...attempt, answers, savedAt: at, seq: await nextSeq(attempt.quizId) });
-    return { ok: true, at };
-  });
-
-/** Questions that must be answered and are blank: an answer of spaces or punctuation alone is one, too. */
-function missingIn(paper: Paper, { answers }: Attempt): boolean {
-  const context = contextOf(paper);
-  return paper.questions.some(
-    (question) =>
-      mustAnswer(question, paper.content) &&
-      markAnswer(question, answers[question.id] ?? null, context).state === 'blank',
+export const keepAnswer = (
+  attemptId: string,
+  questionId: string,
+  answer: Answer | null,
+): Promise<SaveResult> =>
+  change(attemptId, (paper, attempt, opening, at) =>
+    keep(paper, attempt, opening, { questionId, answer }, at),
   );
-}
 
 /** Hands the attempt in, once and for all. */
-export const handInAttempt = (attemptId: string): Promise<Kept> =>
-  db.transaction('rw', ATTEMPT_TABLES, async () => {
-    const attempt = await unfinished(attemptId);
-    if ('ok' in attempt) return attempt;
-    if (missingIn(await paperAt(attempt.quizId, attempt.revision), attempt))
-      return { ok: false, reason: 'missing' };
-    const at = now();
-    await settle(attempt.quizId, at);
-    await db.attempts.put({ ...attempt, handedInAt: at, seq: await nextSeq(attempt.quizId) });
-    return { ok: true, at };
-  });
+export const handInAttempt = (attemptId: string): Promise<SaveResult> => change(attemptId, handIn, settle);
