@@ -7,6 +7,7 @@ import { notify } from '@/ui/widgets/notices';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { run } from '@/ui/widgets/press';
 import { saveScores } from '@/ui/teacher/saveAnswers';
+import type { CheckRow, CheckTable } from '@/workers/class/check';
 import type { Action } from './Actions';
 import { CheckGrid } from './CheckGrid';
 import { CheckMargin } from './CheckMargin';
@@ -58,10 +59,65 @@ function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
   );
 }
 
-/** Computed scores: students × questions, each opened down to the rule that gave it, and put right from there. */
-export default function Check() {
+interface HeadProps {
+  readonly table: CheckTable;
+  readonly tools: ToolsProps;
+  readonly onGo: (place: Place) => void;
+}
+
+function Head({ table, tools, onGo }: HeadProps) {
   const { quiz } = useQuiz();
-  const { value: table, failure, again } = useCheckTable();
+  return (
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4">
+      <div className="flex-1">
+        <h1 className="text-[24px]">Check</h1>
+        <p className="caption figures mt-1 text-balance">
+          {count(table.counted, 'paper')} marked
+          {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
+          {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
+        </p>
+      </div>
+      {table.rows.length > 0 && <Tools {...tools} />}
+      <Overrides table={table} onGo={onGo} />
+      <button
+        type="button"
+        className="btn btn-sm btn-outline h-9"
+        disabled={table.rows.length === 0}
+        onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
+      >
+        <Download size={15} aria-hidden /> Scores as CSV
+      </button>
+    </div>
+  );
+}
+
+/** What stands in place of the table: nothing has come in, or nobody is found. */
+function NothingShown(props: {
+  readonly table: CheckTable;
+  readonly rows: readonly CheckRow[];
+  readonly search: string;
+}) {
+  const { table, rows, search } = props;
+  return (
+    <>
+      {table.rows.length === 0 && (
+        <p className="px-6 py-12 text-center">
+          No paper has come in yet. They arrive when students hand in, or from a file in the{' '}
+          <a className="link-text" href="#tray">
+            Tray
+          </a>
+          .
+        </p>
+      )}
+      {table.rows.length > 0 && rows.length === 0 && (
+        <p className="px-6 py-12 text-center text-soft">No student’s name contains “{search}”.</p>
+      )}
+    </>
+  );
+}
+
+/** The table and its margin; keys act on the answer at hand. */
+function Marked({ table }: { readonly table: CheckTable }) {
   const [chosen, setPlace] = useState<Place | null>(null);
   const [action, setAction] = useState<Action | null>(null);
   const [search, setSearch] = useState('');
@@ -72,14 +128,7 @@ export default function Check() {
     setAction(null);
     setPlace(next);
   }, []);
-  const rows = useMemo(() => (table ? rowsShown(table, search, sort) : []), [table, search, sort]);
-  if (table === null)
-    return failure ? (
-      <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
-    ) : (
-      <p className="px-6 py-16 text-center text-soft">Marking …</p>
-    );
-
+  const rows = useMemo(() => rowsShown(table, search, sort), [table, search, sort]);
   const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
   const place = known ?? firstPlace(rows);
   const row = rows.find((one) => one.attemptId === place?.attemptId);
@@ -118,40 +167,8 @@ export default function Check() {
   return (
     <main className="grid w-full flex-1 grid-cols-[minmax(0,1fr)_360px] items-start gap-x-6 px-5 py-5 max-lg:grid-cols-1">
       <div className="min-w-0 bg-paper py-6">
-        <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4">
-          <div className="flex-1">
-            <h1 className="text-[24px]">Check</h1>
-            <p className="caption figures mt-1 text-balance">
-              {count(table.counted, 'paper')} marked
-              {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
-              {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
-            </p>
-          </div>
-          {table.rows.length > 0 && (
-            <Tools search={search} onSearch={setSearch} sort={sort} onSort={setSort} />
-          )}
-          <Overrides table={table} onGo={go} />
-          <button
-            type="button"
-            className="btn btn-sm btn-outline h-9"
-            disabled={table.rows.length === 0}
-            onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
-          >
-            <Download size={15} aria-hidden /> Scores as CSV
-          </button>
-        </div>
-        {table.rows.length === 0 && (
-          <p className="px-6 py-12 text-center">
-            No paper has come in yet. They arrive when students hand in, or from a file in the{' '}
-            <a className="link-text" href="#tray">
-              Tray
-            </a>
-            .
-          </p>
-        )}
-        {table.rows.length > 0 && rows.length === 0 && (
-          <p className="px-6 py-12 text-center text-soft">No student’s name contains “{search}”.</p>
-        )}
+        <Head table={table} tools={{ search, onSearch: setSearch, sort, onSort: setSort }} onGo={go} />
+        <NothingShown table={table} rows={rows} search={search} />
         {place && rows.length > 0 && (
           <CheckGrid table={table} rows={rows} place={place} went={went} onPlace={choose} onKey={keys} />
         )}
@@ -176,5 +193,16 @@ export default function Check() {
         )}
       </aside>
     </main>
+  );
+}
+
+/** Computed scores: students × questions, each opened down to the rule that gave it, and put right from there. */
+export default function Check() {
+  const { value: table, failure, again } = useCheckTable();
+  if (table) return <Marked table={table} />;
+  return failure ? (
+    <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
+  ) : (
+    <p className="px-6 py-16 text-center text-soft">Marking …</p>
   );
 }

@@ -14,7 +14,7 @@ import { count, points } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { LongRows } from '@/ui/widgets/LongRows';
 import { notify } from '@/ui/widgets/notices';
-import { run, usePress } from '@/ui/widgets/press';
+import { run, usePress, type Press } from '@/ui/widgets/press';
 import { quizState } from '@/ui/words/quizState';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { StudentName } from '@/ui/widgets/StudentName';
@@ -120,6 +120,37 @@ function Row({ row, byHand, index, measure }: RowProps) {
   );
 }
 
+interface WhileOpenProps {
+  /** What would be shown. */
+  readonly names: string;
+  readonly show: Press;
+  readonly onClose: () => void;
+}
+
+/** Asks before results are shown while others can still hand in. */
+function WhileOpen({ names, show, onClose }: WhileOpenProps) {
+  const { quiz } = useQuiz();
+  return (
+    <Dialog title="Show to all while the quiz is open?" onClose={onClose}>
+      <p>
+        Students can still hand in
+        {quiz.standing.opening?.until
+          ? ` until ${dayAndTimeIn(quiz.standing.opening.until, quiz.content.zone)}`
+          : ''}
+        . Those who have finished see <strong>{names}</strong> at once and can pass it on; those who hand in
+        later see it as soon as they do.
+      </p>
+      <DialogFoot
+        label="Show to all"
+        onGo={show.start}
+        onLeave={onClose}
+        disabled={show.busy}
+        error={show.error}
+      />
+    </Dialog>
+  );
+}
+
 /** What the plan holds for the teacher's press, and the press that shows it to all or takes it back. */
 function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { quiz } = useQuiz();
@@ -181,25 +212,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
         </button>
       )}
       {show.error && !asking && <Failed text={show.error} onAgain={show.start} />}
-      {asking && (
-        <Dialog title="Show to all while the quiz is open?" onClose={() => setAsking(false)}>
-          <p>
-            Students can still hand in
-            {quiz.standing.opening?.until
-              ? ` until ${dayAndTimeIn(quiz.standing.opening.until, quiz.content.zone)}`
-              : ''}
-            . Those who have finished see <strong>{openNames}</strong> at once and can pass it on; those who
-            hand in later see it as soon as they do.
-          </p>
-          <DialogFoot
-            label="Show to all"
-            onGo={show.start}
-            onLeave={() => setAsking(false)}
-            disabled={show.busy}
-            error={show.error}
-          />
-        </Dialog>
-      )}
+      {asking && <WhileOpen names={openNames} show={show} onClose={() => setAsking(false)} />}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { ASPECTS, type Aspect, type Condition } from '@/core/quiz/plan';
+import { ASPECTS, type RevealPlan, type Aspect, type Condition } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { showAspects } from '@/store/quiz/standing';
@@ -126,13 +126,47 @@ function Preview() {
   );
 }
 
+/** What the plan gives away to those who have not sat the quiz yet, or sit it again. */
+function Leaks({ plan, again }: { readonly plan: RevealPlan; readonly again: boolean }) {
+  const leak = leaksOf(plan);
+  return (
+    <>
+      {leak && (
+        <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
+          <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others can
+          still sit until the quiz closes.
+        </p>
+      )}
+      {again && plan.rightAnswers === 'handedIn' && (
+        <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
+          <strong>The next attempt is given away.</strong> Students who can sit the quiz again see the right
+          answers after their first attempt.
+        </p>
+      )}
+    </>
+  );
+}
+
+const ReadyMade = ({ onPlan }: { readonly onPlan: (plan: RevealPlan) => void }) => (
+  <div className="mt-2 flex flex-wrap gap-2">
+    {READY_MADE.map(({ title, plan: readyMade }) => (
+      <button
+        key={title}
+        type="button"
+        className="btn btn-sm btn-outline font-normal"
+        onClick={() => onPlan(readyMade)}
+      >
+        {title}
+      </button>
+    ))}
+  </div>
+);
+
 /** Which part of the result is shown when, as sentences that can be changed. */
 export default function Plan() {
   const plan = useContentField('plan', 'Change the reveal plan');
   const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
   const { quiz } = useQuiz();
-  const leak = leaksOf(plan.value);
-  const again = quiz.content.attempts.most !== 1 && plan.value.rightAnswers === 'handedIn';
   return (
     <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
       <div className="bg-paper px-9 py-7 max-sm:px-4">
@@ -185,31 +219,9 @@ export default function Plan() {
             .
           </li>
         </ul>
-        {leak && (
-          <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
-            <strong>Early students can pass it on.</strong> Whoever has handed in sees {leak}, while others
-            can still sit until the quiz closes.
-          </p>
-        )}
-        {again && (
-          <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
-            <strong>The next attempt is given away.</strong> Students who can sit the quiz again see the right
-            answers after their first attempt.
-          </p>
-        )}
+        <Leaks plan={plan.value} again={quiz.content.attempts.most !== 1} />
         <h2 className="mt-6 text-[15px]">Ready-made plans</h2>
-        <div className="mt-2 flex flex-wrap gap-2">
-          {READY_MADE.map(({ title, plan: readyMade }) => (
-            <button
-              key={title}
-              type="button"
-              className="btn btn-sm btn-outline font-normal"
-              onClick={() => plan.edit(readyMade)}
-            >
-              {title}
-            </button>
-          ))}
-        </div>
+        <ReadyMade onPlan={plan.edit} />
       </div>
       <aside
         aria-label="Margin"

@@ -144,6 +144,35 @@ function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
   );
 }
 
+interface StudentsProps {
+  readonly shown: readonly Student[];
+  readonly namesakes: ReadonlyMap<string, Student>;
+}
+
+const Students = ({ shown, namesakes }: StudentsProps) => (
+  <table className="mt-4 w-full">
+    <thead>
+      <tr className="label-small border-b border-line text-left">
+        <th className="pb-1 pl-9 font-semibold">Number</th>
+        <th className="pb-1 font-semibold">Name</th>
+        <th className="pb-1 font-semibold">E-mail</th>
+        <th className="pb-1 font-semibold">Groups</th>
+        <th className="pb-1">
+          <span className="sr-only">Remove</span>
+        </th>
+      </tr>
+    </thead>
+    <LongRows
+      rows={shown}
+      height={42}
+      keyOf={({ id }) => id}
+      draw={(student, at) => (
+        <RosterRow key={student.id} student={student} namesake={namesakes.get(student.id) ?? null} {...at} />
+      )}
+    />
+  </table>
+);
+
 function List() {
   const ready = useReady();
   const all = useLiveQuery(async () => (ready === 'ready' ? everyStudent() : null), [ready], null);
@@ -189,34 +218,7 @@ function List() {
           {listed.length > 0 && shown.length === 0 && (
             <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
           )}
-          {shown.length > 0 && (
-            <table className="mt-4 w-full">
-              <thead>
-                <tr className="label-small border-b border-line text-left">
-                  <th className="pb-1 pl-9 font-semibold">Number</th>
-                  <th className="pb-1 font-semibold">Name</th>
-                  <th className="pb-1 font-semibold">E-mail</th>
-                  <th className="pb-1 font-semibold">Groups</th>
-                  <th className="pb-1">
-                    <span className="sr-only">Remove</span>
-                  </th>
-                </tr>
-              </thead>
-              <LongRows
-                rows={shown}
-                height={42}
-                keyOf={({ id }) => id}
-                draw={(student, at) => (
-                  <RosterRow
-                    key={student.id}
-                    student={student}
-                    namesake={namesakes.get(student.id) ?? null}
-                    {...at}
-                  />
-                )}
-              />
-            </table>
-          )}
+          {shown.length > 0 && <Students shown={shown} namesakes={namesakes} />}
           <NewStudent label="Add" />
         </div>
         <aside

@@ -64,6 +64,37 @@ function Changes({
   );
 }
 
+interface ColumnsProps {
+  readonly header: readonly string[];
+  /** Empty until the file has been looked through. */
+  readonly columns: readonly RosterUse[];
+  readonly onChoose: (index: number, use: RosterUse) => void;
+}
+
+/** Each column of the file, and what is in it. */
+const Columns = ({ header, columns, onChoose }: ColumnsProps) => (
+  <ul className="grid grid-cols-3 gap-x-6 gap-y-2 max-md:grid-cols-1">
+    {header.map((heading, index) => (
+      <li key={index} className="flex items-baseline gap-2">
+        <span className="w-28 truncate font-semibold">{heading || `Column ${index + 1}`}</span>
+        <select
+          className="lined-field !w-44"
+          aria-label={`Column ${heading || index + 1}`}
+          value={columns[index] ?? 'ignored'}
+          disabled={columns.length === 0}
+          onChange={(event) => onChoose(index, event.target.value as RosterUse)}
+        >
+          {Object.entries(USES).map(([use, words]) => (
+            <option key={use} value={use}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </li>
+    ))}
+  </ul>
+);
+
 function Preview({ table: read, students, onClose }: PreviewProps) {
   const [table, setTable] = useState(read);
   const [chosen, setChosen] = useState<RosterUse[] | null>(null);
@@ -97,26 +128,7 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
           setTable(next);
         }}
       />
-      <ul className="grid grid-cols-3 gap-x-6 gap-y-2 max-md:grid-cols-1">
-        {table.header.map((heading, index) => (
-          <li key={index} className="flex items-baseline gap-2">
-            <span className="w-28 truncate font-semibold">{heading || `Column ${index + 1}`}</span>
-            <select
-              className="lined-field !w-44"
-              aria-label={`Column ${heading || index + 1}`}
-              value={columns[index] ?? 'ignored'}
-              disabled={columns.length === 0}
-              onChange={(event) => choose(index, event.target.value as RosterUse)}
-            >
-              {Object.entries(USES).map(([use, words]) => (
-                <option key={use} value={use}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </li>
-        ))}
-      </ul>
+      <Columns header={table.header} columns={columns} onChoose={choose} />
       <div className="mt-4" aria-live="polite">
         {preview ? (
           <p>

@@ -24,32 +24,65 @@ interface Props {
   readonly measure: (element: Element | null) => void;
 }
 
+interface Field {
+  readonly text: string;
+  readonly edit: (text: string) => void;
+}
+
+const field = ([text, edit]: [string, (text: string) => void]): Field => ({ text, edit });
+
+/** What of a student can be edited, each saved on its own. */
+function useFields(student: Student) {
+  const { id } = student;
+  const name = field(
+    useTextDraft({
+      name: `name:${id}`,
+      stored: student.name,
+      save: async (text) => text.trim() !== '' && saveStudent(id, { name: text }),
+    }),
+  );
+  const number = field(
+    useTextDraft({
+      name: `number:${id}`,
+      stored: student.number,
+      save: (text) => saveStudent(id, { number: text.trim() }),
+      normal: (text) => text.trim(),
+    }),
+  );
+  const email = field(
+    useTextDraft({
+      name: `email:${id}`,
+      stored: student.email,
+      save: (text) => saveStudent(id, { email: text.trim() }),
+      normal: (text) => text.trim(),
+    }),
+  );
+  const groups = field(
+    useTextDraft({
+      name: `groups:${id}`,
+      stored: student.groups.join(', '),
+      save: (text) => saveStudent(id, { groups: groupsOf(text) }),
+      normal: (text) => groupsOf(text).join(', '),
+    }),
+  );
+  return { name, number, email, groups };
+}
+
+/** What is said beside a name that two have. */
+function Namesake({ student, other }: { readonly student: Student; readonly other: Student }) {
+  const apart = (student.number || student.email) && (other.number || other.email);
+  return (
+    <p className="text-[13px] text-saffron-text">
+      {apart
+        ? `Same name as ${other.number || other.email}: told apart by that`
+        : 'Two have this name: give both a number or an e-mail address, so that files can tell them apart'}
+    </p>
+  );
+}
+
 /** One student, edited in place. An empty name is not taken: the last one stays. */
 export function RosterRow({ student, namesake, index, measure }: Props) {
-  const { id } = student;
-  const [name, editName] = useTextDraft({
-    name: `name:${id}`,
-    stored: student.name,
-    save: async (text) => text.trim() !== '' && saveStudent(id, { name: text }),
-  });
-  const [number, editNumber] = useTextDraft({
-    name: `number:${id}`,
-    stored: student.number,
-    save: (text) => saveStudent(id, { number: text.trim() }),
-    normal: (text) => text.trim(),
-  });
-  const [email, editEmail] = useTextDraft({
-    name: `email:${id}`,
-    stored: student.email,
-    save: (text) => saveStudent(id, { email: text.trim() }),
-    normal: (text) => text.trim(),
-  });
-  const [groups, editGroups] = useTextDraft({
-    name: `groups:${id}`,
-    stored: student.groups.join(', '),
-    save: (text) => saveStudent(id, { groups: groupsOf(text) }),
-    normal: (text) => groupsOf(text).join(', '),
-  });
+  const { name, number, email, groups } = useFields(student);
   const remove = async () => {
     const step = await setRemoved(student.id, 'off');
     notify(`${student.name} is removed from the class list; the work is kept`, {
@@ -57,37 +90,30 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
       run: () => run(() => undoStep(CLASS_LIST, step)),
     });
   };
-  const apart = student.number || student.email;
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
       <td className="w-40 py-1 pr-3 pl-9">
         <input
           className="plain-field figures"
-          title={number}
+          title={number.text}
           aria-label={`Number of ${student.name}`}
           placeholder="none"
           maxLength={60}
-          value={number}
-          onChange={(event) => editNumber(event.target.value)}
+          value={number.text}
+          onChange={(event) => number.edit(event.target.value)}
         />
       </td>
       <td className="py-1 pr-3">
         <input
           className="plain-field font-semibold"
           aria-label={`Name of ${student.name}`}
-          aria-invalid={name.trim() === ''}
+          aria-invalid={name.text.trim() === ''}
           placeholder={student.name}
           maxLength={200}
-          value={name}
-          onChange={(event) => editName(event.target.value)}
+          value={name.text}
+          onChange={(event) => name.edit(event.target.value)}
         />
-        {namesake && (
-          <p className="text-[13px] text-saffron-text">
-            {apart && (namesake.number || namesake.email)
-              ? `Same name as ${namesake.number || namesake.email}: told apart by that`
-              : 'Two have this name: give both a number or an e-mail address, so that files can tell them apart'}
-          </p>
-        )}
+        {namesake && <Namesake student={student} other={namesake} />}
       </td>
       <td className="py-1 pr-3">
         <input
@@ -95,10 +121,10 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
           type="email"
           aria-label={`E-mail address of ${student.name}`}
           placeholder="none"
-          title={email}
+          title={email.text}
           maxLength={254}
-          value={email}
-          onChange={(event) => editEmail(event.target.value)}
+          value={email.text}
+          onChange={(event) => email.edit(event.target.value)}
         />
       </td>
       <td className="py-1 pr-3">
@@ -106,8 +132,8 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
           className="plain-field"
           aria-label={`Groups of ${student.name}`}
           placeholder="no group"
-          value={groups}
-          onChange={(event) => editGroups(event.target.value)}
+          value={groups.text}
+          onChange={(event) => groups.edit(event.target.value)}
         />
       </td>
       <td className="w-16 py-1 pr-6 text-right">

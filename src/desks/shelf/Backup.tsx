@@ -81,6 +81,39 @@ function useFolder(state: BackupState | null): 'asking' | 'failed' | null {
   return watched ? trouble : null;
 }
 
+interface FolderProps {
+  readonly folder: FileSystemDirectoryHandle;
+  readonly trouble: ReturnType<typeof useFolder>;
+  readonly onAgain: () => void;
+}
+
+/** The folder that gets backups, and what is wrong with it. */
+const Folder = ({ folder, trouble, onAgain }: FolderProps) => (
+  <p className="mt-1">
+    Backups go to the folder <strong>{folder.name || 'chosen'}</strong> automatically.{' '}
+    {trouble === 'asking' && (
+      <button type="button" className="link-text cursor-pointer" onClick={onAgain}>
+        Give the browser permission again
+      </button>
+    )}
+    {trouble === 'failed' && <span className="text-saffron-text">The folder cannot be written to. </span>}{' '}
+    <button type="button" className="link-text cursor-pointer" onClick={() => run(forgetFolder)}>
+      Stop automatic backups
+    </button>
+  </p>
+);
+
+const Lost = ({ texts }: { readonly texts: readonly string[] }) => (
+  <div role="alert" className="mt-2 border-l-2 border-saffron bg-wash px-3 py-2 text-ink">
+    <p>The backup was saved and read back. This much of it cannot be restored:</p>
+    <ul className="list-disc pl-5">
+      {texts.map((text) => (
+        <li key={text}>{text}</li>
+      ))}
+    </ul>
+  </div>
+);
+
 /** The whole Shelf in one press, its age, and a folder that is kept up to date automatically. */
 export function Backup() {
   const state = useLiveQuery(backupState, [], null);
@@ -138,33 +171,9 @@ export function Backup() {
           </>
         )}
       </p>
-      {state.folder && (
-        <p className="mt-1">
-          Backups go to the folder <strong>{state.folder.name || 'chosen'}</strong> automatically.{' '}
-          {trouble === 'asking' && (
-            <button type="button" className="link-text cursor-pointer" onClick={() => run(again)}>
-              Give the browser permission again
-            </button>
-          )}
-          {trouble === 'failed' && (
-            <span className="text-saffron-text">The folder cannot be written to. </span>
-          )}{' '}
-          <button type="button" className="link-text cursor-pointer" onClick={() => run(forgetFolder)}>
-            Stop automatic backups
-          </button>
-        </p>
-      )}
+      {state.folder && <Folder folder={state.folder} trouble={trouble} onAgain={() => run(again)} />}
       {backUp.error && <Failed className="mt-2" text={backUp.error} onAgain={backUp.start} />}
-      {troubles.length > 0 && (
-        <div role="alert" className="mt-2 border-l-2 border-saffron bg-wash px-3 py-2 text-ink">
-          <p>The backup was saved and read back. This much of it cannot be restored:</p>
-          <ul className="list-disc pl-5">
-            {troubles.map((text) => (
-              <li key={text}>{text}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {troubles.length > 0 && <Lost texts={troubles} />}
       {going && (
         <Going
           {...going}

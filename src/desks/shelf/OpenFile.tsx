@@ -39,6 +39,41 @@ function waysOf({ here, class: part }: OpenedQuiz): readonly (readonly [Way, str
   return [['changes', 'Apply the changes to my quiz', 'Student work is kept. It can be undone.'], copy];
 }
 
+/** Texts of a rescue file that have no place in a quiz. */
+const Texts = ({ texts }: { readonly texts: OpenedQuiz['texts'] }) => (
+  <div className="mt-3">
+    <p>These texts could not be saved when the file was made. They are not imported: copy what you need.</p>
+    <ul className="mt-1 max-h-40 list-disc overflow-y-auto pl-5" tabIndex={0} aria-label="Texts in the file">
+      {texts.map(({ name, text }) => (
+        <li key={name} className="break-words whitespace-pre-line">
+          {text}
+        </li>
+      ))}
+    </ul>
+  </div>
+);
+
+/** What the file changes of the same quiz here. */
+const Changes = ({ changes }: { readonly changes: readonly string[] }) => (
+  <div className="mt-4">
+    <p>
+      This quiz is already on your Shelf
+      {changes.length === 0 ? ', and the file is identical.' : '. The file changes:'}
+    </p>
+    {changes.length > 0 && (
+      <ul
+        className="mt-1 max-h-48 list-disc overflow-y-auto pl-5"
+        tabIndex={0}
+        aria-label="What the file changes"
+      >
+        {changes.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    )}
+  </div>
+);
+
 /** What a quiz file holds, and what is to be done with it. */
 function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
   const ways = waysOf(opened);
@@ -60,43 +95,8 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
         )}
       </p>
       {share?.note && <p className="mt-2 border-l-2 border-line pl-3 whitespace-pre-line">{share.note}</p>}
-      {texts.length > 0 && (
-        <div className="mt-3">
-          <p>
-            These texts could not be saved when the file was made. They are not imported: copy what you need.
-          </p>
-          <ul
-            className="mt-1 max-h-40 list-disc overflow-y-auto pl-5"
-            tabIndex={0}
-            aria-label="Texts in the file"
-          >
-            {texts.map(({ name, text }) => (
-              <li key={name} className="break-words whitespace-pre-line">
-                {text}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
-      {here && (
-        <div className="mt-4">
-          <p>
-            This quiz is already on your Shelf
-            {here.changes.length === 0 ? ', and the file is identical.' : '. The file changes:'}
-          </p>
-          {here.changes.length > 0 && (
-            <ul
-              className="mt-1 max-h-48 list-disc overflow-y-auto pl-5"
-              tabIndex={0}
-              aria-label="What the file changes"
-            >
-              {here.changes.map((text) => (
-                <li key={text}>{text}</li>
-              ))}
-            </ul>
-          )}
-        </div>
-      )}
+      {texts.length > 0 && <Texts texts={texts} />}
+      {here && <Changes changes={here.changes} />}
       {ways.length > 1 && (
         <fieldset className="mt-4 space-y-2">
           <legend className="caption mb-1">What would you like to do?</legend>

@@ -82,6 +82,87 @@ function Quiz({
   );
 }
 
+interface QuizzesProps {
+  readonly rows: OpenedBackup['quizzes'];
+  readonly choices: Readonly<Record<string, Choice>>;
+  readonly onChoices: (choices: Readonly<Record<string, Choice>>) => void;
+}
+
+/** The quizzes of the backup, and what happens to each. */
+function Quizzes({ rows, choices, onChoices }: QuizzesProps) {
+  return (
+    <div
+      className="mt-3 max-h-[50vh] overflow-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Quizzes in the backup"
+    >
+      <table className="w-full text-[14.5px]">
+        <thead>
+          <tr className="label-small border-b border-line text-left">
+            <th scope="col" className="pb-1 pr-4">
+              Quiz
+            </th>
+            <th scope="col" className="pb-1 pr-4">
+              In the backup
+            </th>
+            <th scope="col" className="pb-1">
+              What happens
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Quiz
+              key={row.id}
+              row={row}
+              choice={choices[row.id] ?? 'mine'}
+              onChoose={(choice) => onChoices({ ...choices, [row.id]: choice })}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const Lost = ({ texts }: { readonly texts: readonly string[] }) => (
+  <div role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
+    <p>This much of the backup cannot be restored; everything else can:</p>
+    <ul className="list-disc pl-5">
+      {texts.map((text) => (
+        <li key={text} className="break-words">
+          {text}
+        </li>
+      ))}
+    </ul>
+  </div>
+);
+
+interface DifferingProps {
+  readonly names: readonly string[];
+  readonly whose: 'mine' | 'theirs';
+  readonly onWhose: (whose: 'mine' | 'theirs') => void;
+}
+
+/** Students who are written differently here and in the backup. */
+const Differing = ({ names, whose, onWhose }: DifferingProps) => (
+  <p className="mt-2">
+    {count(names.length, 'student has', 'students have')} different details in the backup (
+    {names.slice(0, 3).join(', ')}
+    {names.length > 3 ? ' …' : ''}):{' '}
+    <select
+      className="sentence-part"
+      aria-label="Students whose details differ"
+      value={whose}
+      onChange={(event) => onWhose(event.target.value as 'mine' | 'theirs')}
+    >
+      <option value="mine">keep the details here</option>
+      <option value="theirs">use the details from the backup</option>
+    </select>
+  </p>
+);
+
 /** What a backup holds beside what is here, and what is to be done with each quiz. */
 export function OpenedBackupDialog({
   opened,
@@ -112,66 +193,9 @@ export function OpenedBackupDialog({
           ? `, and ${count(added, 'student')} who will come onto your class list.`
           : '. Everyone in it is on your class list.'}
       </p>
-      {differ.length > 0 && (
-        <p className="mt-2">
-          {count(differ.length, 'student has', 'students have')} different details in the backup (
-          {differ.slice(0, 3).join(', ')}
-          {differ.length > 3 ? ' …' : ''}):{' '}
-          <select
-            className="sentence-part"
-            aria-label="Students whose details differ"
-            value={students}
-            onChange={(event) => setStudents(event.target.value as 'mine' | 'theirs')}
-          >
-            <option value="mine">keep the details here</option>
-            <option value="theirs">use the details from the backup</option>
-          </select>
-        </p>
-      )}
-      <div
-        className="mt-3 max-h-[50vh] overflow-auto"
-        tabIndex={0}
-        role="region"
-        aria-label="Quizzes in the backup"
-      >
-        <table className="w-full text-[14.5px]">
-          <thead>
-            <tr className="label-small border-b border-line text-left">
-              <th scope="col" className="pb-1 pr-4">
-                Quiz
-              </th>
-              <th scope="col" className="pb-1 pr-4">
-                In the backup
-              </th>
-              <th scope="col" className="pb-1">
-                What happens
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {opened.quizzes.map((row) => (
-              <Quiz
-                key={row.id}
-                row={row}
-                choice={choices[row.id] ?? 'mine'}
-                onChoose={(choice) => setChoices({ ...choices, [row.id]: choice })}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
-      {opened.lost.length > 0 && (
-        <div role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          <p>This much of the backup cannot be restored; everything else can:</p>
-          <ul className="list-disc pl-5">
-            {opened.lost.map((text) => (
-              <li key={text} className="break-words">
-                {text}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {differ.length > 0 && <Differing names={differ} whose={students} onWhose={setStudents} />}
+      <Quizzes rows={opened.quizzes} choices={choices} onChoices={setChoices} />
+      {opened.lost.length > 0 && <Lost texts={opened.lost} />}
       {replaced > 0 && (
         <p className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2" role="status">
           {count(replaced, 'quiz', 'quizzes')} here, with all work, {replaced === 1 ? 'is' : 'are'} replaced.

@@ -54,6 +54,55 @@ export function Shelf() {
   );
 }
 
+interface HeadProps {
+  readonly ready: ReturnType<typeof useReady>;
+  readonly quizzes: readonly QuizRecord[];
+  readonly onCreate: () => void;
+}
+
+function Head({ ready, quizzes, onCreate }: HeadProps) {
+  const actions = [
+    { name: 'New quiz', run: () => onCreate() },
+    ...quizzes
+      .filter(({ deletedAt }) => deletedAt === null)
+      .map(({ id, content }) => ({
+        name: `Open “${content.title || 'Untitled quiz'}”`,
+        run: () => goTo(id),
+      })),
+    { name: 'Go to the class list', run: () => location.assign('/class/') },
+    { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(SHELF)) },
+    { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(SHELF)) },
+    { name: 'Light or dark', run: switchTheme },
+  ];
+  return (
+    <header className="flex items-center gap-3 py-4">
+      <img src="/mark.svg" alt="" width={26} height={26} />
+      <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+      <a className="link-text" href="/class/">
+        Class list
+      </a>
+      <Commands actions={actions} />
+      {ready === 'ready' && <UndoButtons scope={SHELF} />}
+      <ThemeSwitch />
+    </header>
+  );
+}
+
+/** Where everything is kept, and how to keep it safe. */
+const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean | null }) => (
+  <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
+    <div className="space-y-1">
+      <p className="max-w-lg">
+        {kept === false
+          ? 'Everything is kept in this browser, which may delete it when space runs short.'
+          : 'Everything is kept in this browser.'}
+      </p>
+      {ready && <Backup />}
+    </div>
+    <div className="space-y-1 text-right">{ready && <DemoData />}</div>
+  </div>
+);
+
 function Quizzes() {
   const ready = useReady();
   const listed = useLiveQuery(async () => (ready === 'ready' ? load() : null), [ready], null);
@@ -69,31 +118,9 @@ function Quizzes() {
         .catch(() => undefined);
   }, [ready]);
   const create = usePress(async () => goTo(await createEmptyQuiz()));
-  const actions = [
-    { name: 'New quiz', run: () => create.start() },
-    ...(listed?.quizzes ?? [])
-      .filter(({ deletedAt }) => deletedAt === null)
-      .map(({ id, content }) => ({
-        name: `Open “${content.title || 'Untitled quiz'}”`,
-        run: () => goTo(id),
-      })),
-    { name: 'Go to the class list', run: () => location.assign('/class/') },
-    { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(SHELF)) },
-    { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(SHELF)) },
-    { name: 'Light or dark', run: switchTheme },
-  ];
   return (
     <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
-      <header className="flex items-center gap-3 py-4">
-        <img src="/mark.svg" alt="" width={26} height={26} />
-        <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
-        <a className="link-text" href="/class/">
-          Class list
-        </a>
-        <Commands actions={actions} />
-        {ready === 'ready' && <UndoButtons scope={SHELF} />}
-        <ThemeSwitch />
-      </header>
+      <Head ready={ready} quizzes={listed?.quizzes ?? []} onCreate={create.start} />
       <main>
         <div className="flex flex-wrap items-end gap-4 pt-6 pb-5">
           <div className="flex-1">
@@ -134,17 +161,7 @@ function Quizzes() {
         {listed && shown.length > 0 && (
           <ShelfList quizzes={shown} states={states} movable={filter === EVERYTHING} />
         )}
-        <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
-          <div className="space-y-1">
-            <p className="max-w-lg">
-              {kept === false
-                ? 'Everything is kept in this browser, which may delete it when space runs short.'
-                : 'Everything is kept in this browser.'}
-            </p>
-            {ready === 'ready' && <Backup />}
-          </div>
-          <div className="space-y-1 text-right">{ready === 'ready' && <DemoData />}</div>
-        </div>
+        <Foot ready={ready === 'ready'} kept={kept} />
       </main>
       <NoticeBar />
     </div>

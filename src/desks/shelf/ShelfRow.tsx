@@ -11,6 +11,7 @@ import { useQuery } from '@/ui/widgets/useQuery';
 import { setDeleted } from '@/store/quiz/shelf';
 import { ShelfMenu } from './ShelfMenu';
 import { quizState } from '@/ui/words/quizState';
+import type { ClassDesk } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
 function stands({ standing, content: { zone } }: QuizRecord): { word: string; detail: string } {
@@ -34,6 +35,40 @@ interface Props {
   readonly movable: boolean;
   readonly onMove: (by: -1 | 1) => void;
 }
+
+interface CountsProps {
+  readonly id: string;
+  /** null until they have been counted. */
+  readonly work: Awaited<ReturnType<ClassDesk['quizCounts']>> | null;
+}
+
+/** How many have handed in, and what waits for the teacher. */
+const Counts = ({ id, work }: CountsProps) => (
+  <>
+    <p className="figures">
+      {work ? (
+        <a className="hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#tray`}>
+          {work.finished} of {work.expected} handed in
+        </a>
+      ) : (
+        <span className="text-soft">…</span>
+      )}
+      {work && work.finished > 0 && <span className="caption block">{work.shown} shown</span>}
+    </p>
+    <p className="figures">
+      {work && work.waiting > 0 ? (
+        <a
+          className="font-semibold text-saffron-text hover:underline"
+          href={`/quiz/?id=${encodeURIComponent(id)}#check`}
+        >
+          {count(work.waiting, 'answer')} waiting
+        </a>
+      ) : (
+        <span className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</span>
+      )}
+    </p>
+  </>
+);
 
 /** One quiz on the Shelf: its name, where it stands, how many have handed in, what waits. */
 export function ShelfRow({ quiz, state, movable, onMove }: Props) {
@@ -81,28 +116,7 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
       <p>
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
       </p>
-      <p className="figures">
-        {work ? (
-          <a className="hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#tray`}>
-            {work.finished} of {work.expected} handed in
-          </a>
-        ) : (
-          <span className="text-soft">…</span>
-        )}
-        {work && work.finished > 0 && <span className="caption block">{work.shown} shown</span>}
-      </p>
-      <p className="figures">
-        {work && work.waiting > 0 ? (
-          <a
-            className="font-semibold text-saffron-text hover:underline"
-            href={`/quiz/?id=${encodeURIComponent(id)}#check`}
-          >
-            {count(work.waiting, 'answer')} waiting
-          </a>
-        ) : (
-          <span className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</span>
-        )}
-      </p>
+      <Counts id={id} work={work} />
       {quiz.deletedAt === null ? (
         <ShelfMenu quiz={quiz} />
       ) : (

@@ -45,7 +45,8 @@ export function Sit() {
   );
 }
 
-function Paper() {
+/** The packet of the student at this address, kept up to date. */
+function usePaper() {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
   const [{ quizId, studentId }] = useState(address);
 
@@ -85,6 +86,41 @@ function Paper() {
     if (title) document.title = title;
   }, [title]);
 
+  const retry = () => {
+    setPacket('loading');
+    run(open);
+  };
+  return { packet, picture, open, begin, retry, setAttempt };
+}
+
+/** Where there is no paper to be shown, why; null where there is one. */
+function noPaperWords(packet: PaperPacket): { title: string; text: string } | null {
+  switch (packet.state) {
+    case 'unknown':
+      return {
+        title: 'There is no paper at this address',
+        text: 'Check the address with your teacher. Nothing of yours is lost.',
+      };
+    case 'closed':
+      return {
+        title: packet.cover.title,
+        text:
+          packet.opensAt === null
+            ? 'This quiz is not open. Ask your teacher when it will be.'
+            : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,
+      };
+    case 'notHandedIn':
+      return {
+        title: packet.cover.title,
+        text: 'The quiz has closed. Work that was not handed in doesn’t count for this quiz. Ask your teacher.',
+      };
+    default:
+      return null;
+  }
+}
+
+function Paper() {
+  const { packet, picture, open, begin, retry, setAttempt } = usePaper();
   if (packet === 'loading')
     return <p className="waiting-text px-6 py-24 text-center text-soft">Loading your paper …</p>;
   if (packet === 'failed') {
@@ -92,36 +128,12 @@ function Paper() {
       <Message
         title="Your paper cannot be opened here"
         text="Nothing of yours is lost. Try again; if it does not help, open the address in an ordinary window, or in another browser."
-        onAgain={() => {
-          setPacket('loading');
-          run(open);
-        }}
+        onAgain={retry}
       />
     );
   }
-  if (packet.state === 'unknown') {
-    return (
-      <Message
-        title="There is no paper at this address"
-        text="Check the address with your teacher. Nothing of yours is lost."
-      />
-    );
-  }
-  if (packet.state === 'closed') {
-    const text =
-      packet.opensAt === null
-        ? 'This quiz is not open. Ask your teacher when it will be.'
-        : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`;
-    return <Message title={packet.cover.title} text={text} />;
-  }
-  if (packet.state === 'notHandedIn') {
-    return (
-      <Message
-        title={packet.cover.title}
-        text="The quiz has closed. Work that was not handed in doesn’t count for this quiz. Ask your teacher."
-      />
-    );
-  }
+  const none = noPaperWords(packet);
+  if (none) return <Message title={none.title} text={none.text} />;
   if (packet.state === 'ready') {
     return (
       <PictureSource value={picture}>
@@ -137,6 +149,7 @@ function Paper() {
       </PictureSource>
     );
   }
+  if (packet.state !== 'finished') return null;
   const { cover, slip, attempts } = packet;
   return (
     <PictureSource value={picture}>

@@ -21,6 +21,69 @@ interface Props {
   readonly onDone: () => Promise<void>;
 }
 
+interface TopProps {
+  readonly cover: Cover;
+  readonly at: number;
+  /** Which questions have an answer, in their order. */
+  readonly done: readonly boolean[];
+}
+
+/** What the quiz is, until when, and how far one has come. */
+function Top({ cover, at, done }: TopProps) {
+  return (
+    <>
+      <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
+        <p className="truncate font-semibold">{cover.title}</p>
+        {(cover.due ?? cover.until) !== null && (
+          <p
+            className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
+          >
+            {cover.due === null ? 'until' : cover.overdue ? 'late since' : 'due'}{' '}
+            {dayAndTime(cover.due ?? cover.until ?? 0)}
+          </p>
+        )}
+      </header>
+      <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
+        {done.map((answered, index) => (
+          <span
+            key={index}
+            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : answered ? 'bg-ink' : 'bg-line'}`}
+          />
+        ))}
+      </div>
+    </>
+  );
+}
+
+interface WaysProps {
+  readonly at: number;
+  readonly last: number;
+  readonly onGo: (to: number) => void;
+}
+
+function Ways({ at, last, onGo }: WaysProps) {
+  return (
+    <nav
+      aria-label="Questions"
+      className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3"
+    >
+      <button
+        type="button"
+        className="btn btn-outline h-11 px-5 text-[15px]"
+        disabled={at === 0}
+        onClick={() => onGo(at - 1)}
+      >
+        Back
+      </button>
+      {at <= last && (
+        <button type="button" className="btn btn-primary h-11 px-6 text-[15px]" onClick={() => onGo(at + 1)}>
+          {at === last ? 'Review and hand in' : 'Next'}
+        </button>
+      )}
+    </nav>
+  );
+}
+
 /** One question after the other, then the last page before handing in. */
 export function WorkPages({ port, cover, working, onDone }: Props) {
   const { questions } = working;
@@ -43,25 +106,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
   const titleId = `question-${at + 1}`;
   return (
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
-      <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
-        <p className="truncate font-semibold">{cover.title}</p>
-        {(cover.due ?? cover.until) !== null && (
-          <p
-            className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
-          >
-            {cover.due === null ? 'until' : cover.overdue ? 'late since' : 'due'}{' '}
-            {dayAndTime(cover.due ?? cover.until ?? 0)}
-          </p>
-        )}
-      </header>
-      <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
-        {questions.map(({ id }, index) => (
-          <span
-            key={id}
-            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : isAnswered(answers[id]) ? 'bg-ink' : 'bg-line'}`}
-          />
-        ))}
-      </div>
+      <Top cover={cover} at={at} done={questions.map(({ id }) => isAnswered(answers[id]))} />
       <main className="flex-1 px-[18px] pt-4 pb-8">
         {question && Face ? (
           <>
@@ -112,24 +157,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
           />
         )}
       </main>
-      <nav
-        aria-label="Questions"
-        className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3"
-      >
-        <button
-          type="button"
-          className="btn btn-outline h-11 px-5 text-[15px]"
-          disabled={at === 0}
-          onClick={() => go(at - 1)}
-        >
-          Back
-        </button>
-        {question && (
-          <button type="button" className="btn btn-primary h-11 px-6 text-[15px]" onClick={() => go(at + 1)}>
-            {at === questions.length - 1 ? 'Review and hand in' : 'Next'}
-          </button>
-        )}
-      </nav>
+      <Ways at={at} last={questions.length - 1} onGo={go} />
     </div>
   );
 }

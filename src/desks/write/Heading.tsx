@@ -16,15 +16,77 @@ const LANGUAGES = [
 /** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
 const select = (field: HTMLInputElement | null): void => field?.select();
 
-/** Title, instructions, and what holds for the whole quiz. */
-export function Heading() {
-  const title = useContentField('title', 'Change the title');
+/** What holds for all questions, as a sentence. */
+function QuizSentence() {
   const topic = useContentField('topic', 'Change the topic');
-  const instructions = useContentField('instructions', 'Change the instructions');
   const points = useContentField('defaultPoints', 'Change the points of a question');
   const must = useContentField('mustAnswer', 'Change whether questions must be answered');
   const language = useContentField('language', 'Change the language');
   const decimalSign = useContentField('decimalSign', 'Change the decimal sign');
+  return (
+    <p className="mt-2 leading-loose">
+      A question is worth{' '}
+      <DecimalField
+        className="sentence-part text-center"
+        label="Points of a question"
+        value={points.value}
+        most={1000}
+        onChange={points.edit}
+      />{' '}
+      {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
+      <select
+        className="sentence-part"
+        aria-label="Must questions be answered"
+        value={String(must.value)}
+        onChange={(event) => must.edit(event.target.value === 'true')}
+      >
+        <option value="false">may be left out</option>
+        <option value="true">must be answered</option>
+      </select>{' '}
+      unless it says otherwise. Answers are in{' '}
+      <span className="whitespace-nowrap">
+        <select
+          className="sentence-part"
+          aria-label="Language of the answers"
+          value={language.value}
+          onChange={(event) => language.edit(event.target.value)}
+        >
+          {LANGUAGES.map(([tag, name]) => (
+            <option key={tag} value={tag}>
+              {name}
+            </option>
+          ))}
+        </select>
+        , with
+      </span>{' '}
+      a decimal{' '}
+      <select
+        className="sentence-part"
+        aria-label="Decimal sign of the answers"
+        value={decimalSign.value}
+        onChange={(event) => decimalSign.edit(event.target.value as 'point' | 'comma')}
+      >
+        <option value="point">point</option>
+        <option value="comma">comma</option>
+      </select>
+      . Topic:{' '}
+      <input
+        className="sentence-part"
+        aria-label="Topic"
+        placeholder="none yet"
+        size={Math.max(8, topic.value.length)}
+        maxLength={200}
+        value={topic.value}
+        onChange={(event) => topic.edit(event.target.value)}
+      />
+    </p>
+  );
+}
+
+/** Title, instructions, and what holds for the whole quiz. */
+export function Heading() {
+  const title = useContentField('title', 'Change the title');
+  const instructions = useContentField('instructions', 'Change the instructions');
   const { quiz, questions } = useQuiz();
   const [isNew] = useState(() => quiz.content.title === NEW_TITLE && questions.length === 0);
   return (
@@ -51,62 +113,7 @@ export function Heading() {
           />
         </div>
       </Suspense>
-      <p className="mt-2 leading-loose">
-        A question is worth{' '}
-        <DecimalField
-          className="sentence-part text-center"
-          label="Points of a question"
-          value={points.value}
-          most={1000}
-          onChange={points.edit}
-        />{' '}
-        {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
-        <select
-          className="sentence-part"
-          aria-label="Must questions be answered"
-          value={String(must.value)}
-          onChange={(event) => must.edit(event.target.value === 'true')}
-        >
-          <option value="false">may be left out</option>
-          <option value="true">must be answered</option>
-        </select>{' '}
-        unless it says otherwise. Answers are in{' '}
-        <span className="whitespace-nowrap">
-          <select
-            className="sentence-part"
-            aria-label="Language of the answers"
-            value={language.value}
-            onChange={(event) => language.edit(event.target.value)}
-          >
-            {LANGUAGES.map(([tag, name]) => (
-              <option key={tag} value={tag}>
-                {name}
-              </option>
-            ))}
-          </select>
-          , with
-        </span>{' '}
-        a decimal{' '}
-        <select
-          className="sentence-part"
-          aria-label="Decimal sign of the answers"
-          value={decimalSign.value}
-          onChange={(event) => decimalSign.edit(event.target.value as 'point' | 'comma')}
-        >
-          <option value="point">point</option>
-          <option value="comma">comma</option>
-        </select>
-        . Topic:{' '}
-        <input
-          className="sentence-part"
-          aria-label="Topic"
-          placeholder="none yet"
-          size={Math.max(8, topic.value.length)}
-          maxLength={200}
-          value={topic.value}
-          onChange={(event) => topic.edit(event.target.value)}
-        />
-      </p>
+      <QuizSentence />
     </div>
   );
 }

@@ -75,6 +75,29 @@ function spokenMoves(order: readonly string[]): Announcements {
   };
 }
 
+/** Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. */
+function useOrderKeys(
+  order: readonly string[],
+  hand: string | null,
+  onHand: (id: string) => void,
+  onMove: (id: string, to: number) => void,
+): void {
+  useEffect(() => {
+    if (hand === null) return;
+    const keys = (event: KeyboardEvent) => {
+      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+      event.preventDefault();
+      const at = order.indexOf(hand);
+      const to = at + (event.key === 'ArrowUp' ? -1 : 1);
+      const target = order[to];
+      if (event.shiftKey) onMove(hand, to);
+      else if (target) onHand(target);
+    };
+    addEventListener('keydown', keys);
+    return () => removeEventListener('keydown', keys);
+  });
+}
+
 /** The whole paper as one page, with the margin in which computed marks stand. */
 export default function Write() {
   const { quiz, questions } = useQuiz();
@@ -112,20 +135,7 @@ export default function Write() {
     notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => run(restore) });
   };
 
-  useEffect(() => {
-    if (hand === null) return;
-    const keys = (event: KeyboardEvent) => {
-      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
-      event.preventDefault();
-      const at = order.indexOf(hand);
-      const to = at + (event.key === 'ArrowUp' ? -1 : 1);
-      const target = order[to];
-      if (event.shiftKey) run(() => reorder(hand, to));
-      else if (target) setHand(target);
-    };
-    addEventListener('keydown', keys);
-    return () => removeEventListener('keydown', keys);
-  });
+  useOrderKeys(order, hand, setHand, (id, to) => run(() => reorder(id, to)));
 
   return (
     <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,784px)_minmax(300px,1fr)] items-start gap-x-6 px-0 max-lg:grid-cols-1">

@@ -35,9 +35,13 @@ function unitOf(kind: UnitRule['kind'], before: UnitRule): UnitRule {
   return { kind, units, missing: kind === 'optional' ? ONE : ZERO, unknown };
 }
 
-/** Form, unit and what happens to anything else, as parts of a sentence. */
-export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, context: { decimalSign } }) => {
-  const { form, unit, key } = question;
+interface FormProps {
+  readonly form: FormRule;
+  readonly onChange: (form: FormRule) => void;
+}
+
+/** Part of a sentence: in which form the number is asked for, and what another form leaves. */
+function FormPart({ form, onChange }: FormProps) {
   return (
     <>
       {'The number '}
@@ -45,7 +49,7 @@ export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, cont
         className="sentence-part"
         aria-label="Form of the number"
         value={form.kind}
-        onChange={(event) => onChange({ ...question, form: formOf(event.target.value as FormRule['kind']) })}
+        onChange={(event) => onChange(formOf(event.target.value as FormRule['kind']))}
       >
         {Object.entries(FORMS).map(([kind, words]) => (
           <option key={kind} value={kind}>
@@ -60,7 +64,7 @@ export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, cont
             label={form.kind === 'decimals' ? 'Decimals' : 'Significant figures'}
             value={form.count}
             least={form.kind === 'decimals' ? 0 : 1}
-            onChange={(count) => onChange({ ...question, form: { ...form, count } })}
+            onChange={(count) => onChange({ ...form, count })}
           />
         </>
       )}
@@ -71,11 +75,21 @@ export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, cont
             value={form.otherwise}
             label="Share in another form"
             className="sentence-part"
-            onChange={(otherwise) => onChange({ ...question, form: { ...form, otherwise } })}
+            onChange={(otherwise) => onChange({ ...form, otherwise })}
           />
           {' of the credit'}
         </>
       )}
+    </>
+  );
+}
+
+/** Form, unit and what happens to anything else, as parts of a sentence. */
+export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, context: { decimalSign } }) => {
+  const { form, unit, key } = question;
+  return (
+    <>
+      <FormPart form={form} onChange={(next) => onChange({ ...question, form: next })} />
       {'. A unit '}
       <select
         className="sentence-part"

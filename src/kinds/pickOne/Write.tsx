@@ -35,6 +35,47 @@ function filledWith(options: readonly Option[], from: number, lines: readonly st
   return [...filled.slice(0, last + 1), ...left.map((text) => blank(text)), ...filled.slice(last + 1)];
 }
 
+interface PictureProps {
+  readonly option: Option;
+  /** A picture that was pasted; null to choose one. */
+  readonly file: File | null;
+  readonly onChange: (option: Option) => void;
+  readonly onClose: () => void;
+}
+
+function OptionPicture({ option, file, onChange, onClose }: PictureProps) {
+  const put = (picture: Option['picture']) => {
+    onClose();
+    onChange({ ...option, picture });
+  };
+  return (
+    <PictureDialog
+      picture={option.picture}
+      file={file}
+      onClose={onClose}
+      onRemove={option.picture ? () => put(null) : undefined}
+      onSave={put}
+    />
+  );
+}
+
+const MoveButtons = ({
+  about,
+  onMove,
+}: {
+  readonly about: string;
+  readonly onMove: (by: -1 | 1) => void;
+}) => (
+  <>
+    <button type="button" className="icon-button" aria-label={`Move ${about} up`} onClick={() => onMove(-1)}>
+      <ArrowUp size={14} aria-hidden />
+    </button>
+    <button type="button" className="icon-button" aria-label={`Move ${about} down`} onClick={() => onMove(1)}>
+      <ArrowDown size={14} aria-hidden />
+    </button>
+  </>
+);
+
 interface RowProps {
   readonly option: Option;
   readonly place: string;
@@ -56,26 +97,7 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
       onChange={onChange}
       onRemove={onRemove}
       onToggle={() => onChange({ ...option, credit: right ? ZERO : ONE })}
-      buttons={
-        <>
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Move ${about} up`}
-            onClick={() => onMove(-1)}
-          >
-            <ArrowUp size={14} aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Move ${about} down`}
-            onClick={() => onMove(1)}
-          >
-            <ArrowDown size={14} aria-hidden />
-          </button>
-        </>
-      }
+      buttons={<MoveButtons about={about} onMove={onMove} />}
     >
       <div className="flex flex-wrap items-start gap-1">
         {option.picture && (
@@ -116,22 +138,11 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
           </button>
         )}
         {picturing && (
-          <PictureDialog
-            picture={option.picture}
+          <OptionPicture
+            option={option}
             file={picturing === 'choose' ? null : picturing}
+            onChange={onChange}
             onClose={() => setPicturing(null)}
-            onRemove={
-              option.picture
-                ? () => {
-                    setPicturing(null);
-                    onChange({ ...option, picture: null });
-                  }
-                : undefined
-            }
-            onSave={(picture) => {
-              setPicturing(null);
-              onChange({ ...option, picture });
-            }}
           />
         )}
       </div>

@@ -17,6 +17,62 @@ interface Props {
 
 type Taken = Pick<PictureData, 'hash' | 'width' | 'height'>;
 
+interface DescriptionProps {
+  readonly alt: string;
+  readonly onAlt: (alt: string) => void;
+  /** True for a picture that says nothing of its own. */
+  readonly plain: boolean;
+  readonly onPlain: (plain: boolean) => void;
+}
+
+const Description = ({ alt, onAlt, plain, onPlain }: DescriptionProps) => (
+  <>
+    <label className="mt-4 block">
+      <span className="label-small">Description, read aloud to students who cannot see the picture</span>
+      <input
+        className="lined-field"
+        maxLength={1000}
+        disabled={plain}
+        value={alt}
+        onChange={(event) => onAlt(event.target.value)}
+      />
+    </label>
+    <label className="mt-2 flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-[var(--petrol)]"
+        checked={plain}
+        onChange={(event) => onPlain(event.target.checked)}
+      />
+      Decorative picture: no description needed
+    </label>
+  </>
+);
+
+interface WidthProps {
+  readonly share: PictureData['share'];
+  readonly onShare: (share: PictureData['share']) => void;
+}
+
+const Width = ({ share, onShare }: WidthProps) => (
+  <p className="mt-3">
+    Show it at{' '}
+    <select
+      className="sentence-part"
+      aria-label="Width of the picture"
+      value={share}
+      onChange={(event) => onShare(Number(event.target.value) as PictureData['share'])}
+    >
+      {PICTURE_SHARES.map((one) => (
+        <option key={one} value={one}>
+          {one} %
+        </option>
+      ))}
+    </select>{' '}
+    of the page width.
+  </p>
+);
+
 /** A picture is chosen, described for those who cannot see it, and given its width. */
 export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
   const [taken, setTaken] = useState<Taken | null>(picture);
@@ -63,41 +119,8 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
             {error}
           </p>
         )}
-        <label className="mt-4 block">
-          <span className="label-small">Description, read aloud to students who cannot see the picture</span>
-          <input
-            className="lined-field"
-            maxLength={1000}
-            disabled={plain}
-            value={alt}
-            onChange={(event) => setAlt(event.target.value)}
-          />
-        </label>
-        <label className="mt-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-[var(--petrol)]"
-            checked={plain}
-            onChange={(event) => setPlain(event.target.checked)}
-          />
-          Decorative picture: no description needed
-        </label>
-        <p className="mt-3">
-          Show it at{' '}
-          <select
-            className="sentence-part"
-            aria-label="Width of the picture"
-            value={share}
-            onChange={(event) => setShare(Number(event.target.value) as PictureData['share'])}
-          >
-            {PICTURE_SHARES.map((one) => (
-              <option key={one} value={one}>
-                {one} %
-              </option>
-            ))}
-          </select>{' '}
-          of the page width.
-        </p>
+        <Description alt={alt} onAlt={setAlt} plain={plain} onPlain={setPlain} />
+        <Width share={share} onShare={setShare} />
         <div className="mt-6 flex flex-wrap justify-end gap-3">
           {onRemove && (
             <button type="button" className="btn btn-outline mr-auto" onClick={onRemove}>

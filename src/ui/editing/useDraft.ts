@@ -29,6 +29,69 @@ export interface Draft<T> {
   readonly takeTheirs: () => void;
 }
 
+interface Clash<T, Token> {
+  readonly theirs: T | null;
+  readonly token: Token | null;
+}
+
+/** What is still to be saved, and how far that has come. */
+interface Work<T, Token> {
+  pending: { value: T } | null;
+  saving: boolean;
+  base: Token | null;
+  /** Another tab was faster: nothing is saved until the teacher has chosen. */
+  stuck: boolean;
+}
+
+/** Saves what waits, the newest value last, until nothing does or a save fails: why it failed, or null. */
+async function saveAll<T, Token>(
+  work: Work<T, Token>,
+  source: () => Source<T, Token>,
+  onClash: (clash: Clash<T, Token>) => void,
+): Promise<StoreFailure | null> {
+  work.saving = true;
+  let failure: StoreFailure | null = null;
+  while (work.pending && !work.stuck) {
+    const { value } = work.pending;
+    work.pending = null;
+    reportSaving(source().name, 'saving');
+    try {
+      const result = await source().save(value, work.base ?? source().token);
+      if (result.ok) work.base = result.token;
+      else {
+        work.stuck = true;
+        work.pending ??= { value };
+        onClash({ theirs: result.theirs?.value ?? null, token: result.theirs?.token ?? null });
+      }
+    } catch (error) {
+      failure = failureOf(error);
+      work.pending ??= { value };
+      break;
+    }
+  }
+  work.saving = false;
+  return failure;
+}
+
+/** What another tab deleted is stored anew, as it is written here. */
+async function reviveInto<T, Token>(
+  work: Work<T, Token>,
+  { name, restore }: Source<T, Token>,
+  value: T,
+  retry: () => void,
+): Promise<void> {
+  if (!restore) return;
+  try {
+    work.base = await restore(value);
+    work.pending = null;
+    keepUnsaved(name, null);
+    reportSaving(name, 'saved');
+  } catch (error) {
+    work.pending = { value };
+    reportSaving(name, failureOf(error), retry);
+  }
+}
+
 /**
  * A stored value being edited. Every edit is shown at once and saved at once; edits made while a save runs
  * are saved after it. Where another tab was faster, both versions are kept until the teacher chooses.
@@ -37,11 +100,11 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
   // What could not be stored is still there when the field comes back: it is shown, and waits to be tried again.
   const [unsaved] = useState(() => unsavedWork().get(source.name) as T | undefined);
   const [local, setLocal] = useState<{ value: T } | null>(unsaved === undefined ? null : { value: unsaved });
-  const [conflict, setConflict] = useState<{ theirs: T | null; token: Token | null } | null>(null);
+  const [conflict, setConflict] = useState<Clash<T, Token> | null>(null);
   const [saves, setSaves] = useState(0);
   const latest = useRef(source);
   latest.current = source;
-  const work = useRef<{ pending: { value: T } | null; saving: boolean; base: Token | null; stuck: boolean }>({
+  const work = useRef<Work<T, Token>>({
     pending: unsaved === undefined ? null : { value: unsaved },
     saving: false,
     base: null,
@@ -49,32 +112,11 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
   });
 
   const drain = useCallback(async (retry: () => void) => {
-    const state = work.current;
-    if (state.saving || state.stuck) return;
-    state.saving = true;
-    let failure: StoreFailure | null = null;
-    while (state.pending && !state.stuck) {
-      const { value } = state.pending;
-      state.pending = null;
-      reportSaving(latest.current.name, 'saving');
-      try {
-        const result = await latest.current.save(value, state.base ?? latest.current.token);
-        if (result.ok) state.base = result.token;
-        else {
-          state.stuck = true;
-          state.pending ??= { value };
-          setConflict({ theirs: result.theirs?.value ?? null, token: result.theirs?.token ?? null });
-        }
-      } catch (error) {
-        failure = failureOf(error);
-        state.pending ??= { value };
-        break;
-      }
-    }
-    state.saving = false;
+    if (work.current.saving || work.current.stuck) return;
+    const failure = await saveAll(work.current, () => latest.current, setConflict);
     setSaves((n) => n + 1);
     reportSaving(latest.current.name, failure ?? 'saved', retry);
-    if (!failure && !state.stuck) keepUnsaved(latest.current.name, null);
+    if (!failure && !work.current.stuck) keepUnsaved(latest.current.name, null);
   }, []);
   const flush = useCallback(() => {
     const again = () => flush();
@@ -105,24 +147,10 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
     setLocal(null);
   }, [token, reached, saves]);
 
-  /** What another tab deleted is stored anew, as it is written here. */
-  const revived = async (value: T) => {
-    const { name, restore } = latest.current;
-    if (!restore) return;
-    try {
-      work.current.base = await restore(value);
-      work.current.pending = null;
-      keepUnsaved(name, null);
-      reportSaving(name, 'saved');
-      setSaves((n) => n + 1);
-    } catch (error) {
-      work.current.pending = { value };
-      reportSaving(name, failureOf(error), () => revive(value));
-    }
-  };
-
   const revive = (value: T): void => {
-    revived(value).catch(() => undefined);
+    reviveInto(work.current, latest.current, value, () => revive(value))
+      .then(() => setSaves((n) => n + 1))
+      .catch(() => undefined);
   };
 
   const settle = (keep: boolean) => {

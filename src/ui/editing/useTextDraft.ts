@@ -14,6 +14,38 @@ interface Source {
   readonly normal?: (text: string) => string;
 }
 
+/** What stands in the field and in the store, and what is still to be saved. */
+interface Work {
+  own: string;
+  seen: string;
+  pending: string | null;
+  saving: boolean;
+  /** What was saved last and has not come back yet. */
+  awaited: string | null;
+  timer: number;
+}
+
+/** Saves what waits, the newest text last, until nothing does or a save fails; the page says how it went. */
+async function saveAll(work: Work, { name, save }: Source, retry: () => void): Promise<void> {
+  work.saving = true;
+  while (work.pending !== null) {
+    const next = work.pending;
+    work.pending = null;
+    reportSaving(name, 'saving');
+    try {
+      await save(next);
+      work.awaited = next;
+      if (work.pending === null) keepUnsaved(name, null);
+      reportSaving(name, 'saved');
+    } catch (error) {
+      work.pending ??= next;
+      reportSaving(name, failureOf(error), retry);
+      break;
+    }
+  }
+  work.saving = false;
+}
+
 /**
  * Text in a field that is stored on every change, one save after the other, and follows the stored text while
  * nobody writes in it. Where a save fails the text stays in the field, and the page says so and tries again.
@@ -25,13 +57,12 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
   const [text, setText] = useState(unsaved ?? stored);
   const latest = useRef(source);
   latest.current = source;
-  const work = useRef({
+  const work = useRef<Work>({
     own: unsaved ?? stored,
     seen: stored,
-    pending: unsaved ?? (null as string | null),
+    pending: unsaved ?? null,
     saving: false,
-    /** What was saved last and has not come back yet. */
-    awaited: null as string | null,
+    awaited: null,
     timer: 0,
   });
 
@@ -49,24 +80,7 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
     async (retry: () => void) => {
       const state = work.current;
       if (state.saving) return;
-      const { name, save } = latest.current;
-      state.saving = true;
-      while (state.pending !== null) {
-        const next = state.pending;
-        state.pending = null;
-        reportSaving(name, 'saving');
-        try {
-          await save(next);
-          state.awaited = next;
-          if (state.pending === null) keepUnsaved(name, null);
-          reportSaving(name, 'saved');
-        } catch (error) {
-          state.pending ??= next;
-          reportSaving(name, failureOf(error), retry);
-          break;
-        }
-      }
-      state.saving = false;
+      await saveAll(state, latest.current, retry);
       clearTimeout(state.timer);
       state.timer = window.setTimeout(() => {
         state.awaited = null;

@@ -67,23 +67,10 @@ export function checkQuestions(
 
 export const checkQuiz = (quiz: WrittenQuiz): string[] => checkQuestions(quiz.questions, quiz.content.order);
 
-/** Work, revisions and what hangs on them; `students` are those whom attempts may name. */
-export function checkClass(quizId: string, part: ClassPart, students: readonly Student[]): string[] {
+/** What is wrong with the attempts of a class, as they stand beside each other. */
+function checkAttempts(part: ClassPart, students: readonly Student[]): string[] {
   const known = new Set(students.map(({ id }) => id));
-  const attempts = new Set(part.attempts.map(({ id }) => id));
   const revs = new Set(part.revisions.map(({ rev }) => rev));
-  const questionRevs = new Set(part.questionRevisions.map(({ questionId, rev }) => `${questionId}/${rev}`));
-  const lost = <One extends { attemptId: string }>(list: readonly One[], name: string): string[] =>
-    list
-      .flatMap((one, at) =>
-        attempts.has(one.attemptId) ? [] : [`${name} ${at + 1} belongs to an attempt that is not there`],
-      )
-      .slice(0, 1);
-  const foreign = <One extends { quizId: string }>(list: readonly One[], name: string): string[] =>
-    list
-      .flatMap((one, at) => (one.quizId === quizId ? [] : [`${name} ${at + 1} belongs to another quiz`]))
-      .slice(0, 1);
-  const { live } = part.standing;
   return [
     ...twice(
       part.attempts,
@@ -105,6 +92,50 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly S
         revs.has(revision) ? [] : [`attempt ${at + 1} was shown revision ${revision}, which is not there`],
       )
       .slice(0, 1),
+  ];
+}
+
+/** What is wrong with the revisions, and with those of the questions that they name. */
+function checkRevisions(part: ClassPart): string[] {
+  const questionRevs = new Set(part.questionRevisions.map(({ questionId, rev }) => `${questionId}/${rev}`));
+  return [
+    ...twice(
+      part.revisions,
+      ({ rev }) => String(rev),
+      ({ rev }, at) => `revision ${at} is number ${rev} a second time`,
+    ),
+    ...twice(
+      part.questionRevisions,
+      (one) => `${one.questionId}/${one.rev}`,
+      (_, at) => `question revision ${at} stands there already`,
+    ),
+    ...part.revisions
+      .flatMap((revision, at) =>
+        Object.entries(revision.questionRevs)
+          .filter(([id, rev]) => !questionRevs.has(`${id}/${rev}`))
+          .map(([id]) => `revision ${at + 1} names a question “${id}” that is not there`),
+      )
+      .slice(0, 1),
+  ];
+}
+
+/** Work, revisions and what hangs on them; `students` are those whom attempts may name. */
+export function checkClass(quizId: string, part: ClassPart, students: readonly Student[]): string[] {
+  const attempts = new Set(part.attempts.map(({ id }) => id));
+  const revs = new Set(part.revisions.map(({ rev }) => rev));
+  const lost = <One extends { attemptId: string }>(list: readonly One[], name: string): string[] =>
+    list
+      .flatMap((one, at) =>
+        attempts.has(one.attemptId) ? [] : [`${name} ${at + 1} belongs to an attempt that is not there`],
+      )
+      .slice(0, 1);
+  const foreign = <One extends { quizId: string }>(list: readonly One[], name: string): string[] =>
+    list
+      .flatMap((one, at) => (one.quizId === quizId ? [] : [`${name} ${at + 1} belongs to another quiz`]))
+      .slice(0, 1);
+  const { live } = part.standing;
+  return [
+    ...checkAttempts(part, students),
     ...foreign(part.attempts, 'attempt'),
     ...foreign(part.overrides, 'own score'),
     ...foreign(part.rulings, 'ruling'),
@@ -127,23 +158,7 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly S
     ...lost(part.overrides, 'own score'),
     ...lost(part.rulings, 'ruling'),
     ...lost(part.comments, 'comment'),
-    ...twice(
-      part.revisions,
-      ({ rev }) => String(rev),
-      ({ rev }, at) => `revision ${at} is number ${rev} a second time`,
-    ),
-    ...twice(
-      part.questionRevisions,
-      (one) => `${one.questionId}/${one.rev}`,
-      (_, at) => `question revision ${at} stands there already`,
-    ),
-    ...part.revisions
-      .flatMap((revision, at) =>
-        Object.entries(revision.questionRevs)
-          .filter(([id, rev]) => !questionRevs.has(`${id}/${rev}`))
-          .map(([id]) => `revision ${at + 1} names a question “${id}” that is not there`),
-      )
-      .slice(0, 1),
+    ...checkRevisions(part),
     ...(live !== null && !revs.has(live) ? [`the revision that counts, ${live}, is not there`] : []),
     ...(live === null && part.firstHandInAt !== null
       ? ['somebody has handed in, but no revision counts']
