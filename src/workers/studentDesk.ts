@@ -64,7 +64,7 @@ async function paperFor(quiz: QuizRecord, attempt: Attempt | undefined): Promise
   return live === null || quiz.firstHandInAt === null ? draftPaper(quiz.id) : paperAt(quiz.id, live);
 }
 
-interface Asked {
+interface PacketRequest {
   readonly quiz: QuizRecord;
   readonly paper: Paper;
   readonly cover: Cover;
@@ -73,7 +73,7 @@ interface Asked {
   readonly wanted: number | undefined;
 }
 
-async function finishedPacket({ quiz, paper, cover, made, wanted }: Asked): Promise<PaperPacket> {
+async function finishedPacket({ quiz, paper, cover, made, wanted }: PacketRequest): Promise<PaperPacket> {
   const { opening } = quiz.standing;
   const at = now();
   const [overrides, rulings, comments] = await Promise.all([

@@ -20,7 +20,7 @@ export interface Who {
  * Who a row is about: a student, with what does not quite fit; somebody who is not on the list, with the students it may
  * be, likeliest first; or why that cannot be said.
  */
-export type Found =
+export type FoundStudent =
   | { readonly student: Student; readonly odd: string | null }
   | { readonly student: null; readonly likely: readonly Student[] }
   | { readonly problem: string };
@@ -48,7 +48,12 @@ const errorsIn = (name: string): number => (name.length < 5 ? 0 : name.length < 
 const MOST_LIKELY = 5;
 
 /** What is told of a row whose number or address is one student's and whose name is another. */
-function byItsCode(student: Student, code: string, { name }: Who, namesakes: readonly Student[]): Found {
+function byItsCode(
+  student: Student,
+  code: string,
+  { name }: Who,
+  namesakes: readonly Student[],
+): FoundStudent {
   if (name === '' || loose(name) === loose(student.name)) return { student, odd: null };
   const says = `${code} belongs to ${student.name}, but the row says ${name}`;
   return namesakes.length > 0 ? { problem: says } : { student, odd: `${says}: taken as ${student.name}` };
@@ -106,7 +111,7 @@ export class StudentIndex {
   }
 
   /** Who a row is about. */
-  find(who: Who): Found {
+  find(who: Who): FoundStudent {
     const wrong = malformed(who);
     if (wrong !== null) return { problem: wrong };
     const { name, number, email } = who;

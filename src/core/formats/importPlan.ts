@@ -49,13 +49,13 @@ export interface ImportPlan {
 }
 
 /** What is there, by what it is looked up by. */
-interface Found {
+interface FoundWork {
   readonly attempts: ReadonlyMap<string, readonly Attempt[]>;
   readonly overrides: ReadonlyMap<string, Override>;
   readonly rulings: ReadonlyMap<string, Ruling>;
 }
 
-function found({ attempts, overrides, rulings }: ExistingWork): Found {
+function found({ attempts, overrides, rulings }: ExistingWork): FoundWork {
   const byStudent = new Map<string, Attempt[]>();
   for (const attempt of attempts) {
     const own = byStudent.get(attempt.studentId);
@@ -124,7 +124,7 @@ const asWritten = (a: Fraction, b: Fraction): boolean => pointsText(a) === point
 function alongside(
   attemptId: string,
   paper: ReadPaper,
-  there: Found,
+  there: FoundWork,
   { quizId, at, paper: key }: ImportTarget,
 ): RecordChange[] {
   const changes: RecordChange[] = [];
@@ -164,7 +164,7 @@ const moved = (before: Attempt | null, after: Attempt): boolean =>
 
 /** Plans an import one paper after the other; nothing is written. */
 class Planner {
-  readonly #there: Found;
+  readonly #there: FoundWork;
   readonly #changes: RecordChange[] = [];
   readonly #fresh = new Map<string, string>();
   readonly #counts = { added: 0, changed: 0, unchanged: 0, newStudents: 0 };

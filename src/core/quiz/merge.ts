@@ -14,9 +14,9 @@ const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
 const keyOf = (entry: unknown): string | null =>
   typeof entry === 'string' ? entry : isRecord(entry) && typeof entry['id'] === 'string' ? entry['id'] : null;
 
-type Keyed = ReadonlyMap<string, unknown>;
+type EntriesById = ReadonlyMap<string, unknown>;
 
-function keyed(list: readonly unknown[]): Keyed | null {
+function keyed(list: readonly unknown[]): EntriesById | null {
   const entries = list.map((entry) => [keyOf(entry), entry] as const);
   if (entries.some(([key]) => key === null)) return null;
   const map = new Map(entries as [string, unknown][]);
@@ -31,7 +31,7 @@ function mergeLists(
 ): Merged<unknown> {
   const [a, b, current] = [keyed(from), keyed(to), keyed(now)];
   if (!a || !b || !current) return CLASH;
-  const order = (list: Keyed, other: Keyed) => [...list.keys()].filter((key) => other.has(key));
+  const order = (list: EntriesById, other: EntriesById) => [...list.keys()].filter((key) => other.has(key));
   // What was only moved can be moved back only where nothing has moved since.
   if (!same(order(a, b), order(b, a))) return CLASH;
   const result: [string, unknown][] = [];

@@ -23,7 +23,7 @@ export function questionsForStudent(paper: Paper, seed: number): StudentQuestion
 }
 
 /** A marked attempt as it goes back to its student: the scores are those of the class, never made again. */
-interface Finished {
+interface FinishedAttempt {
   readonly sheet: ScoredSheet;
   /** When it was handed in, or ended with the window: ms since 1970. */
   readonly finishedAt: number;
@@ -38,7 +38,7 @@ const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
   late && late.share.n > 0 ? { share: late.share, of: late.of, before: sum } : null;
 
 /** What one student gets back: only the aspects that are shown are in it. */
-export function slipOf(paper: Paper, finished: Finished, shown: WhatIsShown): Slip {
+export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsShown): Slip {
   const { attempt, scores, total: sum } = finished.sheet;
   const context = contextOf(paper);
   const words = shown.comments.shown ? finished.comments : undefined;

@@ -16,7 +16,7 @@ interface Planned {
 }
 
 /** Whose result it is, and when the attempt was handed in or ended with the window; null while there is none. */
-interface Finished {
+interface FinishedWork {
   readonly studentId: string;
   readonly finishedAt: number | null;
 }
@@ -33,7 +33,11 @@ function pressedAt({ standing }: Planned, aspect: Aspect, studentId: string, now
  * Decides what one student sees of one attempt. Nothing is shown to a student without a finished attempt.
  * No other code decides this.
  */
-export function whatIsShown(quiz: Planned, { studentId, finishedAt }: Finished, now: number): WhatIsShown {
+export function whatIsShown(
+  quiz: Planned,
+  { studentId, finishedAt }: FinishedWork,
+  now: number,
+): WhatIsShown {
   const showing = (aspect: Aspect): Showing => {
     const condition = quiz.plan[aspect];
     if (condition === 'never') return { shown: false, waitsFor: 'never', until: null };

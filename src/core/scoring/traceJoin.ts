@@ -5,7 +5,7 @@ import type { Recorded } from './joinAttempts';
 import type { Total } from './total';
 import { change, note, type TraceLine } from '../marks/trace';
 
-interface Tried {
+interface AttemptTried {
   readonly attempt: { readonly number: number };
   readonly notCounted: NotCounted | null;
   readonly total: Total;
@@ -13,7 +13,7 @@ interface Tried {
 
 /** How the recorded score came about from several attempts: what each gave, which count, and how they are joined. */
 export function traceJoin(
-  tried: readonly Tried[],
+  tried: readonly AttemptTried[],
   recorded: Recorded | null,
   counts: AttemptRule['counts'],
   rounding: ScoreRules['rounding'],

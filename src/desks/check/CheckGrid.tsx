@@ -1,5 +1,5 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useLayoutEffect, useRef } from 'react';
+import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { points, pointsWord } from '@/ui/words/figures';
@@ -177,6 +177,46 @@ const Gap = ({ height }: { readonly height: number }) =>
     </tr>
   ) : null;
 
+interface At {
+  readonly box: RefObject<HTMLDivElement | null>;
+  readonly rows: readonly CheckRow[];
+  readonly place: Place;
+  readonly virtual: Virtualizer<HTMLDivElement, Element>;
+  /** Grows with each move by key, which takes the focus along. */
+  readonly went: number;
+}
+
+/** The focus goes with the place, also to a row that is not drawn yet, and never to an element of another row. */
+function useFocusAt(at: At): void {
+  const { box, place, went } = at;
+  const here = `${place.attemptId}:${place.column}`;
+  useLayoutEffect(() => {
+    const focused = document.activeElement;
+    if (!(focused instanceof HTMLElement) || !box.current?.contains(focused)) return;
+    if (focused.dataset['cell'] && focused.dataset['cell'] !== here)
+      box.current.focus({ preventScroll: true });
+    else if (focused === box.current)
+      box.current.querySelector<HTMLElement>(`[data-cell="${here}"]`)?.focus({ preventScroll: true });
+  });
+  const latest = useRef(at);
+  latest.current = at;
+  useEffect(() => {
+    if (went === 0) return;
+    const { rows: all, place: to, virtual: list } = latest.current;
+    const index = all.findIndex((row) => row.attemptId === to.attemptId);
+    list.scrollToIndex(index, { align: 'auto' });
+    // Once the row has been drawn; a dialog that is still there would keep the focus to itself.
+    let tries = 0;
+    const focus = () => {
+      const cell = box.current?.querySelector<HTMLElement>(`[data-cell="${to.attemptId}:${to.column}"]`);
+      if (cell) cell.focus({ preventScroll: false });
+      else if (tries++ < 60) frame = requestAnimationFrame(focus);
+    };
+    let frame = requestAnimationFrame(focus);
+    return () => cancelAnimationFrame(frame);
+  }, [went, box]);
+}
+
 /** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
 export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
   const box = useRef<HTMLDivElement>(null);
@@ -192,32 +232,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
   // A row that leaves the view hands its elements to one that enters: scrolling makes no garbage.
   const slots = useRef(1);
   slots.current = Math.max(slots.current, drawn.length);
-  const here = `${place.attemptId}:${place.column}`;
-  useLayoutEffect(() => {
-    const focused = document.activeElement;
-    if (!(focused instanceof HTMLElement) || !box.current?.contains(focused)) return;
-    if (focused.dataset['cell'] && focused.dataset['cell'] !== here)
-      box.current.focus({ preventScroll: true });
-    else if (focused === box.current)
-      box.current.querySelector<HTMLElement>(`[data-cell="${here}"]`)?.focus({ preventScroll: true });
-  });
-  const latest = useRef({ rows, place, virtual });
-  latest.current = { rows, place, virtual };
-  useEffect(() => {
-    if (went === 0) return;
-    const { rows: all, place: to, virtual: list } = latest.current;
-    const index = all.findIndex((row) => row.attemptId === to.attemptId);
-    list.scrollToIndex(index, { align: 'auto' });
-    // Once the row has been drawn; a dialog that is still there would keep the focus to itself.
-    let tries = 0;
-    const focus = () => {
-      const cell = box.current?.querySelector<HTMLElement>(`[data-cell="${to.attemptId}:${to.column}"]`);
-      if (cell) cell.focus({ preventScroll: false });
-      else if (tries++ < 60) frame = requestAnimationFrame(focus);
-    };
-    let frame = requestAnimationFrame(focus);
-    return () => cancelAnimationFrame(frame);
-  }, [went]);
+  useFocusAt({ box, rows, place, virtual, went });
   return (
     <>
       <div

@@ -154,9 +154,8 @@ type State =
   | { readonly is: 'wrong'; readonly name: string; readonly problems: readonly string[] }
   | { readonly is: 'opened'; readonly opened: Opened };
 
-/** Opens a quiz file, a rescue file or a backup, and asks what is to be done with it. */
-export function OpenFile() {
-  const field = useRef<HTMLInputElement>(null);
+/** The file being read, and what it turned out to be; closing forgets it. */
+function useOpening() {
   const [state, setState] = useState<State>({ is: 'idle' });
   const asked = useRef(0);
   const read = async (file: File) => {
@@ -184,6 +183,13 @@ export function OpenFile() {
     asked.current++;
     setState({ is: 'idle' });
   };
+  return { state, read, close };
+}
+
+/** Opens a quiz file, a rescue file or a backup, and asks what is to be done with it. */
+export function OpenFile() {
+  const field = useRef<HTMLInputElement>(null);
+  const { state, read, close } = useOpening();
   const taken = (quizId: string) => {
     close();
     location.assign(`/quiz/?id=${encodeURIComponent(quizId)}#write`);

@@ -46,6 +46,41 @@ function openWords({ quiz }: QuizView, at: number): string {
   return `Opens on ${dayAndTimeIn(opening.from, zone)}`;
 }
 
+interface StationsProps {
+  readonly station: string;
+  /** What is left to do, by station. */
+  readonly left: ReturnType<typeof useLeft>;
+}
+
+const Stations = ({ station, left }: StationsProps) => (
+  <nav aria-label="Stations" className="max-lg:order-last max-lg:col-span-2 max-lg:overflow-x-auto">
+    <ol className="flex">
+      {STATIONS.map(({ name, title }) => {
+        const here = name === station;
+        return (
+          <li key={name} className="station w-28 text-center">
+            <a
+              href={`#${name}`}
+              aria-current={here ? 'page' : undefined}
+              className="group block rounded pb-0.5"
+            >
+              <span className="figures block h-4 text-[12px] leading-4 font-semibold text-saffron-text">
+                {left[name] ?? ''}
+              </span>
+              <span className="station-dot" data-here={here || undefined} />
+              <span
+                className={`block text-[13.5px] leading-5 ${here ? 'font-bold' : 'text-soft group-hover:text-ink'}`}
+              >
+                {title}
+              </span>
+            </a>
+          </li>
+        );
+      })}
+    </ol>
+  </nav>
+);
+
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
 export function StationBar({ station }: { readonly station: string }) {
   const view = useQuiz();
@@ -75,32 +110,7 @@ export function StationBar({ station }: { readonly station: string }) {
           </p>
         </div>
       </div>
-      <nav aria-label="Stations" className="max-lg:order-last max-lg:col-span-2 max-lg:overflow-x-auto">
-        <ol className="flex">
-          {STATIONS.map(({ name, title }) => {
-            const here = name === station;
-            return (
-              <li key={name} className="station w-28 text-center">
-                <a
-                  href={`#${name}`}
-                  aria-current={here ? 'page' : undefined}
-                  className="group block rounded pb-0.5"
-                >
-                  <span className="figures block h-4 text-[12px] leading-4 font-semibold text-saffron-text">
-                    {left[name] ?? ''}
-                  </span>
-                  <span className="station-dot" data-here={here || undefined} />
-                  <span
-                    className={`block text-[13.5px] leading-5 ${here ? 'font-bold' : 'text-soft group-hover:text-ink'}`}
-                  >
-                    {title}
-                  </span>
-                </a>
-              </li>
-            );
-          })}
-        </ol>
-      </nav>
+      <Stations station={station} left={left} />
       <div className="flex items-center justify-end gap-3">
         <Commands onOpening={() => setAsking(true)} />
         <UndoButtons scope={quiz.id} />

@@ -59,6 +59,39 @@ const Included = ({
   </select>
 );
 
+interface RangeProps extends Omit<PartProps, 'band'> {
+  readonly band: Extract<Band, { kind: 'range' }>;
+}
+
+const Range = ({ band, name, sign, onChange }: RangeProps) => (
+  <>
+    {'from '}
+    <TypedNumber
+      label={`Lower end of ${name}`}
+      sign={sign}
+      value={band.from}
+      onChange={({ text }) => onChange({ ...band, from: text })}
+    />{' '}
+    <Included
+      label={`Lower end of ${name} included`}
+      value={band.fromIn}
+      onChange={(fromIn) => onChange({ ...band, fromIn })}
+    />
+    {' to '}
+    <TypedNumber
+      label={`Upper end of ${name}`}
+      sign={sign}
+      value={band.to}
+      onChange={({ text }) => onChange({ ...band, to: text })}
+    />{' '}
+    <Included
+      label={`Upper end of ${name} included`}
+      value={band.toIn}
+      onChange={(toIn) => onChange({ ...band, toIn })}
+    />
+  </>
+);
+
 /** The figures of a band. */
 function Figures({ band, name, sign, onChange }: PartProps) {
   switch (band.kind) {
@@ -99,35 +132,55 @@ function Figures({ band, name, sign, onChange }: PartProps) {
         />
       );
     case 'range':
-      return (
-        <>
-          {'from '}
-          <TypedNumber
-            label={`Lower end of ${name}`}
-            sign={sign}
-            value={band.from}
-            onChange={({ text }) => onChange({ ...band, from: text })}
-          />{' '}
-          <Included
-            label={`Lower end of ${name} included`}
-            value={band.fromIn}
-            onChange={(fromIn) => onChange({ ...band, fromIn })}
-          />
-          {' to '}
-          <TypedNumber
-            label={`Upper end of ${name}`}
-            sign={sign}
-            value={band.to}
-            onChange={({ text }) => onChange({ ...band, to: text })}
-          />{' '}
-          <Included
-            label={`Upper end of ${name} included`}
-            value={band.toIn}
-            onChange={(toIn) => onChange({ ...band, toIn })}
-          />
-        </>
-      );
+      return <Range band={band} name={name} sign={sign} onChange={onChange} />;
   }
+}
+
+interface RowProps extends PartProps {
+  /** The right number, from which a new range begins. */
+  readonly keyText: string;
+  /** Absent for the only one. */
+  readonly onRemove?: () => void;
+}
+
+function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
+  return (
+    <li className="flex items-baseline gap-2 border-b border-dotted border-line py-1.5">
+      <span className="w-7 pl-1.5">
+        <CreditPie credit={band.credit} label="" />
+      </span>
+      <span className="min-w-0 flex-1 leading-loose">
+        <select
+          className="sentence-part"
+          aria-label={`Kind of ${name}`}
+          value={band.kind}
+          onChange={(event) => onChange(bandOf(event.target.value as Band['kind'], keyText, band))}
+        >
+          {Object.entries(KINDS).map(([kind, words]) => (
+            <option key={kind} value={kind}>
+              {words}
+            </option>
+          ))}
+        </select>{' '}
+        <Figures band={band} name={name} sign={sign} onChange={onChange} />
+      </span>
+      <PercentField
+        value={band.credit}
+        label={`Credit for ${name}`}
+        className="plain-field !w-10 font-semibold"
+        onChange={(credit) => onChange({ ...band, credit })}
+      />
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Delete ${name}`}
+        disabled={!onRemove}
+        onClick={onRemove}
+      >
+        <X size={15} aria-hidden />
+      </button>
+    </li>
+  );
 }
 
 interface Props {
@@ -147,43 +200,15 @@ export function Bands({ question, sign, onChange }: Props) {
         {bands.map((band, at) => {
           const name = `tolerance ${at + 1}`;
           return (
-            <li key={at} className="flex items-baseline gap-2 border-b border-dotted border-line py-1.5">
-              <span className="w-7 pl-1.5">
-                <CreditPie credit={band.credit} label="" />
-              </span>
-              <span className="min-w-0 flex-1 leading-loose">
-                <select
-                  className="sentence-part"
-                  aria-label={`Kind of ${name}`}
-                  value={band.kind}
-                  onChange={(event) =>
-                    set(at, bandOf(event.target.value as Band['kind'], question.key || '0', band))
-                  }
-                >
-                  {Object.entries(KINDS).map(([kind, words]) => (
-                    <option key={kind} value={kind}>
-                      {words}
-                    </option>
-                  ))}
-                </select>{' '}
-                <Figures band={band} name={name} sign={sign} onChange={(next) => set(at, next)} />
-              </span>
-              <PercentField
-                value={band.credit}
-                label={`Credit for ${name}`}
-                className="plain-field !w-10 font-semibold"
-                onChange={(credit) => set(at, { ...band, credit })}
-              />
-              <button
-                type="button"
-                className="icon-button"
-                aria-label={`Delete ${name}`}
-                disabled={bands.length === 1}
-                onClick={() => put(bands.filter((_, index) => index !== at))}
-              >
-                <X size={15} aria-hidden />
-              </button>
-            </li>
+            <BandRow
+              key={at}
+              band={band}
+              name={name}
+              sign={sign}
+              keyText={question.key || '0'}
+              onChange={(next) => set(at, next)}
+              onRemove={bands.length === 1 ? undefined : () => put(bands.filter((_, index) => index !== at))}
+            />
           );
         })}
       </ul>

@@ -21,6 +21,54 @@ const nearness = ({ bands }: ExpectedValue): 'question' | 'exact' | 'own' => {
   return bands.length === 1 && bands[0]?.kind === 'exact' ? 'exact' : 'own';
 };
 
+interface RowProps {
+  readonly value: ExpectedValue;
+  readonly sign: DecimalSign;
+  readonly onChange: (value: ExpectedValue) => void;
+  readonly onRemove: () => void;
+}
+
+function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
+  const near = nearness(value);
+  const name = typedNumber(value.value, sign) || 'new value';
+  return (
+    <KeyRow
+      entry={value}
+      name={name}
+      placeholder="What would help here?"
+      onChange={onChange}
+      onRemove={onRemove}
+    >
+      <div className="flex flex-wrap items-center gap-1">
+        <span className="chip">
+          <TypedNumber
+            label={`Value ${name}`}
+            sign={sign}
+            value={value.value}
+            className="bg-transparent"
+            onChange={({ text }) => onChange({ ...value, value: text })}
+          />
+        </span>
+        <select
+          className="sentence-part !text-[13.5px] !font-normal !text-soft"
+          aria-label={`How near to ${name}`}
+          value={near}
+          onChange={(event) =>
+            onChange({
+              ...value,
+              bands: event.target.value === 'question' ? null : [{ kind: 'exact', credit: ONE }],
+            })
+          }
+        >
+          <option value="question">as near as the right number</option>
+          <option value="exact">only exactly this</option>
+          {near === 'own' && <option value="own">with a tolerance of its own</option>}
+        </select>
+      </div>
+    </KeyRow>
+  );
+}
+
 /** Values that are expected beside the key: what they earn, and what then helps. */
 export function Expected({ question, sign, onChange }: Props) {
   const { expected } = question;
@@ -36,47 +84,15 @@ export function Expected({ question, sign, onChange }: Props) {
     <div className="mt-3">
       <p className="label-small">Expected wrong answers</p>
       <ul>
-        {expected.map((value) => {
-          const near = nearness(value);
-          const name = typedNumber(value.value, sign) || 'new value';
-          return (
-            <KeyRow
-              key={value.id}
-              entry={value}
-              name={name}
-              placeholder="What would help here?"
-              onChange={set}
-              onRemove={() => put(expected.filter(({ id }) => id !== value.id))}
-            >
-              <div className="flex flex-wrap items-center gap-1">
-                <span className="chip">
-                  <TypedNumber
-                    label={`Value ${name}`}
-                    sign={sign}
-                    value={value.value}
-                    className="bg-transparent"
-                    onChange={({ text }) => set({ ...value, value: text })}
-                  />
-                </span>
-                <select
-                  className="sentence-part !text-[13.5px] !font-normal !text-soft"
-                  aria-label={`How near to ${name}`}
-                  value={near}
-                  onChange={(event) =>
-                    set({
-                      ...value,
-                      bands: event.target.value === 'question' ? null : [{ kind: 'exact', credit: ONE }],
-                    })
-                  }
-                >
-                  <option value="question">as near as the right number</option>
-                  <option value="exact">only exactly this</option>
-                  {near === 'own' && <option value="own">with a tolerance of its own</option>}
-                </select>
-              </div>
-            </KeyRow>
-          );
-        })}
+        {expected.map((value) => (
+          <ValueRow
+            key={value.id}
+            value={value}
+            sign={sign}
+            onChange={set}
+            onRemove={() => put(expected.filter(({ id }) => id !== value.id))}
+          />
+        ))}
       </ul>
       <div className="mt-2 pl-8">
         <NewEntry

@@ -7,8 +7,8 @@ import { NewEntry } from '../shared/NewEntry';
 import { TypedNumber } from './TypedNumber';
 import { unitName } from './unitName';
 
-type Asked = Exclude<UnitRule, { kind: 'none' }>;
-type Unit = Asked['units'][number];
+type UnitList = Exclude<UnitRule, { kind: 'none' }>;
+type Unit = UnitList['units'][number];
 
 /** The names of a unit, parted by commas; at least one. */
 function Names({ unit, onChange }: { readonly unit: Unit; readonly onChange: (names: string[]) => void }) {
@@ -35,10 +35,43 @@ function Names({ unit, onChange }: { readonly unit: Unit; readonly onChange: (na
   );
 }
 
+/** What an answer without a unit, or with another one, keeps of its credit. */
+const Shares = ({
+  rule,
+  onChange,
+}: {
+  readonly rule: UnitList;
+  readonly onChange: (rule: UnitList) => void;
+}) => (
+  <p>
+    {rule.kind === 'required' && (
+      <>
+        {'Without a unit '}
+        <PercentField
+          value={rule.missing}
+          label="Share without a unit"
+          className="sentence-part"
+          onChange={(missing) => onChange({ ...rule, missing })}
+        />
+        {' of the credit is left, with '}
+      </>
+    )}
+    {rule.kind === 'optional' && 'With '}
+    {'a unit that is not listed '}
+    <PercentField
+      value={rule.unknown}
+      label="Share with a unit that is not listed"
+      className="sentence-part"
+      onChange={(unknown) => onChange({ ...rule, unknown })}
+    />
+    {rule.kind === 'optional' ? ' of the credit is left.' : '.'}
+  </p>
+);
+
 interface Props {
-  readonly rule: Asked;
+  readonly rule: UnitList;
   readonly sign: DecimalSign;
-  readonly onChange: (rule: Asked) => void;
+  readonly onChange: (rule: UnitList) => void;
 }
 
 /** The units that are accepted, and what a missing or another one leaves of the credit. */
@@ -86,29 +119,7 @@ export function Units({ rule, sign, onChange }: Props) {
         placeholder={units.length === 0 ? 'the unit, such as km' : 'another unit, such as m'}
         onAdd={(name) => put([...units, { names: [name], factor: '1' }])}
       />
-      <p>
-        {rule.kind === 'required' && (
-          <>
-            {'Without a unit '}
-            <PercentField
-              value={rule.missing}
-              label="Share without a unit"
-              className="sentence-part"
-              onChange={(missing) => onChange({ ...rule, missing })}
-            />
-            {' of the credit is left, with '}
-          </>
-        )}
-        {rule.kind === 'optional' && 'With '}
-        {'a unit that is not listed '}
-        <PercentField
-          value={rule.unknown}
-          label="Share with a unit that is not listed"
-          className="sentence-part"
-          onChange={(unknown) => onChange({ ...rule, unknown })}
-        />
-        {rule.kind === 'optional' ? ' of the credit is left.' : '.'}
-      </p>
+      <Shares rule={rule} onChange={onChange} />
     </div>
   );
 }

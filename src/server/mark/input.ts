@@ -25,7 +25,7 @@ const Options = z.strictObject({
   traces: z.boolean().default(false),
 });
 
-export interface Asked {
+export interface MarkRequest {
   readonly work: MarkedWork;
   readonly traces: 'with' | 'without';
   /** What could not be taken as it stands: rows of an answer file, answers that cannot be read and wait. */
@@ -76,7 +76,7 @@ async function attemptsOf(
 }
 
 /** `{ quiz, attempts, options }` as JSON; without attempts, the work in the quiz file itself. */
-export async function jsonInput(request: Request, at: number): Promise<Asked> {
+export async function jsonInput(request: Request, at: number): Promise<MarkRequest> {
   const attempts = new Attempts();
   const top = await readJson(request, {
     name: 'attempts',
@@ -120,7 +120,7 @@ const filePart = async (form: FormData, name: string): Promise<Uint8Array | null
 };
 
 /** A form with the files `quiz` (a quiz file) and `answers` (an answer file, CSV or XLSX), and `traces=yes`. */
-export async function formInput(request: Request, at: number): Promise<Asked> {
+export async function formInput(request: Request, at: number): Promise<MarkRequest> {
   const bytes = await wholeBody(request, LARGEST_FORM);
   let form: FormData;
   try {
@@ -149,7 +149,7 @@ export async function answerInput(
   file: QuizFile,
   bytes: Uint8Array,
   at: number,
-): Promise<Omit<Asked, 'traces'>> {
+): Promise<Omit<MarkRequest, 'traces'>> {
   const table = await readFile(bytes, file.quiz.content.language);
   if (!table.ok) return refuse(422, 'The answer file cannot be read.', [`answers: ${table.error}`]);
   const paper = paperOf(file);

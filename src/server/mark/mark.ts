@@ -1,5 +1,5 @@
 import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
-import { formInput, jsonInput, type Asked } from './input';
+import { formInput, jsonInput, type MarkRequest } from './input';
 import { problemResponse, refuse, Refused } from './problem';
 import { pauses, turns, type Turns } from './turns';
 
@@ -10,7 +10,7 @@ const RETRY_AFTER = 5;
 
 const turnsHere = turns(AT_ONCE, WAITING);
 
-async function input(request: Request, at: number): Promise<Asked> {
+async function input(request: Request, at: number): Promise<MarkRequest> {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
   if (type === 'application/json') return jsonInput(request, at);
   if (type === 'multipart/form-data') return formInput(request, at);
@@ -29,7 +29,7 @@ function wanted(request: Request): 'json' | 'csv' {
 }
 
 /** The answer in pieces, one for each student, so that others come in between. */
-async function* pieces({ work, traces, problems }: Asked): AsyncGenerator<string> {
+async function* pieces({ work, traces, problems }: MarkRequest): AsyncGenerator<string> {
   const { marked, named } = work;
   const pause = pauses();
   yield `{"quiz":${JSON.stringify(quizJson(marked.paper))},"problems":${JSON.stringify(problems)},"students":[`;

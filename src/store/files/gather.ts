@@ -37,40 +37,44 @@ async function stepsOf(scope: string): Promise<Step[]> {
   return records.sort((a, b) => (a.id ?? 0) - (b.id ?? 0)).map(stepOf);
 }
 
+/** Everything of a quiz that lies in tables of its own. */
+const recordsOf = (quizId: string) =>
+  Promise.all([
+    db.questions.where('quizId').equals(quizId).toArray(),
+    db.quizRevs
+      .where('[quizId+rev]')
+      .between(...allNumbers(quizId))
+      .toArray(),
+    db.questionRevs
+      .where('[quizId+questionId+rev]')
+      .between(...allRevisions(quizId))
+      .toArray(),
+    db.attempts
+      .where('[quizId+seq]')
+      .between(...allNumbers(quizId))
+      .toArray(),
+    db.overrides
+      .where('[quizId+attemptId+questionId]')
+      .between(...allPlaces(quizId))
+      .toArray(),
+    db.rulings
+      .where('[quizId+attemptId]')
+      .between(...allTexts(quizId))
+      .toArray(),
+    db.comments
+      .where('[quizId+attemptId+questionId]')
+      .between(...allPlaces(quizId))
+      .toArray(),
+    db.mappings.get(quizId),
+  ] as const);
+
 /** A quiz with all its work, revisions and undo steps; the class list is not in it. null: there is none. */
 export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
   db.transaction('r', db.tables, async () => {
     const quiz = await db.quizzes.get(quizId);
     if (!quiz) return null;
     const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, mapping] =
-      await Promise.all([
-        db.questions.where('quizId').equals(quizId).toArray(),
-        db.quizRevs
-          .where('[quizId+rev]')
-          .between(...allNumbers(quizId))
-          .toArray(),
-        db.questionRevs
-          .where('[quizId+questionId+rev]')
-          .between(...allRevisions(quizId))
-          .toArray(),
-        db.attempts
-          .where('[quizId+seq]')
-          .between(...allNumbers(quizId))
-          .toArray(),
-        db.overrides
-          .where('[quizId+attemptId+questionId]')
-          .between(...allPlaces(quizId))
-          .toArray(),
-        db.rulings
-          .where('[quizId+attemptId]')
-          .between(...allTexts(quizId))
-          .toArray(),
-        db.comments
-          .where('[quizId+attemptId+questionId]')
-          .between(...allPlaces(quizId))
-          .toArray(),
-        db.mappings.get(quizId),
-      ]);
+      await recordsOf(quizId);
     const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
     const { id, content, createdAt, changedAt, standing, firstHandInAt, changeSeq } = quiz;
     const { position, archivedAt, deletedAt } = quiz;

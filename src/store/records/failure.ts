@@ -24,7 +24,7 @@ export class StoreError extends Error {
   }
 }
 
-interface Named {
+interface NamedError {
   name?: unknown;
   inner?: unknown;
   message?: unknown;
@@ -50,7 +50,7 @@ export function failureOf(error: unknown): StoreFailure {
   let current: unknown = error;
   let blocked = false;
   for (let depth = 0; depth < 5 && typeof current === 'object' && current !== null; depth++) {
-    const { name, inner, message } = current as Named;
+    const { name, inner, message } = current as NamedError;
     const known = named(name);
     if (known) return known;
     if (name === 'QuotaExceededError' || String(message).includes('QuotaExceeded')) return 'full';

@@ -15,7 +15,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Taken = Pick<PictureData, 'hash' | 'width' | 'height'>;
+type ChosenPicture = Pick<PictureData, 'hash' | 'width' | 'height'>;
 
 interface DescriptionProps {
   readonly alt: string;
@@ -75,7 +75,7 @@ const Width = ({ share, onShare }: WidthProps) => (
 
 /** A picture is chosen, described for those who cannot see it, and given its width. */
 export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
-  const [taken, setTaken] = useState<Taken | null>(picture);
+  const [taken, setTaken] = useState<ChosenPicture | null>(picture);
   const [alt, setAlt] = useState(picture?.alt ?? '');
   const [plain, setPlain] = useState(picture !== null && picture.alt === '');
   const [share, setShare] = useState<PictureData['share']>(picture?.share ?? 50);

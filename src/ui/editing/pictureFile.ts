@@ -8,7 +8,7 @@ const LARGEST = 30_000_000;
 const SHARP = 300_000;
 const TYPES = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'image/bmp', 'image/avif']);
 
-type Taken =
+type PictureResult =
   | { readonly ok: true; readonly picture: Pick<Picture, 'hash' | 'width' | 'height'> }
   | { readonly ok: false; readonly error: string };
 
@@ -30,7 +30,7 @@ async function drawn(bitmap: ImageBitmap): Promise<{ blob: Blob; width: number; 
  * Takes a picture file in: drawn anew at no more than 1600 pixels, which leaves out everything hidden in the file
  * (place, camera), and stored once by the SHA-256 of its bytes.
  */
-export async function takePicture(file: Blob): Promise<Taken> {
+export async function takePicture(file: Blob): Promise<PictureResult> {
   if (!TYPES.has(file.type))
     return { ok: false, error: 'This file type is not supported. Use PNG, JPEG, WebP or GIF.' };
   if (file.size > LARGEST) return { ok: false, error: 'The picture is larger than 30 MB.' };

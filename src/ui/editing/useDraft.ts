@@ -119,8 +119,7 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
     if (!failure && !work.current.stuck) keepUnsaved(latest.current.name, null);
   }, []);
   const flush = useCallback(() => {
-    const again = () => flush();
-    drain(again).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), again));
+    drain(flush).catch((error: unknown) => reportSaving(latest.current.name, failureOf(error), flush));
   }, [drain]);
 
   useEffect(() => {

@@ -2,14 +2,14 @@ import type { Attempt } from '@/core/quiz/attempt';
 import { attemptsSeq } from '@/store/records/sequence';
 import { db, type QuizRecord } from '@/store/records/db';
 
-interface Kept {
+interface ClassAttempts {
   seq: number;
   /** The quiz's own age: a quiz that was reset has another one. */
   readonly createdAt: number;
   readonly byId: Map<string, Attempt>;
 }
 
-const kept = new Map<string, Kept>();
+const kept = new Map<string, ClassAttempts>();
 
 /**
  * All attempts of a quiz. What was read before is kept, and only what has changed since is read; where attempts
@@ -19,7 +19,7 @@ export async function knownAttempts({ id: quizId, createdAt }: QuizRecord): Prom
   return db.transaction('r', db.attempts, db.meta, async () => {
     const seq = await attemptsSeq(quizId);
     const before = kept.get(quizId);
-    const known: Kept =
+    const known: ClassAttempts =
       before?.createdAt === createdAt ? before : { seq: -1, createdAt, byId: new Map<string, Attempt>() };
     if (known.seq !== seq) {
       const changed = await db.attempts

@@ -25,7 +25,7 @@ export interface ClassPapers {
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
 }
 
-type Marked = Omit<ClassPapers, 'students'>;
+type MarkedPapers = Omit<ClassPapers, 'students'>;
 
 /** Everything that the marks of a class are made from: the same text for as long as they hold. */
 async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
@@ -41,7 +41,7 @@ async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
   ]);
 }
 
-async function markClass(quiz: QuizRecord, at: number): Promise<Marked> {
+async function markClass(quiz: QuizRecord, at: number): Promise<MarkedPapers> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
   const paper = settled ? await paperAt(quiz.id, live) : await draftPaper(quiz.id);
@@ -66,7 +66,7 @@ async function markClass(quiz: QuizRecord, at: number): Promise<Marked> {
 }
 
 /** The classes marked last, by quiz: all who ask while nothing has changed are given the same. */
-const kept = new Map<string, { readonly state: string; readonly marked: Promise<Marked> }>();
+const kept = new Map<string, { readonly state: string; readonly marked: Promise<MarkedPapers> }>();
 
 /** The class under the revision that counts; its columns are grown over the attempts and kept. */
 export async function liveClass(quizId: string): Promise<ClassPapers> {

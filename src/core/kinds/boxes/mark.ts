@@ -28,20 +28,23 @@ export function boxOf(question: BoxesQuestion, answer: BoxesAnswer | null, item:
   return box !== undefined && question.boxes.some(({ id }) => id === box) ? box : null;
 }
 
-interface Sorted {
+interface SortCounts {
   readonly belong: number;
   readonly right: number;
   readonly wrong: number;
 }
 
-function sortedBy(question: BoxesQuestion, answer: BoxesAnswer | null): Sorted {
+function sortedBy(question: BoxesQuestion, answer: BoxesAnswer | null): SortCounts {
   const placed = question.items.map((item) => ({ item, box: boxOf(question, answer, item) }));
   const given = placed.filter(({ box }) => box !== null);
   const right = given.filter(({ item, box }) => item.boxes.includes(box as string)).length;
   return { belong: belonging(question).length, right, wrong: given.length - right };
 }
 
-function boxCredit({ belong: n, right: r, wrong: w }: Sorted, { model, lambda }: BoxesQuestion): Fraction {
+function boxCredit(
+  { belong: n, right: r, wrong: w }: SortCounts,
+  { model, lambda }: BoxesQuestion,
+): Fraction {
   switch (model) {
     case 'allOrNothing':
       return fraction(r === n && w === 0 ? 1 : 0);

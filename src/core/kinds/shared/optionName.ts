@@ -6,10 +6,10 @@ import type { Option } from './option';
 export const optionName = ({ text, picture }: Pick<Option, 'text' | 'picture'>): string =>
   text.trim() || picture?.alt || '';
 
-type Named = Pick<Option, 'text' | 'picture'> & { readonly gone?: boolean };
+type HasName = Pick<Option, 'text' | 'picture'> & { readonly gone?: boolean };
 
 /** The first thing of a list that is named so: letter by letter, else with capitals and punctuation apart. */
-export function namedSo<One extends Named>(
+export function namedSo<One extends HasName>(
   list: readonly One[],
   words: string,
   language: string,
@@ -22,7 +22,7 @@ export function namedSo<One extends Named>(
 }
 
 /** The option that a file names by its words, else by its letter: `B`, `b)`. */
-export function optionNamed<One extends Named>(
+export function optionNamed<One extends HasName>(
   options: readonly One[],
   words: string,
   language: string,

@@ -22,12 +22,12 @@ export const hasKey = (question: SpotQuestion): boolean => question.areas.some((
 const sizeOf = ({ picture }: SpotQuestion): Size => picture ?? { width: 1000, height: 1000 };
 
 /** What a spot would earn in each area: null far from it; `near` where only its rim holds the spot. */
-interface Hits {
+interface SpotHits {
   readonly values: (Fraction | null)[];
   readonly near: boolean[];
 }
 
-function hitsOf(question: SpotQuestion, spot: Point): Hits {
+function hitsOf(question: SpotQuestion, spot: Point): SpotHits {
   const size = sizeOf(question);
   const near: boolean[] = [];
   const values = question.areas.map(({ shape, credit }, index) => {
