@@ -224,3 +224,19 @@ test('the server compresses what it sends, and answers for known hosts only', as
   expect(foreign.status()).toBe(421);
   expect(await foreign.text()).toContain('ALLOWED_HOSTS');
 });
+
+test('figures in fields have the reader’s decimal sign, and stay what they are', async ({ browser }) => {
+  const context = await browser.newContext({ locale: 'de-DE', timezoneId: 'Europe/Berlin' });
+  const page = await context.newPage();
+  await openDemo(page, 'write');
+  const points = page.getByLabel('Points', { exact: true });
+  await points.fill('2,5');
+  await saved(page);
+  await page.reload();
+  await expect(points).toHaveValue('2,5');
+  await points.fill('1.25');
+  await saved(page);
+  await page.reload();
+  await expect(points).toHaveValue('1,25');
+  await context.close();
+});

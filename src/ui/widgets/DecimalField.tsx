@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { equal, readDecimal, toDecimalText, type Fraction } from '@/core/figures/fraction';
+import { equal, readDecimal, type Fraction } from '@/core/figures/fraction';
+import { typedDecimal } from '../words/figures';
 
 interface Props {
   readonly value: Fraction | null;
@@ -13,7 +14,7 @@ interface Props {
   readonly onEmpty?: () => void;
 }
 
-const shown = (value: Fraction | null): string => (value ? toDecimalText(value, 3) : '');
+const shown = (value: Fraction | null): string => (value ? typedDecimal(value) : '');
 
 /** A field for a decimal of at most 3 places. What cannot be read stays in the field, marked, and is not taken. */
 export function DecimalField({

@@ -1,5 +1,6 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import { readPoints, toDecimalText, type Fraction } from '@/core/figures/fraction';
+import { readPoints, type Fraction } from '@/core/figures/fraction';
+import { typedDecimal } from '../words/figures';
 
 interface Props {
   readonly value: Fraction | null;
@@ -12,7 +13,7 @@ interface Props {
 
 /** Points as a form takes them: what cannot be read is said and never taken for something else. All of it is selected at first. */
 export function PointsField({ value, label, most, onChange, className = '' }: Props) {
-  const [text, setText] = useState(value ? toDecimalText(value, 3) : '');
+  const [text, setText] = useState(value ? typedDecimal(value) : '');
   const field = useRef<HTMLInputElement>(null);
   const hint = useId();
   useEffect(() => field.current?.select(), []);

@@ -33,6 +33,15 @@ export function points(value: Fraction): string {
   }
   return text;
 }
+
+const decimalSign = decimals.formatToParts(0.5).find(({ type }) => type === 'decimal')?.value;
+
+/** A decimal of at most 3 places as it stands in a field: with the reader's sign, without signs between thousands. */
+export const typedDecimal = (value: Fraction): string => {
+  const text = toDecimalText(value, 3);
+  return decimalSign === ',' ? text.replace('.', ',') : text;
+};
+
 export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
 export const pointsWord = (value: Fraction): string =>
   `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
