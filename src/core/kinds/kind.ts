@@ -52,9 +52,6 @@ interface Shared {
   standing: unknown;
 }
 
-/** Brings a question's body to the next form of files and of the database. */
-export type Upgrade = (question: Record<string, unknown>) => Record<string, unknown>;
-
 /** What a kind must say of itself. */
 interface Needed<Question extends { kind: string }, Answer, Face> {
   readonly name: Question['kind'];
@@ -121,8 +118,6 @@ interface Defaulted<Question, Answer, Face> {
   faceOf(question: Question, seed: number): Face;
   /** The words of the trace's lines that this kind alone writes. */
   readonly lines: LineWords;
-  /** By the form's number that they bring a question to: 2 brings one of the first form to the second. */
-  readonly upgrades: Readonly<Record<number, Upgrade>>;
   /** What one entry of a list is called where a message names a place in a question: `{ areas: 'area' }`. */
   readonly places: Readonly<Record<string, string>>;
 }
@@ -164,7 +159,6 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     makeUp: () => null,
     faceOf: () => ({ kind: own.name }) as Face,
     lines: {},
-    upgrades: {},
     places: {},
   };
 }

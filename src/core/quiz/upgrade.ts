@@ -1,5 +1,4 @@
-import { isRecord, upgradeFeedback, type Json } from '../content/upgrade';
-import { KINDS } from '../kinds';
+import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../content/upgrade';
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { NO_RULES } from '../content/questionRules';
@@ -16,13 +15,18 @@ export function upgradeContent(content: unknown, zone: string): unknown {
   return { attempts, late, scoring, decimalSign, zone, ...content, plan };
 }
 
-/** A question of the first form: its links had no kind, it had no rules of its own; the rest its kind knows. */
+/**
+ * A question of the first form: its links had no kind, its options no picture, and it had no rules of its own. Every page
+ * that opens the database loads this, so it knows no kinds: it looks at the lists that questions had then.
+ */
 export function upgradeQuestion(question: unknown): unknown {
   if (!isRecord(question)) return question;
   const upgraded: Json = { ...NO_RULES, ...question };
   for (const side of ['right', 'partly', 'wrong']) upgraded[side] = upgradeFeedback(question[side]);
-  const kind = KINDS.find(({ name }) => name === question['kind']);
-  return kind?.upgrades[2]?.(upgraded) ?? upgraded;
+  const { options, variants } = question;
+  if (options) upgraded['options'] = entriesWithFeedback(options, { picture: null });
+  if (variants) upgraded['variants'] = entriesWithFeedback(variants);
+  return upgraded;
 }
 
 /** A standing without a due time and without single students to whom results were shown. */

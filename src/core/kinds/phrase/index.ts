@@ -1,4 +1,3 @@
-import { entriesWithFeedback } from '../../content/upgrade';
 import { TEXT_PLACES } from '../shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import { unify } from '../../answers/text/unify';
@@ -40,7 +39,4 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   makeUp,
   lines,
   places: TEXT_PLACES,
-  upgrades: {
-    2: (question) => ({ ...question, variants: entriesWithFeedback(question['variants']) }),
-  },
 });

@@ -1,4 +1,3 @@
-import { entriesWithFeedback } from '../../content/upgrade';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
@@ -60,7 +59,4 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   }),
   lines,
   places: { options: 'option' },
-  upgrades: {
-    2: (question) => ({ ...question, options: entriesWithFeedback(question['options'], { picture: null }) }),
-  },
 });
