@@ -43,9 +43,9 @@ const times = await page.evaluate(async () => {
     echo.textContent = text;
     await plain;
     bare.push(performance.now() - start);
-    if (shown === list.querySelector('li span.min-w-0')?.textContent?.trim()) continue;
+    if (shown === list.querySelector('li .min-w-0')?.textContent?.trim()) continue;
     start = performance.now();
-    const marked = until(() => (list.querySelector('li span.min-w-0')?.textContent ?? '').trim() === shown);
+    const marked = until(() => (list.querySelector('li .min-w-0')?.textContent ?? '').trim() === shown);
     setValue.call(field, text);
     field.dispatchEvent(new Event('input', { bubbles: true }));
     await marked;
