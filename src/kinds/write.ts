@@ -14,11 +14,13 @@ export function loadFaces(kind: KindName): Promise<Faces<Question>> {
     // The one place where the union of kinds is opened.
     return file.default as Faces<Question>;
   };
-  const known = loading.get(kind) ?? load();
-  loading.set(kind, known);
+  const known = loading.get(kind);
+  if (known) return known;
+  const asked = load();
+  loading.set(kind, asked);
   // What could not be loaded is asked for again.
-  known.catch(() => loading.delete(kind));
-  return known;
+  asked.catch(() => loading.delete(kind));
+  return asked;
 }
 
 /** How a question of this kind is written; waits, in the nearest Suspense, until that is loaded. */

@@ -5,7 +5,7 @@ import type { UnitRule } from '@/core/answers/number/schema';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { NewEntry } from '../shared/NewEntry';
 import { TypedNumber } from './TypedNumber';
-import { unitName } from './unitName';
+import { unitName } from '@/core/answers/number/unit';
 
 type UnitList = Exclude<UnitRule, { kind: 'none' }>;
 type Unit = UnitList['units'][number];

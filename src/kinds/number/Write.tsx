@@ -1,5 +1,5 @@
-import { keptNumber, typedNumber } from '@/core/answers/number/kept';
-import { comparedUnit } from '@/core/answers/number/unit';
+import { typedNumber } from '@/core/answers/number/kept';
+import { comparedUnit, unitName } from '@/core/answers/number/unit';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
 import type { Faces } from '../faces';
@@ -8,7 +8,6 @@ import { TypedTry } from '../shared/TypedTry';
 import { Bands } from './Bands';
 import { Expected } from './Expected';
 import { TypedNumber } from './TypedNumber';
-import { unitName } from './unitName';
 
 /** The question with this number as its key; a unit that was typed with it becomes the key’s own where there is none. */
 function withKey(question: NumberQuestion, key: string, unit: string): NumberQuestion {
@@ -53,7 +52,7 @@ export const Folded: Faces<NumberQuestion>['Folded'] = ({ question, context: { d
   const wrong = expected.filter(({ credit }) => credit.n === 0);
   return (
     <FoldedKey>
-      {key !== '' && keptNumber(shown(key), decimalSign) && (
+      {key !== '' && (
         <FoldedEntry credit={ONE}>
           {shown(key)} {unitName(unit)}
         </FoldedEntry>

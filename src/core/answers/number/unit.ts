@@ -2,7 +2,7 @@ import { exact, multiplyExact, type Exact } from '../../figures/exact';
 import { ONE, type Fraction } from '../../figures/fraction';
 import { keyNumber } from './compare';
 import type { ReadNumber } from './read';
-import type { NumberKey } from './schema';
+import type { NumberKey, UnitRule } from './schema';
 
 /** Units as compared: capitals count, spaces and ^ do not, both µ are alike, raised figures are figures. */
 export const comparedUnit = (unit: string): string => unit.normalize('NFKC').replace(/[\s^]/g, '');
@@ -46,3 +46,7 @@ export function inKeyUnit(number: ReadNumber, key: NumberKey): InKeyUnit[] {
   const factor = keyNumber(known.factor)?.value ?? exact(1n);
   return [{ value: multiplyExact(value, factor), share: ONE, what: 'known' }];
 }
+
+/** The first name of the key's own unit; empty where no unit is asked for. */
+export const unitName = (rule: UnitRule): string =>
+  rule.kind === 'none' ? '' : (rule.units[0]?.names[0] ?? '');

@@ -1,4 +1,5 @@
 import { typedNumber } from '../../answers/number/kept';
+import { unitName } from '../../answers/number/unit';
 import type { ShownAnswer } from '../../content/shownAnswer';
 import type { MarkingContext } from '../../marks/mark';
 import { numberKeyWords } from '../../answers/number/words';
@@ -32,6 +33,7 @@ export const lines: LineWords = {
 
 /** The key as it is written in the quiz, with its unit. */
 export const shownRight = ({ key, unit }: NumberQuestion, { decimalSign }: MarkingContext): ShownAnswer[] => {
-  const name = unit.kind === 'none' ? '' : (unit.units[0]?.names[0] ?? '');
-  return key === '' ? [] : [{ form: 'text', text: `${typedNumber(key, decimalSign)} ${name}`.trim() }];
+  return key === ''
+    ? []
+    : [{ form: 'text', text: `${typedNumber(key, decimalSign)} ${unitName(unit)}`.trim() }];
 };
