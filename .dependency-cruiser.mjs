@@ -25,7 +25,7 @@ const CORE = [
   ['quiz'],
   ['scoring'],
   ['reveal', 'checking'],
-  ['formats', 'madeUp'],
+  ['formats', 'madeUp', 'sitting'],
 ];
 
 /** The floors of the parts that desks share: only the last knows the store and the workers. */

@@ -15,7 +15,14 @@ const STUDENTS = 10_000;
 const QUIZ = {
   format: 'yentrel-quiz' as const,
   version: FORM_VERSION as typeof FORM_VERSION,
-  quiz: { id: 'bench', content: PAPER_CONTENT, questions: [...PAPER_QUESTIONS], createdAt: 0, changedAt: 0 },
+  quiz: {
+    id: 'bench',
+    content: PAPER_CONTENT,
+    questions: [...PAPER_QUESTIONS],
+    placements: [...PAPER.placements],
+    createdAt: 0,
+    changedAt: 0,
+  },
   share: null,
   class: null,
 };

@@ -27,9 +27,9 @@ function classOf(students: number, questions: readonly Question[] = PAPER_QUESTI
 }
 
 function columnsOf(questions: readonly Question[]): ScoreColumn[] {
-  const paper = { content: PAPER_CONTENT, questions };
+  const paper = { ...PAPER, questions };
   return questions.map(
-    (question) => new ScoreColumn(new MarkColumn(question, readingOf(PAPER_CONTENT)), paper),
+    (question) => new ScoreColumn(new MarkColumn(question, readingOf(question, PAPER_CONTENT)), paper),
   );
 }
 
@@ -52,7 +52,7 @@ function effectOfChange(
   at: number,
   changed: Question,
 ) {
-  const column = new ScoreColumn(new MarkColumn(changed, readingOf(PAPER_CONTENT)), PAPER);
+  const column = new ScoreColumn(new MarkColumn(changed, readingOf(changed, PAPER_CONTENT)), PAPER);
   let moved = 0;
   attempts.forEach((answers, index) => {
     const old = before.columns[at]?.score(answers[at]);
@@ -114,7 +114,11 @@ function plainLoop(texts: readonly (readonly string[])[], keys: readonly string[
 
 const keysOf = (questions: readonly Question[]): string[] =>
   questions.map((question) =>
-    kindOf(question).shownRight(question, readingOf(PAPER_CONTENT)).map(shownLine).join().toLowerCase(),
+    kindOf(question)
+      .shownRight(question, readingOf(question, PAPER_CONTENT))
+      .map(shownLine)
+      .join()
+      .toLowerCase(),
   );
 
 /** Time and memory of a large class, in a process of its own: `--size N` prints them as JSON. */

@@ -25,7 +25,7 @@ const PAGES: readonly Measured[] = [
   },
   {
     name: 'student: Begin',
-    path: '/sit/?quiz=demo-rivers&student=demo-25',
+    path: '/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25',
     seen: (page) => page.getByRole('button', { name: 'Begin' }).click({ trial: true }),
   },
   {

@@ -3,19 +3,18 @@ import { fraction, ONE, ZERO } from '@/core/figures/fraction';
 import type { Question } from '@/core/kinds';
 import { NO_RULES } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
+import { newPlacement } from '@/core/quiz/placement';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
-import { CONTENT, QUESTIONS } from '../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../demo/quiz';
 
 /** Forty questions of mixed kinds on rivers: the demo's eight, and others made from lists of words. */
 
 const shared = (id: string) => ({
   id,
   text: [],
-  points: fraction(2),
   right: SILENCE,
   partly: SILENCE,
   wrong: SILENCE,
-  mustAnswer: null,
   explanation: '',
   ...NO_RULES,
 });
@@ -72,4 +71,8 @@ const made = Array.from({ length: 32 }, (_, at): Question =>
 export const PAPER_QUESTIONS: readonly Question[] = [...QUESTIONS, ...made];
 export const PAPER_CONTENT: QuizContent = { ...CONTENT, order: PAPER_QUESTIONS.map(({ id }) => id) };
 
-export const PAPER: Paper = { content: PAPER_CONTENT, questions: PAPER_QUESTIONS };
+export const PAPER: Paper = {
+  content: PAPER_CONTENT,
+  questions: PAPER_QUESTIONS,
+  placements: [...PLACEMENTS, ...made.map(({ id }) => ({ ...newPlacement(id), points: fraction(2) }))],
+};

@@ -34,11 +34,9 @@ const word = (random: Random): string =>
 const question = (forms: string[], more: Partial<Phrase> = {}): Phrase => ({
   id: 'worst',
   text: [],
-  points: null,
   right: SILENCE,
   partly: SILENCE,
   wrong: SILENCE,
-  mustAnswer: null,
   explanation: '',
   ...NO_RULES,
   kind: 'phrase',

@@ -6,6 +6,7 @@ import { NO_RULES, type QuestionRules } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
 import type { Feedback } from '@/core/content/feedback';
 import { emptyContent } from '@/core/quiz/newQuiz';
+import { newPlacement, type Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { plain } from '@/core/content/plainText';
 
@@ -37,17 +38,15 @@ const variant = (
 
 type Shared = Pick<
   Question,
-  'id' | 'text' | 'points' | 'right' | 'partly' | 'wrong' | 'mustAnswer' | 'explanation' | keyof QuestionRules
+  'id' | 'text' | 'right' | 'partly' | 'wrong' | 'explanation' | keyof QuestionRules
 >;
 
-const shared = (id: string, text: string, points: number | null, more: Partial<Shared> = {}): Shared => ({
+const shared = (id: string, text: string, more: Partial<Shared> = {}): Shared => ({
   id,
   text: plain(text),
-  points: points === null ? null : { n: points, d: 1 },
   right: SILENCE,
   partly: SILENCE,
   wrong: SILENCE,
-  mustAnswer: null,
   explanation: '',
   ...NO_RULES,
   ...more,
@@ -60,7 +59,7 @@ const settings = (preset: Preset, errorPrice = 0) => ({
 
 export const QUESTIONS: readonly Question[] = [
   {
-    ...shared('q-cutting', 'In which part of its course does a river cut down fastest?', null, {
+    ...shared('q-cutting', 'In which part of its course does a river cut down fastest?', {
       explanation: 'Near its source the bed is steep, and most of the water’s energy goes into cutting down.',
     }),
     kind: 'pickOne',
@@ -84,7 +83,6 @@ export const QUESTIONS: readonly Question[] = [
     ...shared(
       'q-oxbow',
       'A meander is cut off in a flood. What is the crescent of still water called that is left behind?',
-      2,
       { explanation: 'The river takes the short way through the neck; the old bend is sealed off by silt.' },
     ),
     kind: 'phrase',
@@ -108,7 +106,7 @@ export const QUESTIONS: readonly Question[] = [
     ],
   },
   {
-    ...shared('q-deposition', 'Which of these is built up by a river, not worn away?', null, {
+    ...shared('q-deposition', 'Which of these is built up by a river, not worn away?', {
       wrong: say(
         'Ask of each: was something added here, or taken away?',
         'Wearing away and laying down',
@@ -133,7 +131,6 @@ export const QUESTIONS: readonly Question[] = [
     ...shared(
       'q-floodplain',
       'What is the flat land beside a river called that lies under water in a flood?',
-      2,
       {
         right: say('Yes.'),
         wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
@@ -162,7 +159,6 @@ export const QUESTIONS: readonly Question[] = [
     ...shared(
       'q-speed',
       'Compared with the upper course, the average speed of the water in the lower course is usually …',
-      2,
       {
         explanation: 'The bed is smoother and deeper there, so less of the energy is lost to friction.',
       },
@@ -190,7 +186,7 @@ export const QUESTIONS: readonly Question[] = [
     ],
   },
   {
-    ...shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', null, {
+    ...shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', {
       explanation: 'Discharge = cross-section × speed, in cubic metres per second.',
     }),
     kind: 'phrase',
@@ -211,7 +207,6 @@ export const QUESTIONS: readonly Question[] = [
     ...shared(
       'q-contours',
       'Contour lines bend into a V where they cross a river. Which way does the V point?',
-      null,
       {
         wrong: say(
           'Follow one line with your finger: which side of the valley is higher?',
@@ -231,7 +226,6 @@ export const QUESTIONS: readonly Question[] = [
     ...shared(
       'q-abrasion',
       'Stones carried by a river wear down its bed like sandpaper. What is this called?',
-      2,
       {
         right: say('Yes: the load is the tool.'),
         explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
@@ -252,6 +246,14 @@ export const QUESTIONS: readonly Question[] = [
     ],
   },
 ];
+
+/** Questions that are worth more than the quiz's one point. */
+const POINTS: Readonly<Record<string, number>> = { 'q-oxbow': 2, 'q-floodplain': 2, 'q-speed': 2, 'q-abrasion': 2 };
+
+export const PLACEMENTS: readonly Placement[] = QUESTIONS.map(({ id }) => {
+  const points = POINTS[id];
+  return { ...newPlacement(id), points: points === undefined ? null : { n: points, d: 1 } };
+});
 
 export const CONTENT: QuizContent = {
   ...emptyContent('How rivers shape the land'),

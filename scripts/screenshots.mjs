@@ -112,7 +112,7 @@ async function classList() {
 
 async function student(size, suffix) {
   const page = await fresh('chalk', size);
-  await page.goto(`${address}/sit/?quiz=demo-rivers&student=demo-25`);
+  await page.goto(`${address}/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25`);
   await page.getByRole('button', { name: 'Begin' }).waitFor();
   if (suffix === '-phone') await shot(page, 'sit-first-page-phone');
   await page.getByRole('button', { name: 'Begin' }).click();

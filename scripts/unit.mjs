@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { run } from './setup.mjs';
 
 const LEAST_FILES = 5;
-const files = readdirSync('tests/unit')
+const files = readdirSync('tests/unit', { recursive: true })
   .filter((name) => name.endsWith('.test.ts'))
   .map((name) => join('tests', 'unit', name));
 if (files.length < LEAST_FILES) {

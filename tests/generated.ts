@@ -2,7 +2,7 @@ import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
 import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { canonical } from '@/core/figures/deepEqual';
 import { jsonSchema, SCHEMA_NAMES } from '@/server/schemas';
-import { CONTENT, QUESTIONS } from '../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../demo/quiz';
 import { casesPage } from './workedCases';
 
 /** The demo quiz as a file for colleagues. */
@@ -13,6 +13,7 @@ export const DEMO_FILE: QuizFile = {
     id: 'demo-rivers',
     content: { ...CONTENT, zone: 'Europe/Berlin' },
     questions: [...QUESTIONS],
+    placements: [...PLACEMENTS],
     createdAt: Date.parse('2026-01-05T08:00:00Z'),
     changedAt: Date.parse('2026-01-05T08:00:00Z'),
   },

@@ -4,8 +4,8 @@ import { KINDS, kindOf, type Answer, type KindName, type Question } from '@/core
 import { verdictOf, type MarkingContext, type NearMiss } from '@/core/marks/mark';
 import { markAnswer } from '@/core/scoring/markAttempt';
 import { nearMissWords } from '@/core/marks/nearMissWords';
-import { filledQuestion } from './unit/filled';
-import { written } from './unit/support';
+import { filledQuestion } from './unit/support/filled';
+import { written } from './unit/support/support';
 
 /** One worked case of marking, as it stands in `tests/cases/marks.json`. */
 export interface MarkCase {

@@ -35,9 +35,9 @@ export function tryAnswer(
   override: Override | null = null,
 ): Trial {
   const { mark, earned, possible, waiting } = scoreMark(
-    markAnswer(question, answer, contextOf(paper)),
+    markAnswer(question, answer, contextOf(paper, question)),
     question,
-    paper.content,
+    paper,
   );
   const trace = traceAnswer(question, answer, paper, override).map((line) => ({
     step: line.step,

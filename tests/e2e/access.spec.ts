@@ -66,7 +66,7 @@ test('the Shelf, and pages that are not there', async ({ page }) => {
   await page.goto('/quiz/?id=nowhere');
   await expect(page.getByRole('heading', { name: 'This quiz is not in this browser' })).toBeVisible();
   await expectAccessible(page, 'missing quiz');
-  await page.goto('/sit/?quiz=nowhere&student=nobody');
+  await page.goto('/sit/?quiz=nowhere&ticket=nobody');
   await expect(page.getByRole('heading', { name: 'There is no paper at this address' })).toBeVisible();
   await expectAccessible(page, 'missing paper');
 });
@@ -138,7 +138,7 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
 
 test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  await page.goto('/sit/?quiz=demo-rivers&student=demo-25');
+  await page.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await expectAccessible(page, 'first page');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -159,7 +159,7 @@ test('the student’s page at 360 px, from the first page to the slip', async ({
 });
 
 test('a whole paper can be sat with the keyboard alone', async ({ page }) => {
-  await page.goto('/sit/?quiz=demo-rivers&student=demo-26');
+  await page.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-26');
   await page.getByRole('button', { name: 'Begin' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('radiogroup')).toBeVisible();

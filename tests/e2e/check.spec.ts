@@ -67,7 +67,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await expect(margin(page).getByText('Your own score stands: 1.5 of 2 (“the right idea”)')).toBeVisible();
 
   const slip = await context.newPage();
-  await slip.goto('/sit/?quiz=demo-rivers&student=demo-11');
+  await slip.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-11');
   await expect(slip.getByText('5.5 of 12')).toBeVisible();
   await expect(slip.getByText('the right idea')).toHaveCount(0);
   await page.bringToFront();

@@ -21,7 +21,7 @@ const total = async (page: Page, name: string) => (await checkRow(page, name)).a
 const button = (name: string | RegExp) => (page: Page) =>
   page.getByRole('button', { name, exact: true }).click();
 const tryAgain = (page: Page) => page.getByRole('button', { name: 'Try again' }).first().click();
-const paper = (student: string) => `/sit/?quiz=demo-rivers&student=${student}`;
+const paper = (student: string) => `/sit/?quiz=demo-rivers&ticket=ticket-of-${student}`;
 
 const PLACES: readonly Place[] = [
   {

@@ -34,7 +34,7 @@ const paperOf = (name: string, student: string): Place => ({
   name,
   kills: times(1, 45),
   field: async (page) => {
-    await page.goto(`/sit/?quiz=demo-rivers&student=${student}`);
+    await page.goto(`/sit/?quiz=demo-rivers&ticket=ticket-of-${student}`);
     const begin = page.getByRole('button', { name: 'Begin' });
     const next = page.getByRole('button', { name: 'Next' });
     await expect(begin.or(next)).toBeVisible();

@@ -78,7 +78,7 @@ export function latenessOf(
 
 /** New columns of marks for all questions of a paper. */
 export const columnsFor = (paper: Paper): MarkColumn[] =>
-  paper.questions.map((question) => new MarkColumn(question, readingOf(paper.content)));
+  paper.questions.map((question) => new MarkColumn(question, readingOf(question, paper.content)));
 
 /** The work of a class under one revision of the key. Marks are made when they are asked for, and kept. */
 export class MarkedClass {

@@ -33,11 +33,11 @@ export interface Effect {
  */
 export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
   const known = new Map(from.columns.map((column) => [column.question.id, column]));
-  const context = readingOf(paper.content);
-  const key = contextKey(context);
   const columns = paper.questions.map((question) => {
     const column = known.get(question.id);
-    const kept = column && contextKey(column.context) === key && same(column.question, question);
+    const context = readingOf(question, paper.content);
+    const kept =
+      column && contextKey(column.context) === contextKey(context) && same(column.question, question);
     return kept ? column : new MarkColumn(question, context);
   });
   return new MarkedClass(paper, from.work, columns, from.sheets);

@@ -1,8 +1,7 @@
 import type { Answer } from '../kinds';
 import type { Mark, MarkingContext } from '../marks/mark';
-import { contextOf, markAmongOthers, scoreMark } from '../scoring/markAttempt';
-import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from '../scoring/scoreQuestion';
-import { pointsOf } from '../quiz/points';
+import { contextOf, markAmongOthers, rulesIn, scoreMark } from '../scoring/markAttempt';
+import { scoreQuestion, type QuestionScore, type ScoringRules } from '../scoring/scoreQuestion';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';
 import type { MarkColumn } from './markColumn';
@@ -17,8 +16,8 @@ export class ScoreColumn {
     readonly marks: MarkColumn,
     readonly paper: Paper,
   ) {
-    this.#rules = rulesOf(marks.question, pointsOf(marks.question, paper.content));
-    this.#context = contextOf(paper);
+    this.#rules = rulesIn(paper, marks.question);
+    this.#context = contextOf(paper, marks.question);
   }
 
   /** The score of an answer; an override, and hints that were shown, make one of their own. */
@@ -29,7 +28,7 @@ export class ScoreColumn {
   ): QuestionScore {
     const key = this.marks.keyOf(answer);
     if (override || hints.length > 0) {
-      return scoreMark(this.#mark(key, answer), this.marks.question, this.paper.content, override, hints);
+      return scoreMark(this.#mark(key, answer), this.marks.question, this.paper, override, hints);
     }
     let score = this.#scores.get(key);
     if (!score) {

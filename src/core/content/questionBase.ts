@@ -34,6 +34,12 @@ export const Lambda = Fraction.refine((value) => value.n >= 0 && value.n <= 5 * 
   message: 'The price of a wrong pick is 0 to 5 right picks',
 });
 
+/** Language tag of answers, such as `en`. */
+export const Language = z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/);
+
+/** The sign before the decimals of typed numbers. */
+export const DecimalSign = z.enum(['point', 'comma']);
+
 /** What an answer loses in which nothing at all was right. */
 export const Penalty = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('none') }),
@@ -48,7 +54,7 @@ export type Penalty = z.infer<typeof Penalty>;
 export const Hint = z.strictObject({ id: Id, text: z.string().max(5000), price: Share });
 export type Hint = z.infer<typeof Hint>;
 
-/** How a question stands in the sum: see `docs/marking.md`, standing. */
+/** How a question stands in a quiz's sum: see `docs/marking.md`, standing. */
 export const Standing = z.enum(['counts', 'notMarked', 'leftOut', 'given', 'givenToAnswered', 'bonus']);
 export type Standing = z.infer<typeof Standing>;
 
@@ -56,19 +62,18 @@ export type Standing = z.infer<typeof Standing>;
 export const questionBase = {
   id: Id,
   text: RichText,
-  /** null: the quiz's own default. */
-  points: Points.nullable(),
   /** Feedback for every right, partly right and wrong answer that has none of its own. */
   right: Feedback,
   partly: Feedback,
   wrong: Feedback,
-  /** Whether a paper can be handed in without an answer to it; null: as the quiz sets. */
-  mustAnswer: z.boolean().nullable(),
   /** Shown with the right answers. */
   explanation: z.string().max(5000),
   /** Whether its credit may fall below 0. */
   negativeCredit: z.boolean(),
   penalty: Penalty,
   hints: z.array(Hint).max(20),
-  standing: Standing,
+  /** The language that answers to it are in; null: the quiz's. */
+  language: Language.nullable(),
+  /** The sign before the decimals of typed numbers; null: the quiz's. */
+  decimalSign: DecimalSign.nullable(),
 };

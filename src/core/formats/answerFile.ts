@@ -285,7 +285,7 @@ function contentOf(
     } else if (use.use === 'question') {
       const question = reading.byId.get(use.questionId);
       if (!question) return;
-      const read = readCell(question, unguarded(cell), contextOf(reading.paper));
+      const read = readCell(question, unguarded(cell), contextOf(reading.paper, question));
       if (read.answer) answers[use.questionId] = read.answer;
       if (read.problem !== null) problem(`${read.problem}: it is kept as it is, and waits for you`);
     }
@@ -304,7 +304,7 @@ function readPoints(
 ): Fraction | null {
   const question = byId.get(questionId);
   if (!question) return null;
-  const worth = pointsOf(question, paper.content);
+  const worth = pointsOf(question, paper);
   const [, earned = cell, outOf] = OUT_OF.exec(cell) ?? [];
   const of = outOf === undefined ? null : readDecimal(outOf);
   if (of && compare(of, worth) !== 0) {

@@ -36,7 +36,7 @@ function ruleCell(
   if (score.override) return `Own score: ${score.override.reason}`;
   const verdict = verdictOfScore(score);
   if (verdict === 'blank' || !answer) return '';
-  const lines = explainAnswer(question, answer, contextOf(paper));
+  const lines = explainAnswer(question, answer, contextOf(paper, question));
   return lines
     .filter(({ step }) => step === 'rule')
     .map(traceWords)

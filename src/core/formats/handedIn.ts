@@ -3,7 +3,7 @@ import type { Fraction } from '../figures/fraction';
 import { Answer, readCell, type Question } from '../kinds';
 import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt, StudentDetails } from '../quiz/attempt';
-import { inOrder } from '../quiz/order';
+import { paperFrom, placedIn } from '../quiz/paper';
 import type { Override } from '../quiz/override';
 import { lineText } from '../content/shownText';
 import type { Opening, Paper } from '../quiz/quiz';
@@ -27,7 +27,15 @@ export const HandedIn = z.strictObject({
 });
 export type HandedIn = z.infer<typeof HandedIn>;
 
-const SOME = { quizId: 'marked', revision: 1, openedAt: 0, source: 'file', seq: 0 } as const;
+const SOME = {
+  quizId: 'marked',
+  revision: 1,
+  openedAt: 0,
+  source: 'file',
+  seed: 0,
+  saves: {},
+  seq: 0,
+} as const;
 
 /** An attempt out of JSON. Answers to questions that are not there are told by their key, and what could not be read. */
 export function attemptOf(
@@ -44,7 +52,7 @@ export function attemptOf(
     else {
       const read =
         typeof given === 'string'
-          ? readCell(question, given, contextOf(paper))
+          ? readCell(question, given, contextOf(paper, question))
           : { answer: given, problem: null };
       if (read.answer) answers[question.id] = read.answer;
       if (read.problem !== null) problems.push(`answers “${key}”: ${read.problem}, so it waits for you`);
@@ -90,12 +98,11 @@ export interface MarkedWork {
 export function paperOf({ quiz, class: part }: QuizFile): Paper {
   const live = part && part.firstHandInAt !== null ? part.standing.live : null;
   const revision = part?.revisions.find(({ rev }) => rev === live);
-  if (!part || !revision)
-    return { content: quiz.content, questions: inOrder(quiz.content.order, quiz.questions) };
-  const counting = part.questionRevisions
-    .filter(({ questionId, rev }) => revision.questionRevs[questionId] === rev)
-    .map(({ question }) => question);
-  return { content: revision.content, questions: inOrder(revision.content.order, counting) };
+  if (!part || !revision) return paperFrom(quiz.content, placedIn(quiz));
+  const counting = part.questionRevisions.filter(
+    ({ questionId, rev }) => revision.questionRevs[questionId] === rev,
+  );
+  return paperFrom(revision.content, counting);
 }
 
 const openingOf = (file: QuizFile): Opening =>
@@ -190,8 +197,8 @@ function byHand(
   answers: ReadPaper['answers'],
 ): [string, Override][] {
   const question = paper.questions.find(({ id }) => id === questionId);
-  const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper));
-  const gave = question && mark ? scoreMark(mark, question, paper.content).marked : null;
+  const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
+  const gave = question && mark ? scoreMark(mark, question, paper).marked : null;
   // Points that marking gives by itself are no own score.
   if (gave && pointsText(gave) === pointsText(points)) return [];
   return [

@@ -105,6 +105,8 @@ function attemptFrom(
     savedAt: target.at,
     ...when,
     source: 'file',
+    seed: before?.seed ?? 0,
+    saves: {},
     answers: before ? keptAnswers(target.paper, paper.answers, before.answers) : { ...paper.answers },
     seq: 0,
   };
@@ -114,8 +116,8 @@ function attemptFrom(
 function markedPoints(paper: Paper, questionId: string, answers: ReadPaper['answers']): Fraction | null {
   const question = paper.questions.find(({ id }) => id === questionId);
   if (!question) return null;
-  const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper));
-  return scoreMark(mark, question, paper.content).marked;
+  const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
+  return scoreMark(mark, question, paper).marked;
 }
 
 const asWritten = (a: Fraction, b: Fraction): boolean => pointsText(a) === pointsText(b);

@@ -2,20 +2,14 @@ import type { StudentWork } from '../checking/classWork';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { explainAnswer, type Question } from '../kinds';
 import { toDecimalText, type Fraction } from '../figures/fraction';
-import { contextOf } from '../scoring/markAttempt';
-import {
-  rulesOf,
-  shareOfScore,
-  traceQuestion,
-  verdictOfScore,
-  type QuestionScore,
-} from '../scoring/scoreQuestion';
+import { contextOf, rulesIn } from '../scoring/markAttempt';
+import { shareOfScore, traceQuestion, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceTotal } from '../scoring/total';
 import { traceJoin } from '../scoring/traceJoin';
 import { traceWords } from '../scoring/words';
 import type { Attempt, StudentDetails } from '../quiz/attempt';
 import { questionTitle } from '../content/plainText';
-import { outOfPaper, pointsOf } from '../quiz/points';
+import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import type { MarkedWork } from './handedIn';
@@ -71,8 +65,8 @@ function markText(question: Question, score: QuestionScore): string {
 function traced(paper: Paper, question: Question, attempt: Attempt, score: QuestionScore): string[] {
   const answer = attempt.answers[question.id] ?? null;
   return [
-    ...explainAnswer(question, answer, contextOf(paper)),
-    ...traceQuestion(score.mark, rulesOf(question, pointsOf(question, paper.content)), score.override),
+    ...explainAnswer(question, answer, contextOf(paper, question)),
+    ...traceQuestion(score.mark, rulesIn(paper, question), score.override),
   ].map(traceWords);
 }
 

@@ -51,8 +51,7 @@ export function kindOf(question: { kind: KindName }): Kind<Question, Answer, Fac
 }
 
 /** True where an answer has the shape that this kind of question is answered in. */
-export const isAnswerTo = (question: Question, answer: Answer): boolean =>
-  answer.kind === question.kind || (question.kind === 'pickOne' && answer.kind === 'pickOneOther');
+export const isAnswerTo = (question: Question, answer: Answer): boolean => answer.kind === question.kind;
 
 /** An answer as a cell of a file holds it, also one that its question cannot read. */
 export function answerText(question: Question, answer: Answer): string {

@@ -40,16 +40,15 @@ export const notKeyed = (reason: string): { ok: false; reason: string } => ({ ok
 interface Shared {
   id: unknown;
   text: unknown;
-  points: unknown;
   right: unknown;
   partly: unknown;
   wrong: unknown;
-  mustAnswer: unknown;
   explanation: unknown;
   negativeCredit: unknown;
   penalty: unknown;
   hints: unknown;
-  standing: unknown;
+  language: unknown;
+  decimalSign: unknown;
 }
 
 /** What a kind must say of itself. */

@@ -35,6 +35,10 @@ export const Attempt = z.strictObject({
   timeKnown: z.boolean(),
   source: z.enum(['sat', 'file']),
   answers: z.record(Id, Answer),
+  /** What is shuffled for this student is shuffled by it: the same each time. */
+  seed: z.number().int().min(0).max(0xffffffff),
+  /** While it is worked at: for each question, the number of the last save from each page that sent one. */
+  saves: z.record(Id, z.record(Id, z.number().int().min(1))),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */
   seq: z.number().int().min(0),
 });

@@ -1,5 +1,6 @@
 import type { Paper } from './quiz';
 import { same } from '../figures/deepEqual';
+import { placedIn } from './paper';
 
 /** One difference between what is written and what counts. */
 export interface DraftChange {
@@ -15,15 +16,23 @@ const rulesOf = ({ attempts, late, zone, scoring, decimalSign }: Paper['content'
   decimalSign,
 ];
 
+const textsOf = ({ title, instructions, mustAnswer, shuffled }: Paper['content']) => [
+  title,
+  instructions,
+  mustAnswer,
+  shuffled,
+];
+
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
-  const liveById = new Map(live.questions.map((question) => [question.id, question]));
+  const liveById = new Map(placedIn(live).map((one) => [one.question.id, one]));
   const draftIds = new Set(draft.questions.map((question) => question.id));
   const found: DraftChange[] = [];
-  for (const question of draft.questions) {
-    const before = liveById.get(question.id);
-    if (!before) found.push({ kind: 'added', questionId: question.id });
-    else if (!same(before, question)) found.push({ kind: 'changed', questionId: question.id });
+  for (const placed of placedIn(draft)) {
+    const questionId = placed.question.id;
+    const before = liveById.get(questionId);
+    if (!before) found.push({ kind: 'added', questionId });
+    else if (!same(before, placed)) found.push({ kind: 'changed', questionId });
   }
   for (const question of live.questions) {
     if (!draftIds.has(question.id)) found.push({ kind: 'removed', questionId: question.id });
@@ -36,7 +45,6 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
   if (!same(rulesOf(a), rulesOf(b))) found.push({ kind: 'rules', questionId: null });
-  if (!same([a.title, a.instructions, a.mustAnswer], [b.title, b.instructions, b.mustAnswer]))
-    found.push({ kind: 'texts', questionId: null });
+  if (!same(textsOf(a), textsOf(b))) found.push({ kind: 'texts', questionId: null });
   return found;
 }

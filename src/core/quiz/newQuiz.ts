@@ -20,6 +20,7 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   defaultPoints: { n: 1, d: 1 },
   mustAnswer: false,
   order: [],
+  shuffled: false,
   plan: DEFAULT_PLAN,
   unfinished: 'taken',
   attempts: { most: 1, counts: 'best' },

@@ -1,5 +1,3 @@
-import type { Question } from '../kinds';
-
 /** The order with `id` put behind `after`; at the end where that is null or unknown. */
 export function insertAfter(order: readonly string[], id: string, after: string | null): string[] {
   const at = after === null ? -1 : order.indexOf(after);
@@ -14,10 +12,4 @@ export function move(order: readonly string[], from: number, to: number): string
   if (id === undefined) return [...order];
   moved.splice(to, 0, id);
   return moved;
-}
-
-/** The questions of the paper in its order; ids without a question are passed over. */
-export function inOrder(order: readonly string[], questions: readonly Question[]): Question[] {
-  const byId = new Map(questions.map((question) => [question.id, question]));
-  return order.flatMap((id) => byId.get(id) ?? []);
 }

@@ -1,22 +1,32 @@
 import { sum, ZERO, type Fraction } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
+import { placementIn } from './paper';
+import type { Placed, Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
 
-/** Points of a question: its own, else the quiz's default. */
-export const pointsOf = (question: Question, content: QuizContent): Fraction =>
-  kindOf(question).asks ? (question.points ?? content.defaultPoints) : ZERO;
+/** Points of a question as it is placed: its own there, else the quiz's default. */
+export const pointsOfPlaced = ({ question, placement }: Placed, content: QuizContent): Fraction =>
+  kindOf(question).asks ? (placement.points ?? content.defaultPoints) : ZERO;
+
+/** Points of a question in a paper. */
+export const pointsOf = (question: Question, paper: Paper): Fraction =>
+  pointsOfPlaced({ question, placement: placementIn(paper, question.id) }, paper.content);
 
 /** Whether a paper can be handed in without an answer to this question. */
-export const mustAnswer = (question: Question, content: QuizContent): boolean =>
-  question.mustAnswer ?? content.mustAnswer;
+export const mustAnswer = ({ id }: Question, paper: Paper): boolean =>
+  placementIn(paper, id).mustAnswer ?? paper.content.mustAnswer;
 
-/** True for a question whose points are in the maximum: bonus, left-out and unmarked questions are not. */
-export const isInMaximum = ({ standing }: Question): boolean =>
+/** True for a placement whose points are in the maximum: bonus, left-out and unmarked questions are not. */
+export const isInMaximum = ({ standing }: Placement): boolean =>
   standing === 'counts' || standing === 'given' || standing === 'givenToAnswered';
 
 /** All points of the paper that are in its maximum. */
 export const pointsOfPaper = (paper: Paper): Fraction =>
-  sum(paper.questions.filter(isInMaximum).map((question) => pointsOf(question, paper.content)));
+  sum(
+    paper.questions
+      .filter(({ id }) => isInMaximum(placementIn(paper, id)))
+      .map((question) => pointsOf(question, paper)),
+  );
 
 /** Out of how many points scores of the paper are given: the quiz's scale, else the paper's own points. */
 export const outOfPaper = (paper: Paper): Fraction => {

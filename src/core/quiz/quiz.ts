@@ -1,6 +1,7 @@
-import { Id, Points } from '../content/questionBase';
+import { DecimalSign, Id, Language, Points } from '../content/questionBase';
 import { Question } from '../kinds';
 import { Aspect, RevealPlan } from './plan';
+import { Placement } from './placement';
 import { z } from '../zod';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
@@ -14,12 +15,14 @@ export const QuizContent = z.strictObject({
   topic: z.string().max(200),
   instructions: RichText,
   /** Language tag of the answers, such as `en`. */
-  language: z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/),
+  language: Language,
   /** Points of a question that sets none. */
   defaultPoints: Points,
   /** Whether questions must be answered that do not say otherwise. */
   mustAnswer: z.boolean(),
   order: z.array(Id).max(500),
+  /** Whether each student meets the questions in an order of their own. */
+  shuffled: z.boolean(),
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
@@ -27,7 +30,7 @@ export const QuizContent = z.strictObject({
   late: LateRule,
   scoring: ScoreRules,
   /** The sign before the decimals of typed numbers. */
-  decimalSign: z.enum(['point', 'comma']),
+  decimalSign: DecimalSign,
   /** The time zone by which days are counted. */
   zone: Zone,
 });
@@ -62,14 +65,17 @@ export type QuizStanding = z.infer<typeof QuizStanding>;
 export interface Paper {
   readonly content: QuizContent;
   readonly questions: readonly Question[];
+  /** How each of the questions stands in the quiz, in the same order. */
+  readonly placements: readonly Placement[];
 }
 
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(3),
+  version: z.literal(4),
   content: QuizContent,
   questions: z.array(Question).max(500),
+  placements: z.array(Placement).max(500),
   /** Comments, notes and names that could not be stored, by what they belong to. */
   texts: z.array(z.strictObject({ name: z.string().max(300), text: z.string().max(20_000) })).max(1000),
 });

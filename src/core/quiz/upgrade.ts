@@ -1,9 +1,12 @@
 import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../content/upgrade';
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
-import { NO_RULES } from '../content/questionRules';
+import { placeFile, placeRescue } from './upgradePlaced';
 
-/** Records of the first version of the database and of rescue files, brought to what the schemas ask for now. */
+/** Records of the first forms, brought step by step to what the schemas ask for now. */
+
+/** The rules that questions of the first form did not have yet. */
+const NO_RULES = { negativeCredit: false, penalty: { kind: 'none' }, hints: [], standing: 'counts' };
 
 /** Content without rules for attempts and lateness: one attempt, nothing lost by being late. */
 export function upgradeContent(content: unknown, zone: string): unknown {
@@ -41,7 +44,10 @@ export function upgradeStanding(standing: unknown): unknown {
 }
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
-export function upgradeRescue(file: unknown, zone: string): unknown {
+export const upgradeRescue = (file: unknown, zone: string): unknown =>
+  placeRescue(upgradeFirstRescues(file, zone));
+
+function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
   if (file['version'] === 2) return { ...file, version: 3, texts: [] };
   if (file['version'] !== 1) return file;
@@ -86,8 +92,10 @@ const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): 
   return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
 };
 
-/** A quiz file, a backed-up quiz or a backup's list of the first form, brought to the second. */
-export function upgradeFile(file: unknown): unknown {
+/** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
+export const upgradeFile = (file: unknown): unknown => placeFile(upgradeFirstFile(file));
+
+function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;
   const part = file['class'];
   return {

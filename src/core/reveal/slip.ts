@@ -1,6 +1,7 @@
 import type { ScoredSheet } from '../scoring/scoredSheet';
-import { kindOf, shownAnswer } from '../kinds';
+import { kindOf, shownAnswer, type Question } from '../kinds';
 import { equal } from '../figures/fraction';
+import { partSeed, randomFrom, shuffled } from '../figures/random';
 import { contextOf } from '../scoring/markAttempt';
 import type { Mark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
@@ -9,16 +10,28 @@ import type { Paper } from '../quiz/quiz';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from '../quiz/plan';
 import type { WhatIsShown } from './whatIsShown';
+import { placementIn } from '../quiz/paper';
 import { mustAnswer, pointsOf } from '../quiz/points';
+
+/** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them. */
+function inStudentsOrder(paper: Paper, seed: number): readonly Question[] {
+  if (!paper.content.shuffled) return paper.questions;
+  const moving = paper.questions.filter(({ id }) => !placementIn(paper, id).staysInPlace);
+  const inTurn = shuffled(randomFrom(partSeed(seed, 0)), moving)[Symbol.iterator]();
+  return paper.questions.map((question) =>
+    placementIn(paper, question.id).staysInPlace ? question : (inTurn.next().value ?? question),
+  );
+}
 
 /** The paper's questions as a student sees them: nothing of any key. `seed` is the attempt's own, by which is shuffled. */
 export function questionsForStudent(paper: Paper, seed: number): StudentQuestion[] {
-  return paper.questions.map((question) => ({
+  const part = new Map(paper.questions.map(({ id }, at) => [id, partSeed(seed, at + 1)]));
+  return inStudentsOrder(paper, seed).map((question) => ({
     id: question.id,
     text: question.text,
-    points: pointsOf(question, paper.content),
-    mustAnswer: mustAnswer(question, paper.content),
-    face: kindOf(question).faceOf(question, seed),
+    points: pointsOf(question, paper),
+    mustAnswer: mustAnswer(question, paper),
+    face: kindOf(question).faceOf(question, part.get(question.id) ?? seed),
   }));
 }
 
@@ -40,7 +53,6 @@ const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
 /** What one student gets back: only the aspects that are shown are in it. */
 export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsShown): Slip {
   const { attempt, scores, total: sum } = finished.sheet;
-  const context = contextOf(paper);
   const words = shown.comments.shown ? finished.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
   const parts = paper.questions.map((question, index): SlipPart => {
@@ -63,7 +75,10 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
       ownAnswer: shown.ownAnswers.shown && answer ? shownAnswer(question, answer) : null,
       feedback: shown.feedback.shown ? { text: feedback.text, links: feedback.links } : null,
       right: shown.rightAnswers.shown
-        ? { answers: kind.shownRight(question, context), explanation: question.explanation }
+        ? {
+            answers: kind.shownRight(question, contextOf(paper, question)),
+            explanation: question.explanation,
+          }
         : null,
       comment: words?.[question.id] ?? null,
     };

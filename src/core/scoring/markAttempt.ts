@@ -1,28 +1,40 @@
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { isInMaximum, pointsOf } from '../quiz/points';
+import { placementIn } from '../quiz/paper';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { add, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Override } from '../quiz/override';
 import { WAITS, type Mark, type MarkingContext } from '../marks/mark';
-import { rulesOf, scoreQuestion, type QuestionScore } from './scoreQuestion';
+import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from './scoreQuestion';
 
-/** How answers are read in a quiz, without its other questions. */
-export const readingOf = ({ language, decimalSign }: QuizContent): MarkingContext => ({
-  language,
-  decimalSign,
+/** What says how answers are read: a quiz, or a question for its own answers, where null is as the quiz has it. */
+type Reading = Pick<QuizContent, 'language' | 'decimalSign'>;
+type OwnReading = Pick<Question, 'language' | 'decimalSign'>;
+
+/** How answers to a question are read in a quiz, without its other questions. */
+export const readingOf = (question: OwnReading, content: Reading): MarkingContext => ({
+  language: question.language ?? content.language,
+  decimalSign: question.decimalSign ?? content.decimalSign,
 });
 
 /** Made once for each paper, which never changes. */
 const contexts = new WeakMap<Paper, MarkingContext>();
 
-/** Everything of a quiz that marking one of its questions may ask for. */
-export function contextOf(paper: Paper): MarkingContext {
+function contextOfPaper(paper: Paper): MarkingContext {
   const known = contexts.get(paper);
   if (known) return known;
   const others = paper.questions.filter((question) => kindOf(question).isReadByOthers);
-  const context = { ...readingOf(paper.content), others };
+  const { language, decimalSign } = paper.content;
+  const context = { language, decimalSign, others };
   contexts.set(paper, context);
   return context;
+}
+
+/** Everything of a quiz that marking one of its questions may ask for. */
+export function contextOf(paper: Paper, question: OwnReading): MarkingContext {
+  const context = contextOfPaper(paper);
+  const asTheQuiz = question.language === null && question.decimalSign === null;
+  return asTheQuiz ? context : { ...context, ...readingOf(question, context) };
 }
 
 /** The same for contexts in which every answer is marked alike. */
@@ -64,14 +76,18 @@ export function markAnything(question: Question, answer: unknown, context: Marki
 /** Which hints a student was shown, by question. */
 export type HintsShown = Readonly<Record<string, readonly string[]>>;
 
+/** The rules by which a question of a paper is scored, with the hints that were shown. */
+export const rulesIn = (paper: Paper, question: Question, hints: readonly string[] = []): ScoringRules =>
+  rulesOf(question, pointsOf(question, paper), placementIn(paper, question.id).standing, hints);
+
 /** Scores one marked answer by its question's rules. */
 export const scoreMark = (
   mark: Mark,
   question: Question,
-  content: QuizContent,
+  paper: Paper,
   override: Override | null = null,
   hints: readonly string[] = [],
-): QuestionScore => scoreQuestion(mark, rulesOf(question, pointsOf(question, content), hints), override);
+): QuestionScore => scoreQuestion(mark, rulesIn(paper, question, hints), override);
 
 /** Marks a whole attempt: each question's score in the paper's order. */
 export function markAttempt(
@@ -80,12 +96,11 @@ export function markAttempt(
   overrides: Readonly<Record<string, Override>> = {},
   hints: HintsShown = {},
 ): QuestionScore[] {
-  const context = contextOf(paper);
   return paper.questions.map((question) =>
     scoreMark(
-      markAnswer(question, answers[question.id] ?? null, context),
+      markAnswer(question, answers[question.id] ?? null, contextOf(paper, question)),
       question,
-      paper.content,
+      paper,
       overrides[question.id] ?? null,
       hints[question.id] ?? [],
     ),
@@ -97,10 +112,12 @@ export function bestPossible(paper: Paper): { best: Fraction; outOf: Fraction; m
   let best = ZERO;
   let outOf = ZERO;
   const missing: string[] = [];
-  for (const question of paper.questions.filter(isInMaximum)) {
-    const given = question.standing !== 'counts';
+  for (const question of paper.questions) {
+    const placement = placementIn(paper, question.id);
+    if (!isInMaximum(placement)) continue;
+    const given = placement.standing !== 'counts';
     const credit = given ? ONE : kindOf(question).bestCredit(question);
-    const points = pointsOf(question, paper.content);
+    const points = pointsOf(question, paper);
     best = add(best, multiply(credit ?? ZERO, points));
     outOf = add(outOf, points);
     if (points.n > 0 && (credit === null || credit.n < credit.d)) missing.push(question.id);

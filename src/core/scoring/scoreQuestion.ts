@@ -55,8 +55,13 @@ export function penaltyPoints(penalty: Penalty, points: Fraction, choices: numbe
   return choices === null || choices < 2 ? ZERO : divide(points, { n: choices - 1, d: 1 });
 }
 
-/** The rules by which a question is scored, with the prices of the hints that were shown, each once. */
-export function rulesOf(question: Question, points: Fraction, hints: readonly string[] = []): ScoringRules {
+/** The rules by which a question is scored as it is placed, with the prices of the hints that were shown, each once. */
+export function rulesOf(
+  question: Question,
+  points: Fraction,
+  standing: Standing,
+  hints: readonly string[] = [],
+): ScoringRules {
   const kind = kindOf(question);
   const shown = question.hints.filter(({ id }) => hints.includes(id));
   return {
@@ -64,7 +69,7 @@ export function rulesOf(question: Question, points: Fraction, hints: readonly st
     lowest: question.negativeCredit ? larger({ n: -1, d: 1 }, kind.lowestCredit(question)) : ZERO,
     penalty: penaltyPoints(question.penalty, points, kind.choicesShown(question)),
     hints: multiply(shown.map(({ price }) => price).reduce(add, ZERO), points),
-    standing: question.standing,
+    standing,
   };
 }
 

@@ -1,9 +1,8 @@
 import { explainAnswer, type Answer, type Question } from '../kinds';
 import type { Override } from '../quiz/override';
-import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer } from './markAttempt';
-import { rulesOf, traceQuestion } from './scoreQuestion';
+import { contextOf, markAnswer, rulesIn } from './markAttempt';
+import { traceQuestion } from './scoreQuestion';
 import type { TraceLine } from '../marks/trace';
 
 /** Every step by which one answer came to its points; the last line holds the points. */
@@ -14,10 +13,10 @@ export function traceAnswer(
   override: Override | null = null,
   hints: readonly string[] = [],
 ): TraceLine[] {
-  const context = contextOf(paper);
+  const context = contextOf(paper, question);
   const mark = markAnswer(question, answer, context);
   return [
     ...explainAnswer(question, answer, context),
-    ...traceQuestion(mark, rulesOf(question, pointsOf(question, paper.content), hints), override),
+    ...traceQuestion(mark, rulesIn(paper, question, hints), override),
   ];
 }

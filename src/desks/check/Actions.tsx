@@ -93,6 +93,33 @@ function WrongForm({ onDone }: { readonly onDone: (feedback: Feedback) => void }
   );
 }
 
+interface KeyProps {
+  /** True for an answer that earns everything as it is. */
+  readonly right: boolean;
+  readonly action: Action | null;
+  readonly press: (action: Action) => () => void;
+  readonly onKey: (credit: Fraction, feedback?: Feedback) => void;
+}
+
+/** The ways in which the answer can go into the key, for everyone. */
+const KeyActions = ({ right, action, press, onKey }: KeyProps) => (
+  <>
+    {!right && (
+      <ActionButton letter="A" open={false} onPress={() => onKey(ONE)}>
+        <strong>Accept</strong> as right, for everyone
+      </ActionButton>
+    )}
+    <ActionButton letter="P" open={action === 'part'} onPress={press('part')}>
+      Accept for <strong>part</strong> of the points
+    </ActionButton>
+    {action === 'part' && <PartForm onDone={onKey} />}
+    <ActionButton letter="W" open={action === 'wrong'} onPress={press('wrong')}>
+      Add to the key as a <strong>wrong</strong> answer, with feedback
+    </ActionButton>
+    {action === 'wrong' && <WrongForm onDone={(feedback) => onKey(ZERO, feedback)} />}
+  </>
+);
+
 /** What can be done with the answer at hand: key it for everyone, or score it alone. Escape closes what is open. */
 export function Actions(props: Props) {
   const { opened, attemptId, questionId, possible, action, onAction, onNext } = props;
@@ -128,23 +155,7 @@ export function Actions(props: Props) {
           {dayAndTime(opened.override.at)}.
         </p>
       )}
-      {cannot === null && !right && (
-        <ActionButton letter="A" open={false} onPress={() => key(ONE)}>
-          <strong>Accept</strong> as right, for everyone
-        </ActionButton>
-      )}
-      {cannot === null && (
-        <>
-          <ActionButton letter="P" open={action === 'part'} onPress={press('part')}>
-            Accept for <strong>part</strong> of the points
-          </ActionButton>
-          {action === 'part' && <PartForm onDone={key} />}
-          <ActionButton letter="W" open={action === 'wrong'} onPress={press('wrong')}>
-            Add to the key as a <strong>wrong</strong> answer, with feedback
-          </ActionButton>
-          {action === 'wrong' && <WrongForm onDone={(feedback) => key(ZERO, feedback)} />}
-        </>
-      )}
+      {cannot === null && <KeyActions right={right} action={action} press={press} onKey={key} />}
       {cannot !== null && opened.answer && <p className="caption py-1">{cannot}.</p>}
       <ActionButton letter="H" open={action === 'hand'} onPress={press('hand')}>
         Mark just this one by <strong>hand</strong>

@@ -21,9 +21,8 @@ interface Accept {
 export function useAccept(questionId: string, answer: Answer | null): Accept {
   const { quiz, questions } = useQuiz();
   const record = questions.find((one) => one.id === questionId);
-  const context = readingOf(quiz.content);
   const keyed = (question: Question, given: Answer, credit: Fraction, feedback: Feedback) =>
-    keyAnswer(question, given, { credit, feedback }, newId, context);
+    keyAnswer(question, given, { credit, feedback }, newId, readingOf(question, quiz.content));
   const probe = record && answer ? keyed(record.question, answer, ONE, SILENCE) : null;
   const cannot = probe === null ? 'There is nothing to key' : probe.ok ? null : probe.reason;
   const accept = async (credit: Fraction, feedback: Feedback = SILENCE) => {
@@ -34,10 +33,15 @@ export function useAccept(questionId: string, answer: Answer | null): Accept {
       return;
     }
     const number = quiz.content.order.indexOf(questionId) + 1;
-    const saved = await saveQuestion(quiz.id, next.question, record.rev, {
-      label: `Key an answer to question ${number}`,
-      field: keyField(questionId, answer),
-    });
+    const saved = await saveQuestion(
+      quiz.id,
+      { question: next.question, placement: record.placement },
+      record.rev,
+      {
+        label: `Key an answer to question ${number}`,
+        field: keyField(questionId, answer),
+      },
+    );
     if (!saved.ok) {
       notify('The question was changed in another tab just now: look again');
       return;

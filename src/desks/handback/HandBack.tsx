@@ -56,6 +56,16 @@ interface RowProps {
   readonly byHand: boolean;
 }
 
+const RecordedScore = ({ recorded }: { readonly recorded: NonNullable<HandBackRow['recorded']> }) => (
+  <>
+    <span className="font-semibold">{points(recorded.score)}</span>{' '}
+    <span className="text-soft">of {points(recorded.outOf)}</span>
+    {recorded.waiting.n > 0 && (
+      <span className="block text-[12.5px] text-saffron-text">+{points(recorded.waiting)} to come</span>
+    )}
+  </>
+);
+
 function Row({ row, byHand, index, measure }: RowProps) {
   const { quiz } = useQuiz();
   const alone = quiz.standing.shownTo[row.studentId] !== undefined;
@@ -66,26 +76,14 @@ function Row({ row, byHand, index, measure }: RowProps) {
       run: () => run(() => undoStep(quiz.id, step)),
     });
   };
-  const slip = `/sit/?quiz=${encodeURIComponent(quiz.id)}&student=${encodeURIComponent(row.studentId)}`;
+  const slip = `/sit/?quiz=${encodeURIComponent(quiz.id)}&ticket=${encodeURIComponent(row.ticket)}`;
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair align-middle hover:bg-base-200">
       <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
         <StudentName name={row.name} apart={row.apart} />
       </th>
       <td className="figures py-2 pr-5 text-right whitespace-nowrap">
-        {row.recorded ? (
-          <>
-            <span className="font-semibold">{points(row.recorded.score)}</span>{' '}
-            <span className="text-soft">of {points(row.recorded.outOf)}</span>
-            {row.recorded.waiting.n > 0 && (
-              <span className="block text-[12.5px] text-saffron-text">
-                +{points(row.recorded.waiting)} to come
-              </span>
-            )}
-          </>
-        ) : (
-          '–'
-        )}
+        {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
       </td>
       <td className="caption py-2 pr-4">{seenWords(row)}</td>
       <td className="w-64 py-1 pr-4">
@@ -186,15 +184,8 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
       <p>
-        {open.length > 0 ? (
-          <>
-            Held until you release it: <strong>{openNames}</strong>.
-          </>
-        ) : (
-          <>
-            You have shown to all: <strong>{names}</strong>.
-          </>
-        )}
+        {open.length > 0 ? 'Held until you release it: ' : 'You have shown to all: '}
+        <strong>{openNames || names}</strong>.
       </p>
       {open.length > 0 && (
         <button
@@ -245,11 +236,64 @@ function NeverOpened() {
   );
 }
 
+/** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
+function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
+  const { quiz } = useQuiz();
+  const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
+  return (
+    <div className="overflow-x-auto">
+      <table className="mt-4 w-full">
+        <thead>
+          <tr className="label-small border-b border-line text-left">
+            <th className="pb-1 pl-9 font-semibold">Student</th>
+            <th className="pr-5 pb-1 text-right font-semibold">Score</th>
+            <th className="pb-1 font-semibold">Sees now</th>
+            <th className="pb-1 font-semibold">Comment</th>
+            <th className="pb-1">
+              <span className="sr-only">What can be done</span>
+            </th>
+          </tr>
+        </thead>
+        <LongRows
+          rows={rows}
+          height={46}
+          keyOf={({ studentId }) => studentId}
+          draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
+        />
+      </table>
+    </div>
+  );
+}
+
+/** The ways out that are no screen: printed slips, scores and answers as files. */
+function PaperAndFiles({ none }: { readonly none: boolean }) {
+  const { quiz } = useQuiz();
+  return (
+    <aside
+      aria-label="On paper and as a file"
+      className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+    >
+      <h2 className="text-[15px]">Printed slips</h2>
+      <p className="mt-1 text-[14px] text-soft">
+        One student a page, with score, answers, feedback and comments, whatever the plan shows on screen.
+      </p>
+      <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+        <a className="link-text" href={printAddress(quiz.id, 'with')} target="_blank" rel="noopener">
+          With right answers
+        </a>
+        <a className="link-text" href={printAddress(quiz.id, 'without')} target="_blank" rel="noopener">
+          Without them
+        </a>
+      </p>
+      <ScoresFile disabled={none} />
+      <AnswersFile disabled={none} />
+    </aside>
+  );
+}
+
 /** Results go back: shown on screen, printed, or as a file for the gradebook. */
 export default function HandBack() {
-  const { quiz } = useQuiz();
   const { value: rows, failure, again } = useRows();
-  const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
   const seeing =
     rows?.filter((row) => !row.notCounted && row.shown.some((aspect) => aspect !== 'comments')).length ?? 0;
   const provisional = rows?.filter((row) => row.recorded?.provisional).length ?? 0;
@@ -270,49 +314,9 @@ export default function HandBack() {
           {rows !== null && <ShowAll rows={rows} />}
         </div>
         {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nothing has been handed in yet.</p>}
-        {rows !== null && rows.length > 0 && (
-          <div className="overflow-x-auto">
-            <table className="mt-4 w-full">
-              <thead>
-                <tr className="label-small border-b border-line text-left">
-                  <th className="pb-1 pl-9 font-semibold">Student</th>
-                  <th className="pr-5 pb-1 text-right font-semibold">Score</th>
-                  <th className="pb-1 font-semibold">Sees now</th>
-                  <th className="pb-1 font-semibold">Comment</th>
-                  <th className="pb-1">
-                    <span className="sr-only">What can be done</span>
-                  </th>
-                </tr>
-              </thead>
-              <LongRows
-                rows={rows}
-                height={46}
-                keyOf={({ studentId }) => studentId}
-                draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
-              />
-            </table>
-          </div>
-        )}
+        {rows !== null && rows.length > 0 && <Results rows={rows} />}
       </div>
-      <aside
-        aria-label="On paper and as a file"
-        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
-      >
-        <h2 className="text-[15px]">Printed slips</h2>
-        <p className="mt-1 text-[14px] text-soft">
-          One student a page, with score, answers, feedback and comments, whatever the plan shows on screen.
-        </p>
-        <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
-          <a className="link-text" href={printAddress(quiz.id, 'with')} target="_blank" rel="noopener">
-            With right answers
-          </a>
-          <a className="link-text" href={printAddress(quiz.id, 'without')} target="_blank" rel="noopener">
-            Without them
-          </a>
-        </p>
-        <ScoresFile disabled={rows === null || rows.length === 0} />
-        <AnswersFile disabled={rows === null || rows.length === 0} />
-      </aside>
+      <PaperAndFiles none={rows === null || rows.length === 0} />
     </main>
   );
 }

@@ -90,6 +90,55 @@ function StepParts({
   );
 }
 
+interface DayRowProps {
+  readonly rows: DayTable['rows'];
+  readonly at: number;
+  readonly onRow: (row: DayTable['rows'][number]) => void;
+  readonly onRemove: () => void;
+}
+
+/** One row of the table: up to how many days late, and what that costs. */
+function DayRow({ rows, at, onRow, onRemove }: DayRowProps) {
+  const row = rows[at] ?? { days: 1, share: TEN };
+  const least = (rows[at - 1]?.days ?? 0) + 1;
+  const most = (rows[at + 1]?.days ?? 1001) - 1;
+  return (
+    <li>
+      up to{' '}
+      <input
+        type="number"
+        className="sentence-part !w-14"
+        aria-label={`Days of row ${at + 1}`}
+        min={least}
+        max={most}
+        value={row.days}
+        onChange={(event) => {
+          const days = Math.floor(Number(event.target.value));
+          if (days >= least && days <= most) onRow({ ...row, days });
+        }}
+      />{' '}
+      {row.days === 1 ? 'day' : 'days'}
+      {at === rows.length - 1 && ', and any longer'}:{' '}
+      <PercentField
+        className="sentence-part"
+        label={`Cost of row ${at + 1}`}
+        value={row.share}
+        onChange={(share) => onRow({ ...row, share })}
+      />{' '}
+      {rows.length > 1 && (
+        <button
+          type="button"
+          className="link-text cursor-pointer text-[13.5px]"
+          aria-label={`Take out row ${at + 1}`}
+          onClick={onRemove}
+        >
+          take out
+        </button>
+      )}
+    </li>
+  );
+}
+
 function TableParts({
   rule,
   onChange,
@@ -104,45 +153,15 @@ function TableParts({
     <>
       a share of the <Base rule={rule} onChange={onChange} /> by calendar days:
       <ol className="mt-1 ml-6 list-none">
-        {rows.map((row, at) => {
-          const least = (rows[at - 1]?.days ?? 0) + 1;
-          const most = (rows[at + 1]?.days ?? 1001) - 1;
-          return (
-            <li key={at}>
-              up to{' '}
-              <input
-                type="number"
-                className="sentence-part !w-14"
-                aria-label={`Days of row ${at + 1}`}
-                min={least}
-                max={most}
-                value={row.days}
-                onChange={(event) => {
-                  const days = Math.floor(Number(event.target.value));
-                  if (days >= least && days <= most) put(at, { ...row, days });
-                }}
-              />{' '}
-              {row.days === 1 ? 'day' : 'days'}
-              {at === rows.length - 1 && ', and any longer'}:{' '}
-              <PercentField
-                className="sentence-part"
-                label={`Cost of row ${at + 1}`}
-                value={row.share}
-                onChange={(share) => put(at, { ...row, share })}
-              />{' '}
-              {rows.length > 1 && (
-                <button
-                  type="button"
-                  className="link-text cursor-pointer text-[13.5px]"
-                  aria-label={`Take out row ${at + 1}`}
-                  onClick={() => onChange({ ...rule, rows: rows.filter((_, index) => index !== at) })}
-                >
-                  take out
-                </button>
-              )}
-            </li>
-          );
-        })}
+        {rows.map((_, at) => (
+          <DayRow
+            key={at}
+            rows={rows}
+            at={at}
+            onRow={(next) => put(at, next)}
+            onRemove={() => onChange({ ...rule, rows: rows.filter((_, index) => index !== at) })}
+          />
+        ))}
         {rows.length < 50 && (rows.at(-1)?.days ?? 0) < 1000 && (
           <li>
             <button

@@ -162,10 +162,55 @@ const ReadyMade = ({ onPlan }: { readonly onPlan: (plan: RevealPlan) => void }) 
   </div>
 );
 
+interface AspectProps {
+  readonly aspect: Aspect;
+  readonly when: When;
+  readonly onWhen: (when: When) => void;
+}
+
+/** When one part of the result is shown. */
+const AspectSentence = ({ aspect, when: chosen, onWhen }: AspectProps) => (
+  <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+    {SUBJECTS[aspect]}{' '}
+    <select
+      className="sentence-part"
+      aria-label={SUBJECTS[aspect]}
+      value={chosen}
+      onChange={(event) => onWhen(event.target.value as When)}
+    >
+      {Object.entries(WHEN).map(([when, words]) => (
+        <option key={when} value={when}>
+          {words}
+        </option>
+      ))}
+    </select>
+    .{chosen === 'byTeacher' && <ByHand aspect={aspect} />}
+  </li>
+);
+
+/** What becomes of work that was not handed in in time. */
+function UnfinishedSentence() {
+  const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
+  return (
+    <li className="py-3 text-[16.5px] leading-relaxed">
+      Work that is not handed in when the quiz closes{' '}
+      <select
+        className="sentence-part"
+        aria-label="Work that is not handed in when the quiz closes"
+        value={unfinished.value}
+        onChange={(event) => unfinished.edit(event.target.value as QuizContent['unfinished'])}
+      >
+        <option value="taken">is taken as it stands</option>
+        <option value="notCounted">counts as not handed in</option>
+      </select>
+      .
+    </li>
+  );
+}
+
 /** Which part of the result is shown when, as sentences that can be changed. */
 export default function Plan() {
   const plan = useContentField('plan', 'Change the reveal plan');
-  const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
   const { quiz } = useQuiz();
   return (
     <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
@@ -183,41 +228,19 @@ export default function Plan() {
         />
         <ul className="mt-4">
           {ASPECTS.map((aspect) => (
-            <li key={aspect} className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
-              {SUBJECTS[aspect]}{' '}
-              <select
-                className="sentence-part"
-                aria-label={SUBJECTS[aspect]}
-                value={plan.value[aspect]}
-                onChange={(event) => plan.edit({ ...plan.value, [aspect]: event.target.value as When })}
-              >
-                {Object.entries(WHEN).map(([when, words]) => (
-                  <option key={when} value={when}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-              .{plan.value[aspect] === 'byTeacher' && <ByHand aspect={aspect} />}
-            </li>
+            <AspectSentence
+              key={aspect}
+              aspect={aspect}
+              when={plan.value[aspect]}
+              onWhen={(when) => plan.edit({ ...plan.value, [aspect]: when })}
+            />
           ))}
         </ul>
         <h2 className="mt-6 text-[17px]">Attempts and being late</h2>
         <ul className="mt-1">
           <AttemptSentence />
           <LateSentence />
-          <li className="py-3 text-[16.5px] leading-relaxed">
-            Work that is not handed in when the quiz closes{' '}
-            <select
-              className="sentence-part"
-              aria-label="Work that is not handed in when the quiz closes"
-              value={unfinished.value}
-              onChange={(event) => unfinished.edit(event.target.value as QuizContent['unfinished'])}
-            >
-              <option value="taken">is taken as it stands</option>
-              <option value="notCounted">counts as not handed in</option>
-            </select>
-            .
-          </li>
+          <UnfinishedSentence />
         </ul>
         <Leaks plan={plan.value} again={quiz.content.attempts.most !== 1} />
         <h2 className="mt-6 text-[15px]">Ready-made plans</h2>

@@ -12,7 +12,7 @@ import { count } from '@/ui/words/figures';
 import { HeadingLine } from '@/ui/widgets/HeadingLine';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
-import { RowProblems } from '@/ui/widgets/RowProblems';
+import { RowsFound } from '@/ui/widgets/RowsFound';
 import { TableFile } from '@/ui/teacher/TableFile';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
@@ -106,7 +106,6 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
   const { changes = [], unchanged = 0, problems = [] } = preview ?? {};
   // What was chosen holds at once; before the first look nothing can be chosen.
   const columns = chosen ?? preview?.columns ?? [];
-  const refused = problems.filter(({ row }) => row === 'refused');
   const choose = (index: number, use: RosterUse) =>
     setChosen(
       columns.map((column, at) =>
@@ -141,11 +140,7 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
         )}
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
         {preview && <Changes preview={preview} students={students} />}
-        <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />
-        <RowProblems
-          title="Imported, but worth a look:"
-          problems={problems.filter(({ row }) => row === 'kept')}
-        />
+        <RowsFound problems={problems} />
       </div>
       <DialogFoot
         label={take.busy ? 'Importing …' : `Import ${count(changes.length, 'student')}`}

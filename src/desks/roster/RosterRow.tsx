@@ -80,6 +80,36 @@ function Namesake({ student, other }: { readonly student: Student; readonly othe
   );
 }
 
+interface PlainFieldProps {
+  readonly field: Field;
+  readonly label: string;
+  /** What stands in it while it is empty. */
+  readonly empty: string;
+  readonly type?: 'text' | 'email';
+  readonly most?: number;
+  readonly figures?: true;
+}
+
+const PlainField = ({
+  field: { text, edit },
+  label,
+  empty,
+  type = 'text',
+  most,
+  figures,
+}: PlainFieldProps) => (
+  <input
+    className={`plain-field ${figures ? 'figures' : ''}`}
+    type={type}
+    title={text}
+    aria-label={label}
+    placeholder={empty}
+    maxLength={most}
+    value={text}
+    onChange={(event) => edit(event.target.value)}
+  />
+);
+
 /** One student, edited in place. An empty name is not taken: the last one stays. */
 export function RosterRow({ student, namesake, index, measure }: Props) {
   const { name, number, email, groups } = useFields(student);
@@ -93,15 +123,7 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
       <td className="w-40 py-1 pr-3 pl-9">
-        <input
-          className="plain-field figures"
-          title={number.text}
-          aria-label={`Number of ${student.name}`}
-          placeholder="none"
-          maxLength={60}
-          value={number.text}
-          onChange={(event) => number.edit(event.target.value)}
-        />
+        <PlainField field={number} label={`Number of ${student.name}`} empty="none" most={60} figures />
       </td>
       <td className="py-1 pr-3">
         <input
@@ -116,25 +138,16 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
         {namesake && <Namesake student={student} other={namesake} />}
       </td>
       <td className="py-1 pr-3">
-        <input
-          className="plain-field"
+        <PlainField
+          field={email}
+          label={`E-mail address of ${student.name}`}
+          empty="none"
           type="email"
-          aria-label={`E-mail address of ${student.name}`}
-          placeholder="none"
-          title={email.text}
-          maxLength={254}
-          value={email.text}
-          onChange={(event) => email.edit(event.target.value)}
+          most={254}
         />
       </td>
       <td className="py-1 pr-3">
-        <input
-          className="plain-field"
-          aria-label={`Groups of ${student.name}`}
-          placeholder="no group"
-          value={groups.text}
-          onChange={(event) => groups.edit(event.target.value)}
-        />
+        <PlainField field={groups} label={`Groups of ${student.name}`} empty="no group" />
       </td>
       <td className="w-16 py-1 pr-6 text-right">
         <button

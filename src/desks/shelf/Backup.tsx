@@ -114,15 +114,12 @@ const Lost = ({ texts }: { readonly texts: readonly string[] }) => (
   </div>
 );
 
-/** The whole Shelf in one press, its age, and a folder that is kept up to date automatically. */
-export function Backup() {
-  const state = useLiveQuery(backupState, [], null);
-  const time = useNow();
-  const trouble = useFolder(state);
+/** The press that backs everything up: how far it has come, how to stop it, and what could not be kept. */
+function useBackUp() {
   const [going, setGoing] = useState<{ done: number; of: number } | null>(null);
   const [troubles, setTroubles] = useState<readonly string[]>([]);
   const stopped = useRef(false);
-  const backUp = usePress(async () => {
+  const press = usePress(async () => {
     setTroubles([]);
     stopped.current = false;
     const begun = now();
@@ -141,6 +138,19 @@ export function Backup() {
     if (made.troubles.length === 0) await keepBackedUp(at, made.stamp);
     notify(`${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work, and read back`);
   });
+  const stop = () => {
+    stopped.current = true;
+    setGoing(null);
+  };
+  return { press, going, stop, troubles };
+}
+
+/** The whole Shelf in one press, its age, and a folder that is kept up to date automatically. */
+export function Backup() {
+  const state = useLiveQuery(backupState, [], null);
+  const time = useNow();
+  const trouble = useFolder(state);
+  const { press: backUp, going, stop, troubles } = useBackUp();
   if (!state) return null;
   const choose = async () => {
     if (await chooseFolder())
@@ -174,15 +184,7 @@ export function Backup() {
       {state.folder && <Folder folder={state.folder} trouble={trouble} onAgain={() => run(again)} />}
       {backUp.error && <Failed className="mt-2" text={backUp.error} onAgain={backUp.start} />}
       {troubles.length > 0 && <Lost texts={troubles} />}
-      {going && (
-        <Going
-          {...going}
-          onStop={() => {
-            stopped.current = true;
-            setGoing(null);
-          }}
-        />
-      )}
+      {going && <Going {...going} onStop={stop} />}
     </div>
   );
 }

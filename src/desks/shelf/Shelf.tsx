@@ -54,6 +54,18 @@ export function Shelf() {
   );
 }
 
+const NothingShown = ({ quizzes }: { readonly quizzes: readonly QuizRecord[] }) => (
+  <p className="bg-paper px-6 py-12 text-center">
+    {quizzes.every((quiz) => quiz.deletedAt !== null) ? (
+      <>
+        The shelf is empty. <strong>New quiz</strong> begins one; everything is saved automatically.
+      </>
+    ) : (
+      'No quiz matches. Try a shorter search or another list.'
+    )}
+  </p>
+);
+
 interface HeadProps {
   readonly ready: ReturnType<typeof useReady>;
   readonly quizzes: readonly QuizRecord[];
@@ -147,17 +159,7 @@ function Quizzes() {
           </p>
         )}
         {listed && <ShelfTools quizzes={listed.quizzes} filter={filter} onFilter={setFilter} />}
-        {listed && shown.length === 0 && (
-          <p className="bg-paper px-6 py-12 text-center">
-            {listed.quizzes.every((quiz) => quiz.deletedAt !== null) ? (
-              <>
-                The shelf is empty. <strong>New quiz</strong> begins one; everything is saved automatically.
-              </>
-            ) : (
-              'No quiz matches. Try a shorter search or another list.'
-            )}
-          </p>
-        )}
+        {listed && shown.length === 0 && <NothingShown quizzes={listed.quizzes} />}
         {listed && shown.length > 0 && (
           <ShelfList quizzes={shown} states={states} movable={filter === EVERYTHING} />
         )}

@@ -17,6 +17,41 @@ interface Props {
   readonly onHandIn: () => Promise<void>;
 }
 
+interface MissingProps {
+  readonly missing: readonly { readonly question: StudentQuestion; readonly index: number }[];
+  readonly onGo: (index: number) => void;
+}
+
+/** The questions without an answer, each a way back to it. */
+const Missing = ({ missing, onGo }: MissingProps) => (
+  <>
+    <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">
+      {missing.length === 1
+        ? '1 question has no answer yet:'
+        : `${missing.length} questions have no answer yet:`}
+    </p>
+    <ul className="mt-2 border-t border-line">
+      {missing.map(({ question, index }) => (
+        <li key={question.id} className="border-b border-hair">
+          <button
+            type="button"
+            className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
+            onClick={() => onGo(index)}
+          >
+            <span className="figures font-semibold">{index + 1}</span>
+            <span className="truncate underline underline-offset-2">
+              {plainText(question.text) || 'Question without text'}
+            </span>
+            {question.mustAnswer && (
+              <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
+            )}
+          </button>
+        </li>
+      ))}
+    </ul>
+  </>
+);
+
 /** Before handing in: what is missing is named, and one press hands in. */
 export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
@@ -32,32 +67,7 @@ export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo
       {missing.length === 0 ? (
         <p className="mt-3 text-[16.5px]">All {questions.length} questions are answered.</p>
       ) : (
-        <>
-          <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">
-            {missing.length === 1
-              ? '1 question has no answer yet:'
-              : `${missing.length} questions have no answer yet:`}
-          </p>
-          <ul className="mt-2 border-t border-line">
-            {missing.map(({ question, index }) => (
-              <li key={question.id} className="border-b border-hair">
-                <button
-                  type="button"
-                  className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
-                  onClick={() => onGo(index)}
-                >
-                  <span className="figures font-semibold">{index + 1}</span>
-                  <span className="truncate underline underline-offset-2">
-                    {plainText(question.text) || 'Question without text'}
-                  </span>
-                  {question.mustAnswer && (
-                    <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
-                  )}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </>
+        <Missing missing={missing} onGo={onGo} />
       )}
       <KeepLine keep={keep} />
       <p className="mt-4">

@@ -1,19 +1,20 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { PaperPacket } from '@/core/reveal/packets';
+import type { PaperAddress } from '@/core/sitting/port';
 import { dayAndTime } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/Picture';
-import { openStudentPort, type StudentPort } from '@/workers/studentPort';
+import { openStudentPort } from '@/workers/studentPort';
 import { CoverPage } from './CoverPage';
 import { run } from './run';
 import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
 import { WorkPages } from './WorkPages';
 
-const port: StudentPort = openStudentPort();
+const port = openStudentPort();
 
-function address(): { quizId: string; studentId: string } {
+function address(): PaperAddress {
   const query = new URLSearchParams(location.search);
-  return { quizId: query.get('quiz') ?? '', studentId: query.get('student') ?? '' };
+  return { quizId: query.get('quiz') ?? '', ticket: query.get('ticket') ?? '' };
 }
 
 interface MessageProps {
@@ -48,23 +49,23 @@ export function Sit() {
 /** The packet of the student at this address, kept up to date. */
 function usePaper() {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
-  const [{ quizId, studentId }] = useState(address);
+  const [place] = useState(address);
 
   // Which of several attempts is looked at; the latest one where nothing is said.
   const [attempt, setAttempt] = useState<number | undefined>();
-  const picture = useCallback((hash: string) => port.picture(quizId, studentId, hash), [quizId, studentId]);
+  const picture = useCallback((hash: string) => port.picture(place, hash), [place]);
 
   const open = useCallback(async () => {
     try {
-      setPacket(await port.openPaper(quizId, studentId, attempt));
+      setPacket(await port.openPaper(place, attempt));
     } catch {
       // What is on the page already stays: a look that failed is taken again later.
       setPacket((before) => (before === 'loading' ? 'failed' : before));
     }
-  }, [quizId, studentId, attempt]);
+  }, [place, attempt]);
   // Fails where the attempt could not be begun: the page it was asked on says so, and offers it again.
   const begin = async () => {
-    const next = await port.begin(quizId, studentId);
+    const next = await port.begin(place);
     setAttempt(undefined);
     setPacket(next);
   };
@@ -90,7 +91,7 @@ function usePaper() {
     setPacket('loading');
     run(open);
   };
-  return { packet, picture, open, begin, retry, setAttempt };
+  return { place, packet, picture, open, begin, retry, setAttempt };
 }
 
 /** Where there is no paper to be shown, why; null where there is one. */
@@ -120,7 +121,7 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
 }
 
 function Paper() {
-  const { packet, picture, open, begin, retry, setAttempt } = usePaper();
+  const { place, packet, picture, open, begin, retry, setAttempt } = usePaper();
   if (packet === 'loading')
     return <p className="waiting-text px-6 py-24 text-center text-soft">Loading your paper …</p>;
   if (packet === 'failed') {
@@ -145,7 +146,14 @@ function Paper() {
     const { cover, working } = packet;
     return (
       <PictureSource value={picture}>
-        <WorkPages key={working.attemptId} port={port} cover={cover} working={working} onDone={open} />
+        <WorkPages
+          key={working.attemptId}
+          port={port}
+          address={place}
+          cover={cover}
+          working={working}
+          onDone={open}
+        />
       </PictureSource>
     );
   }

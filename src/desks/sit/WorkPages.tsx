@@ -1,10 +1,10 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { Cover, Working } from '@/core/reveal/packets';
+import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { sitFace } from '@/kinds/sit';
 import { dayAndTime, pointsWord } from '@/ui/words/figures';
 import { RichText } from '@/ui/widgets/RichText';
-import type { StudentPort } from '@/workers/studentPort';
 import { LastPage } from './LastPage';
 import { KeepLine } from './KeepLine';
 import { run } from './run';
@@ -16,6 +16,7 @@ const isAnswered = (answer: Answer | undefined): boolean =>
 
 interface Props {
   readonly port: StudentPort;
+  readonly address: PaperAddress;
   readonly cover: Cover;
   readonly working: Working;
   readonly onDone: () => Promise<void>;
@@ -85,9 +86,9 @@ function Ways({ at, last, onGo }: WaysProps) {
 }
 
 /** One question after the other, then the last page before handing in. */
-export function WorkPages({ port, cover, working, onDone }: Props) {
+export function WorkPages({ port, address, cover, working, onDone }: Props) {
   const { questions } = working;
-  const { answers, keep, give, settled } = useAnswers(port, working);
+  const { answers, keep, give, settled } = useAnswers(port, address, working);
   const [at, setAt] = useState(() => {
     const first = questions.findIndex((question) => !isAnswered(working.answers[question.id]));
     return first < 0 ? questions.length : first;
@@ -147,7 +148,7 @@ export function WorkPages({ port, cover, working, onDone }: Props) {
             onGo={go}
             onHandIn={async () => {
               if (!(await settled())) throw new Error('An answer is not saved');
-              const receipt = await port.handIn(working.attemptId);
+              const receipt = await port.handIn(address, working.attemptId);
               // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
               const stands =
                 receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';

@@ -1,7 +1,12 @@
 import { useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { Receipt, Working } from '@/core/reveal/packets';
-import type { StudentPort } from '@/workers/studentPort';
+import type { PaperAddress, StudentPort } from '@/core/sitting/port';
+
+/** This page, each time that it is loaded another one: by it and their numbers saves keep their order. */
+const PAGE = Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => (byte % 36).toString(36)).join(
+  '',
+);
 
 /** What the page can say about keeping answers. */
 export type KeepState =
@@ -18,10 +23,11 @@ interface Answers {
 }
 
 /** The answers of the paper at hand: shown at once, kept one after the other, the newest of each question last. */
-export function useAnswers(port: StudentPort, working: Working): Answers {
+export function useAnswers(port: StudentPort, at: PaperAddress, working: Working): Answers {
   const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>(working.answers);
   const [keep, setKeep] = useState<KeepState>({ state: 'kept', at: working.savedAt });
   const pending = useRef(new Map<string, Answer | null>());
+  const number = useRef(0);
   const running = useRef<Promise<boolean> | null>(null);
 
   const drain = async (): Promise<boolean> => {
@@ -30,7 +36,9 @@ export function useAnswers(port: StudentPort, working: Working): Answers {
       const [questionId, answer] = next.value;
       pending.current.delete(questionId);
       try {
-        last = await port.saveAnswer(working.attemptId, questionId, answer);
+        number.current++;
+        const save = { attemptId: working.attemptId, questionId, answer, page: PAGE, number: number.current };
+        last = await port.saveAnswer(at, save);
       } catch {
         last = { state: 'refused', reason: 'storage' };
       }

@@ -35,6 +35,43 @@ function columnUse(key: string): ColumnUse {
   return { use: use === 'points' ? 'points' : 'question', questionId };
 }
 
+interface SelectProps {
+  readonly label: string;
+  readonly value: string;
+  /** The questions, by their ids. */
+  readonly titles: readonly (readonly [id: string, title: string])[];
+  readonly onChoose: (key: string) => void;
+}
+
+const UseSelect = ({ label, value, titles, onChoose }: SelectProps) => (
+  <select
+    className="lined-field !w-72 truncate"
+    aria-label={label}
+    value={value}
+    onChange={(event) => onChoose(event.target.value)}
+  >
+    {SIMPLE.map(([key, , words]) => (
+      <option key={key} value={key}>
+        {words}
+      </option>
+    ))}
+    <optgroup label="Answers to">
+      {titles.map(([id, title]) => (
+        <option key={id} value={`question:${id}`}>
+          {title}
+        </option>
+      ))}
+    </optgroup>
+    <optgroup label="Points given by hand for">
+      {titles.map(([id, title]) => (
+        <option key={id} value={`points:${id}`}>
+          Points for {title}
+        </option>
+      ))}
+    </optgroup>
+  </select>
+);
+
 /** What each column holds, with the first rows to see it by. A use that another column had goes to the one chosen. */
 export function ColumnUses({ table, columns, onChange }: Props) {
   const { questions } = useQuiz();
@@ -65,32 +102,12 @@ export function ColumnUses({ table, columns, onChange }: Props) {
                 {heading || `Column ${index + 1}`}
               </th>
               <td className="py-1 pr-4">
-                <select
-                  className="lined-field !w-72 truncate"
-                  aria-label={`Column ${heading || index + 1}`}
+                <UseSelect
+                  label={`Column ${heading || index + 1}`}
                   value={keyOf(columns[index] ?? { use: 'ignored' })}
-                  onChange={(event) => choose(index, event.target.value)}
-                >
-                  {SIMPLE.map(([key, , words]) => (
-                    <option key={key} value={key}>
-                      {words}
-                    </option>
-                  ))}
-                  <optgroup label="Answers to">
-                    {titles.map(([id, title]) => (
-                      <option key={id} value={`question:${id}`}>
-                        {title}
-                      </option>
-                    ))}
-                  </optgroup>
-                  <optgroup label="Points given by hand for">
-                    {titles.map(([id, title]) => (
-                      <option key={id} value={`points:${id}`}>
-                        Points for {title}
-                      </option>
-                    ))}
-                  </optgroup>
-                </select>
+                  titles={titles}
+                  onChoose={(key) => choose(index, key)}
+                />
               </td>
               <td className="max-w-72 truncate py-1.5 text-soft">
                 {table.rows

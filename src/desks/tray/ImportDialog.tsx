@@ -12,7 +12,7 @@ import { count, percent, points } from '@/ui/words/figures';
 import { HeadingLine } from '@/ui/widgets/HeadingLine';
 import { run, usePress } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { RowProblems } from '@/ui/widgets/RowProblems';
+import { RowsFound } from '@/ui/widgets/RowsFound';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { FilePreview, Imported } from '@/workers/classDesk';
@@ -121,8 +121,6 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
   const [table, setTable] = useState(first);
   const { preview, failure, again, columns, known, choices, setChosen, setChoices } = usePreview(table);
   const papers = preview?.papers ?? [];
-  const problems = preview?.problems ?? [];
-  const refused = problems.filter((problem) => problem.row === 'refused');
   const named = namesStudents(columns);
   const take = usePress(async () =>
     onImported(await classWorker().importFile(quiz.id, table, [...columns], choices)),
@@ -153,8 +151,7 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
             <UnknownStudents unknown={preview.unknown} choices={choices} onChange={setChoices} />
           </>
         )}
-        <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />
-        {refused.length > 0 && (
+        <RowsFound problems={preview?.problems ?? []}>
           <button
             type="button"
             className="link-text mt-1 cursor-pointer text-[14px]"
@@ -162,11 +159,7 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
           >
             Save these rows as a file so that you can correct them
           </button>
-        )}
-        <RowProblems
-          title="Imported, but worth a look:"
-          problems={problems.filter((problem) => problem.row === 'kept')}
-        />
+        </RowsFound>
       </div>
       <div className="sticky -bottom-6 -mx-7 mt-4 -mb-6 border-t border-line bg-paper px-7 pb-4">
         <DialogFoot

@@ -65,7 +65,7 @@ interface RowProps {
 function Row({ row, index, measure }: RowProps) {
   const { quiz } = useQuiz();
   const { id } = quiz;
-  const address = `/sit/?quiz=${encodeURIComponent(id)}&student=${encodeURIComponent(row.studentId)}`;
+  const address = `/sit/?quiz=${encodeURIComponent(id)}&ticket=${encodeURIComponent(row.ticket)}`;
   const done = isFinished(row.state);
   const accept = async () => {
     const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Question } from '@/core/kinds';
+import type { Placed } from '@/core/quiz/placement';
 import { plainText } from '@/core/content/plainText';
 import { restoreQuestion } from '@/store/quiz/edits';
 import { usePress } from '@/ui/widgets/press';
@@ -19,7 +19,7 @@ export function DeletedElsewhere({ hand, there, onRestored }: Props) {
   const { quiz } = useQuiz();
   const [dropped, setDropped] = useState<string | null>(null);
   const name = `question:${hand ?? ''}`;
-  const typed = unsavedWork().get(name) as Question | undefined;
+  const typed = unsavedWork().get(name) as Placed | undefined;
   const settle = () => {
     keepUnsaved(name, null);
     reportSaving(name, 'saved');
@@ -28,7 +28,7 @@ export function DeletedElsewhere({ hand, there, onRestored }: Props) {
     if (!typed) return;
     await restoreQuestion(quiz.id, typed, { label: 'Restore a question', field: '' });
     settle();
-    onRestored(typed.id);
+    onRestored(typed.question.id);
   });
   if (there || !typed || dropped === hand) return null;
   return (
@@ -36,7 +36,7 @@ export function DeletedElsewhere({ hand, there, onRestored }: Props) {
       <p className="font-semibold">
         The question you were writing was deleted in another tab. Nothing is lost: restore it, or let it go.
       </p>
-      <p className="mt-1">{plainText(typed.text) || 'Question without text'}</p>
+      <p className="mt-1">{plainText(typed.question.text) || 'Question without text'}</p>
       {restore.error && <p className="mt-2">{restore.error}</p>}
       <div className="mt-2 flex gap-3">
         <button

@@ -16,34 +16,13 @@ const LANGUAGES = [
 /** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
 const select = (field: HTMLInputElement | null): void => field?.select();
 
-/** What holds for all questions, as a sentence. */
-function QuizSentence() {
-  const topic = useContentField('topic', 'Change the topic');
-  const points = useContentField('defaultPoints', 'Change the points of a question');
-  const must = useContentField('mustAnswer', 'Change whether questions must be answered');
+/** The language of the answers, and the sign of their decimals. */
+function ReadingPart() {
   const language = useContentField('language', 'Change the language');
   const decimalSign = useContentField('decimalSign', 'Change the decimal sign');
   return (
-    <p className="mt-2 leading-loose">
-      A question is worth{' '}
-      <DecimalField
-        className="sentence-part text-center"
-        label="Points of a question"
-        value={points.value}
-        most={1000}
-        onChange={points.edit}
-      />{' '}
-      {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
-      <select
-        className="sentence-part"
-        aria-label="Must questions be answered"
-        value={String(must.value)}
-        onChange={(event) => must.edit(event.target.value === 'true')}
-      >
-        <option value="false">may be left out</option>
-        <option value="true">must be answered</option>
-      </select>{' '}
-      unless it says otherwise. Answers are in{' '}
+    <>
+      Answers are in{' '}
       <span className="whitespace-nowrap">
         <select
           className="sentence-part"
@@ -69,7 +48,36 @@ function QuizSentence() {
         <option value="point">point</option>
         <option value="comma">comma</option>
       </select>
-      . Topic:{' '}
+    </>
+  );
+}
+
+/** What holds for all questions, as a sentence. */
+function QuizSentence() {
+  const topic = useContentField('topic', 'Change the topic');
+  const points = useContentField('defaultPoints', 'Change the points of a question');
+  const must = useContentField('mustAnswer', 'Change whether questions must be answered');
+  return (
+    <p className="mt-2 leading-loose">
+      A question is worth{' '}
+      <DecimalField
+        className="sentence-part text-center"
+        label="Points of a question"
+        value={points.value}
+        most={1000}
+        onChange={points.edit}
+      />{' '}
+      {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
+      <select
+        className="sentence-part"
+        aria-label="Must questions be answered"
+        value={String(must.value)}
+        onChange={(event) => must.edit(event.target.value === 'true')}
+      >
+        <option value="false">may be left out</option>
+        <option value="true">must be answered</option>
+      </select>{' '}
+      unless it says otherwise. <ReadingPart />. Topic:{' '}
       <input
         className="sentence-part"
         aria-label="Topic"

@@ -2,9 +2,10 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { Suspense, useEffect, useRef } from 'react';
-import { kindOf, type Question } from '@/core/kinds';
+import { kindOf } from '@/core/kinds';
+import type { Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/markAttempt';
-import { pointsOf } from '@/core/quiz/points';
+import { pointsOfPlaced } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/records/db';
@@ -25,7 +26,7 @@ interface Props {
 
 function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
   // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
-  const question = (unsavedWork().get(`question:${record.id}`) as Question | undefined) ?? record.question;
+  const { question } = (unsavedWork().get(`question:${record.id}`) as Placed | undefined) ?? record;
   const { quiz } = useQuiz();
   const { Folded: Answers } = useFaces(question.kind);
   return (
@@ -35,7 +36,7 @@ function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
       ) : (
         <RichText text={question.text} />
       )}
-      <Answers question={question} context={readingOf(quiz.content)} />
+      <Answers question={question} context={readingOf(question, quiz.content)} />
     </div>
   );
 }
@@ -45,8 +46,8 @@ export function PaperQuestion({ record, number, inHand, onTake, onMove, onRemove
   const { quiz } = useQuiz();
   const sortable = useSortable({ id: record.id });
   const { question } = record;
-  const [problem] = kindOf(question).problems(question, readingOf(quiz.content));
-  const value = points(pointsOf(question, quiz.content));
+  const [problem] = kindOf(question).problems(question, readingOf(question, quiz.content));
+  const value = points(pointsOfPlaced(record, quiz.content));
   const taken = useRef(inHand);
   const { node } = sortable;
   useEffect(() => {

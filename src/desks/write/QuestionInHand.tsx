@@ -1,11 +1,12 @@
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useCallback } from 'react';
+import { lazy, Suspense, useCallback, useMemo } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
-import { pointsOf } from '@/core/quiz/points';
+import type { Placed, Placement } from '@/core/quiz/placement';
+import { pointsOfPlaced } from '@/core/quiz/points';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { plainText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
-import type { QuestionRecord } from '@/store/records/db';
+import { placedOf, type QuestionRecord } from '@/store/records/db';
 import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { DecimalField } from '@/ui/widgets/DecimalField';
@@ -19,25 +20,25 @@ const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
 /** The question being edited: every edit is saved on its own and can be undone. */
-function useQuestionDraft(record: QuestionRecord, number: number): Draft<Question> {
+function useQuestionDraft(record: QuestionRecord, number: number): Draft<Placed> {
   const { quizId, id } = record;
+  const stored = useMemo(() => placedOf(record), [record]);
   const save = useCallback(
-    async (question: Question, base: number) => {
+    async (placed: Placed, base: number) => {
       const label = { label: `Edit question ${number}`, field: `question:${id}` };
-      const saved = await saveQuestion(quizId, question, base, label);
+      const saved = await saveQuestion(quizId, placed, base, label);
       if (saved.ok) return { ok: true as const, token: saved.rev };
       const { theirs } = saved;
-      return { ok: false as const, theirs: theirs && { value: theirs.question, token: theirs.rev } };
+      return { ok: false as const, theirs: theirs && { value: placedOf(theirs), token: theirs.rev } };
     },
     [quizId, id, number],
   );
   const restore = useCallback(
-    (question: Question) =>
-      restoreQuestion(quizId, question, { label: `Restore question ${number}`, field: '' }),
+    (placed: Placed) => restoreQuestion(quizId, placed, { label: `Restore question ${number}`, field: '' }),
     [quizId, number],
   );
   const name = `question:${id}`;
-  return useDraft({ name, stored: record.question, token: record.rev, reached, save, restore });
+  return useDraft({ name, stored, token: record.rev, reached, save, restore });
 }
 
 /** Both versions of a question side by side, when two tabs changed it. */
@@ -47,9 +48,14 @@ function Version({ question }: { readonly question: Question }) {
   return (
     <>
       <p className="font-medium">{plainText(question.text) || 'Question without text'}</p>
-      <Folded question={question} context={readingOf(quiz.content)} />
+      <Folded question={question} context={readingOf(question, quiz.content)} />
     </>
   );
+}
+
+interface Editing {
+  readonly question: Question;
+  readonly onChange: (question: Question) => void;
 }
 
 interface Props {
@@ -58,8 +64,7 @@ interface Props {
   readonly onRemove: () => void;
 }
 
-function General({ draft }: { readonly draft: Draft<Question> }) {
-  const { value: question, edit } = draft;
+function General({ question, onChange: edit }: Editing) {
   const rows = [
     ['When right', 'right answers', 'right'],
     ['Partly right', 'partly right answers', 'partly'],
@@ -94,49 +99,64 @@ function General({ draft }: { readonly draft: Draft<Question> }) {
   );
 }
 
-function Rules({ draft }: { readonly draft: Draft<Question> }) {
+interface PointsProps {
+  readonly placed: Placed;
+  readonly onPoints: (points: Placement['points']) => void;
+}
+
+/** What the question is worth here: its own points, or the quiz's. */
+function PointsPart({ placed, onPoints }: PointsProps) {
   const { quiz } = useQuiz();
-  const { value: question, edit } = draft;
-  const { Rules: KindRules } = useFaces(question.kind);
-  const own = question.points !== null;
-  const value = pointsOf(question, quiz.content);
+  const { points: own } = placed.placement;
+  const value = pointsOfPlaced(placed, quiz.content);
+  const byDefault = points(quiz.content.defaultPoints);
   return (
-    <div className="mt-4 leading-loose">
+    <>
       <DecimalField
         className="sentence-part text-center"
         label="Points"
-        value={question.points}
+        value={own}
         most={1000}
-        fallback={points(quiz.content.defaultPoints)}
-        onEmpty={() => edit({ ...question, points: null })}
-        onChange={(typed) => edit({ ...question, points: typed })}
+        fallback={byDefault}
+        onEmpty={() => onPoints(null)}
+        onChange={onPoints}
       />{' '}
       {value.n === 1 && value.d === 1 ? 'point' : 'points'}
-      {own ? (
+      {own === null ? (
+        <span className="text-soft"> (quiz default)</span>
+      ) : (
         <>
           {' ('}
           <button
             type="button"
             className="cursor-pointer text-[13.5px] text-petrol underline underline-offset-2"
-            onClick={() => edit({ ...question, points: null })}
+            onClick={() => onPoints(null)}
           >
-            use the quiz’s default ({points(quiz.content.defaultPoints)})
+            use the quiz’s default ({byDefault})
           </button>
           {')'}
         </>
-      ) : (
-        <span className="text-soft"> (quiz default)</span>
       )}
+    </>
+  );
+}
+
+function Rules({ draft }: { readonly draft: Draft<Placed> }) {
+  const { quiz } = useQuiz();
+  const { question, placement } = draft.value;
+  const place = (patch: Partial<Placement>) =>
+    draft.edit({ question, placement: { ...placement, ...patch } });
+  const { Rules: KindRules } = useFaces(question.kind);
+  return (
+    <div className="mt-4 leading-loose">
+      <PointsPart placed={draft.value} onPoints={(own) => place({ points: own })} />
       {'. It '}
       <select
         className="sentence-part"
         aria-label="Must it be answered"
-        value={String(question.mustAnswer)}
+        value={String(placement.mustAnswer)}
         onChange={(event) =>
-          edit({
-            ...question,
-            mustAnswer: event.target.value === 'null' ? null : event.target.value === 'true',
-          })
+          place({ mustAnswer: event.target.value === 'null' ? null : event.target.value === 'true' })
         }
       >
         <option value="null">
@@ -146,7 +166,11 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
         <option value="false">may be left out</option>
       </select>
       {'. '}
-      <KindRules question={question} onChange={edit} context={readingOf(quiz.content)} />
+      <KindRules
+        question={question}
+        onChange={(next) => draft.edit({ question: next, placement })}
+        context={readingOf(question, quiz.content)}
+      />
     </div>
   );
 }
@@ -155,7 +179,8 @@ function Rules({ draft }: { readonly draft: Draft<Question> }) {
 export function QuestionInHand({ record, number, onRemove }: Props) {
   const { quiz } = useQuiz();
   const draft = useQuestionDraft(record, number);
-  const { value: question, edit } = draft;
+  const { question, placement } = draft.value;
+  const edit = (next: Question) => draft.edit({ question: next, placement });
   const { Write } = useFaces(question.kind);
   return (
     <section
@@ -165,7 +190,7 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
       <Conflict
         draft={draft}
         what={`Question ${number}`}
-        show={(version) => <Version question={version} />}
+        show={(version) => <Version question={version.question} />}
       />
       <div className="flex items-start justify-between gap-4">
         <p className="label-small mb-1">{kindOf(question).title}</p>
@@ -193,9 +218,9 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
         question={question}
         onChange={edit}
         seen={quiz.firstHandInAt !== null}
-        context={readingOf(quiz.content)}
+        context={readingOf(question, quiz.content)}
       />
-      <General draft={draft} />
+      <General question={question} onChange={edit} />
       <Rules draft={draft} />
     </section>
   );

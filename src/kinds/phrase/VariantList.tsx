@@ -38,12 +38,54 @@ function formTrouble(question: PhraseQuestion, variant: Variant, language: strin
   return null;
 }
 
-function VariantRow({ question, variant, language, onChange, onRemove }: RowProps) {
-  const name = variant.forms[0] ?? 'new answer';
+interface FormsProps {
+  readonly variant: Variant;
+  readonly name: string;
+  readonly onChange: (variant: Variant) => void;
+}
+
+/** Each form of the variant, to be changed or taken away, and room for another one. */
+function Forms({ variant, name, onChange }: FormsProps) {
   const setForm = (at: number, form: string) =>
     onChange({ ...variant, forms: variant.forms.map((old, index) => (index === at ? form : old)) });
   const dropForm = (at: number) =>
     onChange({ ...variant, forms: variant.forms.filter((_, index) => index !== at) });
+  return (
+    <>
+      {variant.forms.map((form, index) => (
+        <span className="chip" key={index}>
+          <input
+            aria-label={`Form ${index + 1} of ${name}`}
+            size={Math.max(2, form.length)}
+            maxLength={500}
+            value={form}
+            onChange={(event) => setForm(index, event.target.value)}
+            onBlur={() => form.trim() === '' && variant.forms.length > 1 && dropForm(index)}
+          />
+          {variant.forms.length > 1 && (
+            <button
+              type="button"
+              className="-my-0.5 inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
+              aria-label={`Remove the form ${form}`}
+              onClick={() => dropForm(index)}
+            >
+              <X size={13} aria-hidden />
+            </button>
+          )}
+        </span>
+      ))}
+      <NewEntry
+        most={500}
+        label={`Another form of ${name}`}
+        placeholder="another form"
+        onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
+      />
+    </>
+  );
+}
+
+function VariantRow({ question, variant, language, onChange, onRemove }: RowProps) {
+  const name = variant.forms[0] ?? 'new answer';
   const trouble = formTrouble(question, variant, language);
   return (
     <KeyRow
@@ -55,34 +97,7 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
     >
       <div>
         <div className="flex flex-wrap items-center gap-1">
-          {variant.forms.map((form, index) => (
-            <span className="chip" key={index}>
-              <input
-                aria-label={`Form ${index + 1} of ${name}`}
-                size={Math.max(2, form.length)}
-                maxLength={500}
-                value={form}
-                onChange={(event) => setForm(index, event.target.value)}
-                onBlur={() => form.trim() === '' && variant.forms.length > 1 && dropForm(index)}
-              />
-              {variant.forms.length > 1 && (
-                <button
-                  type="button"
-                  className="-my-0.5 inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-                  aria-label={`Remove the form ${form}`}
-                  onClick={() => dropForm(index)}
-                >
-                  <X size={13} aria-hidden />
-                </button>
-              )}
-            </span>
-          ))}
-          <NewEntry
-            most={500}
-            label={`Another form of ${name}`}
-            placeholder="another form"
-            onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
-          />
+          <Forms variant={variant} name={name} onChange={onChange} />
           <select
             className="sentence-part !text-[13.5px] !font-normal !text-soft"
             aria-label={`How ${name} matches`}

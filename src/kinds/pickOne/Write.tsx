@@ -76,6 +76,35 @@ const MoveButtons = ({
   </>
 );
 
+interface PictureButtonProps {
+  readonly picture: Option['picture'];
+  readonly place: string;
+  readonly onPress: () => void;
+}
+
+/** The option's picture, to be changed; or a sign that one can be added. */
+const PictureButton = ({ picture, place, onPress }: PictureButtonProps) =>
+  picture ? (
+    <button
+      type="button"
+      className="cursor-pointer"
+      aria-label={`Change the picture of ${place}`}
+      onClick={onPress}
+    >
+      <Picture picture={picture} small />
+    </button>
+  ) : (
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Add a picture to ${place}`}
+      title="Add a picture"
+      onClick={onPress}
+    >
+      <Image size={15} aria-hidden />
+    </button>
+  );
+
 interface RowProps {
   readonly option: Option;
   readonly place: string;
@@ -90,6 +119,9 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
   const about = optionName(option) || place;
   const [picturing, setPicturing] = useState<'choose' | File | null>(null);
   const right = option.credit.n > 0;
+  const choose = (
+    <PictureButton picture={option.picture} place={place} onPress={() => setPicturing('choose')} />
+  );
   return (
     <KeyRow
       entry={option}
@@ -100,16 +132,7 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
       buttons={<MoveButtons about={about} onMove={onMove} />}
     >
       <div className="flex flex-wrap items-start gap-1">
-        {option.picture && (
-          <button
-            type="button"
-            className="cursor-pointer"
-            aria-label={`Change the picture of ${place}`}
-            onClick={() => setPicturing('choose')}
-          >
-            <Picture picture={option.picture} small />
-          </button>
-        )}
+        {option.picture && choose}
         <input
           className={`plain-field !w-auto min-w-24 flex-1 ${right ? 'font-semibold' : ''}`}
           data-option
@@ -126,17 +149,7 @@ function OptionRow({ option, place, onChange, onKey, onPaste, onMove, onRemove }
             setPicturing(file);
           }}
         />
-        {!option.picture && (
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Add a picture to ${place}`}
-            title="Add a picture"
-            onClick={() => setPicturing('choose')}
-          >
-            <Image size={15} aria-hidden />
-          </button>
-        )}
+        {!option.picture && choose}
         {picturing && (
           <OptionPicture
             option={option}

@@ -1,7 +1,8 @@
 import { readCell, type Answer } from '@/core/kinds';
 import { readingOf } from '@/core/scoring/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
-import { CONTENT, QUESTIONS } from '../../../demo/quiz';
+import { placedIn } from '@/core/quiz/paper';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
 import { STUDENTS, WRITTEN_ANSWERS } from '../../../demo/class';
 import { now, ownZone } from '../records/clock';
 import { db } from '../records/db';
@@ -23,7 +24,7 @@ function afternoon(at: number, days: number): number {
 function answersOf(written: readonly string[]): Record<string, Answer> {
   const read = QUESTIONS.map(
     (question, index) =>
-      [question.id, readCell(question, written[index] ?? '', readingOf(CONTENT)).answer] as const,
+      [question.id, readCell(question, written[index] ?? '', readingOf(question, CONTENT)).answer] as const,
   );
   return Object.fromEntries(read.flatMap(([id, answer]) => (answer ? [[id, answer]] : [])));
 }
@@ -44,13 +45,15 @@ function demoAttempt(written: readonly string[], index: number, opened: number):
     timeKnown: true,
     source: 'sat',
     answers: answersOf(written),
+    seed: index,
+    saves: {},
     seq: index + 1,
   };
 }
 
 /** Writes the made-up school, unless another tab was faster. */
 export async function writeDemo(): Promise<void> {
-  const tables = [...REVISION_TABLES, db.students, db.attempts, db.meta];
+  const tables = [...REVISION_TABLES, db.students, db.tickets, db.attempts, db.meta];
   await db.transaction('rw', tables, async () => {
     if (await db.meta.get('started')) return;
     const at = now();
@@ -74,9 +77,15 @@ export async function writeDemo(): Promise<void> {
       deletedAt: null,
     });
     await db.questions.bulkPut(
-      QUESTIONS.map((question) => ({ quizId: DEMO_QUIZ, id: question.id, rev: 1, question })),
+      placedIn({ questions: QUESTIONS, placements: PLACEMENTS }).map((placed) => ({
+        quizId: DEMO_QUIZ,
+        id: placed.question.id,
+        rev: 1,
+        ...placed,
+      })),
     );
     await db.students.bulkPut([...STUDENTS]);
+    await db.tickets.bulkPut(STUDENTS.map(({ id }) => ({ studentId: id, code: `ticket-of-${id}` })));
     await settle(DEMO_QUIZ, opened + 9 * MINUTE);
     await db.attempts.bulkPut(WRITTEN_ANSWERS.map((written, index) => demoAttempt(written, index, opened)));
     await db.meta.put({ key: `seq:${DEMO_QUIZ}`, value: WRITTEN_ANSWERS.length });

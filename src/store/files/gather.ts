@@ -4,7 +4,7 @@ import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import { Id } from '@/core/content/questionBase';
 import type { Attempt } from '@/core/quiz/attempt';
 import { pictureHashes } from '@/core/content/pictureHashes';
-import { inOrder } from '@/core/quiz/order';
+import { paperFrom } from '@/core/quiz/paper';
 import { now } from '../records/clock';
 import { db, type HistoryRecord } from '../records/db';
 import { CLASS_LIST, SHELF } from '../records/history';
@@ -78,16 +78,15 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
     const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
     const { id, content, createdAt, changedAt, standing, firstHandInAt, changeSeq } = quiz;
     const { position, archivedAt, deletedAt } = quiz;
+    const paper = paperFrom(content, questions);
     return {
       format: 'yentrel-quiz',
       version: FORM_VERSION,
       quiz: {
         id,
         content,
-        questions: inOrder(
-          content.order,
-          questions.map((one) => one.question),
-        ),
+        questions: [...paper.questions],
+        placements: [...paper.placements],
         createdAt,
         changedAt,
       },
@@ -96,11 +95,7 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
         standing,
         firstHandInAt,
         revisions: revisions.map(({ quizId: _, ...revision }) => revision),
-        questionRevisions: questionRevisions.map(({ questionId, rev, question }) => ({
-          questionId,
-          rev,
-          question,
-        })),
+        questionRevisions: questionRevisions.map(({ quizId: _, ...revision }) => revision),
         students: [],
         attempts: attempts.map(filed),
         overrides,

@@ -1,6 +1,7 @@
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import type { Student } from '@/core/quiz/attempt';
+import { placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '../records/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
@@ -9,6 +10,7 @@ import { newId } from '../records/ids';
 import { draftPaper, head } from '../quiz/quizzes';
 import { allNumbers } from '../records/ranges';
 import { attemptsSeq } from '../records/sequence';
+import { giveTickets } from '../records/tickets';
 import { removeForGood } from '../quiz/shelf';
 
 /** What comes into the browser from files that have been read and checked. Each call is one transaction: all or nothing. */
@@ -56,7 +58,7 @@ function asCopy(quiz: BackedQuiz, title: (title: string) => string): BackedQuiz 
 
 /** Writes a quiz with everything that belongs to it, in place of what stands under its id. */
 async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<void> {
-  const { id: quizId, content, questions, createdAt, changedAt } = quiz;
+  const { id: quizId, content, createdAt, changedAt } = quiz;
   // Numbers of the attempts go on from those that were here: readers that know older ones see that all have changed.
   const last = await attemptsSeq(quizId);
   if (await db.quizzes.get(quizId)) await removeForGood(quizId);
@@ -72,7 +74,7 @@ async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<vo
     ...rest.place,
   });
   await db.questions.bulkPut(
-    questions.map((question) => ({ quizId, id: question.id, rev: rest.changeSeq, question })),
+    placedIn(quiz).map((placed) => ({ quizId, id: placed.question.id, rev: rest.changeSeq, ...placed })),
   );
   await db.quizRevs.bulkPut(part.revisions.map((revision) => ({ quizId, ...revision })));
   await db.questionRevs.bulkPut(part.questionRevisions.map((revision) => ({ quizId, ...revision })));
@@ -101,6 +103,7 @@ async function writeStudents(students: readonly Student[], which: 'mine' | 'thei
     (await db.students.bulkGet(students.map(({ id }) => id))).flatMap((one) => one?.id ?? []),
   );
   await db.students.bulkPut(which === 'theirs' ? [...students] : students.filter(({ id }) => !here.has(id)));
+  await giveTickets(students.map(({ id }) => id));
 }
 
 const COPY = (title: string): string => `${title} (from the backup)`.slice(0, 300);
@@ -183,21 +186,20 @@ export const addQuiz = (file: QuizFile, pictures: Pictures, as: 'itself' | 'copy
 /** Takes over what a later copy changed in a quiz that is here: its draft, as one step that can be undone. */
 export const updateQuiz = (file: QuizFile, pictures: Pictures): Promise<void> =>
   db.transaction('rw', [...EDIT_TABLES, db.media], async () => {
-    const { id: quizId, content, questions } = file.quiz;
+    const { id: quizId, content } = file.quiz;
     const mine = await draftPaper(quizId);
     const before = (await head(quizId)).content;
-    const theirs = new Map(questions.map((question) => [question.id, question]));
+    const theirs = new Map(placedIn(file.quiz).map((placed) => [placed.question.id, placed]));
     const changes: RecordChange[] = [];
     if (!same(before, content)) changes.push({ kind: 'content', before, after: content });
-    for (const question of mine.questions) {
-      const after = theirs.get(question.id) ?? null;
-      if (!same(question, after))
-        changes.push({ kind: 'question', id: question.id, before: question, after });
+    for (const placed of placedIn(mine)) {
+      const { id } = placed.question;
+      const after = theirs.get(id) ?? null;
+      if (!same(placed, after)) changes.push({ kind: 'question', id, before: placed, after });
     }
     const own = new Set(mine.questions.map(({ id }) => id));
-    for (const question of questions)
-      if (!own.has(question.id))
-        changes.push({ kind: 'question', id: question.id, before: null, after: question });
+    for (const [id, placed] of theirs)
+      if (!own.has(id)) changes.push({ kind: 'question', id, before: null, after: placed });
     if (changes.length > 0) await record(quizId, changes, { label: 'Apply a later copy', field: '' });
     await keepPictures(pictures);
   });

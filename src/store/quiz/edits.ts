@@ -1,9 +1,10 @@
-import type { KindName, Question } from '@/core/kinds';
+import type { KindName } from '@/core/kinds';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { insertAfter } from '@/core/quiz/order';
+import { newPlacement, type Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
-import { db, type QuestionRecord } from '../records/db';
+import { db, placedOf, type QuestionRecord } from '../records/db';
 import { editing, record, type EditLabel } from '../records/history';
 import { newId } from '../records/ids';
 import { head } from './quizzes';
@@ -34,18 +35,20 @@ export function saveContent(
   });
 }
 
-/** Saves a question that was read at `baseRev`. Where it has been changed since, nothing is written. */
+/** Saves a question, and how it stands in the quiz, that was read at `baseRev`. Where it has been changed since, nothing is written. */
 export function saveQuestion(
   quizId: string,
-  question: Question,
+  placed: Placed,
   baseRev: number,
   label: EditLabel,
 ): Promise<Saved<QuestionRecord | null>> {
   return editing(async () => {
-    const current = await db.questions.get([quizId, question.id]);
+    const { id } = placed.question;
+    const current = await db.questions.get([quizId, id]);
     if (!current || current.rev !== baseRev) return { ok: false, theirs: current ?? null };
-    if (same(current.question, question)) return { ok: true, rev: current.rev };
-    const change = { kind: 'question', id: question.id, before: current.question, after: question } as const;
+    const before = placedOf(current);
+    if (same(before, placed)) return { ok: true, rev: current.rev };
+    const change = { kind: 'question', id, before, after: placed } as const;
     return { ok: true, rev: await record(quizId, [change], label) };
   });
 }
@@ -63,7 +66,12 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
       quizId,
       [
         { kind: 'content', before: quiz.content, after: content },
-        { kind: 'question', id: question.id, before: null, after: question },
+        {
+          kind: 'question',
+          id: question.id,
+          before: null,
+          after: { question, placement: newPlacement(question.id) },
+        },
       ],
       { label: 'Add a question', field: '' },
     );
@@ -72,19 +80,19 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
 }
 
 /** Puts a question back that another tab deleted while it was written here: at the end, where the order has lost it. */
-export function restoreQuestion(quizId: string, question: Question, label: EditLabel): Promise<number> {
+export function restoreQuestion(quizId: string, placed: Placed, label: EditLabel): Promise<number> {
   return editing(async () => {
     const quiz = await head(quizId);
-    const before = (await db.questions.get([quizId, question.id]))?.question ?? null;
+    const { id } = placed.question;
+    const current = await db.questions.get([quizId, id]);
+    const before = current ? placedOf(current) : null;
     const { order } = quiz.content;
-    const content = order.includes(question.id)
-      ? quiz.content
-      : { ...quiz.content, order: [...order, question.id] };
+    const content = order.includes(id) ? quiz.content : { ...quiz.content, order: [...order, id] };
     return record(
       quizId,
       [
         { kind: 'content', before: quiz.content, after: content },
-        { kind: 'question', id: question.id, before, after: question },
+        { kind: 'question', id, before, after: placed },
       ],
       label,
     );
@@ -102,7 +110,7 @@ export function removeQuestion(quizId: string, questionId: string): Promise<numb
       quizId,
       [
         { kind: 'content', before: quiz.content, after: content },
-        { kind: 'question', id: questionId, before: current.question, after: null },
+        { kind: 'question', id: questionId, before: placedOf(current), after: null },
       ],
       { label: 'Delete a question', field: '' },
     );

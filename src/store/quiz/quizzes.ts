@@ -1,5 +1,6 @@
 import type { Question } from '@/core/kinds';
-import { inOrder } from '@/core/quiz/order';
+import { paperFrom, placedIn } from '@/core/quiz/paper';
+import type { Placement } from '@/core/quiz/placement';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { now, ownZone } from '../records/clock';
@@ -14,8 +15,12 @@ export async function head(quizId: string): Promise<QuizRecord> {
   return quiz;
 }
 
-/** A quiz with its content and questions, closed and new. Gives its id. */
-export async function createQuiz(content: QuizContent, questions: readonly Question[] = []): Promise<string> {
+/** A quiz with its content and questions, closed and new; questions without a placement get a new one. Gives its id. */
+export async function createQuiz(
+  content: QuizContent,
+  questions: readonly Question[] = [],
+  placements: readonly Placement[] = [],
+): Promise<string> {
   const id = newId();
   const at = now();
   await db.transaction('rw', db.quizzes, db.questions, async () => {
@@ -32,7 +37,12 @@ export async function createQuiz(content: QuizContent, questions: readonly Quest
       deletedAt: null,
     });
     await db.questions.bulkAdd(
-      questions.map((question) => ({ quizId: id, id: question.id, rev: 1, question })),
+      placedIn({ questions, placements }).map((placed) => ({
+        quizId: id,
+        id: placed.question.id,
+        rev: 1,
+        ...placed,
+      })),
     );
   });
   return id;
@@ -49,11 +59,5 @@ export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>
 /** What is written now: content and questions in order. */
 export async function draftPaper(quizId: string): Promise<Paper> {
   const [quiz, records] = await Promise.all([head(quizId), getQuestions(quizId)]);
-  return {
-    content: quiz.content,
-    questions: inOrder(
-      quiz.content.order,
-      records.map((r) => r.question),
-    ),
-  };
+  return paperFrom(quiz.content, records);
 }

@@ -1,6 +1,6 @@
-import { inOrder } from '@/core/quiz/order';
+import { paperFrom, placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
-import { counts } from '@/core/quiz/window';
+import { counts, isOpen } from '@/core/quiz/window';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '../records/clock';
 import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
@@ -23,8 +23,10 @@ export async function paperAt(quizId: string, rev: number): Promise<Paper> {
     ([id, questionRev]) => [quizId, id, questionRev] as const,
   );
   const records = await db.questionRevs.bulkGet(keys.map((key) => [...key]));
-  const questions = records.flatMap((record) => (record ? [record.question] : []));
-  return { content: revision.content, questions: inOrder(revision.content.order, questions) };
+  return paperFrom(
+    revision.content,
+    records.flatMap((record) => record ?? []),
+  );
 }
 
 /** Which revision of each question counts at a revision. */
@@ -42,14 +44,15 @@ async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<num
   const live = parent === null ? null : await paperAt(quiz.id, parent);
   if (parent !== null && live && same(live, draft)) return parent;
   const before = parent === null ? {} : await questionRevsAt(quiz.id, parent);
-  const liveById = new Map(live?.questions.map((question) => [question.id, question]));
+  const liveById = new Map((live ? placedIn(live) : []).map((placed) => [placed.question.id, placed]));
   const rev = ((await revsOf(quiz.id).last())?.rev ?? 0) + 1;
   const questionRevs: Record<string, number> = {};
-  for (const question of draft.questions) {
-    const old = before[question.id];
-    const kept = old !== undefined && same(liveById.get(question.id), question);
-    questionRevs[question.id] = kept ? old : rev;
-    if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: question.id, rev, question });
+  for (const placed of placedIn(draft)) {
+    const { id } = placed.question;
+    const old = before[id];
+    const kept = old !== undefined && same(liveById.get(id), placed);
+    questionRevs[id] = kept ? old : rev;
+    if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: id, rev, ...placed });
   }
   await db.quizRevs.put({
     quizId: quiz.id,
@@ -84,7 +87,8 @@ export async function settle(quizId: string, at: number): Promise<void> {
 /** Settles a quiz whose first work came to count by its window closing rather than by a hand-in. */
 export async function settleByClosing(quizId: string): Promise<void> {
   const quiz = await db.quizzes.get(quizId);
-  if (!quiz || quiz.firstHandInAt !== null) return;
+  // While it is open only a hand-in counts, and that one settles the quiz itself.
+  if (!quiz || quiz.firstHandInAt !== null || isOpen(quiz.standing.opening, now())) return;
   const attempts = await db.attempts
     .where('[quizId+seq]')
     .between(...allNumbers(quizId))

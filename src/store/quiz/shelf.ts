@@ -34,8 +34,12 @@ const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string):
  */
 export const duplicateQuiz = (quizId: string): Promise<{ id: string; step: number }> =>
   editing(async () => {
-    const { content, questions } = await draftPaper(quizId);
-    const id = await createQuiz({ ...content, title: `${content.title} (copy)`.slice(0, 300) }, questions);
+    const { content, questions, placements } = await draftPaper(quizId);
+    const id = await createQuiz(
+      { ...content, title: `${content.title} (copy)`.slice(0, 300) },
+      questions,
+      placements,
+    );
     const after = placeOf(await head(id));
     const change = { kind: 'shelf', id, before: { ...after, deletedAt: now() }, after } as const;
     return { id, step: await record(SHELF, [change], { label: 'Duplicate a quiz', field: '' }) };

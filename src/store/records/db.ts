@@ -11,6 +11,7 @@ import type {
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marks/mark';
 import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
+import type { Placed, Placement } from '@/core/quiz/placement';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
 import {
@@ -21,7 +22,9 @@ import {
   upgradeStep,
   upgradeStudent,
 } from '@/core/quiz/upgrade';
+import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
 import { now, ownZone } from './clock';
+import { newTicket } from './ids';
 import { watched } from './writes';
 
 export type { RecordChange, ShelfPlace, StandingActs };
@@ -44,19 +47,29 @@ export interface QuizRecord {
   deletedAt: number | null;
 }
 
-/** The draft of one question: the unit of saving, merging and undo. */
+/** The draft of one question and how it stands in the quiz: the unit of saving, merging and undo. */
 export interface QuestionRecord {
   quizId: string;
   id: string;
   rev: number;
   question: Question;
+  placement: Placement;
 }
+
+/** What a record holds of a question. */
+export const placedOf = ({ question, placement }: Placed): Placed => ({ question, placement });
 
 /** One question as it counted at a revision; never changed. */
 type QuestionRevRecord = KeptQuestion & { readonly quizId: string };
 
 /** A key revision: which question revisions and rules count together, when and why. */
 export type QuizRevRecord = KeptRevision & { readonly quizId: string };
+
+/** What opens a student's papers: its code names nobody, and stands in no file. */
+interface TicketRecord {
+  studentId: string;
+  code: string;
+}
 
 /** Marks of one question revision, one for each distinct answer: a cache, never the truth. */
 interface MarkColumnRecord {
@@ -136,6 +149,24 @@ async function upgradeThird(transaction: Transaction): Promise<void> {
   await transaction.table('markColumns').clear();
 }
 
+/** Questions are parted from how a quiz places them, attempts get a seed, students a ticket to their papers. */
+async function upgradePlaced(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const content = (record: Json) => {
+    record['content'] = placeContent(record['content']);
+  };
+  await all('quizzes', content);
+  await all('quizRevs', content);
+  await all('questions', (record) => Object.assign(record, placeKept(record)));
+  await all('questionRevs', (record) => Object.assign(record, placeKept(record)));
+  await all('attempts', (attempt) => Object.assign(attempt, placeAttempt(attempt)));
+  await all('history', (step) => Object.assign(step, placeStep(step)));
+  await transaction.table('markColumns').clear();
+  const ids = (await transaction.table('students').toCollection().primaryKeys()) as string[];
+  await transaction.table('tickets').bulkAdd(ids.map((studentId) => ({ studentId, code: newTicket() })));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -143,6 +174,7 @@ class YentrelDb extends Dexie {
   declare quizRevs: Table<QuizRevRecord, [string, number]>;
   declare students: Table<Student, string>;
   declare attempts: Table<Attempt, string>;
+  declare tickets: Table<TicketRecord, string>;
   declare markColumns: Table<MarkColumnRecord, [string, string, number]>;
   declare overrides: Table<Override, [string, string, string]>;
   declare rulings: Table<Ruling, [string, string]>;
@@ -177,6 +209,7 @@ class YentrelDb extends Dexie {
       .upgrade(upgradeFirst);
     this.version(3).stores({ folders: 'key' });
     this.version(4).stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' }).upgrade(upgradeThird);
+    this.version(5).stores({ tickets: 'studentId, &code' }).upgrade(upgradePlaced);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

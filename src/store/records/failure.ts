@@ -61,11 +61,9 @@ export function failureOf(error: unknown): StoreFailure {
   return blocked ? 'blocked' : 'other';
 }
 
-type Desk = Record<string, (...args: never[]) => unknown>;
-
 /** A worker's desk whose errors leave it as {@link StoreError}s, which the page can tell apart. */
-export function withFailures<D extends Desk>(desk: D): D {
-  const told = Object.entries(desk).map(([name, call]) => [
+export function withFailures<D extends { [Name in keyof D]: (...args: never[]) => unknown }>(desk: D): D {
+  const told = Object.entries<(...args: never[]) => unknown>(desk).map(([name, call]) => [
     name,
     async (...args: never[]) => {
       try {

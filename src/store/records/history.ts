@@ -5,6 +5,7 @@ import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';
 import { nextSeq, nextSeqs } from './sequence';
+import { giveTickets } from './tickets';
 import { undoneAlone } from './undoAlone';
 
 /** Edits of one field in one tab that follow each other within this time are undone together, in ms. */
@@ -29,7 +30,7 @@ const LONGEST_FIELD = 300;
 
 /** Tables that an edit and its undo touch. */
 export const EDIT_TABLES = [
-  db.quizzes, db.questions, db.overrides, db.rulings, db.comments, db.attempts, db.students, db.history, db.meta,
+  db.quizzes, db.questions, db.overrides, db.rulings, db.comments, db.attempts, db.students, db.tickets, db.history, db.meta,
 ]; // prettier-ignore
 
 type Kind = RecordChange['kind'];
@@ -81,6 +82,17 @@ async function writeAttempts(quizId: string, changes: readonly Of<'attempt'>[]):
   );
 }
 
+/** Everyone on the class list has a ticket; who is taken off by an undo keeps it for the redo. */
+async function writeStudents(changes: readonly Of<'student'>[]): Promise<void> {
+  await writeTogether(
+    db.students,
+    changes,
+    ({ id }) => id,
+    ({ after }) => after,
+  );
+  if (changes.length > 0) await giveTickets(changes.map(({ id }) => id));
+}
+
 async function writePlaces(changes: readonly Of<'shelf'>[]): Promise<void> {
   if (changes.length === 0) return;
   await db.quizzes.bulkUpdate(changes.map(({ id, after }) => ({ key: id, changes: after })));
@@ -109,7 +121,7 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
     db.questions,
     only(changes, 'question'),
     ({ id }): [string, string] => [scope, id],
-    ({ id, after }) => after && { quizId: scope, id, rev, question: after },
+    ({ id, after }) => after && { quizId: scope, id, rev, ...after },
   );
   await writeTogether(
     db.overrides,
@@ -129,12 +141,7 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
     ({ attemptId, questionId }): [string, string, string] => [scope, attemptId, questionId],
     ({ after }) => after,
   );
-  await writeTogether(
-    db.students,
-    only(changes, 'student'),
-    ({ id }) => id,
-    ({ after }) => after,
-  );
+  await writeStudents(only(changes, 'student'));
   if (head && changes.some(movesScores)) await nextSeq(scope);
   return rev;
 }

@@ -15,3 +15,11 @@ export const allRevisions = (quizId: string): [[string, string, number], [string
   [quizId, '', 0],
   [quizId, '\uffff', Infinity],
 ];
+/** All that stands under one attempt. */
+export const allOfAttempt = (
+  quizId: string,
+  attemptId: string,
+): [[string, string, string], [string, string, string]] => [
+  [quizId, attemptId, ''],
+  [quizId, attemptId, '\uffff'],
+];

@@ -1,6 +1,6 @@
 import { merge } from '@/core/quiz/merge';
 import { same } from '@/core/figures/deepEqual';
-import { db, type RecordChange, type StandingActs } from './db';
+import { db, placedOf, type RecordChange, type StandingActs } from './db';
 
 /** Taking back one step among later ones: each record must still be as that step left it, field by field. */
 
@@ -36,8 +36,8 @@ async function rebased(scope: string, change: RecordChange): Promise<RecordChang
       return live === change.before ? change : null;
     }
     case 'question': {
-      const now = (await db.questions.get([scope, change.id]))?.question ?? null;
-      return mergedInto(change, now);
+      const now = await db.questions.get([scope, change.id]);
+      return mergedInto(change, now ? placedOf(now) : null);
     }
     case 'override':
       return same(

@@ -1,10 +1,10 @@
-import type { Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
-import type { Opening, Paper } from '@/core/quiz/quiz';
-import { begin, handIn, keep, type Decided, type Refusal, type Sitting } from '@/core/scoring/sitting';
+import { begin } from '@/core/sitting/decide';
+import { sittingOf } from '@/core/sitting/packet';
+import type { Decide, Stored } from '@/core/sitting/store';
 import { now } from '../records/clock';
-import { db, type QuizRecord } from '../records/db';
-import { newId } from '../records/ids';
+import { db } from '../records/db';
+import { newId, newSeed } from '../records/ids';
 import { allNumbers } from '../records/ranges';
 import { nextSeq } from '../records/sequence';
 import { currentRevision, paperAt, REVISION_TABLES, settle } from '../quiz/revisions';
@@ -20,12 +20,6 @@ export const attemptsOfStudent = async (quizId: string, studentId: string): Prom
   (await db.attempts.where('[quizId+studentId]').equals([quizId, studentId]).toArray()).sort(
     (a, b) => a.number - b.number,
   );
-
-/** A quiz as its students meet it. */
-export const sittingOf = ({ standing, content }: QuizRecord): Sitting => ({
-  opening: standing.opening,
-  attempts: content.attempts,
-});
 
 const ATTEMPT_TABLES = [...REVISION_TABLES, db.attempts, db.meta];
 
@@ -53,44 +47,33 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
       timeKnown: true,
       source: 'sat',
       answers: {},
+      seed: newSeed(),
+      saves: {},
       seq: await nextSeq(quizId),
     };
     await db.attempts.add(attempt);
     return attempt;
   });
 
-/** What became of a save or a hand-in: when it was stored, or why it was not. */
-export type SaveResult =
-  { readonly ok: true; readonly at: number } | { readonly ok: false; readonly reason: Refusal };
-
-/** Decides about an attempt as it is stored now, and stores what was decided. */
-const change = (
+/**
+ * Decides about an attempt as it is stored now, and stores what was decided where it differs. `settles`: from then on
+ * edits of the quiz wait in its draft. `isTheirs`: whether whoever asks may change this attempt.
+ */
+export const changeAttempt = (
   attemptId: string,
-  decide: (paper: Paper, attempt: Attempt, opening: Opening | null, at: number) => Decided,
-  before: (quizId: string, at: number) => Promise<void> = async () => undefined,
-): Promise<SaveResult> =>
+  decide: Decide,
+  { settles, isTheirs }: { readonly settles: boolean; readonly isTheirs: (attempt: Attempt) => boolean },
+): Promise<Stored> =>
   db.transaction('rw', ATTEMPT_TABLES, async () => {
     const attempt = await db.attempts.get(attemptId);
     const quiz = attempt && (await db.quizzes.get(attempt.quizId));
-    if (!attempt || !quiz) return { ok: false, reason: 'unknown' };
+    if (!attempt || !quiz || !isTheirs(attempt)) return { ok: false, reason: 'unknown' };
     const at = now();
-    const paper = await paperAt(quiz.id, attempt.revision);
-    const decided = decide(paper, attempt, quiz.standing.opening, at);
+    const decided = decide(await paperAt(quiz.id, attempt.revision), attempt, quiz.standing.opening, at);
     if (!decided.ok) return decided;
-    await before(quiz.id, at);
-    await db.attempts.put({ ...decided.attempt, seq: await nextSeq(quiz.id) });
+    const after = decided.attempt;
+    if (after === attempt) return { ok: true, at: attempt.handedInAt ?? attempt.savedAt };
+    if (settles) await settle(quiz.id, at);
+    await db.attempts.put({ ...after, seq: await nextSeq(quiz.id) });
     return { ok: true, at };
   });
-
-/** Saves one answer of an attempt that is not handed in, while the quiz is open: only to a question of its paper. */
-export const keepAnswer = (
-  attemptId: string,
-  questionId: string,
-  answer: Answer | null,
-): Promise<SaveResult> =>
-  change(attemptId, (paper, attempt, opening, at) =>
-    keep(paper, attempt, opening, { questionId, answer }, at),
-  );
-
-/** Hands the attempt in, once and for all. */
-export const handInAttempt = (attemptId: string): Promise<SaveResult> => change(attemptId, handIn, settle);

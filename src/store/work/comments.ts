@@ -8,11 +8,16 @@ import { allPlaces } from '../records/ranges';
 export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, string>>>;
 
 /** All comments of a quiz. */
-export async function commentsOf(quizId: string): Promise<CommentsByAttempt> {
-  const all = await db.comments
-    .where('[quizId+attemptId+questionId]')
-    .between(...allPlaces(quizId))
-    .toArray();
+export const commentsOf = async (quizId: string): Promise<CommentsByAttempt> =>
+  commentsByAttempt(
+    await db.comments
+      .where('[quizId+attemptId+questionId]')
+      .between(...allPlaces(quizId))
+      .toArray(),
+  );
+
+/** The same comments, put together. */
+export function commentsByAttempt(all: readonly Comment[]): CommentsByAttempt {
   const byAttempt = new Map<string, Record<string, string>>();
   for (const { attemptId, questionId, text } of all) {
     const own = byAttempt.get(attemptId) ?? {};

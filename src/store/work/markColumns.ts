@@ -17,8 +17,8 @@ export async function loadColumn(
   content: QuizContent,
 ): Promise<MarkColumn> {
   const kept = await db.markColumns.get([quizId, question.id, rev]);
-  const usable = kept?.madeUnder === madeUnder(readingOf(content)) ? kept.marks : [];
-  return new MarkColumn(question, readingOf(content), usable);
+  const usable = kept?.madeUnder === madeUnder(readingOf(question, content)) ? kept.marks : [];
+  return new MarkColumn(question, readingOf(question, content), usable);
 }
 
 /** Keeps a column that has grown. A cache: where it cannot be kept, nothing is lost. */

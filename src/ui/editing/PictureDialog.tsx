@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { PICTURE_SHARES, type Picture as PictureData } from '@/core/content/picture';
 import { Dialog } from '../widgets/Dialog';
 import { FileDrop } from '../widgets/FileDrop';
@@ -73,25 +73,27 @@ const Width = ({ share, onShare }: WidthProps) => (
   </p>
 );
 
-/** A picture is chosen, described for those who cannot see it, and given its width. */
-export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
+/** The picture that was chosen last, first the one that was pasted; and why one could not be taken. */
+function useTaken(picture: ChosenPicture | null, file: File | null) {
   const [taken, setTaken] = useState<ChosenPicture | null>(picture);
-  const [alt, setAlt] = useState(picture?.alt ?? '');
-  const [plain, setPlain] = useState(picture !== null && picture.alt === '');
-  const [share, setShare] = useState<PictureData['share']>(picture?.share ?? 50);
   const [error, setError] = useState<string | null>(null);
-  const take = async (chosen: File) => {
+  const take = useCallback(async (chosen: File) => {
     const result = await takePicture(chosen);
     setError(result.ok ? null : result.error);
     if (result.ok) setTaken(result.picture);
-  };
-  const latest = useRef(take);
+  }, []);
   useEffect(() => {
-    latest.current = take;
-  });
-  useEffect(() => {
-    if (file) run(() => latest.current(file));
-  }, [file]);
+    if (file) run(() => take(file));
+  }, [file, take]);
+  return { taken, error, take };
+}
+
+/** A picture is chosen, described for those who cannot see it, and given its width. */
+export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
+  const { taken, error, take } = useTaken(picture, file);
+  const [alt, setAlt] = useState(picture?.alt ?? '');
+  const [plain, setPlain] = useState(picture !== null && picture.alt === '');
+  const [share, setShare] = useState<PictureData['share']>(picture?.share ?? 50);
   const described = plain || alt.trim() !== '';
   return (
     <Dialog title={picture ? 'Picture' : 'Add a picture'} onClose={onClose}>

@@ -9,13 +9,42 @@ import { downloadBytes, fileName } from '../widgets/download';
 import { notify } from '../widgets/notices';
 import { usePress } from '../widgets/press';
 
+interface GreetingProps {
+  readonly value: { readonly author: string; readonly note: string };
+  readonly onChange: (value: { author: string; note: string }) => void;
+}
+
+/** From whom the file is, and what whoever opens it should know. */
+const Greeting = ({ value, onChange }: GreetingProps) => (
+  <div className="mt-4 space-y-3">
+    <label className="block">
+      <span className="caption">From</span>
+      <input
+        className="lined-field"
+        maxLength={200}
+        placeholder="Your name, if you like"
+        value={value.author}
+        onChange={(event) => onChange({ ...value, author: event.target.value })}
+      />
+    </label>
+    <label className="block">
+      <span className="caption">A note for whoever opens it</span>
+      <textarea
+        className="lined-field min-h-20"
+        maxLength={5000}
+        value={value.note}
+        onChange={(event) => onChange({ ...value, note: event.target.value })}
+      />
+    </label>
+  </div>
+);
+
 /** A quiz as a file: for a colleague, without students, or to move it with everyone’s work. */
 export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonly onClose: () => void }) {
   const [students, setStudents] = useState<'with' | 'without'>('without');
-  const [author, setAuthor] = useState('');
-  const [note, setNote] = useState('');
+  const [greeting, setGreeting] = useState({ author: '', note: '' });
   const save = usePress(async () => {
-    const bytes = await classWorker().saveQuizFile(quiz.id, { students, author, note });
+    const bytes = await classWorker().saveQuizFile(quiz.id, { students, ...greeting });
     if (!bytes) throw new StoreError('gone', 'The quiz is not here any more');
     downloadBytes(`${fileName(quiz.content.title)}.yentrel`, bytes);
     notify(students === 'with' ? 'Saved with everyone’s work: keep the file safe' : 'Saved without students');
@@ -40,29 +69,7 @@ export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonl
           onChoose={() => setStudents('with')}
         />
       </fieldset>
-      {students === 'without' && (
-        <div className="mt-4 space-y-3">
-          <label className="block">
-            <span className="caption">From</span>
-            <input
-              className="lined-field"
-              maxLength={200}
-              placeholder="Your name, if you like"
-              value={author}
-              onChange={(event) => setAuthor(event.target.value)}
-            />
-          </label>
-          <label className="block">
-            <span className="caption">A note for whoever opens it</span>
-            <textarea
-              className="lined-field min-h-20"
-              maxLength={5000}
-              value={note}
-              onChange={(event) => setNote(event.target.value)}
-            />
-          </label>
-        </div>
-      )}
+      {students === 'without' && <Greeting value={greeting} onChange={setGreeting} />}
       <DialogFoot
         label={save.busy ? 'Saving …' : 'Save the file'}
         onGo={save.start}

@@ -1,4 +1,5 @@
 import { createContext, useContext, useMemo } from 'react';
+import { paperFrom } from '@/core/quiz/paper';
 import type { Paper } from '@/core/quiz/quiz';
 import type { Pending } from '@/workers/classDesk';
 import type { StoreFailure } from '@/store/records/failure';
@@ -30,8 +31,5 @@ export function useQuiz(): QuizView {
 export function usePaper(): Paper {
   const { quiz, questions } = useQuiz();
   const { content } = quiz;
-  return useMemo(
-    () => ({ content, questions: questions.map((record) => record.question) }),
-    [content, questions],
-  );
+  return useMemo(() => paperFrom(content, questions), [content, questions]);
 }

@@ -1,5 +1,5 @@
-import type { Question } from '@/core/kinds';
-import { inOrder } from '@/core/quiz/order';
+import { paperFrom } from '@/core/quiz/paper';
+import type { Placed } from '@/core/quiz/placement';
 import type { QuizContent, RescueFile } from '@/core/quiz/quiz';
 import { download, fileName } from '../widgets/download';
 import type { QuizView } from './quizContext';
@@ -14,12 +14,20 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
     ...fields.map(([name, value]) => ({ [name.slice('content:'.length)]: value })),
   ) as QuizContent;
   const current = questions.map(
-    (record) => (work.get(`question:${record.id}`) as Question | undefined) ?? record.question,
+    (record) => (work.get(`question:${record.id}`) as Placed | undefined) ?? record,
   );
   const texts = [...work].flatMap(([name, value]) =>
     typeof value === 'string' && !name.startsWith('content:') ? [{ name, text: value }] : [],
   );
-  return { format: 'yentrel-rescue', version: 3, content, questions: inOrder(content.order, current), texts };
+  const { questions: written, placements } = paperFrom(content, current);
+  return {
+    format: 'yentrel-rescue',
+    version: 4,
+    content,
+    questions: [...written],
+    placements: [...placements],
+    texts,
+  };
 }
 
 /** Saves what is in memory to a file, for when the browser can keep nothing. */

@@ -5,17 +5,13 @@ import type { Paper } from '@/core/quiz/quiz';
 /** What should be looked at before students see a paper, one line each; empty where nothing is. */
 export function readyList(paper: Paper): string[] {
   if (paper.questions.length === 0) return ['There are no questions in it yet.'];
-  const context = contextOf(paper);
-  const lines = paper.questions.flatMap((question, index) =>
-    kindOf(question)
-      .problems(question, context)
-      .map(({ text }) => `Question ${index + 1}: ${text}.`),
+  const found = paper.questions.map((question) =>
+    kindOf(question).problems(question, contextOf(paper, question)),
   );
-  const named = new Set(
-    paper.questions
-      .filter((question) => kindOf(question).problems(question, context).length > 0)
-      .map(({ id }) => id),
+  const lines = found.flatMap((problems, index) =>
+    problems.map(({ text }) => `Question ${index + 1}: ${text}.`),
   );
+  const named = new Set(paper.questions.filter((_, index) => found[index]?.length).map(({ id }) => id));
   const unreachable = bestPossible(paper).missing.filter((id) => !named.has(id));
   const numbers = unreachable.map((id) => paper.questions.findIndex((question) => question.id === id) + 1);
   return [...lines, ...numbers.map((number) => `Question ${number}: no answer earns all of its points.`)];

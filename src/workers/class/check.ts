@@ -23,6 +23,7 @@ import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { keyField, stepOf } from '@/store/records/history';
 import { draftPaper } from '@/store/quiz/quizzes';
+import { placementIn } from '@/core/quiz/paper';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { tryAnswer, type Trial } from '../quickDesk';
@@ -141,7 +142,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
     questions: paper.questions.map((question, index) => ({
       id: question.id,
       title: questionTitle(question.text),
-      points: pointsOf(question, paper.content),
+      points: pointsOf(question, paper),
       share: shareOf(rows, index),
       waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,
     })),
@@ -217,9 +218,11 @@ async function inDraft(
 ): Promise<OpenedAnswer['draft']> {
   const draft = await draftPaper(quizId);
   const written = draft.questions.find(({ id }) => id === question.id);
-  if (!answer || !written || same(written, question)) return null;
+  if (!answer || !written) return null;
+  const placed = (paper: Paper) => placementIn(paper, question.id);
+  if (same([written, placed(draft)], [question, placed(live)])) return null;
   const score = (one: Question, paper: Paper) =>
-    scoreMark(markAnswer(one, answer, contextOf(paper)), one, paper.content);
+    scoreMark(markAnswer(one, answer, contextOf(paper, one)), one, paper);
   const [before, after] = [score(question, live), score(written, draft)];
   if (same([before.earned, before.waiting], [after.earned, after.waiting])) return null;
   const step = await stepOf(quizId, keyField(question.id, answer));
@@ -237,7 +240,7 @@ export async function openAnswer(
   if (!attempt || !question) return null;
   const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
   const answer = attempt.answers[questionId] ?? null;
-  const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper)), question, paper.content);
+  const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper, question)), question, paper);
   const trial = tryAnswer(question, answer, paper, override);
   const shown = answer && shownAnswer(question, answer);
   const draft = await inDraft(quizId, question, answer, paper);

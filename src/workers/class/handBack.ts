@@ -3,11 +3,14 @@ import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
+import { allTickets } from '@/store/records/tickets';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 
 /** One student's result: what is recorded, and what of it the student sees now. */
 export interface HandBackRow {
   readonly studentId: string;
+  /** What opens the student's slip. */
+  readonly ticket: string;
   readonly name: string;
   readonly number: string;
   /** Tells a student from another of the same name; empty for one name of its own. */
@@ -24,7 +27,7 @@ export interface HandBackRow {
 
 /** Who gets what back: everyone with finished work, by name. */
 export async function handBack(quizId: string): Promise<HandBackRow[]> {
-  const live = await liveClass(quizId);
+  const [live, tickets] = await Promise.all([liveClass(quizId), allTickets()]);
   const { standing, content } = live.quiz;
   const at = now();
   const twice = namesakes(live.students.values());
@@ -40,6 +43,7 @@ export async function handBack(quizId: string): Promise<HandBackRow[]> {
     return [
       {
         studentId,
+        ticket: tickets.get(studentId) ?? '',
         name: student.name,
         number: student.number,
         apart: toldApart(student, twice),

@@ -149,7 +149,7 @@ async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
     here: mine
       ? {
           title: mine.content.title,
-          changes: copyChanges({ ...mine, questions: [...mine.questions] }, file.quiz),
+          changes: copyChanges(mine, file.quiz),
         }
       : null,
   };

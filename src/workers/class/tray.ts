@@ -5,6 +5,7 @@ import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
 import { everyStudent } from '@/store/class/roster';
+import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
 import { knownAttempts } from './attempts';
 import { waitingIn } from './check';
@@ -12,6 +13,8 @@ import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 
 export interface TrayRow {
   readonly studentId: string;
+  /** What opens the student's paper. */
+  readonly ticket: string;
   readonly name: string;
   readonly number: string;
   /** Tells a student from another of the same name; empty for one name of its own. */
@@ -47,8 +50,9 @@ async function attemptsByStudent(quiz: QuizRecord): Promise<Map<string, Attempt[
 export async function tray(quizId: string): Promise<TrayRow[]> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) return [];
-  const [students, byStudent, rulings] = await Promise.all([
+  const [students, tickets, byStudent, rulings] = await Promise.all([
     everyStudent(),
+    allTickets(),
     attemptsByStudent(quiz),
     rulingsOf(quizId),
   ]);
@@ -64,6 +68,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
     );
     return {
       studentId: student.id,
+      ticket: tickets.get(student.id) ?? '',
       name: student.name,
       number: student.number,
       apart: toldApart(student, twice),

@@ -65,7 +65,34 @@ export function checkQuestions(
   ];
 }
 
-export const checkQuiz = (quiz: WrittenQuiz): string[] => checkQuestions(quiz.questions, quiz.content.order);
+/** Placements: every question has one, and no question that is not there. */
+function checkPlacements({ questions, placements }: WrittenQuiz): string[] {
+  const placed = new Set(placements.map(({ questionId }) => questionId));
+  const ids = new Set(questions.map(({ id }) => id));
+  return [
+    ...twice(
+      placements,
+      ({ questionId }) => questionId,
+      ({ questionId }, at) => `place of question ${at} is for the question “${questionId}” a second time`,
+    ),
+    ...placements
+      .flatMap(({ questionId }, at) =>
+        ids.has(questionId)
+          ? []
+          : [`place of question ${at + 1} is for a question “${questionId}” that is not there`],
+      )
+      .slice(0, 1),
+    ...questions
+      .filter(({ id }) => !placed.has(id))
+      .slice(0, 1)
+      .map(({ id }) => `the question “${id}” has no place`),
+  ];
+}
+
+export const checkQuiz = (quiz: WrittenQuiz): string[] => [
+  ...checkQuestions(quiz.questions, quiz.content.order),
+  ...checkPlacements(quiz),
+];
 
 /** What is wrong with the attempts of a class, as they stand beside each other. */
 function checkAttempts(part: ClassPart, students: readonly Student[]): string[] {
@@ -109,6 +136,13 @@ function checkRevisions(part: ClassPart): string[] {
       (one) => `${one.questionId}/${one.rev}`,
       (_, at) => `question revision ${at} stands there already`,
     ),
+    ...part.questionRevisions
+      .flatMap(({ questionId, question, placement }, at) =>
+        question.id === questionId && placement.questionId === questionId
+          ? []
+          : [`question revision ${at + 1} is of another question than it says`],
+      )
+      .slice(0, 1),
     ...part.revisions
       .flatMap((revision, at) =>
         Object.entries(revision.questionRevs)

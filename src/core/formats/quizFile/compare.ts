@@ -1,5 +1,7 @@
-import type { Question } from '../../kinds';
 import { draftChanges } from '../../quiz/draftChanges';
+import { placedIn } from '../../quiz/paper';
+import type { Placed } from '../../quiz/placement';
+import type { Paper } from '../../quiz/quiz';
 import { questionTitle } from '../../content/plainText';
 import { canonical, same } from '../../figures/deepEqual';
 import type { Student } from '../../quiz/attempt';
@@ -34,7 +36,7 @@ function holds(one: BackedQuiz, other: BackedQuiz): boolean {
 const essence = ({ quiz, class: part }: BackedQuiz): string =>
   canonical({
     content: quiz.content,
-    questions: [...quiz.questions].sort((a, b) => (a.id < b.id ? -1 : 1)),
+    placed: placedIn(quiz).sort((a, b) => (a.question.id < b.question.id ? -1 : 1)),
     part: {
       ...part,
       students: [],
@@ -54,30 +56,42 @@ const SETTINGS: Readonly<Record<string, string>> = {
   title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
   defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the reveal plan',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
-  scoring: 'the rules of the score', decimalSign: 'the decimal sign', zone: 'the time zone',
+  scoring: 'the rules of the score', shuffled: 'whether the questions are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
 }; // prettier-ignore
 
 /** Fields that every question has; all others are its key. */
 const FIELDS: Readonly<Record<string, string>> = {
-  text: 'the wording', points: 'the points', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
-  mustAnswer: 'whether it must be answered', explanation: 'the explanation', negativeCredit: 'negative credit',
-  penalty: 'the penalty', hints: 'the hints', standing: 'whether it counts', kind: 'the kind',
-  settings: 'how answers are compared', unmatched: 'what happens to other answers',
+  text: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
+  explanation: 'the explanation', negativeCredit: 'negative credit', penalty: 'the penalty', hints: 'the hints',
+  kind: 'the kind', settings: 'how answers are compared', unmatched: 'what happens to other answers',
+  language: 'the language of its answers', decimalSign: 'its decimal sign',
 }; // prettier-ignore
 
+/** Fields of a placement. */
+const PLACED: Readonly<Record<string, string>> = {
+  points: 'the points', mustAnswer: 'whether it must be answered', standing: 'whether it counts',
+  staysInPlace: 'whether it keeps its place',
+}; // prettier-ignore
+
+/** The names of the fields in which two records differ. */
+function differing(mine: object, theirs: object): string[] {
+  const [a, b] = [mine, theirs] as readonly Readonly<Record<string, unknown>>[];
+  return [...new Set([...Object.keys(mine), ...Object.keys(theirs)])].filter(
+    (name) => !same(a?.[name], b?.[name]),
+  );
+}
+
 /** What differs between two versions of a question, in words. */
-function questionChanges(mine: Question, theirs: Question): string {
-  const names = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
-  const field = (question: Question, name: string) => (question as unknown as Record<string, unknown>)[name];
-  const differing = [...names].filter((name) => !same(field(mine, name), field(theirs, name)));
-  return [...new Set(differing.map((name) => FIELDS[name] ?? 'the key'))].join(', ');
+function questionChanges(mine: Placed, theirs: Placed): string {
+  const words = [
+    ...differing(mine.question, theirs.question).map((name) => FIELDS[name] ?? 'the key'),
+    ...differing(mine.placement, theirs.placement).map((name) => PLACED[name] ?? 'how it stands in the quiz'),
+  ];
+  return [...new Set(words)].join(', ');
 }
 
 /** What a later copy of a quiz changes, line by line; empty where nothing differs. */
-export function copyChanges(
-  mine: Pick<WrittenQuiz, 'content' | 'questions'>,
-  theirs: Pick<WrittenQuiz, 'content' | 'questions'>,
-): string[] {
+export function copyChanges(mine: Paper, theirs: Paper): string[] {
   const titles = new Map(
     [...mine.questions, ...theirs.questions].map(({ id, text }) => [id, questionTitle(text)]),
   );
@@ -85,8 +99,8 @@ export function copyChanges(
   const questions = draftChanges(theirs, mine).flatMap(({ kind, questionId }) => {
     if (kind === 'order') return ['The questions stand in another order'];
     if (questionId === null || !(kind in words)) return [];
-    const [before, after] = [mine, theirs].map(({ questions }) =>
-      questions.find(({ id }) => id === questionId),
+    const [before, after] = [mine, theirs].map((paper) =>
+      placedIn(paper).find(({ question }) => question.id === questionId),
     );
     const what = before && after ? `: ${questionChanges(before, after)}` : '';
     const { order } = kind === 'removed' ? mine.content : theirs.content;

@@ -1,4 +1,4 @@
-import { inOrder } from '../../quiz/order';
+import { paperFrom, placedIn } from '../../quiz/paper';
 import { pictureHashes } from '../../content/pictureHashes';
 import { upgradeFile, upgradeRescue } from '../../quiz/upgrade';
 import { RescueFile } from '../../quiz/quiz';
@@ -52,8 +52,8 @@ export function newerVersion(data: unknown): string | null {
 function fromRescue(data: object, zone: string): Result<QuizFile> {
   const read = fit(RescueFile, upgradeRescue(data, zone));
   if (!read.ok) return read;
-  const { content, questions } = read.value;
-  const quiz = { id: 'rescued', content, questions, createdAt: 0, changedAt: 0 };
+  const { content, questions, placements } = read.value;
+  const quiz = { id: 'rescued', content, questions, placements, createdAt: 0, changedAt: 0 };
   return {
     ok: true,
     value: { format: 'yentrel-quiz', version: FORM_VERSION, quiz, share: null, class: null },
@@ -101,8 +101,8 @@ export function pictureParts(content: unknown, pictures: Pictures): [string, Uin
 
 /** Writes a quiz file (`.yentrel`): see `docs/file-formats.md`. The same content gives the same bytes. */
 export function writeQuizFile(file: QuizFile, pictures: Pictures): Uint8Array {
-  const questions = inOrder(file.quiz.content.order, file.quiz.questions);
-  const written = { ...file, quiz: { ...file.quiz, questions } };
+  const { questions, placements } = paperFrom(file.quiz.content, placedIn(file.quiz));
+  const written = { ...file, quiz: { ...file.quiz, questions, placements } };
   return pack(new Map([['quiz.json', jsonBytes(written)], ...pictureParts(written, pictures)]));
 }
 

@@ -2,12 +2,13 @@ import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
 import { Attempt, Comment, Ruling, Student } from '../../quiz/attempt';
 import { Override } from '../../quiz/override';
+import { Placement } from '../../quiz/placement';
 import { QuizContent, QuizStanding } from '../../quiz/quiz';
 import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 2 as const;
+export const FORM_VERSION = 3 as const;
 
 const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);
@@ -18,6 +19,8 @@ export const WrittenQuiz = z.strictObject({
   id: Id,
   content: QuizContent,
   questions: z.array(Question).max(500),
+  /** How each question stands in this quiz. */
+  placements: z.array(Placement).max(500),
   createdAt: Instant,
   changedAt: Instant,
 });
@@ -43,7 +46,12 @@ export const KeptRevision = z.strictObject({
 export type KeptRevision = z.infer<typeof KeptRevision>;
 
 /** One question as it counted at a revision. */
-export const KeptQuestion = z.strictObject({ questionId: Id, rev: Revision, question: Question });
+export const KeptQuestion = z.strictObject({
+  questionId: Id,
+  rev: Revision,
+  question: Question,
+  placement: Placement,
+});
 export type KeptQuestion = z.infer<typeof KeptQuestion>;
 
 /** What happened to the quiz, and everyone's work. */
@@ -86,6 +94,7 @@ const change = <Kind extends string, Value extends z.ZodType>(kind: Kind, value:
   before: value,
   after: value,
 });
+const PlacedQuestion = z.strictObject({ question: Question, placement: Placement });
 const answerPlace = { attemptId: Id, questionId: Id.or(z.literal('')) };
 /** What the teacher did with a quiz, which can be undone. */
 const StandingActs = QuizStanding.pick({ opening: true, shown: true, shownTo: true });
@@ -97,7 +106,7 @@ const RecordChange = z.discriminatedUnion('kind', [
   z.strictObject(change('standing', StandingActs)),
   /** Which revision counts: applying a change of the key, and taking that back. */
   z.strictObject(change('live', Revision.nullable())),
-  z.strictObject({ ...change('question', Question.nullable()), id: Id }),
+  z.strictObject({ ...change('question', PlacedQuestion.nullable()), id: Id }),
   z.strictObject({ ...change('override', Override.nullable()), ...answerPlace }),
   z.strictObject({ ...change('ruling', Ruling.nullable()), attemptId: Id }),
   z.strictObject({ ...change('comment', Comment.nullable()), ...answerPlace }),

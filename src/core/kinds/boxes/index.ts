@@ -1,6 +1,7 @@
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
+import { randomFrom, shuffled } from '../../figures/random';
 import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
@@ -51,10 +52,10 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   shown,
   shownRight,
   makeUp,
-  faceOf: (question) => ({
+  faceOf: (question, seed) => ({
     kind: 'boxes',
     boxes: question.boxes.map(({ id, text }) => ({ id, text })),
-    items: question.items.map(({ id, text, picture }) => ({ id, text, picture })),
+    items: shuffled(randomFrom(seed), question.items).map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
   places: { boxes: 'box', items: 'item' },

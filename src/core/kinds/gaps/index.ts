@@ -2,6 +2,7 @@ import { TEXT_PLACES } from '../shared/textKey/schema';
 import { NUMBER_PLACES } from '../../answers/number/schema';
 import { shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
+import { randomFrom, shuffled } from '../../figures/random';
 import { defineKind } from '../kind';
 import { joinParts as joinCells } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
@@ -49,7 +50,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   shown,
   shownRight,
   makeUp,
-  faceOf: (question) => ({
+  faceOf: (question, seed) => ({
     kind: 'gaps',
     passage: question.passage,
     gaps: question.gaps.map((gap) => ({
@@ -57,7 +58,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
       type: gap.type === 'list' ? 'list' : gap.type === 'bank' ? 'bank' : 'typed',
       options: gap.type === 'list' ? gap.options.map(({ id, text }) => ({ id, text })) : [],
     })),
-    bank: question.bank.map(({ id, text, times }) => ({ id, text, times })),
+    bank: shuffled(randomFrom(seed), question.bank).map(({ id, text, times }) => ({ id, text, times })),
   }),
   lines,
   places: {

@@ -1,6 +1,7 @@
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
+import { randomFrom, shuffled } from '../../figures/random';
 import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
@@ -59,10 +60,14 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   shown,
   shownRight,
   makeUp,
-  faceOf: (question) => ({
+  faceOf: (question, seed) => ({
     kind: 'match',
     items: question.items.map(({ id, text, picture }) => ({ id, text, picture })),
-    partners: question.partners.map(({ id, text, picture }) => ({ id, text, picture })),
+    partners: shuffled(randomFrom(seed), question.partners).map(({ id, text, picture }) => ({
+      id,
+      text,
+      picture,
+    })),
   }),
   lines,
   places: { items: 'item', partners: 'partner' },

@@ -1,4 +1,5 @@
 import { shown, shownRight } from './shown';
+import { randomFrom, shuffled } from '../../figures/random';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
 import { optionName } from '../shared/optionName';
@@ -39,10 +40,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   shown,
   shownRight,
   makeUp,
-  faceOf: (question) => ({
-    kind: 'order',
-    items: [...question.items].sort((a, b) => (a.id < b.id ? -1 : 1)),
-  }),
+  faceOf: (question, seed) => ({ kind: 'order', items: shuffled(randomFrom(seed), question.items) }),
   lines,
   places: { items: 'item' },
 });

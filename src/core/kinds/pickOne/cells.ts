@@ -1,14 +1,13 @@
-import { shownText } from '../../content/shownText';
 import { optionName } from '../shared/optionName';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 import type { MarkingContext } from '../../marks/mark';
-import { asRead, type ReadCell } from '../kind';
+import { asRead, unreadable, type ReadCell } from '../kind';
 import { optionNamed } from '../shared/optionName';
 
 /**
  * The option that a file names: by its text, capitals and punctuation apart, else by its letter
- * (`B`, `b)`). Words that name none are kept, to be judged by the teacher. Empty text is no answer.
+ * (`B`, `b)`). Empty text is no answer.
  */
 export function readAnswer(
   question: PickOneQuestion,
@@ -18,15 +17,12 @@ export function readAnswer(
   const trimmed = text.trim();
   if (trimmed === '') return asRead<PickOneAnswer>(null);
   const option = optionNamed(question.options, trimmed, language);
-  return asRead<PickOneAnswer>(
-    option
-      ? { kind: 'pickOne', option: option.id }
-      : { kind: 'pickOneOther', text: trimmed.slice(0, 10_000) },
-  );
+  return option
+    ? asRead<PickOneAnswer>({ kind: 'pickOne', option: option.id })
+    : unreadable(`“${trimmed.slice(0, 40)}” is none of the options`);
 }
 
 export function answerText(question: PickOneQuestion, answer: PickOneAnswer): string {
-  if (answer.kind === 'pickOneOther') return shownText(answer.text);
   const option = question.options.find((one) => one.id === answer.option);
   return option ? optionName(option) : 'an option that is no longer there';
 }

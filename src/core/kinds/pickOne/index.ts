@@ -44,7 +44,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   describe,
   mark,
   explain,
-  answerKey: (answer) => (answer.kind === 'pickOne' ? `=${answer.option}` : `"${answer.text}`),
+  answerKey: ({ option }) => option,
   answerText,
   readAnswer,
   shown,

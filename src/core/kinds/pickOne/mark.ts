@@ -10,24 +10,20 @@ export const hasKey = (question: PickOneQuestion): boolean =>
   question.options.some((option) => option.credit.n > 0);
 
 const chosen = (question: PickOneQuestion, answer: PickOneAnswer): Option | undefined =>
-  answer.kind === 'pickOne' ? question.options.find((option) => option.id === answer.option) : undefined;
+  question.options.find((option) => option.id === answer.option);
 
-/** Credit of the chosen option. Without a key, or for words that name no option, the teacher decides. */
+/** Credit of the chosen option. Without a key, or for an option that is not there, the teacher decides. */
 export function mark(question: PickOneQuestion, answer: PickOneAnswer | null): Mark {
-  if (!answer || (answer.kind === 'pickOneOther' && answer.text.trim() === '')) return BLANK;
+  if (!answer) return BLANK;
   const option = chosen(question, answer);
   if (!hasKey(question) || !option) return WAITS;
   return markOf(question, option.credit, { rule: option.id, own: option.feedback });
 }
 
 export function explain(question: PickOneQuestion, answer: PickOneAnswer | null): TraceLine[] {
-  const marked = mark(question, answer);
-  if (!answer || marked.state === 'blank') return [note('answer', 'blank')];
+  if (!answer) return [note('answer', 'blank')];
   const option = chosen(question, answer);
-  if (!option) {
-    const text = answer.kind === 'pickOneOther' ? answer.text : '';
-    return [note('answer', 'noSuchOption', { text }), note('rule', 'waits')];
-  }
+  if (!option) return [note('answer', 'noSuchOption'), note('rule', 'waits')];
   const picked = note('answer', 'picked', { text: optionName(option) });
   if (!hasKey(question)) return [picked, note('rule', 'noKey')];
   const right = question.options.filter(

@@ -11,11 +11,8 @@ export const PickOneQuestion = z.strictObject({
 });
 export type PickOneQuestion = z.infer<typeof PickOneQuestion>;
 
-/** The chosen option, or words from a file that name none of the options. */
-export const PickOneAnswer = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('pickOne'), option: Id }),
-  z.strictObject({ kind: z.literal('pickOneOther'), text: z.string().max(10_000) }),
-]);
+/** The chosen option. */
+export const PickOneAnswer = z.strictObject({ kind: z.literal('pickOne'), option: Id });
 export type PickOneAnswer = z.infer<typeof PickOneAnswer>;
 
 /** What a student is shown of the question besides its text. */

@@ -1,11 +1,9 @@
-import { shownText } from '../../content/shownText';
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { thing } from '../shared/shownThings';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
-/** The option that was picked, or the words that a file has instead. */
+/** The option that was picked. */
 export function shown(question: PickOneQuestion, answer: PickOneAnswer): ShownAnswer {
-  if (answer.kind === 'pickOneOther') return { form: 'text', text: shownText(answer.text) };
   const option = question.options.find(({ id }) => id === answer.option);
   return option
     ? { form: 'things', things: [thing(option)] }

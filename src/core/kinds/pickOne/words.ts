@@ -3,7 +3,7 @@ import type { Problem } from '../kind';
 import { optionName } from '../shared/optionName';
 import { hasKey } from './mark';
 import type { PickOneQuestion } from './schema';
-import { quoted, type LineWords } from '../../marks/lineWords';
+import type { LineWords } from '../../marks/lineWords';
 
 export function problems(question: PickOneQuestion): Problem[] {
   const found: Problem[] = [];
@@ -27,5 +27,5 @@ export function describe(question: PickOneQuestion): string[] {
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  noSuchOption: (v) => `${quoted(v['text'])} is none of the options`,
+  noSuchOption: () => 'The option that was picked is no longer there',
 };

@@ -1,0 +1,110 @@
+import type { Answer, Question } from '../kinds';
+import type { Attempt } from '../quiz/attempt';
+import { mustAnswer } from '../quiz/points';
+import type { Opening, Paper, QuizContent } from '../quiz/quiz';
+import { attemptState, isFinished, isOpen } from '../quiz/window';
+import { contextOf, markAnswer } from '../scoring/markAttempt';
+
+/** What a student's page asks for, decided: pure functions of the paper, the attempt, what is asked and the clock. */
+
+/** One answer on its way from a page: null where it is taken away. */
+export interface Save {
+  readonly questionId: string;
+  readonly answer: Answer | null;
+  /** The page that sends it, each time it is loaded another one; and the number of the save, which grows there. */
+  readonly page: string;
+  readonly number: number;
+}
+
+/** The quiz as a student meets it: when it is open, and how often it may be sat. */
+export interface Sitting {
+  readonly opening: Opening | null;
+  readonly attempts: Pick<QuizContent['attempts'], 'most'>;
+}
+
+/** Why something was not done: nothing of the attempt has changed. */
+export type Refusal = 'closed' | 'handedIn' | 'missing' | 'unknown';
+export type Decided =
+  { readonly ok: true; readonly attempt: Attempt } | { readonly ok: false; readonly reason: Refusal };
+
+const refused = (reason: Refusal): Decided => ({ ok: false, reason });
+
+/** True where a student who has made these attempts may begin another one: at an instant in ms since 1970. */
+export const mayBegin = ({ opening, attempts }: Sitting, made: readonly Attempt[], now: number): boolean =>
+  isOpen(opening, now) &&
+  made.every((attempt) => isFinished(attemptState(attempt, opening, now))) &&
+  (attempts.most === null || made.length < attempts.most);
+
+/**
+ * What *Begin* does for a student who has made these attempts, the first one first: goes on with the one that is not
+ * handed in, begins one with the next number, or nothing, where the quiz is not open or no attempt is left.
+ */
+export function begin(
+  quiz: Sitting,
+  made: readonly Attempt[],
+  now: number,
+): { readonly goOn: Attempt } | { readonly number: number } | null {
+  const last = made.at(-1);
+  if (last && last.handedInAt === null) return { goOn: last };
+  return mayBegin(quiz, made, now) ? { number: (last?.number ?? 0) + 1 } : null;
+}
+
+/** Whether the attempt can still be worked at. */
+function unfinished(attempt: Attempt, opening: Opening | null, now: number): Refusal | null {
+  if (attempt.handedInAt !== null) return 'handedIn';
+  return isOpen(opening, now) ? null : 'closed';
+}
+
+/** True for an answer that a student's page can give to a question; files may bring others. */
+const isGiven = (question: Question, answer: Answer): boolean => answer.kind === question.kind;
+
+/** So many pages' saves of a question are told apart: more than a student has open, or a network holds back. */
+const PAGES_KNOWN = 8;
+
+/** The saves of a question with one more; those of the page that has been silent longest are forgotten. */
+function withSave(saves: Readonly<Record<string, number>>, { page, number }: Save): Record<string, number> {
+  const { [page]: _, ...others } = saves;
+  return Object.fromEntries([...Object.entries(others), [page, number] as const].slice(-PAGES_KNOWN));
+}
+
+/**
+ * The attempt with one answer, or without one where null: only to a question of its paper, while the quiz is open. A
+ * save may come twice, or after a later one of the same page to the same question: then the attempt stays as it is.
+ */
+export function keep(
+  paper: Paper,
+  attempt: Attempt,
+  opening: Opening | null,
+  save: Save,
+  now: number,
+): Decided {
+  const reason = unfinished(attempt, opening, now);
+  if (reason) return refused(reason);
+  const { questionId, answer } = save;
+  const question = paper.questions.find(({ id }) => id === questionId);
+  if (!question || (answer && !isGiven(question, answer))) return refused('unknown');
+  const before = attempt.saves[questionId] ?? {};
+  if (save.number <= (before[save.page] ?? 0)) return { ok: true, attempt };
+  const { [questionId]: _, ...rest } = attempt.answers;
+  const answers = answer ? { ...rest, [questionId]: answer } : rest;
+  const saves = { ...attempt.saves, [questionId]: withSave(before, save) };
+  return { ok: true, attempt: { ...attempt, answers, saves, savedAt: now } };
+}
+
+/** Questions that must be answered and are blank: an answer of spaces or punctuation alone is one, too. */
+function isMissingOne(paper: Paper, { answers }: Attempt): boolean {
+  return paper.questions.some(
+    (question) =>
+      mustAnswer(question, paper) &&
+      markAnswer(question, answers[question.id] ?? null, contextOf(paper, question)).state === 'blank',
+  );
+}
+
+/** The attempt handed in, once and for all: asked again, it stays as it is. */
+export function handIn(paper: Paper, attempt: Attempt, opening: Opening | null, now: number): Decided {
+  if (attempt.handedInAt !== null) return { ok: true, attempt };
+  const reason = unfinished(attempt, opening, now);
+  if (reason) return refused(reason);
+  if (isMissingOne(paper, attempt)) return refused('missing');
+  return { ok: true, attempt: { ...attempt, saves: {}, handedInAt: now } };
+}

@@ -1,0 +1,31 @@
+import type { PaperPacket, Receipt } from '../reveal/packets';
+
+/** Where a student's paper is: the quiz, and the ticket that opens it. It names nobody. */
+export interface PaperAddress {
+  readonly quizId: string;
+  readonly ticket: string;
+}
+
+/** One answer as a page sends it: see {@link Save}; what the answer holds is checked where it arrives. */
+export interface SentAnswer {
+  readonly attemptId: string;
+  readonly questionId: string;
+  readonly answer: unknown;
+  readonly page: string;
+  readonly number: number;
+}
+
+/**
+ * Everything that a student's page can ask for; it sees packets only. Each may be asked again where no reply came: what
+ * was done already is not done twice.
+ */
+export interface StudentPort {
+  /** Where this student stands, and everything that may be seen there; of several attempts, the one asked for. */
+  openPaper(at: PaperAddress, attempt?: number): Promise<PaperPacket>;
+  /** Starts the next attempt: the student's one deliberate press. */
+  begin(at: PaperAddress): Promise<PaperPacket>;
+  saveAnswer(at: PaperAddress, sent: SentAnswer): Promise<Receipt>;
+  handIn(at: PaperAddress, attemptId: string): Promise<Receipt>;
+  /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
+  picture(at: PaperAddress, hash: string): Promise<Blob | null>;
+}

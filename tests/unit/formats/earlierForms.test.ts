@@ -1,0 +1,154 @@
+import 'fake-indexeddb/auto';
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, test } from 'node:test';
+import Dexie from 'dexie';
+import { readBackup } from '@/core/formats/quizFile/backup';
+import { readQuizFile } from '@/core/formats/quizFile/quizFile';
+import { BackedQuiz, FORM_VERSION } from '@/core/formats/quizFile/schema';
+import { verdictOfScore } from '@/core/scoring/scoreQuestion';
+import { collectQuiz } from '@/store/files/gather';
+import { db } from '@/store/records/db';
+import { undo } from '@/store/records/history';
+import { draftPaper } from '@/store/quiz/quizzes';
+import { liveClass, workOf } from '@/workers/class/papers';
+import { classDesk } from '@/workers/classDesk';
+import { addressOf } from '../support/sat';
+import { studentDesk } from '@/workers/studentDesk';
+
+/** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
+const bytes = (form: string, name: string): Uint8Array =>
+  new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
+const FORMS = ['form-1', 'form-2'];
+
+interface Frac {
+  readonly n: number;
+  readonly d: number;
+}
+type Line = [
+  name: string, attempt: number, total: Frac, outOf: Frac, recorded: Frac | null, notCounted: string | null, cells: [verdict: string, earned: Frac][],
+]; // prettier-ignore
+const inTurn = (lines: Line[]): Line[] => lines.sort((a, b) => a[0].localeCompare(b[0]) || a[1] - b[1]);
+const scoresThen = (form: string): Line[] =>
+  inTurn((JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { scores: Line[] }).scores);
+
+async function scoresNow(quizId: string): Promise<Line[]> {
+  const work = workOf(await liveClass(quizId));
+  return inTurn(
+    work.flatMap((one) =>
+      one.sheets.map((sheet): Line => [
+        one.student?.name ?? '',
+        sheet.attempt.number,
+        sheet.total.score,
+        sheet.total.outOf,
+        one.recorded?.score ?? null,
+        sheet.notCounted,
+        sheet.scores.map((score): [string, Frac] => [verdictOfScore(score), score.earned]),
+      ]),
+    ),
+  );
+}
+
+beforeEach(async () => {
+  await db.delete();
+  await db.open();
+});
+
+for (const form of FORMS)
+  describe(`a file of ${form}`, () => {
+    test('quiz file and backup are read whole, and brought to the form of now', () => {
+      const quiz = readQuizFile(bytes(form, 'quiz.yentrel'));
+      assert.ok(quiz.ok, JSON.stringify(quiz));
+      assert.equal(quiz.value.file.version, FORM_VERSION);
+      const backup = readBackup(bytes(form, 'backup.yentrel'));
+      assert.ok(backup.ok, JSON.stringify(backup));
+      assert.deepEqual([backup.value.lost, backup.value.missing], [[], []]);
+      assert.ok(backup.value.file.students.every((student) => student.email === ''));
+      const attempts = backup.value.quizzes.flatMap((one) => one.class.attempts);
+      assert.ok(attempts.length > 0);
+      assert.ok(attempts.every((one) => typeof one.timeKnown === 'boolean' && one.seed >= 0));
+    });
+
+    test('a backup gives the scores that it gave then, and its history undoes', async () => {
+      const opened = await classDesk.openFile(bytes(form, 'backup.yentrel'));
+      assert.ok(opened.ok && opened.value.kind === 'backup', JSON.stringify(opened));
+      await classDesk.takeBackup(opened.value.token, { quizzes: {}, students: 'mine' });
+      const [quiz] = await db.quizzes.toArray();
+      assert.ok(quiz);
+      assert.deepEqual(await scoresNow(quiz.id), scoresThen(form));
+      assert.ok(await undo(quiz.id));
+    });
+
+    test('a quiz file with its class gives the same scores', async () => {
+      const opened = await classDesk.openFile(bytes(form, 'quiz.yentrel'));
+      assert.ok(opened.ok && opened.value.kind === 'quiz', JSON.stringify(opened));
+      if (!opened.value.class) return;
+      const id = await classDesk.takeQuiz(opened.value.token, 'itself');
+      assert.deepEqual(await scoresNow(id), scoresThen(form));
+    });
+  });
+
+describe('a database of the form before questions were placed', () => {
+  type Rows = Record<string, Record<string, unknown>[]>;
+  const rows = JSON.parse(readFileSync('tests/files/form-2/database.json', 'utf8')) as Rows;
+
+  beforeEach(async () => {
+    await db.delete();
+    const old = new Dexie('yentrel');
+    old.version(4).stores({
+      quizzes: 'id', questions: '[quizId+id], quizId', questionRevs: '[quizId+questionId+rev]', quizRevs: '[quizId+rev]',
+      students: 'id', attempts: 'id, [quizId+studentId], [quizId+seq]', markColumns: '[quizId+questionId+rev]',
+      overrides: '[quizId+attemptId+questionId]', meta: 'key', rulings: '[quizId+attemptId]',
+      comments: '[quizId+attemptId+questionId]', media: 'hash', mappings: 'quizId', folders: 'key',
+      history: '++id, [quizId+seq], [quizId+undone+seq]',
+    }); // prettier-ignore
+    await old.open();
+    for (const [table, list] of Object.entries(rows)) await old.table(table).bulkAdd(list);
+    old.close();
+    await db.open();
+  });
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+
+  test('gives the same scores, and every record is one of now', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-2'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const steps = whole.data.history.flatMap(({ changes }) => changes);
+    assert.ok(steps.some((change) => change.kind === 'question' && change.after?.placement.points?.n === 5));
+  });
+
+  test('every step of its history is undone, down to the quiz as it began', async () => {
+    while (await undo(quizId));
+    const { content, placements } = await draftPaper(quizId);
+    assert.equal(content.topic, '');
+    assert.deepEqual(
+      placements.map(({ points, standing, mustAnswer }) => [points?.n ?? null, standing, mustAnswer]),
+      [
+        [4, 'counts', null],
+        [2, 'counts', true],
+        [3, 'bonus', null],
+        [null, 'leftOut', null],
+        [null, 'givenToAnswered', false],
+        [1, 'notMarked', null],
+      ],
+    );
+  });
+
+  test('everyone on the class list has a ticket, and goes on with the paper that was begun', async () => {
+    const tickets = await db.tickets.toArray();
+    assert.equal(new Set(tickets.map(({ code }) => code)).size, rows['students']?.length);
+    const packet = await studentDesk.openPaper(await addressOf(quizId, 's5'));
+    assert.ok(packet.state === 'working', packet.state);
+    assert.deepEqual(packet.working.answers, { q1: { kind: 'phrase', text: 'sil' } });
+  });
+
+  test('words that named no option wait as before', async () => {
+    const found = (await db.attempts.orderBy('[quizId+seq]').toArray()).flatMap(({ answers }) =>
+      Object.values(answers).filter(({ kind }) => kind === 'unread'),
+    );
+    assert.deepEqual(found, [
+      { kind: 'unread', text: 'dam' },
+      { kind: 'unread', text: 'dunno' },
+    ]);
+  });
+});

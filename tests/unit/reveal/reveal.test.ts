@@ -1,0 +1,237 @@
+import assert from 'node:assert/strict';
+import { describe, test } from 'node:test';
+import { MarkedClass } from '@/core/checking/classWork';
+import type { ScoredSheet } from '@/core/scoring/scoredSheet';
+import { attemptState, counts, isOpen } from '@/core/quiz/window';
+import type { Attempt } from '@/core/quiz/attempt';
+import { draftChanges } from '@/core/quiz/draftChanges';
+import { insertAfter, move } from '@/core/quiz/order';
+import { newQuestion } from '@/core/quiz/newQuestion';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import type { Opening, Paper } from '@/core/quiz/quiz';
+import { ASPECTS, type RevealPlan } from '@/core/quiz/plan';
+import { DEFAULT_PLAN } from '@/core/quiz/defaultPlan';
+import { PaperPacket } from '@/core/reveal/packets';
+import { questionsForStudent, slipOf } from '@/core/reveal/slip';
+import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from '../support/support';
+
+/** The only attempt of a class, marked as the class is. */
+function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
+  const attempt: Attempt = {
+    id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 1, savedAt: 2, handedInAt: 3, timeKnown: true,
+    source: 'sat', seed: 0, saves: {}, answers, seq: 1,
+  }; // prettier-ignore
+  const work = {
+    attempts: [attempt],
+    opening: null,
+    unfinished: 'taken' as const,
+    overrides: new Map(),
+    rulings: new Map(),
+    at: 10,
+  };
+  const [sheet] = new MarkedClass(paper, work).students()[0]?.sheets ?? [];
+  assert.ok(sheet);
+  return sheet;
+}
+
+const HOUR = 3_600_000;
+const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
+const all = (when: RevealPlan['score']): RevealPlan => ({
+  score: when,
+  rightWrong: when,
+  ownAnswers: when,
+  feedback: when,
+  rightAnswers: when,
+  comments: when,
+});
+const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, live: 1, ...more });
+
+const at12 = { studentId: 's', finishedAt: 12 * HOUR };
+
+describe('what is shown', () => {
+  const cases: [
+    title: string,
+    plan: RevealPlan['score'],
+    finished: number | null,
+    now: number,
+    result: string,
+  ][] = [
+    ['nothing before a hand-in', 'handedIn', null, 12, 'handedIn'],
+    ['at hand-in', 'handedIn', 12, 12, 'since 12'],
+    ['before closing', 'closed', 12, 19.999, 'closed'],
+    ['at the moment of closing', 'closed', 12, 20, 'since 20'],
+    ['not before the teacher shows it', 'byTeacher', 12, 30, 'byTeacher'],
+    ['never', 'never', 12, 30, 'never'],
+  ];
+  for (const [title, plan, finished, at, result] of cases) {
+    test(title, () => {
+      const shown = whatIsShown(
+        { plan: all(plan), standing: standing() },
+        { studentId: 's', finishedAt: finished === null ? null : finished * HOUR },
+        at * HOUR,
+      );
+      for (const aspect of ASPECTS) {
+        const showing = shown[aspect];
+        assert.equal(showing.shown ? `since ${showing.since / HOUR}` : showing.waitsFor, result);
+      }
+    });
+  }
+  test('an aspect shown by hand shows, others by hand do not; taking back hides it again', () => {
+    const quiz = { plan: all('byTeacher'), standing: standing({ shown: { score: 15 * HOUR } }) };
+    const shown = whatIsShown(quiz, at12, 16 * HOUR);
+    assert.deepEqual(shown.score, { shown: true, since: 15 * HOUR });
+    assert.equal(shown.feedback.shown, false);
+    assert.equal(
+      whatIsShown({ plan: all('byTeacher'), standing: standing() }, at12, 16 * HOUR).score.shown,
+      false,
+    );
+  });
+  test('a quiz without an end has not closed', () => {
+    const quiz = {
+      plan: all('closed'),
+      standing: standing({ opening: { from: 0, due: null, grace: 0, until: null } }),
+    };
+    assert.equal(whatIsShown(quiz, { studentId: 's', finishedAt: 1 }, 1e15).score.shown, false);
+  });
+});
+
+describe('windows and the state of an attempt', () => {
+  test('open from its first moment until just before its last', () => {
+    assert.deepEqual(
+      [9.99, 10, 19.99, 20].map((h) => isOpen(opening, h * HOUR)),
+      [false, true, true, false],
+    );
+    assert.equal(isOpen(null, 12 * HOUR), false);
+  });
+  const attempt: Attempt = {
+    id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 11 * HOUR, savedAt: 11 * HOUR,
+    handedInAt: null, timeKnown: true, source: 'sat', seed: 0, saves: {}, answers: {}, seq: 1,
+  }; // prettier-ignore
+  test('working runs out at closing; whether that counts is the quiz’s rule', () => {
+    const taken = emptyContent('T');
+    const left = { ...taken, unfinished: 'notCounted' as const };
+    assert.equal(attemptState(undefined, opening, 12 * HOUR), 'notOpened');
+    assert.equal(attemptState(attempt, opening, 12 * HOUR), 'working');
+    assert.equal(attemptState(attempt, opening, 20 * HOUR), 'ranOut');
+    assert.equal(attemptState({ ...attempt, handedInAt: 12 * HOUR }, opening, 20 * HOUR), 'handedIn');
+    assert.equal(counts(attempt, opening, taken, 12 * HOUR), false);
+    assert.equal(counts(attempt, opening, taken, 20 * HOUR), true);
+    assert.equal(counts(attempt, opening, left, 20 * HOUR), false);
+  });
+});
+
+describe('packets for students', () => {
+  const canary = (place: string) => `CANARY-${place}`;
+  const feedback = (place: string) => ({
+    text: canary(place),
+    links: [{ kind: 'read' as const, title: canary(`${place}-link`), address: 'https://rivers.example/' }],
+  });
+  const phrase = {
+    ...phraseQuestion([
+      variant('canary-variant', [canary('form')], '1', { feedback: feedback('variant') }),
+      variant('b', [canary('wrong-form')], '0'),
+    ]),
+    right: feedback('right'),
+    wrong: feedback('wrong'),
+    explanation: canary('explanation'),
+  };
+  const pickOne = pickOneQuestion({ a: '1', b: '0' });
+  const keyed = { ...pickOne, options: pickOne.options.map((o) => ({ ...o, feedback: feedback('option') })) };
+  const paper = paperOf([phrase, keyed]);
+  const answers = {
+    'q-phrase': { kind: 'phrase', text: 'mine' },
+    'q-pick': { kind: 'pickOne', option: 'b' },
+  } as const;
+  const slip = (plan: RevealPlan) =>
+    slipOf(
+      paper,
+      { sheet: sheetOf(paper, answers), finishedAt: 12 * HOUR, comments: {} },
+      whatIsShown({ plan, standing: standing() }, at12, 13 * HOUR),
+    );
+
+  test('the questions hold nothing of any key', () => {
+    const text = JSON.stringify(questionsForStudent(paper, 1));
+    assert.ok(!text.includes('CANARY') && !text.includes('credit') && !text.includes('variant'));
+    assert.ok(text.includes('Text of q-pick'));
+  });
+  test('a slip holds only the aspects that are shown', () => {
+    const nothing = JSON.stringify(slip(all('closed')));
+    assert.ok(!nothing.includes('CANARY') && !nothing.includes('mine') && !nothing.includes('Text of'));
+    const scoreOnly = slip({ ...all('never'), score: 'handedIn' });
+    assert.deepEqual(scoreOnly.score, {
+      earned: share('0'),
+      outOf: share('2'),
+      waiting: share('0'),
+      late: null,
+    });
+    assert.ok(
+      scoreOnly.parts.every((part) => part.result === null && part.text === null && part.right === null),
+    );
+    const own = JSON.stringify(slip({ ...all('never'), ownAnswers: 'handedIn' }));
+    assert.ok(own.includes('mine') && own.includes('Text of') && !own.includes('CANARY'));
+    const told = JSON.stringify(slip({ ...all('never'), feedback: 'handedIn' }));
+    assert.ok(told.includes(canary('wrong')) && told.includes(canary('option')));
+    assert.ok(!told.includes(canary('form')) && !told.includes(canary('explanation')));
+    const right = JSON.stringify(slip({ ...all('never'), rightAnswers: 'handedIn' }));
+    assert.ok(
+      right.includes(canary('form')) &&
+        right.includes(canary('explanation')) &&
+        !right.includes(canary('wrong-form')),
+    );
+  });
+  test('the packet’s schema refuses anything that is not named in it', () => {
+    assert.equal(PaperPacket.safeParse({ state: 'unknown', key: 'x' }).success, false);
+    assert.equal(PaperPacket.safeParse({ state: 'unknown' }).success, true);
+  });
+});
+
+describe('edits', () => {
+  test('moving and inserting keep every question once', () => {
+    assert.deepEqual(move(['a', 'b', 'c'], 0, 2), ['b', 'c', 'a']);
+    assert.deepEqual(move(['a', 'b', 'c'], 2, 0), ['c', 'a', 'b']);
+    assert.deepEqual(move(['a', 'b'], 0, 5), ['a', 'b']);
+    assert.deepEqual(insertAfter(['a', 'b'], 'x', 'a'), ['a', 'x', 'b']);
+    assert.deepEqual(insertAfter(['a', 'b'], 'x', null), ['a', 'b', 'x']);
+  });
+  test('the next question takes kind and rules of the last, and nothing else', () => {
+    let n = 0;
+    const id = () => `id-${++n}`;
+    const last = phraseQuestion([variant('v', ['silt'])], { typingErrors: 1 }, { unmatched: 'waits' });
+    const next = newQuestion('phrase', last, id);
+    assert.equal(next.kind, 'phrase');
+    assert.deepEqual(next.kind === 'phrase' && [next.settings.typingErrors, next.unmatched, next.variants], [
+      1,
+      'waits',
+      [],
+    ]);
+    const other = newQuestion('pickOne', pickOneQuestion({ a: '1', b: '0', c: '0', d: '0' }), id);
+    assert.ok(other.kind === 'pickOne' && other.options.length === 4);
+    assert.ok(
+      other.kind === 'pickOne' &&
+        other.options.every((option) => option.credit.n === 0 && option.text === ''),
+    );
+  });
+  test('what differs between draft and live is counted once each', () => {
+    const [a, b] = [pickOneQuestion({ x: '1' }, { id: 'a' }), pickOneQuestion({ y: '1' }, { id: 'b' })];
+    const live = paperOf([a, b]);
+    assert.deepEqual(draftChanges(live, live), []);
+    assert.deepEqual(draftChanges({ ...live, content: { ...live.content, plan: DEFAULT_PLAN } }, live), []);
+    const changed = paperOf([{ ...b, explanation: 'new' }, pickOneQuestion({ z: '1' }, { id: 'c' })], {
+      defaultPoints: share('2'),
+    });
+    assert.deepEqual(
+      draftChanges(changed, live).map((change) => [change.kind, change.questionId]),
+      [
+        ['changed', 'b'],
+        ['added', 'c'],
+        ['removed', 'a'],
+        ['points', null],
+      ],
+    );
+    assert.deepEqual(
+      draftChanges(paperOf([b, a]), live).map((change) => change.kind),
+      ['order'],
+    );
+  });
+});

@@ -1,0 +1,309 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { describe, test } from 'node:test';
+import fc from 'fast-check';
+import papa from 'papaparse';
+import { total } from '@/core/scoring/total';
+import { markAttempt } from '@/core/scoring/markAttempt';
+import { toDecimalText } from '@/core/figures/fraction';
+import { mark } from '@/server/mark/mark';
+import { turns } from '@/server/mark/turns';
+import { DEMO_FILE } from '../../generated';
+import { path, readText } from '../support/support';
+import { runs } from '../../runs';
+
+const ADDRESS = 'http://127.0.0.1/api/mark';
+const AT = Date.parse('2026-01-10T12:00:00Z');
+const demo = readFileSync('demo/import/mark.json', 'utf8');
+
+const post = (body: BodyInit, headers: Record<string, string> = { 'content-type': 'application/json' }) =>
+  mark(
+    new Request(ADDRESS, { method: 'POST', body, headers, duplex: 'half' } as RequestInit),
+    AT,
+    turns(2, 100),
+  );
+const json = (value: unknown, headers: Record<string, string> = {}) =>
+  post(JSON.stringify(value), { 'content-type': 'application/json', ...headers });
+
+interface Figure {
+  about: number;
+  exact: string;
+}
+interface Marked {
+  quiz: { title: string; outOf: Figure };
+  problems: string[];
+  students: {
+    student: string;
+    recorded: { score: Figure; outOf: Figure; attempt: number | null } | null;
+    attempts: {
+      score: Figure;
+      trace?: string[];
+      marks: { question: string; verdict: string; points: Figure; trace?: string[] }[];
+    }[];
+  }[];
+}
+const marked = async (response: Response): Promise<Marked> => {
+  assert.equal(response.status, 200, response.status === 200 ? '' : await response.clone().text());
+  return (await response.json()) as Marked;
+};
+const problem = async (
+  response: Response,
+): Promise<{ status: number; title: string; problems: string[] }> => {
+  assert.match(response.headers.get('content-type') ?? '', /^application\/problem\+json/);
+  const body = (await response.json()) as { status: number; title: string; problems: string[]; type: string };
+  assert.equal(body.status, response.status);
+  assert.equal(body.type, 'about:blank');
+  return body;
+};
+
+/** What marking gives for the texts of a demo paper, without the endpoint. */
+function scoreOf(texts: readonly string[]): string {
+  const { quiz } = DEMO_FILE;
+  const { questions } = quiz;
+  const answers = Object.fromEntries(
+    questions.flatMap((question, at) => {
+      const answer = readText(question, texts[at] ?? '');
+      return answer ? [[question.id, answer]] : [];
+    }),
+  );
+  return toDecimalText(total(markAttempt(quiz, answers), path()).score);
+}
+
+describe('marking as a service', () => {
+  test('a quiz and attempts as JSON give the scores that marking gives', async () => {
+    const { quiz, students } = await marked(await post(demo));
+    assert.equal(quiz.title, DEMO_FILE.quiz.content.title);
+    const [ada, ben] = students;
+    assert.equal(students.length, 2);
+    assert.equal(String(ada?.recorded?.score.about), scoreOf(['upper course', 'oxbow lake', 'levee']));
+    assert.equal(String(ben?.attempts[0]?.score.about), scoreOf(['lower course', 'ox bow lake']));
+    assert.equal(String(ben?.recorded?.score.about), scoreOf(['upper course', 'oxbow lake']));
+    assert.deepEqual(
+      [ben?.recorded?.attempt, ada?.attempts[0]?.marks[1]?.verdict, ada?.attempts[0]?.marks.length],
+      [2, 'right', 8],
+    );
+    assert.equal(ada?.attempts[0]?.marks[1]?.trace, undefined);
+  });
+  test('traces on request: their last lines hold the points', async () => {
+    const asked = { ...(JSON.parse(demo) as object), options: { traces: true } };
+    const { students } = await marked(await json(asked));
+    const [attempt] = students[0]?.attempts ?? [];
+    assert.match(attempt?.marks[1]?.trace?.at(-1) ?? '', /2/);
+    assert.match(attempt?.trace?.[0] ?? '', /^8 questions add up to/);
+  });
+  test('a text that names none of the options waits; it is no blank', async () => {
+    const { quiz } = JSON.parse(demo) as { quiz: unknown };
+    const attempts = [{ student: 'Ada Marsh', answers: { '1': 'somewhere upstream', '2': 'oxbow lake' } }];
+    const { students } = await marked(await json({ quiz, attempts }));
+    assert.equal(students[0]?.attempts[0]?.marks[0]?.verdict, 'waits');
+  });
+  test('CSV where that is asked for', async () => {
+    const response = await post(demo, { 'content-type': 'application/json', accept: 'text/csv' });
+    assert.match(response.headers.get('content-type') ?? '', /^text\/csv/);
+    const rows = papa.parse((await response.text()).replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
+    assert.deepEqual(
+      rows.map((row) => row[0]),
+      ['Name', 'Ada Marsh', 'Ben Ford'],
+    );
+    assert.equal(rows[1]?.[4], scoreOf(['upper course', 'oxbow lake', 'levee']));
+  });
+  test('a form with a quiz file and an answer file', async () => {
+    const form = new FormData();
+    form.set('quiz', new Blob([readFileSync('demo/import/rivers.yentrel')]), 'rivers.yentrel');
+    form.set(
+      'answers',
+      new Blob(['Student,Q1,Q2,Points for Q3\nAda,upper course,oxbow lake,0.5\nBen,"=1+1",\n']),
+      'a.csv',
+    );
+    const request = new Request(ADDRESS, { method: 'POST', body: form });
+    const { students } = await marked(await mark(request, AT));
+    const expected = Number(scoreOf(['upper course', 'oxbow lake'])) + 0.5;
+    assert.deepEqual(
+      students.map(({ student, recorded }) => [student, recorded?.score.about]),
+      [
+        ['Ada', expected],
+        ['Ben', 0],
+      ],
+    );
+  });
+  test('keys after attempts, white space, every script: the order of a body does not matter', async () => {
+    const { quiz, attempts } = JSON.parse(demo) as { quiz: unknown; attempts: { student: string }[] };
+    const named = attempts.map((one) => ({ ...one, student: `${one.student} נהר 🌊` }));
+    const { students } = await marked(await post(JSON.stringify({ attempts: named, quiz }, null, 3)));
+    assert.deepEqual(
+      students.map(({ student }) => student),
+      ['Ada Marsh נהר 🌊', 'Ben Ford נהר 🌊'],
+    );
+  });
+});
+
+describe('what cannot be marked is refused with its place', () => {
+  const { quiz, attempts } = JSON.parse(demo) as { quiz: Record<string, unknown>; attempts: object[] };
+  const broken = structuredClone(quiz) as { quiz: { questions: { variants?: { credit: object }[] }[] } };
+  const [variant] = broken.quiz.questions[1]?.variants ?? [];
+  if (variant) variant.credit = { n: 3, d: 2 };
+  const cases: [what: string, body: string, status: number, words: RegExp][] = [
+    ['no JSON', '{"quiz": tru', 400, /./],
+    ['half a body', demo.slice(0, -9), 400, /ends too early/],
+    ['nothing', '', 400, /ends too early/],
+    ['a list', '[]', 422, /quiz is missing/],
+    ['no quiz', '{"attempts":[]}', 422, /quiz is missing/],
+    ['a wrong credit', JSON.stringify({ quiz: broken, attempts }), 422, /^quiz: question 2, variant 1: credit is 1.5, at least −1, at most 1$/],
+    ['attempts that are no list', JSON.stringify({ quiz, attempts: 7 }), 422, /attempts is no list/],
+    ['an attempt without a student', JSON.stringify({ quiz, attempts: [...attempts, { answers: {} }] }), 422, /^attempts\[3\]: student is missing/],
+    ['an answer to no question', JSON.stringify({ quiz, attempts: [{ student: 'A', answers: { '9': 'x' } }] }), 422, /^attempts\[0\]: answers: the quiz has no question “9”/],
+    ['a time that is none', JSON.stringify({ quiz, attempts: [{ student: 'A', handedInAt: 'noon', answers: {} }] }), 422, /^attempts\[0\]: handed in at is “noon”/],
+    ['the same attempt twice', JSON.stringify({ quiz, attempts: [attempts[0], attempts[0]] }), 422, /^attempts\[1\]: Ada Marsh has an attempt 1 already/],
+    ['something unknown', JSON.stringify({ quiz, attempts, colour: 'blue' }), 422, /nothing is known of “colour”/],
+    ['no work at all', JSON.stringify({ quiz }), 422, /holds no work/],
+    ['a newer form', JSON.stringify({ quiz: { ...quiz, version: 4 }, attempts }), 422, /newer Yentrel/],
+  ]; // prettier-ignore
+  for (const [what, body, status, words] of cases)
+    test(what, async () => {
+      const told = await problem(await post(body));
+      assert.equal(told.status, status, JSON.stringify(told));
+      assert.match(told.problems[0] ?? told.title, words);
+    });
+  test('other kinds of bodies and of answers', async () => {
+    assert.equal((await problem(await post('x', { 'content-type': 'text/plain' }))).status, 415);
+    assert.equal(
+      (await problem(await post(demo, { 'content-type': 'application/json', accept: 'image/png' }))).status,
+      406,
+    );
+    assert.equal(
+      (await problem(await post('--x', { 'content-type': 'multipart/form-data; boundary=x' }))).status,
+      400,
+    );
+    const form = new FormData();
+    form.set('quiz', new Blob(['no quiz']));
+    const told = await problem(await mark(new Request(ADDRESS, { method: 'POST', body: form }), AT));
+    assert.match(told.problems[0] ?? '', /^quiz: This is not a quiz file/);
+  });
+  test('a body that is too large is refused as soon as it shows, also where nothing was announced', async () => {
+    const announced = await post(demo, { 'content-type': 'application/json', 'content-length': '100000001' });
+    assert.equal((await problem(announced)).status, 413);
+    let sent = 0;
+    const endless = new ReadableStream<Uint8Array>({
+      pull(controller) {
+        sent += 1_000_000;
+        controller.enqueue(new Uint8Array(1_000_000).fill(0x20));
+      },
+    });
+    assert.equal((await problem(await post(endless))).status, 413);
+    assert.ok(sent < 110_000_000, String(sent));
+  });
+});
+
+describe('a body that would fill the memory is refused before it does', () => {
+  const cases: [what: string, begin: string, again: string, times: number, words: RegExp][] = [
+    ['more attempts than can be marked', '{"attempts":[{}', ',{}', 200_000, /At most 200000 attempts/],
+    ['brackets without an end', '{"quiz":', '[', 5_000_000, /nested deeper than 60/],
+    ['a list without an end under a name that nobody knows', '{"x":[0', ',0', 10_000_000, /one value of more than 2000000 pieces/],
+    ['names without an end in one attempt', '{"attempts":[{"answers":{"1":"x"', ',"1":"x"', 3_000_000, /one value of more than/],
+  ]; // prettier-ignore
+  for (const [what, begin, again, times, words] of cases)
+    test(what, async () => {
+      let sent = 0;
+      const piece = again.repeat(5000);
+      const body = new ReadableStream<Uint8Array>({
+        start: (controller) => controller.enqueue(new TextEncoder().encode(begin)),
+        pull(controller) {
+          if (sent >= times) controller.close();
+          else controller.enqueue(new TextEncoder().encode(piece));
+          sent += 5000;
+        },
+      });
+      const before = process.memoryUsage.rss();
+      const told = await problem(await post(body));
+      assert.equal(told.status, 413, JSON.stringify(told));
+      assert.match(told.problems[0] ?? told.title, words);
+      assert.ok(process.memoryUsage.rss() - before < 500_000_000);
+    });
+});
+
+describe('many at once', () => {
+  test('50 requests together: each its own right scores', async () => {
+    const { quiz } = JSON.parse(demo) as { quiz: unknown };
+    const line = turns(2, 100);
+    const answers = await Promise.all(
+      Array.from({ length: 50 }, async (_, at) => {
+        const attempts = [
+          {
+            student: `S${at}`,
+            answers: { '1': at % 2 ? 'upper course' : 'lower course', '2': 'oxbow lake' },
+          },
+        ];
+        const request = new Request(ADDRESS, {
+          method: 'POST',
+          body: JSON.stringify({ quiz, attempts }),
+          headers: { 'content-type': 'application/json' },
+        });
+        return (await marked(await mark(request, AT, line))).students;
+      }),
+    );
+    const [even, odd] = [scoreOf(['lower course', 'oxbow lake']), scoreOf(['upper course', 'oxbow lake'])];
+    answers.forEach(([student, ...none], at) => {
+      assert.deepEqual(
+        [student?.student, String(student?.recorded?.score.about), none.length],
+        [`S${at}`, at % 2 ? odd : even, 0],
+      );
+    });
+  });
+  test('who finds no place is told when to come again, and the others are served', async () => {
+    const line = turns(1, 1);
+    const ask = () =>
+      mark(
+        new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
+        AT,
+        line,
+      );
+    const [first, second, third] = [ask(), ask(), ask()];
+    const busy = await third;
+    assert.equal((await problem(busy)).status, 503);
+    assert.equal(busy.headers.get('retry-after'), '5');
+    assert.equal((await marked(await first)).students.length, 2);
+    assert.equal((await marked(await second)).students.length, 2);
+    assert.equal((await ask()).status, 200, 'every turn was given back');
+  });
+  test('an answer that nobody reads gives its turn back', async () => {
+    const line = turns(1, 0);
+    const ask = () =>
+      mark(
+        new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
+        AT,
+        line,
+      );
+    await (await ask()).body?.cancel();
+    assert.equal((await ask()).status, 200);
+  });
+});
+
+test('6 000 bodies changed at random: scores or a located problem, never a throw, never a lost turn', async () => {
+  const line = turns(1, 0);
+  const bytes = Buffer.from(JSON.stringify(JSON.parse(demo)));
+  const form = new FormData();
+  form.set('quiz', new Blob([readFileSync('demo/import/rivers.yentrel')]), 'q.yentrel');
+  form.set('answers', new Blob(['Student,Q1,Q2\nAda,upper course,oxbow lake\n']), 'a.csv');
+  const whole = new Request(ADDRESS, { method: 'POST', body: form });
+  const type = whole.headers.get('content-type') ?? '';
+  const formBytes = Buffer.from(await whole.arrayBuffer());
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.tuple(fc.nat(), fc.nat(255)), { minLength: 1, maxLength: 3 }),
+      fc.boolean(),
+      async (changes, asForm) => {
+        const body = Uint8Array.from(asForm ? formBytes : bytes);
+        for (const [at, byte] of changes) body[at % body.length] = byte;
+        const headers = { 'content-type': asForm ? type : 'application/json' };
+        const started = performance.now();
+        const response = await mark(new Request(ADDRESS, { method: 'POST', body, headers }), AT, line);
+        const text = await response.text();
+        assert.ok(performance.now() - started < 2000);
+        assert.ok([200, 400, 422].includes(response.status), text);
+        if (response.status === 200) JSON.parse(text);
+        else assert.ok((JSON.parse(text) as { title: string }).title.length > 5);
+      },
+    ),
+    { numRuns: runs(6000) },
+  );
+});
