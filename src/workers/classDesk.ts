@@ -8,11 +8,11 @@ import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './clas
 import { quizCounts, tray } from './class/tray';
 
 export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
-export type { FilePreview, Imported, RosterPreview } from './class/files';
+export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { PrintedSlip } from './class/printed';
-export type { Opened, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
+export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
 export type { TrayRow } from './class/tray';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */

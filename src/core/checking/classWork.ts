@@ -1,4 +1,4 @@
-import { joinAttempts, type Recorded } from '../scoring/joinAttempts';
+import { joinAttempts, type RecordedTotal } from '../scoring/joinAttempts';
 import { lateness, type Lateness } from '../scoring/lateness';
 import { readingOf } from '../scoring/markAttempt';
 import type { QuestionScore } from '../scoring/scoreQuestion';
@@ -32,7 +32,7 @@ export interface StudentWork {
   /** The first attempt first. */
   readonly sheets: readonly ScoredSheet[];
   /** null: no attempt counts. */
-  readonly recorded: Recorded | null;
+  readonly recorded: RecordedTotal | null;
   /** The attempt that stands for the student; null without one, and where a mean does. */
   readonly counted: Attempt | null;
 }

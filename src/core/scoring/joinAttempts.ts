@@ -3,7 +3,7 @@ import type { AttemptRule, ScoreRules } from '../quiz/rules';
 import { recorded, type Total } from './total';
 
 /** A student's recorded score, joined from the attempts that count. */
-export interface Recorded {
+export interface RecordedTotal {
   /** Rounded as the quiz sets. */
   readonly score: Fraction;
   readonly exact: Fraction;
@@ -66,7 +66,7 @@ export function joinAttempts(
   attempts: readonly Total[],
   counts: AttemptRule['counts'],
   { outOf, rounding }: Pick<ScoreRules, 'outOf' | 'rounding'>,
-): Recorded | null {
+): RecordedTotal | null {
   const totals = alike(attempts, outOf);
   const [first] = totals;
   if (!first) return null;

@@ -1,7 +1,7 @@
 import { equal } from '../figures/fraction';
 import type { AttemptRule, ScoreRules } from '../quiz/rules';
 import type { NotCounted } from '../quiz/window';
-import type { Recorded } from './joinAttempts';
+import type { RecordedTotal } from './joinAttempts';
 import type { Total } from './total';
 import { change, note, type TraceLine } from '../marks/trace';
 
@@ -14,7 +14,7 @@ interface AttemptTried {
 /** How the recorded score came about from several attempts: what each gave, which count, and how they are joined. */
 export function traceJoin(
   tried: readonly AttemptTried[],
-  recorded: Recorded | null,
+  recorded: RecordedTotal | null,
   counts: AttemptRule['counts'],
   rounding: ScoreRules['rounding'],
 ): TraceLine[] {

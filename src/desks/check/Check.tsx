@@ -1,5 +1,6 @@
 import { Download } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
+import { FindAndSort, type FindAndSortProps } from '@/ui/widgets/Find';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
@@ -23,45 +24,17 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowRight: [0, 1],
 };
 
-interface ToolsProps {
-  readonly search: string;
-  readonly onSearch: (search: string) => void;
-  readonly sort: SortBy;
-  readonly onSort: (sort: SortBy) => void;
-}
-
-function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
-  return (
-    <>
-      <input
-        type="search"
-        className="lined-field !w-44"
-        aria-label="Find a student"
-        placeholder="Find a student"
-        value={search}
-        onChange={(event) => onSearch(event.target.value)}
-      />
-      <label className="text-soft">
-        Sorted by{' '}
-        <select
-          className="sentence-part"
-          value={sort}
-          onChange={(event) => onSort(event.target.value as SortBy)}
-        >
-          <option value="name">name</option>
-          <option value="highest">highest total</option>
-          <option value="lowest">lowest total</option>
-          <option value="waiting">points waiting</option>
-          <option value="late">how late</option>
-        </select>
-      </label>
-    </>
-  );
-}
+const ORDERS: readonly (readonly [SortBy, string])[] = [
+  ['name', 'name'],
+  ['highest', 'highest total'],
+  ['lowest', 'lowest total'],
+  ['waiting', 'points waiting'],
+  ['late', 'how late'],
+];
 
 interface HeadProps {
   readonly table: CheckTable;
-  readonly tools: ToolsProps;
+  readonly tools: FindAndSortProps<SortBy>;
   readonly onGo: (place: Place) => void;
 }
 
@@ -77,7 +50,7 @@ function Head({ table, tools, onGo }: HeadProps) {
           {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
         </p>
       </div>
-      {table.rows.length > 0 && <Tools {...tools} />}
+      {table.rows.length > 0 && <FindAndSort {...tools} orders={ORDERS} />}
       <Overrides table={table} onGo={onGo} />
       <button
         type="button"
@@ -117,7 +90,7 @@ function NothingShown(props: {
 }
 
 /** The table and its margin; keys act on the answer at hand. */
-function Marked({ table }: { readonly table: CheckTable }) {
+function Papers({ table }: { readonly table: CheckTable }) {
   const [chosen, setPlace] = useState<Place | null>(null);
   const [action, setAction] = useState<Action | null>(null);
   const [search, setSearch] = useState('');
@@ -199,7 +172,7 @@ function Marked({ table }: { readonly table: CheckTable }) {
 /** Computed scores: students × questions, each opened down to the rule that gave it, and put right from there. */
 export default function Check() {
   const { value: table, failure, again } = useCheckTable();
-  if (table) return <Marked table={table} />;
+  if (table) return <Papers table={table} />;
   return failure ? (
     <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
   ) : (

@@ -8,6 +8,7 @@ import { Boundary } from '@/ui/widgets/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { startingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
+import { FindAndSort } from '@/ui/widgets/Find';
 import { LongRows } from '@/ui/widgets/LongRows';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { NoticeBar } from '@/ui/widgets/notices';
@@ -110,39 +111,11 @@ export function Roster() {
   );
 }
 
-interface ToolsProps {
-  readonly search: string;
-  readonly onSearch: (search: string) => void;
-  readonly sort: SortBy;
-  readonly onSort: (sort: SortBy) => void;
-}
-
-function Tools({ search, onSearch, sort, onSort }: ToolsProps) {
-  return (
-    <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
-      <input
-        type="search"
-        className="lined-field !w-56"
-        aria-label="Find a student"
-        placeholder="Find a student"
-        value={search}
-        onChange={(event) => onSearch(event.target.value)}
-      />
-      <label className="text-soft">
-        Sorted by{' '}
-        <select
-          className="sentence-part"
-          value={sort}
-          onChange={(event) => onSort(event.target.value as SortBy)}
-        >
-          <option value="name">name</option>
-          <option value="surname">last name</option>
-          <option value="number">number</option>
-        </select>
-      </label>
-    </div>
-  );
-}
+const ORDERS: readonly (readonly [SortBy, string])[] = [
+  ['name', 'name'],
+  ['surname', 'last name'],
+  ['number', 'number'],
+];
 
 interface StudentsProps {
   readonly shown: readonly Student[];
@@ -214,7 +187,17 @@ function List() {
           {all !== null && listed.length === 0 && (
             <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or import a file.</p>
           )}
-          {listed.length > 1 && <Tools search={search} onSearch={setSearch} sort={sort} onSort={setSort} />}
+          {listed.length > 1 && (
+            <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
+              <FindAndSort
+                search={search}
+                onSearch={setSearch}
+                sort={sort}
+                onSort={setSort}
+                orders={ORDERS}
+              />
+            </div>
+          )}
           {listed.length > 0 && shown.length === 0 && (
             <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
           )}

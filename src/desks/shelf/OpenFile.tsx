@@ -9,7 +9,7 @@ import { readingFailed } from '@/ui/words/failureWords';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
 import { classWorker } from '@/workers/clients';
-import type { Opened, OpenedQuiz } from '@/workers/classDesk';
+import type { OpenedFile, OpenedQuiz } from '@/workers/classDesk';
 import { OpenedBackupDialog } from './OpenedBackup';
 
 const LARGEST = 200_000_000;
@@ -152,7 +152,7 @@ type State =
   | { readonly is: 'idle' }
   | { readonly is: 'reading' }
   | { readonly is: 'wrong'; readonly name: string; readonly problems: readonly string[] }
-  | { readonly is: 'opened'; readonly opened: Opened };
+  | { readonly is: 'opened'; readonly opened: OpenedFile };
 
 /** The file being read, and what it turned out to be; closing forgets it. */
 function useOpening() {

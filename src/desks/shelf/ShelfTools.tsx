@@ -1,4 +1,5 @@
 import type { QuizRecord } from '@/store/records/db';
+import { FindField, PickLine } from '@/ui/widgets/Find';
 
 /** What is looked for on the Shelf. */
 export interface Filter {
@@ -21,42 +22,30 @@ export function ShelfTools({ quizzes, filter, onFilter }: Props) {
   if (quizzes.length < 2 && away + deleted === 0) return null;
   return (
     <div role="search" className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">
-      <input
-        type="search"
-        className="lined-field !w-64"
-        aria-label="Find a quiz"
-        placeholder="Find a quiz"
+      <FindField
+        label="Find a quiz"
         value={filter.search}
-        onChange={(event) => onFilter({ ...filter, search: event.target.value })}
+        onChange={(search) => onFilter({ ...filter, search })}
       />
       {topics.length > 0 && (
-        <label className="text-soft">
-          Topic{' '}
-          <select
-            className="sentence-part"
-            value={filter.topic}
-            onChange={(event) => onFilter({ ...filter, topic: event.target.value })}
-          >
-            <option value="">any</option>
-            {topics.map((topic) => (
-              <option key={topic}>{topic}</option>
-            ))}
-          </select>
-        </label>
+        <PickLine
+          label="Topic"
+          value={filter.topic}
+          options={[['', 'any'], ...topics.map((topic) => [topic, topic] as const)]}
+          onChange={(topic) => onFilter({ ...filter, topic })}
+        />
       )}
       {(away > 0 || deleted > 0 || filter.among !== 'shelf') && (
-        <label className="text-soft">
-          Among{' '}
-          <select
-            className="sentence-part"
-            value={filter.among}
-            onChange={(event) => onFilter({ ...filter, among: event.target.value as Filter['among'] })}
-          >
-            <option value="shelf">on the Shelf</option>
-            <option value="away">archived ({away})</option>
-            <option value="deleted">deleted ({deleted})</option>
-          </select>
-        </label>
+        <PickLine
+          label="Among"
+          value={filter.among}
+          options={[
+            ['shelf', 'on the Shelf'],
+            ['away', `archived (${away})`],
+            ['deleted', `deleted (${deleted})`],
+          ]}
+          onChange={(among) => onFilter({ ...filter, among })}
+        />
       )}
     </div>
   );

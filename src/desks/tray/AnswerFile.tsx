@@ -6,10 +6,10 @@ import { TableFile } from '@/ui/teacher/TableFile';
 import { undoStep } from '@/store/records/history';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import type { Imported } from '@/workers/classDesk';
+import type { ImportDone } from '@/workers/classDesk';
 import { ImportDialog } from './ImportDialog';
 
-function reportWords(report: Imported): string {
+function reportWords(report: ImportDone): string {
   const parts = [
     report.added > 0 ? `${count(report.added, 'paper')} imported` : '',
     report.changed > 0 ? `${report.changed} brought up to date` : '',
@@ -19,7 +19,7 @@ function reportWords(report: Imported): string {
   return parts.filter(Boolean).join(', ') || 'Nothing was imported';
 }
 
-function Report({ report }: { readonly report: Imported }) {
+function Report({ report }: { readonly report: ImportDone }) {
   return (
     <div role="status" className="mt-3 text-[14px]">
       <p className="font-semibold">{reportWords(report)}.</p>
@@ -54,9 +54,9 @@ function Report({ report }: { readonly report: Imported }) {
 /** A file of answers is dropped or chosen; what its columns hold is settled before anything is imported. */
 export function AnswerFile({ onImported }: { readonly onImported: () => void }) {
   const [table, setTable] = useState<Table | null>(null);
-  const [report, setReport] = useState<Imported | null>(null);
+  const [report, setReport] = useState<ImportDone | null>(null);
   const { quiz } = useQuiz();
-  const done = (result: Imported) => {
+  const done = (result: ImportDone) => {
     setTable(null);
     setReport(result);
     const { step } = result;

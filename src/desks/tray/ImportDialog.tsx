@@ -15,14 +15,14 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { RowsFound } from '@/ui/widgets/RowsFound';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
-import type { FilePreview, Imported } from '@/workers/classDesk';
+import type { FilePreview, ImportDone } from '@/workers/classDesk';
 import { ColumnUses } from './ColumnUses';
 import { UnknownStudents } from './UnknownStudents';
 
 interface Props {
   readonly table: Table;
   readonly onClose: () => void;
-  readonly onImported: (report: Imported) => void;
+  readonly onImported: (report: ImportDone) => void;
 }
 
 /** What the file would bring under the columns and choices as made; until they are, as proposed. */

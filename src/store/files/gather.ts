@@ -8,7 +8,7 @@ import { paperFrom } from '@/core/quiz/paper';
 import { now } from '../records/clock';
 import { db, type HistoryRecord } from '../records/db';
 import { CLASS_LIST, SHELF } from '../records/history';
-import { allNumbers, allPlaces, allRevisions, allTexts } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
 
 /** What leaves the browser in files: records read together, in the form of the files. */
@@ -30,41 +30,20 @@ const stepOf = ({ seq, at, tab, label, field, changes, undone }: HistoryRecord):
 });
 
 async function stepsOf(scope: string): Promise<Step[]> {
-  const records = await db.history
-    .where('[quizId+seq]')
-    .between(...allNumbers(scope))
-    .toArray();
+  const records = await ofQuiz.history(scope).toArray();
   return records.sort((a, b) => (a.id ?? 0) - (b.id ?? 0)).map(stepOf);
 }
 
 /** Everything of a quiz that lies in tables of its own. */
 const recordsOf = (quizId: string) =>
   Promise.all([
-    db.questions.where('quizId').equals(quizId).toArray(),
-    db.quizRevs
-      .where('[quizId+rev]')
-      .between(...allNumbers(quizId))
-      .toArray(),
-    db.questionRevs
-      .where('[quizId+questionId+rev]')
-      .between(...allRevisions(quizId))
-      .toArray(),
-    db.attempts
-      .where('[quizId+seq]')
-      .between(...allNumbers(quizId))
-      .toArray(),
-    db.overrides
-      .where('[quizId+attemptId+questionId]')
-      .between(...allPlaces(quizId))
-      .toArray(),
-    db.rulings
-      .where('[quizId+attemptId]')
-      .between(...allTexts(quizId))
-      .toArray(),
-    db.comments
-      .where('[quizId+attemptId+questionId]')
-      .between(...allPlaces(quizId))
-      .toArray(),
+    ofQuiz.questions(quizId).toArray(),
+    ofQuiz.quizRevs(quizId).toArray(),
+    ofQuiz.questionRevs(quizId).toArray(),
+    ofQuiz.attempts(quizId).toArray(),
+    ofQuiz.overrides(quizId).toArray(),
+    ofQuiz.rulings(quizId).toArray(),
+    ofQuiz.comments(quizId).toArray(),
     db.mappings.get(quizId),
   ] as const);
 

@@ -8,21 +8,15 @@ import { db, type MappingRecord } from '../records/db';
 import { EDIT_TABLES, record } from '../records/history';
 import { newId } from '../records/ids';
 import { head } from '../quiz/quizzes';
-import { allPlaces, allTexts } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 
 /** Everyone's work at a quiz, with what the teacher scored and ruled. */
 export async function existingWork(quizId: string): Promise<ExistingWork> {
   const [attempts, overrides, rulings] = await Promise.all([
     attemptsOf(quizId),
-    db.overrides
-      .where('[quizId+attemptId+questionId]')
-      .between(...allPlaces(quizId))
-      .toArray(),
-    db.rulings
-      .where('[quizId+attemptId]')
-      .between(...allTexts(quizId))
-      .toArray(),
+    ofQuiz.overrides(quizId).toArray(),
+    ofQuiz.rulings(quizId).toArray(),
   ]);
   return { attempts, overrides, rulings };
 }

@@ -8,7 +8,7 @@ import { db, type HistoryRecord, type RecordChange } from '../records/db';
 import { EDIT_TABLES, record } from '../records/history';
 import { newId } from '../records/ids';
 import { draftPaper, head } from '../quiz/quizzes';
-import { allNumbers } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
 import { giveTickets } from '../records/tickets';
 import { removeForGood } from '../quiz/shelf';
@@ -128,10 +128,7 @@ export const restoreBackup = (
       if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz);
     }
     for (const { scope, steps } of file.histories) {
-      const own = await db.history
-        .where('[quizId+seq]')
-        .between(...allNumbers(scope))
-        .count();
+      const own = await ofQuiz.history(scope).count();
       if (own > 0) continue;
       await db.history.bulkAdd(steps.map((step) => stepRecord(scope, step)));
       await db.meta.put({ key: `seq:${scope}`, value: Math.max(0, ...steps.map(({ seq }) => seq)) });

@@ -7,6 +7,7 @@ import { now, ownZone } from '../records/clock';
 import { db, type QuestionRecord, type QuizRecord } from '../records/db';
 import { StoreError } from '../records/failure';
 import { newId } from '../records/ids';
+import { ofQuiz } from '../records/ofQuiz';
 
 /** The quiz's head. Fails as `gone` where there is none of this id. */
 export async function head(quizId: string): Promise<QuizRecord> {
@@ -53,8 +54,7 @@ export const NEW_TITLE = 'New quiz';
 export const createEmptyQuiz = (): Promise<string> => createQuiz(emptyContent(NEW_TITLE, ownZone()));
 
 export const getQuiz = (quizId: string): Promise<QuizRecord | undefined> => db.quizzes.get(quizId);
-export const getQuestions = (quizId: string): Promise<QuestionRecord[]> =>
-  db.questions.where('quizId').equals(quizId).toArray();
+export const getQuestions = (quizId: string): Promise<QuestionRecord[]> => ofQuiz.questions(quizId).toArray();
 
 /** What is written now: content and questions in order. */
 export async function draftPaper(quizId: string): Promise<Paper> {

@@ -7,13 +7,13 @@ import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
 import { StoreError } from '../records/failure';
 import { EDIT_TABLES, record, undoLastIf } from '../records/history';
 import { draftPaper, head } from './quizzes';
-import { allNumbers } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
 
 /** Tables that publishing a revision touches, for transactions that do so. */
 export const REVISION_TABLES = [db.quizzes, db.questions, db.questionRevs, db.quizRevs] as const;
 
-const revsOf = (quizId: string) => db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId));
+const revsOf = (quizId: string) => ofQuiz.quizRevs(quizId);
 
 /** The paper as it counted at a revision. */
 export async function paperAt(quizId: string, rev: number): Promise<Paper> {
@@ -89,10 +89,7 @@ export async function settleByClosing(quizId: string): Promise<void> {
   const quiz = await db.quizzes.get(quizId);
   // While it is open only a hand-in counts, and that one settles the quiz itself.
   if (!quiz || quiz.firstHandInAt !== null || isOpen(quiz.standing.opening, now())) return;
-  const attempts = await db.attempts
-    .where('[quizId+seq]')
-    .between(...allNumbers(quizId))
-    .toArray();
+  const attempts = await ofQuiz.attempts(quizId).toArray();
   if (!attempts.some((attempt) => counts(attempt, quiz.standing.opening, quiz.content, now()))) return;
   await db.transaction('rw', [...REVISION_TABLES], async () => settle(quizId, now()));
 }

@@ -2,7 +2,7 @@ import { now } from '../records/clock';
 import { db, type QuizRecord, type RecordChange, type ShelfPlace } from '../records/db';
 import { editing, record, SHELF } from '../records/history';
 import { createQuiz, draftPaper, head } from './quizzes';
-import { allNumbers, allPlaces, allRevisions, allTexts } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { listStudents } from '../class/roster';
 
 const DAY = 86_400_000;
@@ -76,25 +76,9 @@ export const arrange = (order: readonly string[]): Promise<number> =>
     return record(SHELF, changes, { label: 'Move a quiz', field: '' });
   });
 
-const ofQuiz = (quizId: string) =>
-  [
-    db.questions.where('quizId').equals(quizId),
-    db.questionRevs.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
-    db.quizRevs.where('[quizId+rev]').between(...allNumbers(quizId)),
-    db.attempts.where('[quizId+seq]').between(...allNumbers(quizId)),
-    db.markColumns.where('[quizId+questionId+rev]').between(...allRevisions(quizId)),
-    db.overrides.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
-    db.rulings.where('[quizId+attemptId]').between(...allTexts(quizId)),
-    db.comments.where('[quizId+attemptId+questionId]').between(...allPlaces(quizId)),
-    db.history.where('[quizId+seq]').between(...allNumbers(quizId)),
-  ] as const;
-
 /** Takes a quiz out of the Shelf's own undo steps. */
 async function forgetSteps(quizId: string): Promise<void> {
-  const steps = await db.history
-    .where('[quizId+seq]')
-    .between(...allNumbers(SHELF))
-    .toArray();
+  const steps = await ofQuiz.history(SHELF).toArray();
   for (const step of steps) {
     const changes = step.changes.filter((change) => change.kind !== 'shelf' || change.id !== quizId);
     if (changes.length === 0) await db.history.delete(step.id as number);
@@ -105,7 +89,7 @@ async function forgetSteps(quizId: string): Promise<void> {
 /** Removes a quiz and everything that belongs to it, for good. */
 export const removeForGood = (quizId: string): Promise<void> =>
   db.transaction('rw', db.tables, async () => {
-    for (const collection of ofQuiz(quizId)) await collection.delete();
+    for (const all of Object.values(ofQuiz)) await all(quizId).delete();
     await forgetSteps(quizId);
     await db.meta.delete(`seq:${quizId}`);
     await db.mappings.delete(quizId);
@@ -131,11 +115,13 @@ export async function removeDemo(): Promise<void> {
 async function withoutDemo(demoQuiz: string): Promise<void> {
   await removeForGood(demoQuiz);
   const writing = new Set((await db.attempts.toArray()).map((attempt) => attempt.studentId));
-  await db.students
+  const ids = await db.students
     .where('id')
     .startsWith('demo-')
     .filter((student) => !writing.has(student.id))
-    .delete();
+    .primaryKeys();
+  await db.students.bulkDelete(ids);
+  await db.tickets.bulkDelete(ids);
 }
 
 /** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */

@@ -5,15 +5,11 @@ import type { Decide, Stored } from '@/core/sitting/store';
 import { now } from '../records/clock';
 import { db } from '../records/db';
 import { newId, newSeed } from '../records/ids';
-import { allNumbers } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 import { nextSeq } from '../records/sequence';
 import { currentRevision, paperAt, REVISION_TABLES, settle } from '../quiz/revisions';
 
-export const attemptsOf = (quizId: string): Promise<Attempt[]> =>
-  db.attempts
-    .where('[quizId+seq]')
-    .between(...allNumbers(quizId))
-    .toArray();
+export const attemptsOf = (quizId: string): Promise<Attempt[]> => ofQuiz.attempts(quizId).toArray();
 
 /** A student's attempts at a quiz, the first one first. */
 export const attemptsOfStudent = async (quizId: string, studentId: string): Promise<Attempt[]> =>

@@ -2,19 +2,14 @@ import type { Comment } from '@/core/quiz/attempt';
 import { now } from '../records/clock';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
-import { allPlaces } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 
 /** Comments of a quiz by attempt, then by question; the whole attempt's stands under the empty id. */
 export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, string>>>;
 
 /** All comments of a quiz. */
 export const commentsOf = async (quizId: string): Promise<CommentsByAttempt> =>
-  commentsByAttempt(
-    await db.comments
-      .where('[quizId+attemptId+questionId]')
-      .between(...allPlaces(quizId))
-      .toArray(),
-  );
+  commentsByAttempt(await ofQuiz.comments(quizId).toArray());
 
 /** The same comments, put together. */
 export function commentsByAttempt(all: readonly Comment[]): CommentsByAttempt {

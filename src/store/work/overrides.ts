@@ -2,16 +2,13 @@ import { overridesByAttempt } from '@/core/checking/classWork';
 import type { Override } from '@/core/quiz/override';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
-import { allPlaces } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 
 /** The teacher's own scores of a quiz, by attempt and question. */
 export async function overridesOf(
   quizId: string,
 ): Promise<ReadonlyMap<string, Readonly<Record<string, Override>>>> {
-  const all = await db.overrides
-    .where('[quizId+attemptId+questionId]')
-    .between(...allPlaces(quizId))
-    .toArray();
+  const all = await ofQuiz.overrides(quizId).toArray();
   return overridesByAttempt(all);
 }
 

@@ -2,14 +2,11 @@ import type { Ruling } from '@/core/quiz/attempt';
 import { noRuling } from '@/core/quiz/noRuling';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
-import { allTexts } from '../records/ranges';
+import { ofQuiz } from '../records/ofQuiz';
 
 /** The teacher's rulings over a quiz's attempts, by attempt. */
 export async function rulingsOf(quizId: string): Promise<ReadonlyMap<string, Ruling>> {
-  const all = await db.rulings
-    .where('[quizId+attemptId]')
-    .between(...allTexts(quizId))
-    .toArray();
+  const all = await ofQuiz.rulings(quizId).toArray();
   return new Map(all.map((ruling) => [ruling.attemptId, ruling]));
 }
 

@@ -4,7 +4,7 @@ import type { PaperAddress } from '@/core/sitting/port';
 import type { SittingStore } from '@/core/sitting/store';
 import { now } from '../records/clock';
 import { db } from '../records/db';
-import { allOfAttempt } from '../records/ranges';
+import { underAttempt } from '../records/ofQuiz';
 import { holderOf } from '../records/tickets';
 import { pictureBlob } from '../quiz/pictures';
 import { draftPaper } from '../quiz/quizzes';
@@ -38,7 +38,7 @@ export const sittingStore: SittingStore = {
       (attemptId: string) =>
         table
           .where('[quizId+attemptId+questionId]')
-          .between(...allOfAttempt(quizId, attemptId))
+          .between(...underAttempt(quizId, attemptId))
           .toArray();
     const [overrides, comments, rulings] = await Promise.all([
       ofAttempts(attemptIds, places(db.overrides)),

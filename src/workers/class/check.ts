@@ -3,7 +3,7 @@ import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { shownAnswer, type Answer, type Question } from '@/core/kinds';
-import type { Recorded } from '@/core/scoring/joinAttempts';
+import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
 import type { NearMiss, Verdict } from '@/core/marks/mark';
 import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
@@ -59,7 +59,7 @@ export interface CheckRow {
   readonly total: Total;
   readonly notCounted: NotCounted | null;
   /** The student's recorded score; null where no attempt counts. */
-  readonly recorded: Recorded | null;
+  readonly recorded: RecordedTotal | null;
   /** True where this attempt stands for the student. */
   readonly stands: boolean;
   readonly cells: readonly CheckCell[];

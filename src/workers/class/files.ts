@@ -20,7 +20,7 @@ import { writeRefused } from '@/core/formats/refusedFile';
 import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
 import type { Fraction } from '@/core/figures/fraction';
-import type { Recorded } from '@/core/scoring/joinAttempts';
+import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { NotCounted } from '@/core/quiz/window';
 import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
@@ -39,7 +39,7 @@ import { writeWorkbook } from '../../files/workbook';
 export interface FirstMark {
   readonly line: number;
   readonly name: string;
-  readonly recorded: Pick<Recorded, 'score' | 'outOf' | 'waiting'> | null;
+  readonly recorded: Pick<RecordedTotal, 'score' | 'outOf' | 'waiting'> | null;
   /** What being late takes off, as a share; null where nothing. */
   readonly late: Fraction | null;
   /** Why the paper would not count. */
@@ -158,7 +158,7 @@ export async function previewFile(
 }
 
 /** What was imported, and the step that undoes it; null where nothing was. */
-export type Imported = ImportReport & { readonly step: number | null };
+export type ImportDone = ImportReport & { readonly step: number | null };
 
 /** Imports a file, all of it or nothing; what its columns hold is remembered with the quiz. */
 export async function importFile(
@@ -166,7 +166,7 @@ export async function importFile(
   table: Table,
   columns: ColumnUse[],
   choices: ReadChoices,
-): Promise<Imported> {
+): Promise<ImportDone> {
   const { papers, paper } = await read(quizId, table, columns, choices);
   const report = await importPapers(quizId, papers, paper);
   // Only a convenience for the next file: the papers are in, whether it can be kept or not.

@@ -1,4 +1,4 @@
-import type { Recorded } from '@/core/scoring/joinAttempts';
+import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
@@ -17,7 +17,7 @@ export interface HandBackRow {
   readonly apart: string;
   /** The attempt that stands for the student, else the latest. */
   readonly attemptId: string;
-  readonly recorded: Recorded | null;
+  readonly recorded: RecordedTotal | null;
   /** Why no attempt counts; null where one does. */
   readonly notCounted: NotCounted | null;
   readonly shown: readonly Aspect[];

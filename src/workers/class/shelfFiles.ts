@@ -112,7 +112,7 @@ export interface OpenedBackup {
   readonly lost: readonly string[];
 }
 
-export type Opened = OpenedQuiz | OpenedBackup;
+export type OpenedFile = OpenedQuiz | OpenedBackup;
 
 let tokens = 0;
 /** The file that was opened last: it waits here for what the teacher decides. */
@@ -195,7 +195,7 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
 }
 
 /** Reads a quiz file, a rescue file or a backup; nothing is stored. Never throws for what is in it. */
-export const openFile = (bytes: Uint8Array): Promise<Result<Opened>> =>
+export const openFile = (bytes: Uint8Array): Promise<Result<OpenedFile>> =>
   !isJson(bytes) && isBackup(bytes) ? openBackup(bytes) : openQuiz(bytes);
 
 function opened(token: number) {

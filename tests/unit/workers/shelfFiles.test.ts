@@ -17,7 +17,7 @@ import { setOverride } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoRevision } from '@/store/quiz/revisions';
 import { checkTable } from '@/workers/class/check';
-import { classDesk, type Opened, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
+import { classDesk, type OpenedFile, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
 import { DEMO_FILE } from '../../generated';
 import { filledQuestion } from '../support/filled';
@@ -26,14 +26,14 @@ const label = (field = '') => ({ label: 'Edit', field });
 const going = () => true;
 const plainChoices = { students: 'without', author: 'M. Weir', note: 'For week 2' } as const;
 
-async function open<Kind extends Opened['kind']>(
+async function open<Kind extends OpenedFile['kind']>(
   bytes: Uint8Array,
   kind: Kind,
-): Promise<Extract<Opened, { kind: Kind }>> {
+): Promise<Extract<OpenedFile, { kind: Kind }>> {
   const read = await classDesk.openFile(bytes);
   assert.ok(read.ok, JSON.stringify(read));
   assert.equal(read.value.kind, kind);
-  return read.value as Extract<Opened, { kind: Kind }>;
+  return read.value as Extract<OpenedFile, { kind: Kind }>;
 }
 const openQuiz = (bytes: Uint8Array): Promise<OpenedQuiz> => open(bytes, 'quiz');
 const openBackup = (bytes: Uint8Array): Promise<OpenedBackup> => open(bytes, 'backup');

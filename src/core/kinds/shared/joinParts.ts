@@ -1,6 +1,6 @@
 import { add, divide, equal, fraction, multiply, ONE, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, type Mark, type PartMark } from '../../marks/mark';
-import { markOf, waitingMark, type Marked } from './makeMark';
+import { markOf, waitingMark, type FeedbackRules } from './makeMark';
 
 /** How parts that are scored by themselves become one credit. */
 export type Joining = 'weightedSum' | 'allOrNothing';
@@ -63,7 +63,7 @@ const isAllWrong = (marks: readonly PartMark[]): boolean =>
  * The mark of a question whose parts were scored by themselves: blank where nothing was given in any, waiting where
  * one waits, else the weighted sum of the parts, or all or nothing, from which only prices come off.
  */
-export function joinParts(question: Marked, parts: readonly WeighedPart[], how: Joining): Mark {
+export function joinParts(question: FeedbackRules, parts: readonly WeighedPart[], how: Joining): Mark {
   const marks = parts.map(({ part }) => part);
   if (marks.every(({ state }) => state === 'blank')) return BLANK;
   const waits = marks.some(({ state }) => state === 'waits');

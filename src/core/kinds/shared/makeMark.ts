@@ -5,7 +5,7 @@ import { BLANK, type Mark, type PartMark } from '../../marks/mark';
 import { change, type TraceLine } from '../../marks/trace';
 
 /** What of a question every mark depends on. */
-export interface Marked {
+export interface FeedbackRules {
   readonly right: Feedback;
   readonly partly: Feedback;
   readonly wrong: Feedback;
@@ -16,19 +16,22 @@ const NO_PARTS: readonly PartMark[] = [];
 const MINUS_ONE: Fraction = { n: -1, d: 1 };
 
 /** A credit within −1 … 1, and not below 0 unless negative credit is on. */
-export function bounded(credit: Fraction, { negativeCredit }: Pick<Marked, 'negativeCredit'>): Fraction {
+export function bounded(
+  credit: Fraction,
+  { negativeCredit }: Pick<FeedbackRules, 'negativeCredit'>,
+): Fraction {
   return clamp(credit, negativeCredit ? MINUS_ONE : ZERO, ONE);
 }
 
 /** The line of the trace for a credit that was brought within its bounds; none where it was inside. */
-export function boundLines(raw: Fraction, question: Pick<Marked, 'negativeCredit'>): TraceLine[] {
+export function boundLines(raw: Fraction, question: Pick<FeedbackRules, 'negativeCredit'>): TraceLine[] {
   const credit = bounded(raw, question);
   if (equal(raw, credit)) return [];
   return [change('credit', raw.n < 0 ? 'creditFloor' : 'creditCap', raw, credit)];
 }
 
 /** The answer's own feedback, else the question's for right, partly right or wrong answers. */
-export function feedbackFor(question: Marked, own: Feedback, keyCredit: Fraction): Feedback {
+export function feedbackFor(question: FeedbackRules, own: Feedback, keyCredit: Fraction): Feedback {
   if (!isSilent(own)) return own;
   if (keyCredit.n <= 0) return question.wrong;
   return keyCredit.n >= keyCredit.d ? question.right : question.partly;
@@ -36,7 +39,7 @@ export function feedbackFor(question: Marked, own: Feedback, keyCredit: Fraction
 
 /** A mark that stands, with its credit brought within bounds. */
 export function markOf(
-  question: Marked,
+  question: FeedbackRules,
   credit: Fraction,
   more: Partial<Mark> & { readonly own?: Feedback } = {},
 ): Mark {
@@ -60,7 +63,7 @@ export function markOf(
 
 /** A mark of which parts wait: the credit so far, and what it would be if they were right. */
 export const waitingMark = (
-  question: Marked,
+  question: FeedbackRules,
   soFar: Fraction,
   ifRight: Fraction,
   more: Partial<Mark>,
