@@ -248,7 +248,12 @@ export const QUESTIONS: readonly Question[] = [
 ];
 
 /** Questions that are worth more than the quiz's one point. */
-const POINTS: Readonly<Record<string, number>> = { 'q-oxbow': 2, 'q-floodplain': 2, 'q-speed': 2, 'q-abrasion': 2 };
+const POINTS: Readonly<Record<string, number>> = {
+  'q-oxbow': 2,
+  'q-floodplain': 2,
+  'q-speed': 2,
+  'q-abrasion': 2,
+};
 
 export const PLACEMENTS: readonly Placement[] = QUESTIONS.map(({ id }) => {
   const points = POINTS[id];
