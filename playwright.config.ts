@@ -5,7 +5,8 @@ const dist = process.env['DIST'] ?? 'dist-test';
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 60_000,
+  // A whole task of a teacher takes half a minute, and several times that on a busy machine.
+  timeout: 150_000,
   // How long a page may take to show something: far longer than it does, as both cores may be busy with tests.
   expect: { timeout: 20_000 },
   workers: 2,

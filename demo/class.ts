@@ -1,4 +1,4 @@
-import type { Student } from '@/core/quiz/attempt';
+import type { Member, Person, SchoolClass } from '@/core/quiz/school';
 
 /** The made-up class of 26, and what 24 of them wrote: one line a student, one column a question. */
 
@@ -9,11 +9,20 @@ const NAMES = [
   'Yann Isle', 'Zoe Mere',
 ]; // prettier-ignore
 
-export const STUDENTS: readonly Student[] = NAMES.map((name, index) => ({
+export const STUDENTS: readonly Person[] = NAMES.map((name, index) => ({
   id: `demo-${index + 1}`,
   name,
   number: String(801 + index),
   email: '',
+  moreTime: null,
+}));
+
+const CLASS_8C: SchoolClass = { id: 'demo-class-8c', name: '8C', position: 0, archivedAt: null };
+export const CLASSES = [CLASS_8C] as const;
+
+export const MEMBERS: readonly Member[] = STUDENTS.map(({ id }, index) => ({
+  classId: CLASS_8C.id,
+  studentId: id,
   groups: [index % 2 === 0 ? '8C blue' : '8C green'],
   removedAt: null,
 }));

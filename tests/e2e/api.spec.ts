@@ -78,8 +78,10 @@ test('the same answer file gives the same scores by curl, by the command line an
   scores.delete('Ada Marsh');
   for (const [name, score] of scores) {
     await expect(browser.getByRole('rowheader', { name, exact: true })).toBeVisible();
-    const total = (await checkRow(browser, name)).at(-1) ?? '';
-    expect(total, name).toMatch(new RegExp(`(^|[^\\d.])${String(score).replace('.', '\\.')}$`));
+    // The table may still be drawing what has just come in.
+    await expect
+      .poll(async () => (await checkRow(browser, name)).at(-1) ?? '', { message: name })
+      .toMatch(new RegExp(`(^|[^\\d.])${String(score).replace('.', '\\.')}$`));
   }
 });
 

@@ -4,7 +4,7 @@ test('the class list: edited in place, taken from a file after a look, taken off
   page,
 }) => {
   await page.goto('/');
-  await page.getByRole('link', { name: 'Class list' }).click();
+  await page.getByRole('link', { name: 'Classes' }).click();
   await expect(page.getByText('26 students.')).toBeVisible();
   await page.getByLabel('Groups of Ada Marsh').fill('8C blue, choir');
   await page.getByLabel('Name of a new student').fill('Bela Fenn');

@@ -1,7 +1,7 @@
 import { compare, readDecimal, toDecimalText, type Fraction } from '../figures/fraction';
 import { readCell, type Answer, type Question } from '../kinds';
 import { contextOf } from '../scoring/markAttempt';
-import type { Student } from '../quiz/attempt';
+import type { Student } from '../quiz/school';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import type { ColumnUse } from './answerColumns';

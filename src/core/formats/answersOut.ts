@@ -6,7 +6,7 @@ import { answerText, explainAnswer, type Answer, type Question } from '../kinds'
 import { contextOf } from '../scoring/markAttempt';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
-import type { StudentDetails } from '../quiz/attempt';
+import type { StudentDetails } from '../quiz/school';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import { guarded } from './formula';

@@ -2,7 +2,8 @@ import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/cla
 import type { Fraction } from '../figures/fraction';
 import { Answer, readCell, type Question } from '../kinds';
 import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
-import type { Attempt, StudentDetails } from '../quiz/attempt';
+import type { Attempt } from '../quiz/attempt';
+import { studentsSet, type Student, type StudentDetails } from '../quiz/school';
 import { paperFrom, placedIn } from '../quiz/paper';
 import type { Override } from '../quiz/override';
 import { lineText } from '../content/shownText';
@@ -10,7 +11,7 @@ import type { Opening, Paper } from '../quiz/quiz';
 import { z } from '../zod';
 import { FROM_FILE, type ReadPaper } from './answerFile';
 import { pointsText } from './answersOut';
-import type { QuizFile } from './quizFile/schema';
+import type { ClassPart, QuizFile } from './quizFile/schema';
 
 /** Work that comes from outside to be marked, without a browser’s store: as JSON, or as the rows of an answer file. */
 
@@ -142,17 +143,20 @@ export function markHandedIn(
   return { marked: new MarkedClass(paper, workFrom(file, attempts, new Map(), at)), named };
 }
 
+/** Everyone whom the quiz of a file is set to. */
+export const studentsOf = ({ standing, students, members }: ClassPart): Student[] =>
+  studentsSet(standing.setTo, students, members);
+
 /** The file’s own class: everyone’s work as it lies there, with the teacher’s own scores and rulings. */
 export function markOwnClass(file: QuizFile, at: number): MarkedWork | null {
   const part = file.class;
   if (!part) return null;
   const overrides = overridesByAttempt(part.overrides);
   const rulings = new Map(part.rulings.map((ruling) => [ruling.attemptId, ruling]));
-  const work = { ...workFrom(file, part.attempts, overrides, at), opening: part.standing.opening, rulings };
-  return {
-    marked: new MarkedClass(paperOf(file), work),
-    named: new Map(part.students.map((student) => [student.id, student])),
-  };
+  const named = new Map(studentsOf(part).map((student) => [student.id, student]));
+  const attempts = part.attempts.filter(({ studentId }) => named.has(studentId));
+  const work = { ...workFrom(file, attempts, overrides, at), opening: part.standing.opening, rulings };
+  return { marked: new MarkedClass(paperOf(file), work), named };
 }
 
 /** Rows of an answer file, ready to be marked. Points given by hand stand as the teacher’s own scores. */
@@ -163,7 +167,7 @@ export function markPapers(
   at: number,
 ): MarkedWork {
   const named = new Map<string, StudentDetails>();
-  const groups = new Map(file.class?.students.map((student) => [student.id, student.groups]));
+  const groups = new Map((file.class ? studentsOf(file.class) : []).map(({ id, groups }) => [id, groups]));
   const attempts: Attempt[] = [];
   const overrides = new Map<string, Record<string, Override>>();
   for (const { studentId, name, number, email, attempt, handedInAt, answers, points } of papers) {

@@ -2,7 +2,7 @@ import { answersDiffer } from '../checking/answersDiffer';
 import type { Fraction } from '../figures/fraction';
 import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt, Ruling } from '../quiz/attempt';
-import { newStudent } from '../quiz/newStudent';
+import { newStudent, personOf } from '../quiz/newStudent';
 import { noRuling } from '../quiz/noRuling';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';
@@ -37,6 +37,9 @@ export interface ImportTarget {
   readonly paper: Paper;
   /** The revision that new papers are shown under. */
   readonly revision: number;
+  /** The class, and groups of it, into which new students come; null: into none. */
+  readonly classId: string | null;
+  readonly groups: string[];
   /** When the import is made: ms since 1970. */
   readonly at: number;
   readonly newId: () => string;
@@ -187,8 +190,17 @@ class Planner {
     if (known !== undefined) return known;
     const id = this.target.newId();
     this.#fresh.set(key, id);
-    const after = { ...newStudent(id, name), number, email };
-    this.#changes.push({ kind: 'student', id, before: null, after });
+    const { classId } = this.target;
+    const student = { ...newStudent(id, name), number, email };
+    this.#changes.push({ kind: 'student', id, before: null, after: personOf(student) });
+    if (classId !== null)
+      this.#changes.push({
+        kind: 'member',
+        classId,
+        studentId: id,
+        before: null,
+        after: { classId, studentId: id, groups: this.target.groups, removedAt: null },
+      });
     this.#counts.newStudents++;
     return id;
   }

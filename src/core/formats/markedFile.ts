@@ -7,7 +7,8 @@ import { shareOfScore, traceQuestion, verdictOfScore, type QuestionScore } from 
 import { traceTotal } from '../scoring/total';
 import { traceJoin } from '../scoring/traceJoin';
 import { traceWords } from '../scoring/words';
-import type { Attempt, StudentDetails } from '../quiz/attempt';
+import type { Attempt } from '../quiz/attempt';
+import type { StudentDetails } from '../quiz/school';
 import { questionTitle } from '../content/plainText';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';

@@ -1,4 +1,4 @@
-import type { Student } from '../quiz/attempt';
+import type { Person, Student } from '../quiz/school';
 import type { RowProblem } from './answerFile';
 import { newStudent } from '../quiz/newStudent';
 import { same } from '../figures/deepEqual';
@@ -102,15 +102,20 @@ class RosterReader {
   readonly changes: RosterChange[] = [];
   unchanged = 0;
   readonly #index: StudentIndex;
+  readonly #elsewhere: StudentIndex;
   readonly #met = new Set<string>();
   readonly #codes = new Map<string, number>();
   readonly #names = new Map<string, number>();
 
   constructor(
     students: readonly Student[],
+    elsewhere: readonly Person[],
     readonly columns: readonly RosterUse[],
   ) {
     this.#index = new StudentIndex(students);
+    const here = new Set(students.map(({ id }) => id));
+    const others = elsewhere.filter(({ id }) => !here.has(id));
+    this.#elsewhere = new StudentIndex(others.map((one) => ({ ...one, groups: [], removedAt: null })));
   }
 
   /** The student of the list that the row is about: by number or address, else the first of that name not met yet. */
@@ -158,7 +163,9 @@ class RosterReader {
   #take(row: Row, line: number): void {
     const known = this.#knownOf(row);
     if (known) this.#met.add(known.id);
-    const base: Student = known ?? newStudent('', row.name);
+    // Somebody of another class is the same person only by number or address: two may have one name.
+    const person = known ?? this.#elsewhere.coded(row) ?? null;
+    const base: Student = person ?? newStudent('', row.name);
     const student: Student = {
       ...base,
       name: row.name,
@@ -168,20 +175,21 @@ class RosterReader {
       removedAt: null,
     };
     if (known && same(known, student)) this.unchanged++;
-    else this.changes.push({ line, known: known !== null, student });
+    else this.changes.push({ line, known: person !== null, student });
   }
 }
 
 /**
- * The file's rows against the class list: who is new, who changes. A student is known by number or e-mail address,
+ * The file's rows against the class list: who is new, who changes. `elsewhere` are those of other classes. A student is known by number or e-mail address,
  * else by name; of several with one name each row is another one. Nothing is stored here.
  */
 export function readRoster(
   table: Table,
   columns: readonly RosterUse[],
   students: readonly Student[],
+  elsewhere: readonly Person[] = [],
 ): { changes: RosterChange[]; unchanged: number; problems: RowProblem[] } {
-  const reader = new RosterReader(students, columns);
+  const reader = new RosterReader(students, elsewhere, columns);
   for (const { line, cells } of table.rows) reader.read(line, cells);
   const { changes, unchanged, problems } = reader;
   return { changes, unchanged, problems };

@@ -2,23 +2,6 @@ import { Answer } from '../kinds';
 import { Id } from '../content/questionBase';
 import { z } from '../zod';
 
-export const Student = z.strictObject({
-  id: Id,
-  name: z.string().min(1).max(200),
-  /** The school's own number or code; may be empty. */
-  number: z.string().max(60),
-  /** The e-mail address by which files may name the student; may be empty. */
-  email: z.string().max(254),
-  /** Groups the student belongs to, such as `8C`. */
-  groups: z.array(z.string().min(1).max(60)).max(20),
-  /** Taken off the class list; the work stays. */
-  removedAt: z.number().int().nullable(),
-});
-export type Student = z.infer<typeof Student>;
-
-/** By what a file names a student. */
-export type StudentDetails = Pick<Student, 'id' | 'name' | 'number' | 'email' | 'groups'>;
-
 /** One student's paper: all answers in one record, with what happened to it and when. */
 export const Attempt = z.strictObject({
   id: Id,

@@ -30,4 +30,4 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   zone,
 });
 
-export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, shownTo: {}, live: null };
+export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, shownTo: {}, setTo: [], live: null };

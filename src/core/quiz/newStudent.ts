@@ -1,12 +1,18 @@
-import type { Student } from './attempt';
 import { lineText } from '../content/shownText';
+import { newPerson, type Person, type Student } from './school';
 
-/** A student of whom nothing but the name is known. */
+/** A person of whom nothing but the name is known. */
 export const newStudent = (id: string, name: string): Student => ({
-  id,
-  name: lineText(name).slice(0, 200),
-  number: '',
-  email: '',
+  ...newPerson(id, lineText(name).slice(0, 200)),
   groups: [],
   removedAt: null,
+});
+
+/** What of a student belongs to the person, in whichever class. */
+export const personOf = ({ id, name, number, email, moreTime }: Person): Person => ({
+  id,
+  name,
+  number,
+  email,
+  moreTime,
 });

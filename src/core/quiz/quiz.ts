@@ -2,6 +2,7 @@ import { DecimalSign, Id, Language, Points } from '../content/questionBase';
 import { Question } from '../kinds';
 import { Aspect, RevealPlan } from './plan';
 import { Placement } from './placement';
+import { SetTo } from './school';
 import { z } from '../zod';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
@@ -56,6 +57,8 @@ export const QuizStanding = z.strictObject({
   shown: z.partialRecord(Aspect, Instant),
   /** Single students to whom the teacher has shown everything that waits for it, and since when. */
   shownTo: z.record(Id, Instant),
+  /** The classes and groups that take the quiz: nobody else sees it or counts. */
+  setTo: z.array(SetTo).max(500),
   /** The revision that counts; null before anyone handed in. */
   live: z.number().int().min(1).nullable(),
 });

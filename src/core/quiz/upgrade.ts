@@ -2,6 +2,7 @@ import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../co
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { placeFile, placeRescue } from './upgradePlaced';
+import { fileWithClasses } from './upgradeSchool';
 
 /** Records of the first forms, brought step by step to what the schemas ask for now. */
 
@@ -93,7 +94,7 @@ const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): 
 };
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
-export const upgradeFile = (file: unknown): unknown => placeFile(upgradeFirstFile(file));
+export const upgradeFile = (file: unknown): unknown => fileWithClasses(placeFile(upgradeFirstFile(file)));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

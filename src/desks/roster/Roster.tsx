@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronLeft } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Student } from '@/core/quiz/attempt';
+import type { Student } from '@/core/quiz/school';
 import { CLASS_LIST, redo, undo } from '@/store/records/history';
-import { everyStudent, setRemoved } from '@/store/class/roster';
+import { classList, setRemoved } from '@/store/class/roster';
+import { isDemo, listClasses, renameClass, type ListedClass } from '@/store/class/classes';
 import { Boundary } from '@/ui/widgets/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { startingFailed } from '@/ui/words/failureWords';
@@ -14,11 +15,14 @@ import { NewStudent } from '@/ui/teacher/NewStudent';
 import { NoticeBar } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
+import { useTextDraft } from '@/ui/editing/useTextDraft';
 import { StorageTrouble } from '@/ui/editing/StorageTrouble';
 import { switchTheme, ThemeSwitch } from '@/ui/widgets/ThemeSwitch';
 import { useReady } from '@/ui/teacher/useReady';
+import { ClassBar } from './ClassBar';
 import { RosterFile } from './RosterFile';
 import { RosterRow } from './RosterRow';
+import { YearEnd } from './YearEnd';
 
 type SortBy = 'name' | 'surname' | 'number';
 
@@ -70,7 +74,12 @@ function namesakesOf(students: readonly Student[]): ReadonlyMap<string, Student>
 const holds = ({ name, number, email, groups }: Student, wanted: string): boolean =>
   [name, number, email, ...groups].some((text) => text.toLocaleLowerCase().includes(wanted));
 
-function TakenOff({ students }: { readonly students: readonly Student[] }) {
+interface TakenOffProps {
+  readonly classId: string;
+  readonly students: readonly Student[];
+}
+
+function TakenOff({ classId, students }: TakenOffProps) {
   if (students.length === 0) return null;
   return (
     <section aria-labelledby="taken-off" className="mt-6">
@@ -84,7 +93,7 @@ function TakenOff({ students }: { readonly students: readonly Student[] }) {
             <button
               type="button"
               className="link-text cursor-pointer"
-              onClick={() => run(() => setRemoved(student.id, 'back'))}
+              onClick={() => run(() => setRemoved(classId, student.id, 'back'))}
             >
               Put back
             </button>
@@ -118,11 +127,12 @@ const ORDERS: readonly (readonly [SortBy, string])[] = [
 ];
 
 interface StudentsProps {
+  readonly classId: string;
   readonly shown: readonly Student[];
   readonly namesakes: ReadonlyMap<string, Student>;
 }
 
-const Students = ({ shown, namesakes }: StudentsProps) => (
+const Students = ({ classId, shown, namesakes }: StudentsProps) => (
   <table className="mt-4 w-full">
     <thead>
       <tr className="label-small border-b border-line text-left">
@@ -130,6 +140,7 @@ const Students = ({ shown, namesakes }: StudentsProps) => (
         <th className="pb-1 font-semibold">Name</th>
         <th className="pb-1 font-semibold">E-mail</th>
         <th className="pb-1 font-semibold">Groups</th>
+        <th className="pb-1 font-semibold">More time</th>
         <th className="pb-1">
           <span className="sr-only">Remove</span>
         </th>
@@ -140,15 +151,60 @@ const Students = ({ shown, namesakes }: StudentsProps) => (
       height={42}
       keyOf={({ id }) => id}
       draw={(student, at) => (
-        <RosterRow key={student.id} student={student} namesake={namesakes.get(student.id) ?? null} {...at} />
+        <RosterRow
+          key={student.id}
+          classId={classId}
+          student={student}
+          namesake={namesakes.get(student.id) ?? null}
+          {...at}
+        />
       )}
     />
   </table>
 );
 
-function List() {
-  const ready = useReady();
-  const all = useLiveQuery(async () => (ready === 'ready' ? everyStudent() : null), [ready], null);
+/** The class at hand: the one in the address, else the first of the teacher's own, else the first. */
+function useClassAtHand(classes: readonly ListedClass[] | null) {
+  const [asked, setAsked] = useState(() => new URLSearchParams(location.search).get('id'));
+  const go = (classId: string) => {
+    history.replaceState(null, '', `/class/?id=${encodeURIComponent(classId)}`);
+    setAsked(classId);
+  };
+  const present = classes?.filter(({ archivedAt }) => archivedAt === null) ?? [];
+  const usual = present.find((one) => !isDemo(one)) ?? present[0] ?? classes?.[0] ?? null;
+  return { one: classes?.find(({ id }) => id === asked) ?? usual, go };
+}
+
+/** The class's name, to be changed where it stands. */
+function ClassName({ one }: { readonly one: ListedClass }) {
+  const [name, setName] = useTextDraft({
+    name: `class:${one.id}`,
+    stored: one.name,
+    save: async (text) => text.trim() !== '' && renameClass(one.id, text),
+    normal: (text) => text.trim(),
+  });
+  return (
+    <h1>
+      <input
+        className="plain-field font-title text-[24px] font-semibold"
+        aria-label="Name of the class"
+        maxLength={100}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+    </h1>
+  );
+}
+
+interface SheetProps {
+  readonly one: ListedClass;
+  readonly classes: readonly ListedClass[];
+  readonly onGo: (classId: string) => void;
+}
+
+/** The list of one class. */
+function ClassSheet({ one, classes, onGo }: SheetProps) {
+  const all = useLiveQuery(() => classList(one.id), [one.id], null);
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
   const present = useMemo(() => all?.filter((student) => student.removedAt === null) ?? [], [all]);
@@ -157,6 +213,47 @@ function List() {
   const wanted = search.trim().toLocaleLowerCase();
   const shown = wanted === '' ? listed : listed.filter((student) => holds(student, wanted));
   const off = all?.filter((student) => student.removedAt !== null) ?? [];
+  return (
+    <>
+      <div className="bg-paper pt-7 pb-2">
+        <div className="px-9 max-sm:px-4">
+          <ClassName one={one} />
+          <p className="caption mt-1">
+            {all === null
+              ? 'Loading the list …'
+              : `${count(listed.length, 'student')}. They can take every open quiz that is set to the class.`}
+          </p>
+        </div>
+        {all !== null && listed.length === 0 && (
+          <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or import a file.</p>
+        )}
+        {listed.length > 1 && (
+          <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
+            <FindAndSort search={search} onSearch={setSearch} sort={sort} onSort={setSort} orders={ORDERS} />
+          </div>
+        )}
+        {listed.length > 0 && shown.length === 0 && (
+          <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
+        )}
+        {shown.length > 0 && <Students classId={one.id} shown={shown} namesakes={namesakes} />}
+        <NewStudent to={{ classId: one.id }} label="Add" />
+      </div>
+      <aside
+        aria-label="Class list from a file"
+        className="sticky top-4 border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:static max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+      >
+        <RosterFile classId={one.id} students={all ?? []} />
+        <TakenOff classId={one.id} students={off} />
+        <YearEnd one={one} classes={classes} onGo={onGo} />
+      </aside>
+    </>
+  );
+}
+
+function List() {
+  const ready = useReady();
+  const classes = useLiveQuery(async () => (ready === 'ready' ? listClasses() : null), [ready], null);
+  const { one, go } = useClassAtHand(classes);
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
       <header className="flex items-center gap-2 py-4">
@@ -169,48 +266,19 @@ function List() {
         <ThemeSwitch />
       </header>
       <StorageTrouble />
+      {ready !== 'ready' && ready !== 'starting' && (
+        <p role="alert" className="mb-4 border-l-2 border-saffron bg-wash px-4 py-3">
+          {startingFailed(ready)}
+        </p>
+      )}
+      {classes && <ClassBar classes={classes} at={one?.id ?? null} onGo={go} />}
       <main className="grid grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 max-lg:grid-cols-1">
-        <div className="bg-paper pt-7 pb-2">
-          <div className="px-9">
-            <h1 className="text-[24px]">Class list</h1>
-            <p className="caption mt-1">
-              {all === null
-                ? 'Loading the list …'
-                : `${count(listed.length, 'student')}. Everyone here can take every quiz that is open.`}
-            </p>
-          </div>
-          {ready !== 'ready' && ready !== 'starting' && (
-            <p role="alert" className="mx-9 mt-4 border-l-2 border-saffron bg-wash px-4 py-3">
-              {startingFailed(ready)}
-            </p>
-          )}
-          {all !== null && listed.length === 0 && (
-            <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or import a file.</p>
-          )}
-          {listed.length > 1 && (
-            <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
-              <FindAndSort
-                search={search}
-                onSearch={setSearch}
-                sort={sort}
-                onSort={setSort}
-                orders={ORDERS}
-              />
-            </div>
-          )}
-          {listed.length > 0 && shown.length === 0 && (
-            <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
-          )}
-          {shown.length > 0 && <Students shown={shown} namesakes={namesakes} />}
-          <NewStudent label="Add" />
-        </div>
-        <aside
-          aria-label="Class list from a file"
-          className="sticky top-4 border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:static max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
-        >
-          <RosterFile students={all ?? []} />
-          <TakenOff students={off} />
-        </aside>
+        {one && <ClassSheet key={one.id} one={one} classes={classes ?? []} onGo={go} />}
+        {classes && !one && (
+          <p className="bg-paper px-9 py-12 text-center">
+            There is no class yet. <strong>New class</strong> makes one; a quiz is then set to it.
+          </p>
+        )}
       </main>
       <NoticeBar />
     </div>

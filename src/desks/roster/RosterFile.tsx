@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { RosterUse } from '@/core/formats/rosterFile';
 import type { Table } from '@/core/formats/table';
-import type { Student } from '@/core/quiz/attempt';
+import type { Student } from '@/core/quiz/school';
 import { importRoster } from '@/store/class/roster';
 import { CLASS_LIST, undoStep } from '@/store/records/history';
 import { Dialog } from '@/ui/widgets/Dialog';
@@ -28,6 +28,7 @@ const USES: Readonly<Record<RosterUse, string>> = {
 };
 
 interface PreviewProps {
+  readonly classId: string;
   readonly table: Table;
   readonly students: readonly Student[];
   readonly onClose: () => void;
@@ -95,12 +96,12 @@ const Columns = ({ header, columns, onChoose }: ColumnsProps) => (
   </ul>
 );
 
-function Preview({ table: read, students, onClose }: PreviewProps) {
+function Preview({ classId, table: read, students, onClose }: PreviewProps) {
   const [table, setTable] = useState(read);
   const [chosen, setChosen] = useState<RosterUse[] | null>(null);
   const { value, failure, again } = useQuery(
-    async () => ({ table, preview: await classWorker().previewRoster(table, chosen) }),
-    [table, chosen],
+    async () => ({ table, preview: await classWorker().previewRoster(classId, table, chosen) }),
+    [classId, table, chosen],
   );
   const preview = value?.table === table ? value.preview : null;
   const { changes = [], unchanged = 0, problems = [] } = preview ?? {};
@@ -113,7 +114,7 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
       ),
     );
   const take = usePress(async () => {
-    const step = await importRoster(changes);
+    const step = await importRoster(classId, changes);
     const undo = step === null ? null : { label: 'Undo', run: () => run(() => undoStep(CLASS_LIST, step)) };
     notify(`${count(changes.length, 'student')} imported into the class list`, undo);
     onClose();
@@ -154,7 +155,7 @@ function Preview({ table: read, students, onClose }: PreviewProps) {
 }
 
 /** A class list from a file, seen before it is imported. */
-export function RosterFile({ students }: { readonly students: readonly Student[] }) {
+export function RosterFile({ classId, students }: Pick<PreviewProps, 'classId' | 'students'>) {
   const [read, setRead] = useState<Table | null>(null);
   return (
     <section aria-label="Class list from a file">
@@ -167,7 +168,7 @@ export function RosterFile({ students }: { readonly students: readonly Student[]
         CSV or XLSX, one row per student: name, number, e-mail address, groups. You see what would change
         before it does.
       </TableFile>
-      {read && <Preview table={read} students={students} onClose={() => setRead(null)} />}
+      {read && <Preview classId={classId} table={read} students={students} onClose={() => setRead(null)} />}
     </section>
   );
 }

@@ -1,9 +1,10 @@
 import { X } from 'lucide-react';
-import type { Student } from '@/core/quiz/attempt';
-import { saveStudent, setRemoved } from '@/store/class/roster';
+import type { Student } from '@/core/quiz/school';
+import { saveGroups, saveStudent, setRemoved } from '@/store/class/roster';
 import { CLASS_LIST, undoStep } from '@/store/records/history';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
+import { MoreTimeField } from './MoreTimeField';
 import { useTextDraft } from '@/ui/editing/useTextDraft';
 
 const groupsOf = (text: string): string[] =>
@@ -17,6 +18,7 @@ const groupsOf = (text: string): string[] =>
   ].slice(0, 20);
 
 interface Props {
+  readonly classId: string;
   readonly student: Student;
   /** Another student of the same name, if there is one. */
   readonly namesake: Student | null;
@@ -32,7 +34,7 @@ interface Field {
 const field = ([text, edit]: [string, (text: string) => void]): Field => ({ text, edit });
 
 /** What of a student can be edited, each saved on its own. */
-function useFields(student: Student) {
+function useFields(classId: string, student: Student) {
   const { id } = student;
   const name = field(
     useTextDraft({
@@ -59,9 +61,9 @@ function useFields(student: Student) {
   );
   const groups = field(
     useTextDraft({
-      name: `groups:${id}`,
+      name: `groups:${classId}:${id}`,
       stored: student.groups.join(', '),
-      save: (text) => saveStudent(id, { groups: groupsOf(text) }),
+      save: (text) => saveGroups(classId, id, groupsOf(text)),
       normal: (text) => groupsOf(text).join(', '),
     }),
   );
@@ -111,10 +113,10 @@ const PlainField = ({
 );
 
 /** One student, edited in place. An empty name is not taken: the last one stays. */
-export function RosterRow({ student, namesake, index, measure }: Props) {
-  const { name, number, email, groups } = useFields(student);
+export function RosterRow({ classId, student, namesake, index, measure }: Props) {
+  const { name, number, email, groups } = useFields(classId, student);
   const remove = async () => {
-    const step = await setRemoved(student.id, 'off');
+    const step = await setRemoved(classId, student.id, 'off');
     notify(`${student.name} is removed from the class list; the work is kept`, {
       label: 'Undo',
       run: () => run(() => undoStep(CLASS_LIST, step)),
@@ -148,6 +150,9 @@ export function RosterRow({ student, namesake, index, measure }: Props) {
       </td>
       <td className="py-1 pr-3">
         <PlainField field={groups} label={`Groups of ${student.name}`} empty="no group" />
+      </td>
+      <td className="w-28 py-1 pr-3">
+        <MoreTimeField student={student} />
       </td>
       <td className="w-16 py-1 pr-6 text-right">
         <button

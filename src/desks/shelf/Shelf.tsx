@@ -5,7 +5,7 @@ import { attemptsSeq } from '@/store/records/sequence';
 import { redo, SHELF, undo } from '@/store/records/history';
 import type { QuizRecord } from '@/store/records/db';
 import { createEmptyQuiz } from '@/store/quiz/quizzes';
-import { countStudents, listQuizzes, sweep } from '@/store/quiz/shelf';
+import { schoolState, listQuizzes, sweep } from '@/store/quiz/shelf';
 import { Boundary } from '@/ui/widgets/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/Failed';
@@ -27,9 +27,9 @@ type Listed = { quizzes: QuizRecord[]; states: string[] } | null;
 
 async function load(): Promise<Listed> {
   const quizzes = await listQuizzes();
-  const students = await countStudents();
+  const school = await schoolState();
   const seqs = await Promise.all(quizzes.map((quiz) => attemptsSeq(quiz.id)));
-  return { quizzes, states: seqs.map((seq) => `${seq}/${students}`) };
+  return { quizzes, states: seqs.map((seq) => `${seq}/${school}`) };
 }
 
 const goTo = (id: string) => location.assign(`/quiz/?id=${encodeURIComponent(id)}#write`);
@@ -43,7 +43,7 @@ function usePersistence(): boolean | null {
   return kept;
 }
 
-const EVERYTHING: Filter = { search: '', topic: '', among: 'shelf' };
+const EVERYTHING: Filter = { search: '', topic: '', classId: '', among: 'shelf' };
 
 /** All quizzes, each with where it stands. */
 export function Shelf() {
@@ -81,7 +81,7 @@ function Head({ ready, quizzes, onCreate }: HeadProps) {
         name: `Open “${content.title || 'Untitled quiz'}”`,
         run: () => goTo(id),
       })),
-    { name: 'Go to the class list', run: () => location.assign('/class/') },
+    { name: 'Go to the classes', run: () => location.assign('/class/') },
     { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(SHELF)) },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(SHELF)) },
     { name: 'Light or dark', run: switchTheme },
@@ -91,7 +91,7 @@ function Head({ ready, quizzes, onCreate }: HeadProps) {
       <img src="/mark.svg" alt="" width={26} height={26} />
       <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
       <a className="link-text" href="/class/">
-        Class list
+        Classes
       </a>
       <Commands actions={actions} />
       {ready === 'ready' && <UndoButtons scope={SHELF} />}

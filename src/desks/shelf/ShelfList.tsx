@@ -11,7 +11,9 @@ import { move } from '@/core/quiz/order';
 import type { QuizRecord } from '@/store/records/db';
 import { arrange } from '@/store/quiz/shelf';
 import { notify } from '@/ui/widgets/notices';
+import { useClasses } from '@/ui/teacher/useClasses';
 import { run } from '@/ui/widgets/press';
+import { setToWords } from '@/ui/words/setToWords';
 import { ShelfRow } from './ShelfRow';
 
 interface Props {
@@ -24,6 +26,7 @@ interface Props {
 /** The quizzes as rows in the teacher's own order. */
 export function ShelfList({ quizzes, states, movable }: Props) {
   const ids = quizzes.map((quiz) => quiz.id);
+  const classes = useClasses();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const put = async (id: string, to: number) => {
     if (to < 0 || to >= ids.length) return;
@@ -41,6 +44,7 @@ export function ShelfList({ quizzes, states, movable }: Props) {
             <ShelfRow
               key={quiz.id}
               quiz={quiz}
+              setTo={setToWords(quiz.standing.setTo, classes)}
               state={states.get(quiz.id) ?? ''}
               movable={movable && quizzes.length > 1}
               onMove={(by) => run(() => put(quiz.id, index + by))}

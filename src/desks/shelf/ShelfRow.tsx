@@ -30,6 +30,8 @@ function stands({ standing, content: { zone } }: QuizRecord): { word: string; de
 
 interface Props {
   readonly quiz: QuizRecord;
+  /** The classes and groups that take it; empty for nobody. */
+  readonly setTo: string;
   /** Changes whenever the counts must be made again. */
   readonly state: string;
   readonly movable: boolean;
@@ -70,8 +72,23 @@ const Counts = ({ id, work }: CountsProps) => (
   </>
 );
 
+/** What the quiz is called, who takes it, and what it is about. */
+const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
+  <div className="min-w-0">
+    <a
+      className="font-title text-[17px] font-semibold hover:underline"
+      href={`/quiz/?id=${encodeURIComponent(quiz.id)}#write`}
+    >
+      {quiz.content.title || 'Untitled quiz'}
+    </a>
+    <p className="caption truncate">
+      {[setTo, quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
+    </p>
+  </div>
+);
+
 /** One quiz on the Shelf: its name, where it stands, how many have handed in, what waits. */
-export function ShelfRow({ quiz, state, movable, onMove }: Props) {
+export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
   const sortable = useSortable({ id: quiz.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const { id } = quiz;
@@ -101,17 +118,7 @@ export function ShelfRow({ quiz, state, movable, onMove }: Props) {
         >
           <GripVertical size={14} aria-hidden />
         </button>
-        <div className="min-w-0">
-          <a
-            className="font-title text-[17px] font-semibold hover:underline"
-            href={`/quiz/?id=${encodeURIComponent(id)}#write`}
-          >
-            {quiz.content.title || 'Untitled quiz'}
-          </a>
-          <p className="caption truncate">
-            {[quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
-          </p>
-        </div>
+        <Title quiz={quiz} setTo={setTo} />
       </div>
       <p>
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>

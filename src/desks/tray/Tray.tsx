@@ -13,6 +13,7 @@ import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { quizState } from '@/ui/words/quizState';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { SetToLine } from '@/ui/teacher/SetToLine';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
@@ -151,10 +152,35 @@ function headline(rows: readonly TrayRow[]): string {
   return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working, ${rows.length - done - working} not opened`;
 }
 
+const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
+  <div className="overflow-x-auto">
+    <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
+      <thead>
+        <tr className="label-small border-b border-line text-left">
+          <th className="pb-1 pl-9 font-semibold">No.</th>
+          <th className="pb-1 font-semibold">Student</th>
+          <th className="pb-1 font-semibold">State</th>
+          <th className="pb-1 font-semibold">When</th>
+          <th className="pb-1">
+            <span className="sr-only">Page</span>
+          </th>
+        </tr>
+      </thead>
+      <LongRows
+        rows={rows}
+        height={34}
+        keyOf={({ studentId }) => studentId}
+        draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
+      />
+    </table>
+  </div>
+);
+
 /** Where handed-in work arrives: who stands where, and answers from a file. */
 export default function Tray() {
   const [listed, setListed] = useState(0);
   const { value: rows, failure, again } = useTray(listed);
+  const [set] = useQuiz().quiz.standing.setTo;
   const [shown, setShown] = useState<Shown>('all');
   const those = rows?.filter(SHOWN[shown].holds) ?? [];
   return (
@@ -164,41 +190,32 @@ export default function Tray() {
           <h1 className="text-[24px]">Tray</h1>
           <p className="caption figures mt-1">
             {rows === null ? (failure ? '' : 'Loading the list …') : headline(rows)}{' '}
-            <a className="link-text" href="/class/">
+            <a className="link-text" href={set ? `/class/?id=${encodeURIComponent(set.classId)}` : '/class/'}>
               Class list
             </a>
           </p>
+          <div className="mt-1">
+            <SetToLine />
+          </div>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
           {rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
         </div>
-        {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nobody is on the class list yet.</p>}
-        {rows !== null && rows.length > 0 && (
-          <div className="overflow-x-auto">
-            <table className="mt-4 w-full" aria-rowcount={those.length + 1}>
-              <thead>
-                <tr className="label-small border-b border-line text-left">
-                  <th className="pb-1 pl-9 font-semibold">No.</th>
-                  <th className="pb-1 font-semibold">Student</th>
-                  <th className="pb-1 font-semibold">State</th>
-                  <th className="pb-1 font-semibold">When</th>
-                  <th className="pb-1">
-                    <span className="sr-only">Page</span>
-                  </th>
-                </tr>
-              </thead>
-              <LongRows
-                rows={those}
-                height={34}
-                keyOf={({ studentId }) => studentId}
-                draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
-              />
-            </table>
-          </div>
+        {rows !== null && rows.length === 0 && (
+          <p className="px-9 py-8">
+            {set
+              ? 'Nobody is on the class list yet.'
+              : 'Nobody can take this quiz before it is set to a class.'}
+          </p>
         )}
+        {rows !== null && rows.length > 0 && <Rows rows={those} />}
         {rows !== null && rows.length > 0 && those.length === 0 && (
           <p className="px-9 py-6 text-soft">Nobody.</p>
         )}
-        <NewStudent label="Add to the class list" onAdded={() => setListed((n) => n + 1)} />
+        <NewStudent
+          to={set ? { classId: set.classId, groups: set.group === null ? [] : [set.group] } : null}
+          label="Add to the class list"
+          onAdded={() => setListed((n) => n + 1)}
+        />
       </div>
       <aside
         aria-label="Answers from a file"

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReadChoices, Unknown } from '@/core/formats/answerFile';
-import { listStudents } from '@/store/class/roster';
+import { listedStudents } from '@/store/class/roster';
+import { useQuiz } from '@/ui/teacher/quizContext';
 import { count } from '@/ui/words/figures';
 
 interface Props {
@@ -66,7 +67,8 @@ function addWords(rest: number, all: number): string {
 
 /** Those in the file who are not on the class list: somebody likely is proposed; else they are left out until added. */
 export function UnknownStudents({ unknown, choices, onChange }: Props) {
-  const students = useLiveQuery(listStudents, [], []);
+  const { setTo } = useQuiz().quiz.standing;
+  const students = useLiveQuery(() => listedStudents(setTo), [setTo], []);
   if (unknown.length === 0) return null;
   const listed = [...students].sort((a, b) => a.name.localeCompare(b.name));
   const put = (keys: readonly string[], choice: string) =>

@@ -62,7 +62,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     { name: 'Undo', keys: 'Ctrl Z', run: act(() => undo(id)) },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: act(() => redo(id)) },
     { name: 'Go to the Shelf', run: () => go('/') },
-    { name: 'Go to the class list', run: () => go('/class/') },
+    { name: 'Go to the classes', run: () => go('/class/') },
     { name: 'Light or dark', run: switchTheme },
     { name: 'List of keys', keys: '?', run: keys },
   ];

@@ -9,6 +9,7 @@ import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
+import { SetToLine } from '@/ui/teacher/SetToLine';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { readyList } from '@/ui/words/readyList';
 import { useQuery } from '@/ui/widgets/useQuery';
@@ -28,6 +29,7 @@ function Times({ form, onChange }: FieldsProps) {
       <input
         type="datetime-local"
         className="input w-full"
+        data-first-focus={name === 'from' ? '' : undefined}
         value={form[name]}
         disabled={disabled}
         onChange={(event) => onChange({ ...form, [name]: event.target.value })}
@@ -147,10 +149,10 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
   const error = apply.error ?? end.error;
   return (
     <Dialog title={TITLES[state]} onClose={onClose}>
-      <p className="max-w-prose">
-        Everyone on the class list can take it between these two times, each on a page of their own in this
-        browser: the links are in the Tray. Times are those of <strong>{zoneName(zone)}</strong>.
-      </p>
+      <div className="max-w-prose">
+        <SetToLine /> They can take it between these two times, each on a page of their own in this browser:
+        the links are in the Tray. Times are those of <strong>{zoneName(zone)}</strong>.
+      </div>
       {state !== 'open' && <Ready />}
       <Times form={form} onChange={setForm} />
       {form.due !== '' && (

@@ -8,6 +8,7 @@ import {
   markPapers,
   paperOf,
   type MarkedWork,
+  studentsOf,
 } from '@/core/formats/handedIn';
 import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
 import type { QuizFile } from '@/core/formats/quizFile/schema';
@@ -153,7 +154,7 @@ export async function answerInput(
   const table = await readFile(bytes, file.quiz.content.language);
   if (!table.ok) return refuse(422, 'The answer file cannot be read.', [`answers: ${table.error}`]);
   const paper = paperOf(file);
-  const students = file.class?.students.filter(({ removedAt }) => removedAt === null) ?? [];
+  const students = file.class ? studentsOf(file.class).filter(({ removedAt }) => removedAt === null) : [];
   const columns = proposeColumns(table.table, paper.questions, students);
   if (!namesStudents(columns))
     return refuse(422, 'The answer file cannot be read.', [

@@ -1,50 +1,75 @@
 import type { RosterChange } from '@/core/formats/rosterFile';
-import type { Student } from '@/core/quiz/attempt';
+import { shownText } from '@/core/content/shownText';
+import { newStudent, personOf } from '@/core/quiz/newStudent';
+import {
+  studentsOfClass,
+  studentsSet,
+  type Member,
+  type MoreTime,
+  type Person,
+  type SetTo,
+  type Student,
+} from '@/core/quiz/school';
 import { now } from '../records/clock';
 import { db, type RecordChange } from '../records/db';
 import { StoreError } from '../records/failure';
 import { CLASS_LIST, editing, record } from '../records/history';
 import { newId } from '../records/ids';
-import { newStudent } from '@/core/quiz/newStudent';
-import { shownText } from '@/core/content/shownText';
 
-/** Everyone who is or was on the class list: their work stays when they are taken off. */
-export const everyStudent = (): Promise<Student[]> => db.students.toArray();
+/** People, and the lists of the classes that they are on. */
 
-/** The class list. */
-export const listStudents = async (): Promise<Student[]> =>
-  (await everyStudent()).filter((student) => student.removedAt === null);
+/** Everybody, in whichever class. */
+export const everybody = (): Promise<Person[]> => db.students.toArray();
 
-const studentChange = (before: Student | null, after: Student): RecordChange => ({
+const school = (): Promise<[Person[], Member[]]> =>
+  db.transaction('r', db.students, db.members, async () => [
+    await db.students.toArray(),
+    await db.members.toArray(),
+  ]);
+
+/** Everyone who is or was on the list of a class: their work stays when they are taken off. */
+export async function classList(classId: string): Promise<Student[]> {
+  const [people, members] = await school();
+  return studentsOfClass(classId, people, members);
+}
+
+/** Everyone whom a quiz is set to, and who was taken off those lists. */
+export async function studentsSetTo(setTo: readonly SetTo[]): Promise<Student[]> {
+  const [people, members] = await school();
+  return studentsSet(setTo, people, members);
+}
+
+/** The same without those who were taken off. */
+export const listedStudents = async (setTo: readonly SetTo[]): Promise<Student[]> =>
+  (await studentsSetTo(setTo)).filter(({ removedAt }) => removedAt === null);
+
+const personChange = (before: Person | null, after: Person): RecordChange => ({
   kind: 'student',
   id: after.id,
   before,
   after,
 });
 
-/** Puts a student of this name on the class list. */
-export const addStudent = (name: string): Promise<void> =>
+const memberChange = (before: Member | null, after: Member): RecordChange => ({
+  kind: 'member',
+  classId: after.classId,
+  studentId: after.studentId,
+  before,
+  after,
+});
+
+/** Puts a new student of this name on the list of a class, into groups of it. */
+export const addStudent = (classId: string, name: string, groups: string[] = []): Promise<void> =>
   editing(async () => {
-    await record(CLASS_LIST, [studentChange(null, newStudent(newId(), name))], {
+    const student = newStudent(newId(), name);
+    const member = { classId, studentId: student.id, groups, removedAt: null };
+    await record(CLASS_LIST, [personChange(null, personOf(student)), memberChange(null, member)], {
       label: 'Add a student',
       field: '',
     });
   });
 
-/** Changes some of what is known of a student; the rest stays as it is stored. Gives the step's number. */
-const changeStudent = (
-  studentId: string,
-  patch: Partial<Student>,
-  label: string,
-  field: string,
-): Promise<number> =>
-  editing(async () => {
-    const before = await db.students.get(studentId);
-    if (!before) throw new StoreError('gone', 'This student is not on the class list any more');
-    return record(CLASS_LIST, [studentChange(before, { ...before, ...patch })], { label, field });
-  });
-
-type Patch = Partial<Pick<Student, 'name' | 'number' | 'email' | 'groups'>>;
+type Patch = Partial<Pick<Person, 'name' | 'number' | 'email'> & { moreTime: MoreTime | null }>;
 
 const cleaned = (patch: Patch): Patch => ({
   ...patch,
@@ -53,26 +78,64 @@ const cleaned = (patch: Patch): Patch => ({
   ...(patch.email === undefined ? {} : { email: shownText(patch.email) }),
 });
 
-/** Changes name, number, e-mail address or groups of a student. */
-export const saveStudent = (studentId: string, patch: Patch): Promise<number> =>
-  changeStudent(studentId, cleaned(patch), 'Edit a student', `${studentId}:${Object.keys(patch).join()}`);
+const GONE = 'This student is not on the class list any more';
 
-/** Takes a student off the class list, or puts the student back; the work stays. */
-export const setRemoved = (studentId: string, removed: 'off' | 'back'): Promise<number> =>
-  changeStudent(
+/** Changes what belongs to a person, on every list; the rest stays as it is stored. Gives the step's number. */
+export const saveStudent = (studentId: string, patch: Patch): Promise<number> =>
+  editing(async () => {
+    const before = await db.students.get(studentId);
+    if (!before) throw new StoreError('gone', GONE);
+    return record(CLASS_LIST, [personChange(before, { ...before, ...cleaned(patch) })], {
+      label: 'Edit a student',
+      field: `${studentId}:${Object.keys(patch).join()}`,
+    });
+  });
+
+/** Changes a student's place on the list of one class. Gives the step's number. */
+const changeMember = (
+  classId: string,
+  studentId: string,
+  patch: Partial<Member>,
+  label: { label: string; field: string },
+): Promise<number> =>
+  editing(async () => {
+    const before = await db.members.get([classId, studentId]);
+    if (!before) throw new StoreError('gone', GONE);
+    return record(CLASS_LIST, [memberChange(before, { ...before, ...patch })], label);
+  });
+
+/** Puts a student into groups of a class, and out of its other ones. */
+export const saveGroups = (classId: string, studentId: string, groups: string[]): Promise<number> =>
+  changeMember(
+    classId,
+    studentId,
+    { groups },
+    { label: 'Edit a student', field: `${classId}:${studentId}:groups` },
+  );
+
+/** Takes a student off the list of a class, or puts the student back; the work stays. */
+export const setRemoved = (classId: string, studentId: string, removed: 'off' | 'back'): Promise<number> =>
+  changeMember(
+    classId,
     studentId,
     { removedAt: removed === 'off' ? now() : null },
-    removed === 'off' ? 'Take a student off the list' : 'Put a student back',
-    '',
+    { label: removed === 'off' ? 'Take a student off the list' : 'Put a student back', field: '' },
   );
 
 /** Imports the rows of a class file, all or none. Gives the number of the step that can be undone; null for no rows. */
-export const importRoster = (rows: readonly RosterChange[]): Promise<number | null> =>
+export const importRoster = (classId: string, rows: readonly RosterChange[]): Promise<number | null> =>
   editing(async () => {
     if (rows.length === 0) return null;
-    const here = await db.students.bulkGet(rows.map(({ student }) => student.id));
-    const changes = rows.map(({ student, known }, index) =>
-      studentChange(known ? (here[index] ?? null) : null, known ? student : { ...student, id: newId() }),
-    );
+    const ids = rows.map(({ student, known }) => (known ? student.id : newId()));
+    const people = await db.students.bulkGet(ids);
+    const members = await db.members.bulkGet(ids.map((id): [string, string] => [classId, id]));
+    const changes = rows.flatMap(({ student }, at) => {
+      const studentId = ids[at] ?? '';
+      const { groups, removedAt } = student;
+      return [
+        personChange(people[at] ?? null, { ...personOf(student), id: studentId }),
+        memberChange(members[at] ?? null, { classId, studentId, groups, removedAt }),
+      ];
+    });
     return record(CLASS_LIST, changes, { label: 'Import a class list', field: '' });
   });

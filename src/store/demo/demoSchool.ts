@@ -3,7 +3,7 @@ import { readingOf } from '@/core/scoring/markAttempt';
 import type { Attempt } from '@/core/quiz/attempt';
 import { placedIn } from '@/core/quiz/paper';
 import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
-import { STUDENTS, WRITTEN_ANSWERS } from '../../../demo/class';
+import { CLASSES, MEMBERS, STUDENTS, WRITTEN_ANSWERS } from '../../../demo/class';
 import { now, ownZone } from '../records/clock';
 import { db } from '../records/db';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
@@ -53,7 +53,7 @@ function demoAttempt(written: readonly string[], index: number, opened: number):
 
 /** Writes the made-up school, unless another tab was faster. */
 export async function writeDemo(): Promise<void> {
-  const tables = [...REVISION_TABLES, db.students, db.tickets, db.attempts, db.meta];
+  const tables = [...REVISION_TABLES, db.students, db.classes, db.members, db.tickets, db.attempts, db.meta];
   await db.transaction('rw', tables, async () => {
     if (await db.meta.get('started')) return;
     const at = now();
@@ -66,6 +66,7 @@ export async function writeDemo(): Promise<void> {
         opening: { from: opened, due: null, grace: 0, until: afternoon(at, 2) + HOUR },
         shown: {},
         shownTo: {},
+        setTo: [{ classId: CLASSES[0].id, group: null }],
         live: null,
       },
       changeSeq: 1,
@@ -85,6 +86,8 @@ export async function writeDemo(): Promise<void> {
       })),
     );
     await db.students.bulkPut([...STUDENTS]);
+    await db.classes.bulkPut([...CLASSES]);
+    await db.members.bulkPut([...MEMBERS]);
     await db.tickets.bulkPut(STUDENTS.map(({ id }) => ({ studentId: id, code: `ticket-of-${id}` })));
     await settle(DEMO_QUIZ, opened + 9 * MINUTE);
     await db.attempts.bulkPut(WRITTEN_ANSWERS.map((written, index) => demoAttempt(written, index, opened)));

@@ -21,7 +21,12 @@ export async function shelfStamp(): Promise<string> {
       ),
     ),
   );
-  return [...parts.sort(), await attemptsSeq(CLASS_LIST), await db.students.count()].join(' ');
+  return [
+    ...parts.sort(),
+    await attemptsSeq(CLASS_LIST),
+    await db.students.count(),
+    await db.members.count(),
+  ].join(' ');
 }
 
 export async function backupState(): Promise<BackupState> {

@@ -76,6 +76,8 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
         revisions: revisions.map(({ quizId: _, ...revision }) => revision),
         questionRevisions: questionRevisions.map(({ quizId: _, ...revision }) => revision),
         students: [],
+        classes: [],
+        members: [],
         attempts: attempts.map(filed),
         overrides,
         rulings,
@@ -112,7 +114,11 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
     const quiz = await collectQuiz(id);
     if (quiz) quizzes.push(quiz);
   }
-  const students = (await db.students.toArray()).sort((a, b) => (a.id < b.id ? -1 : 1));
+  const [students, classes, members] = await Promise.all([
+    db.students.orderBy('id').toArray(),
+    db.classes.orderBy('id').toArray(),
+    db.members.orderBy('[classId+studentId]').toArray(),
+  ]);
   const histories = [
     { scope: CLASS_LIST, steps: await stepsOf(CLASS_LIST) },
     { scope: SHELF, steps: await stepsOf(SHELF) },
@@ -124,6 +130,8 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
       madeAt: now(),
       quizzes: quizzes.map(({ quiz }) => quiz.id),
       students,
+      classes,
+      members,
       histories: [...histories],
     },
     quizzes,

@@ -31,7 +31,16 @@ export const importPapers = (
     const at = now();
     if (papers.length > 0) await settle(quizId, at);
     const { standing } = await head(quizId);
-    const target = { quizId, paper, revision: standing.live ?? 1, at, newId };
+    const [set] = standing.setTo;
+    const target = {
+      quizId,
+      paper,
+      revision: standing.live ?? 1,
+      at,
+      newId,
+      classId: set?.classId ?? null,
+      groups: set?.group ? [set.group] : [],
+    };
     const { changes, report } = planImport(papers, await existingWork(quizId), target);
     const step =
       changes.length > 0

@@ -1,7 +1,8 @@
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
-import type { Student } from '@/core/quiz/attempt';
+import type { Member, Person, SchoolClass } from '@/core/quiz/school';
 import { placedIn } from '@/core/quiz/paper';
+import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '../records/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
@@ -98,12 +99,30 @@ export interface RestoreChoices {
   readonly students: 'mine' | 'theirs';
 }
 
-async function writeStudents(students: readonly Student[], which: 'mine' | 'theirs'): Promise<void> {
+interface School {
+  readonly students: readonly Person[];
+  readonly classes: readonly SchoolClass[];
+  readonly members: readonly Member[];
+}
+
+/** Classes and places on their lists that are here stay as they are here; others come in. */
+async function writeClasses({ classes, members }: School): Promise<void> {
+  const here = new Set(await db.classes.toCollection().primaryKeys());
+  await db.classes.bulkPut(classes.filter(({ id }) => !here.has(id)));
+  const placed = new Set((await db.members.toArray()).map((one) => `${one.classId}/${one.studentId}`));
+  await db.members.bulkPut(
+    members.filter(({ classId, studentId }) => !placed.has(`${classId}/${studentId}`)),
+  );
+}
+
+async function writeStudents(school: School, which: 'mine' | 'theirs'): Promise<void> {
+  const { students } = school;
   const here = new Set(
     (await db.students.bulkGet(students.map(({ id }) => id))).flatMap((one) => one?.id ?? []),
   );
   await db.students.bulkPut(which === 'theirs' ? [...students] : students.filter(({ id }) => !here.has(id)));
   await giveTickets(students.map(({ id }) => id));
+  await writeClasses(school);
 }
 
 const COPY = (title: string): string => `${title} (from the backup)`.slice(0, 300);
@@ -115,14 +134,14 @@ export const restoreBackup = (
     quizzes,
     pictures,
   }: {
-    file: { students: readonly Student[]; histories: readonly { scope: string; steps: readonly Step[] }[] };
+    file: School & { histories: readonly { scope: string; steps: readonly Step[] }[] };
     quizzes: readonly BackedQuiz[];
     pictures: Pictures;
   },
   choices: RestoreChoices,
 ): Promise<void> =>
   db.transaction('rw', db.tables, async () => {
-    await writeStudents(file.students, choices.students);
+    await writeStudents(file, choices.students);
     for (const quiz of quizzes) {
       const choice = choices.quizzes[quiz.quiz.id] ?? 'theirs';
       if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz);
@@ -137,11 +156,13 @@ export const restoreBackup = (
   });
 
 const NO_WORK: ClassPart = {
-  standing: { opening: null, shown: {}, shownTo: {}, live: null },
+  standing: NEW_STANDING,
   firstHandInAt: null,
   revisions: [],
   questionRevisions: [],
   students: [],
+  classes: [],
+  members: [],
   attempts: [],
   overrides: [],
   rulings: [],
@@ -153,7 +174,7 @@ const onShelf = (file: QuizFile, at: number): BackedQuiz => ({
   version: file.version,
   quiz: { ...file.quiz, changedAt: file.class ? file.quiz.changedAt : at },
   share: null,
-  class: file.class ? { ...file.class, students: [] } : NO_WORK,
+  class: file.class ? { ...file.class, students: [], classes: [], members: [] } : NO_WORK,
   place: { position: -at, archivedAt: null, deletedAt: null },
   changeSeq: 1,
   attemptsSeq: Math.max(0, ...(file.class?.attempts ?? []).map(({ seq }) => seq)),
@@ -174,7 +195,7 @@ export const addQuiz = (file: QuizFile, pictures: Pictures, as: 'itself' | 'copy
       as === 'copy' || fresh
         ? asCopy(quiz, (title) => (fresh ? title : `${title} (copy)`.slice(0, 300)))
         : quiz;
-    if (file.class) await writeStudents(file.class.students, 'mine');
+    if (file.class) await writeStudents(file.class, 'mine');
     await writeQuiz(written);
     await keepPictures(pictures);
     return written.quiz.id;

@@ -1,5 +1,7 @@
 import type { Question } from '@/core/kinds';
 import { paperFrom, placedIn } from '@/core/quiz/paper';
+import type { SetTo } from '@/core/quiz/school';
+import { usualClasses } from '../class/classes';
 import type { Placement } from '@/core/quiz/placement';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
@@ -16,19 +18,24 @@ export async function head(quizId: string): Promise<QuizRecord> {
   return quiz;
 }
 
-/** A quiz with its content and questions, closed and new; questions without a placement get a new one. Gives its id. */
+/**
+ * A quiz with its content and questions, closed and new; questions without a placement get a new one. `setTo`: null
+ * sets it to the classes that {@link usualClasses} says. Gives its id.
+ */
 export async function createQuiz(
   content: QuizContent,
   questions: readonly Question[] = [],
   placements: readonly Placement[] = [],
+  setTo: readonly SetTo[] | null = null,
 ): Promise<string> {
   const id = newId();
   const at = now();
-  await db.transaction('rw', db.quizzes, db.questions, async () => {
+  await db.transaction('rw', db.quizzes, db.questions, db.classes, async () => {
+    const standing = { ...NEW_STANDING, setTo: [...(setTo ?? (await usualClasses()))] };
     await db.quizzes.add({
       id,
       content,
-      standing: NEW_STANDING,
+      standing,
       changeSeq: 1,
       firstHandInAt: null,
       createdAt: at,

@@ -1,9 +1,10 @@
 import { now } from '../records/clock';
 import { db, type QuizRecord, type RecordChange, type ShelfPlace } from '../records/db';
-import { editing, record, SHELF } from '../records/history';
+import { CLASS_LIST, editing, record, SHELF } from '../records/history';
+import { isDemo } from '../class/classes';
 import { createQuiz, draftPaper, head } from './quizzes';
 import { ofQuiz } from '../records/ofQuiz';
-import { listStudents } from '../class/roster';
+import { attemptsSeq } from '../records/sequence';
 
 const DAY = 86_400_000;
 const KEPT_DELETED = 30 * DAY;
@@ -12,8 +13,9 @@ const KEPT_DELETED = 30 * DAY;
 export const listQuizzes = async (): Promise<QuizRecord[]> =>
   (await db.quizzes.toArray()).sort((a, b) => a.position - b.position);
 
-/** How many students are on the class list. */
-export const countStudents = async (): Promise<number> => (await listStudents()).length;
+/** A text that changes with everything that is known of students and classes. */
+export const schoolState = async (): Promise<string> =>
+  [await attemptsSeq(CLASS_LIST), await db.members.count(), await db.students.count()].join('/');
 
 const placeOf = ({ position, archivedAt, deletedAt }: QuizRecord): ShelfPlace => ({
   position,
@@ -35,10 +37,12 @@ const changePlace = (quizId: string, patch: Partial<ShelfPlace>, label: string):
 export const duplicateQuiz = (quizId: string): Promise<{ id: string; step: number }> =>
   editing(async () => {
     const { content, questions, placements } = await draftPaper(quizId);
+    const { setTo } = (await head(quizId)).standing;
     const id = await createQuiz(
       { ...content, title: `${content.title} (copy)`.slice(0, 300) },
       questions,
       placements,
+      setTo,
     );
     const after = placeOf(await head(id));
     const change = { kind: 'shelf', id, before: { ...after, deletedAt: now() }, after } as const;
@@ -122,6 +126,14 @@ async function withoutDemo(demoQuiz: string): Promise<void> {
     .primaryKeys();
   await db.students.bulkDelete(ids);
   await db.tickets.bulkDelete(ids);
+  const gone = new Set(ids);
+  await db.members.filter(({ studentId }) => gone.has(studentId)).delete();
+  const kept = new Set((await db.members.toArray()).map(({ classId }) => classId));
+  await db.classes.filter((one) => isDemo(one) && !kept.has(one.id)).delete();
+  const classes = new Set(await db.classes.toCollection().primaryKeys());
+  await db.quizzes.toCollection().modify((quiz) => {
+    quiz.standing.setTo = quiz.standing.setTo.filter(({ classId }) => classes.has(classId));
+  });
 }
 
 /** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */

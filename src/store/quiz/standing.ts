@@ -1,4 +1,5 @@
 import type { Opening } from '@/core/quiz/quiz';
+import type { SetTo } from '@/core/quiz/school';
 import type { Aspect } from '@/core/quiz/plan';
 import { now } from '../records/clock';
 import type { StandingActs } from '../records/db';
@@ -8,8 +9,8 @@ import { head } from './quizzes';
 /** What the teacher does with a quiz: opening it, showing results. Gives the number of the step, which can be undone. */
 const act = (quizId: string, label: string, change: (acts: StandingActs) => StandingActs): Promise<number> =>
   editing(async () => {
-    const { opening, shown, shownTo } = (await head(quizId)).standing;
-    const before = { opening, shown, shownTo };
+    const { opening, shown, shownTo, setTo } = (await head(quizId)).standing;
+    const before = { opening, shown, shownTo, setTo };
     return record(quizId, [{ kind: 'standing', before, after: change(before) }], { label, field: '' });
   });
 
@@ -34,6 +35,10 @@ export const closeQuiz = (quizId: string): Promise<number> =>
         : { ...opening, until: at };
     return { ...acts, opening: ended };
   });
+
+/** Sets the quiz to classes and groups: nobody else takes it or counts from then on. */
+export const setQuizTo = (quizId: string, setTo: readonly SetTo[]): Promise<number> =>
+  act(quizId, 'Set the quiz to classes', (acts) => ({ ...acts, setTo: [...setTo] }));
 
 /** Takes back an opening whose time has not come yet. */
 export const takeBackOpening = (quizId: string): Promise<number> =>

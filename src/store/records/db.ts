@@ -10,7 +10,8 @@ import type {
 } from '@/core/formats/quizFile/schema';
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marks/mark';
-import type { Attempt, Comment, Ruling, Student } from '@/core/quiz/attempt';
+import type { Attempt, Comment, Ruling } from '@/core/quiz/attempt';
+import type { Member, Person, SchoolClass } from '@/core/quiz/school';
 import type { Placed, Placement } from '@/core/quiz/placement';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
@@ -22,6 +23,13 @@ import {
   upgradeStep,
   upgradeStudent,
 } from '@/core/quiz/upgrade';
+import {
+  FIRST_CLASS,
+  memberOfStudent,
+  personOfStudent,
+  setToFirst,
+  stepWithClasses,
+} from '@/core/quiz/upgradeSchool';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
 import { now, ownZone } from './clock';
 import { newTicket } from './ids';
@@ -167,12 +175,28 @@ async function upgradePlaced(transaction: Transaction): Promise<void> {
   await transaction.table('tickets').bulkAdd(ids.map((studentId) => ({ studentId, code: newTicket() })));
 }
 
+/** The one list of students becomes a class, to which every quiz is set. */
+async function upgradeSchool(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const students = (await transaction.table('students').toArray()) as Json[];
+  await transaction.table('classes').add(FIRST_CLASS);
+  await transaction.table('members').bulkAdd(students.map(memberOfStudent));
+  await transaction.table('students').bulkPut(students.map(personOfStudent));
+  await all('quizzes', (quiz) => {
+    quiz['standing'] = setToFirst(quiz['standing']);
+  });
+  await all('history', (step) => Object.assign(step, stepWithClasses(step)));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
   declare questionRevs: Table<QuestionRevRecord, [string, string, number]>;
   declare quizRevs: Table<QuizRevRecord, [string, number]>;
-  declare students: Table<Student, string>;
+  declare students: Table<Person, string>;
+  declare classes: Table<SchoolClass, string>;
+  declare members: Table<Member, [string, string]>;
   declare attempts: Table<Attempt, string>;
   declare tickets: Table<TicketRecord, string>;
   declare markColumns: Table<MarkColumnRecord, [string, string, number]>;
@@ -210,6 +234,9 @@ class YentrelDb extends Dexie {
     this.version(3).stores({ folders: 'key' });
     this.version(4).stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' }).upgrade(upgradeThird);
     this.version(5).stores({ tickets: 'studentId, &code' }).upgrade(upgradePlaced);
+    this.version(6)
+      .stores({ classes: 'id', members: '[classId+studentId], studentId' })
+      .upgrade(upgradeSchool);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

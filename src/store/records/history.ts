@@ -30,7 +30,7 @@ const LONGEST_FIELD = 300;
 
 /** Tables that an edit and its undo touch. */
 export const EDIT_TABLES = [
-  db.quizzes, db.questions, db.overrides, db.rulings, db.comments, db.attempts, db.students, db.tickets, db.history, db.meta,
+  db.quizzes, db.questions, db.overrides, db.rulings, db.comments, db.attempts, db.students, db.classes, db.members, db.tickets, db.history, db.meta,
 ]; // prettier-ignore
 
 type Kind = RecordChange['kind'];
@@ -93,6 +93,22 @@ async function writeStudents(changes: readonly Of<'student'>[]): Promise<void> {
   if (changes.length > 0) await giveTickets(changes.map(({ id }) => id));
 }
 
+/** Classes, and who is in which. */
+async function writeClasses(changes: readonly RecordChange[]): Promise<void> {
+  await writeTogether(
+    db.classes,
+    only(changes, 'class'),
+    ({ id }) => id,
+    ({ after }) => after,
+  );
+  await writeTogether(
+    db.members,
+    only(changes, 'member'),
+    ({ classId, studentId }): [string, string] => [classId, studentId],
+    ({ after }) => after,
+  );
+}
+
 async function writePlaces(changes: readonly Of<'shelf'>[]): Promise<void> {
   if (changes.length === 0) return;
   await db.quizzes.bulkUpdate(changes.map(({ id, after }) => ({ key: id, changes: after })));
@@ -142,6 +158,7 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
     ({ after }) => after,
   );
   await writeStudents(only(changes, 'student'));
+  await writeClasses(changes);
   if (head && changes.some(movesScores)) await nextSeq(scope);
   return rev;
 }

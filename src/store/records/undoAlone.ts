@@ -16,8 +16,8 @@ function mergedInto<Change extends { readonly before: unknown; readonly after: u
 async function standing(scope: string): Promise<StandingActs | null> {
   const quiz = await db.quizzes.get(scope);
   if (!quiz) return null;
-  const { opening, shown, shownTo } = quiz.standing;
-  return { opening, shown, shownTo };
+  const { opening, shown, shownTo, setTo } = quiz.standing;
+  return { opening, shown, shownTo, setTo };
 }
 
 /** The change as it can be written now; null where what it would take back has been changed since. */
@@ -57,6 +57,12 @@ async function rebased(scope: string, change: RecordChange): Promise<RecordChang
         : null;
     case 'student':
       return same((await db.students.get(change.id)) ?? null, change.before) ? change : null;
+    case 'member': {
+      const now = await db.members.get([change.classId, change.studentId]);
+      return same(now ?? null, change.before) ? change : null;
+    }
+    case 'class':
+      return same((await db.classes.get(change.id)) ?? null, change.before) ? change : null;
     case 'attempt': {
       const now = (await db.attempts.get(change.id)) ?? null;
       const apart = (attempt: typeof now) => attempt && { ...attempt, seq: 0 };

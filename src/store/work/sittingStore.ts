@@ -1,5 +1,6 @@
 import type { Table } from 'dexie';
 import { overridesByAttempt } from '@/core/checking/classWork';
+import { studentsSet } from '@/core/quiz/school';
 import type { PaperAddress } from '@/core/sitting/port';
 import type { SittingStore } from '@/core/sitting/store';
 import { now } from '../records/clock';
@@ -27,7 +28,13 @@ export const sittingStore: SittingStore = {
     const [quiz, holder] = await Promise.all([db.quizzes.get(quizId), holderOf(ticket)]);
     const student = holder === null ? undefined : await db.students.get(holder);
     if (!quiz || !student) return null;
-    return { quiz, student, made: await attemptsOfStudent(quizId, student.id) };
+    const made = await attemptsOfStudent(quizId, student.id);
+    const members = await db.members.where('studentId').equals(student.id).toArray();
+    // Whoever has begun goes on; for anybody else the quiz is not there.
+    const isMeant = studentsSet(quiz.standing.setTo, [student], members).some(
+      (one) => one.removedAt === null,
+    );
+    return isMeant || made.length > 0 ? { quiz, student, made } : null;
   },
 
   paper: (quizId, revision) => (revision === null ? draftPaper(quizId) : paperAt(quizId, revision)),
@@ -52,9 +59,9 @@ export const sittingStore: SittingStore = {
     };
   },
 
-  async begin({ quizId, ticket }) {
-    const holder = await holderOf(ticket);
-    if (holder !== null) await startAttempt(quizId, holder);
+  async begin(at) {
+    const visit = await sittingStore.visit(at);
+    if (visit) await startAttempt(at.quizId, visit.student.id);
   },
 
   async change({ quizId, ticket }, attemptId, decide, settles) {

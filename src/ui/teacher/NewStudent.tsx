@@ -4,21 +4,24 @@ import { notify } from '../widgets/notices';
 import { run } from '../widgets/press';
 
 interface Props {
+  /** The class whose list it is, and groups of it; null where there is none. */
+  readonly to: { readonly classId: string; readonly groups?: string[] } | null;
   /** What the button says. */
   readonly label: string;
   readonly onAdded?: () => void;
 }
 
 /** A name is typed and put on the class list. */
-export function NewStudent({ label, onAdded }: Props) {
+export function NewStudent({ to, label, onAdded }: Props) {
   const [name, setName] = useState('');
   const add = async () => {
-    if (name.trim() === '') return;
-    await addStudent(name);
+    if (!to || name.trim() === '') return;
+    await addStudent(to.classId, name, to.groups);
     notify(`${name.trim()} is on the class list`);
     setName('');
     onAdded?.();
   };
+  if (!to) return null;
   return (
     <form
       className="flex gap-3 px-9 py-4"

@@ -31,6 +31,7 @@ export const PickLine = <Value extends string>({ label, value, options, onChange
     {label}{' '}
     <select
       className="sentence-part"
+      aria-label={label}
       value={value}
       onChange={(event) => onChange(event.target.value as Value)}
     >

@@ -31,7 +31,8 @@ import { now } from '@/store/records/clock';
 import { newId } from '@/store/records/ids';
 import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/files/imports';
 import { scoreColumns } from '@/store/work/scoreColumns';
-import { everyStudent, listStudents } from '@/store/class/roster';
+import { classList, everybody, listedStudents } from '@/store/class/roster';
+import { head } from '@/store/quiz/quizzes';
 import { byName, liveClass, workOf } from './papers';
 import { writeWorkbook } from '../../files/workbook';
 
@@ -99,7 +100,7 @@ const paperForFile = async (quizId: string): Promise<Paper> => (await liveClass(
 async function read(quizId: string, table: Table, chosen: ColumnUse[] | null, choices: ReadChoices | null) {
   const [paper, students, mapping] = await Promise.all([
     paperForFile(quizId),
-    listStudents(),
+    listedStudents((await head(quizId)).standing.setTo),
     mappingOf(quizId),
   ]);
   const remembered = new Map(mapping?.columns);
@@ -114,7 +115,15 @@ async function firstMarks(quizId: string, papers: readonly ReadPaper[], paper: P
   const work = await existingWork(quizId);
   const at = now();
   const shown = papers.slice(0, FIRST);
-  const target = { quizId, paper, revision: live.quiz.standing.live ?? 1, at, newId };
+  const target = {
+    quizId,
+    paper,
+    revision: live.quiz.standing.live ?? 1,
+    at,
+    newId,
+    classId: null,
+    groups: [],
+  };
   const { changes } = planImport(shown, work, target);
   const attempts = new Map(work.attempts.map((attempt) => [attempt.id, attempt]));
   const overrides = [...work.overrides];
@@ -192,8 +201,13 @@ export interface RosterPreview {
   readonly problems: readonly RowProblem[];
 }
 
-/** What a roster file would change in the class list. Nothing is stored. */
-export async function previewRoster(table: Table, chosen: RosterUse[] | null): Promise<RosterPreview> {
+/** What a roster file would change in the list of a class. Nothing is stored. */
+export async function previewRoster(
+  classId: string,
+  table: Table,
+  chosen: RosterUse[] | null,
+): Promise<RosterPreview> {
   const columns = chosen ?? proposeRosterColumns(table);
-  return { columns, ...readRoster(table, columns, await everyStudent()) };
+  const [listed, all] = await Promise.all([classList(classId), everybody()]);
+  return { columns, ...readRoster(table, columns, listed, all) };
 }

@@ -1,6 +1,6 @@
 import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
 import type { Sheet } from '@/core/scoring/scoredSheet';
-import type { Student } from '@/core/quiz/attempt';
+import type { Student } from '@/core/quiz/school';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/store/records/clock';
@@ -8,9 +8,10 @@ import { keepColumn, loadColumn } from '@/store/work/markColumns';
 import type { QuizRecord } from '@/store/records/db';
 import { overridesOf } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
-import { everyStudent } from '@/store/class/roster';
+import { studentsSetTo } from '@/store/class/roster';
 import { rulingsOf } from '@/store/work/rulings';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/quiz/revisions';
+import { schoolState } from '@/store/quiz/shelf';
 import { attemptsSeq } from '@/store/records/sequence';
 import { isOver } from '@/core/quiz/window';
 import { knownAttempts } from './attempts';
@@ -25,12 +26,10 @@ export interface ClassPapers {
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
 }
 
-type MarkedPapers = Omit<ClassPapers, 'students'>;
-
 /** Everything that the marks of a class are made from: the same text for as long as they hold. */
 async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
   const { id, changeSeq, createdAt, firstHandInAt, standing } = quiz;
-  const { live, opening } = standing;
+  const { live, opening, setTo } = standing;
   const settled = live !== null && firstHandInAt !== null;
   return JSON.stringify([
     createdAt,
@@ -38,19 +37,25 @@ async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
     settled ? [live, quiz.content.unfinished] : changeSeq,
     opening,
     isOver(opening, at),
+    setTo,
+    await schoolState(),
   ]);
 }
 
-async function markClass(quiz: QuizRecord, at: number): Promise<MarkedPapers> {
+async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
   const paper = settled ? await paperAt(quiz.id, live) : await draftPaper(quiz.id);
   const revs = live === null ? {} : await questionRevsAt(quiz.id, live);
-  const [attempts, overrides, rulings] = await Promise.all([
+  const [students, all, overrides, rulings] = await Promise.all([
+    studentsSetTo(quiz.standing.setTo),
     knownAttempts(quiz),
     overridesOf(quiz.id),
     rulingsOf(quiz.id),
   ]);
+  const byId = new Map(students.map((student) => [student.id, student]));
+  // Work of students whom the quiz is not set to any more is kept, and counts for nothing.
+  const attempts = all.filter(({ studentId }) => byId.has(studentId));
   const columns = await Promise.all(
     paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper.content)),
   );
@@ -62,11 +67,11 @@ async function markClass(quiz: QuizRecord, at: number): Promise<MarkedPapers> {
     const rev = revs[column.question.id];
     if (rev !== undefined && settled) await keepColumn(quiz.id, rev, column);
   }
-  return { quiz, paper, marked, sheets, overrides };
+  return { quiz, paper, marked, sheets, overrides, students: byId };
 }
 
 /** The classes marked last, by quiz: all who ask while nothing has changed are given the same. */
-const kept = new Map<string, { readonly state: string; readonly marked: Promise<MarkedPapers> }>();
+const kept = new Map<string, { readonly state: string; readonly marked: Promise<ClassPapers> }>();
 
 /** The class under the revision that counts; its columns are grown over the attempts and kept. */
 export async function liveClass(quizId: string): Promise<ClassPapers> {
@@ -80,9 +85,8 @@ export async function liveClass(quizId: string): Promise<ClassPapers> {
     kept.set(quizId, known);
     known.marked.catch(() => kept.delete(quizId));
   }
-  const [marked, students] = await Promise.all([known.marked, everyStudent()]);
   // Plan and standing take effect at once and change no mark: they are as they are now.
-  return { ...marked, quiz, students: new Map(students.map((student) => [student.id, student])) };
+  return { ...(await known.marked), quiz };
 }
 
 /** One student's work, and who that is; a student may have been taken off for good. */

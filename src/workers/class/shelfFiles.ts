@@ -3,7 +3,7 @@ import { isJson, type Result } from '@/core/formats/quizFile/archive';
 import { compareCopies, compareStudents, copyChanges, type Standing } from '@/core/formats/quizFile/compare';
 import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizFile/quizFile';
 import { checkPictures } from '@/core/formats/quizFile/checks';
-import type { BackedQuiz, QuizFile } from '@/core/formats/quizFile/schema';
+import type { ClassPart, BackedQuiz, QuizFile } from '@/core/formats/quizFile/schema';
 import { ON_SCREEN, type Question } from '@/core/kinds';
 import { now, ownZone } from '@/store/records/clock';
 import { collectBackup, collectPictures, collectQuiz } from '@/store/files/gather';
@@ -11,7 +11,7 @@ import { db } from '@/store/records/db';
 import { StoreError } from '@/store/records/failure';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/files/restore';
-import { everyStudent } from '@/store/class/roster';
+import { everybody } from '@/store/class/roster';
 import { shelfStamp } from '@/store/files/backups';
 
 /** What a quiz file is to hold besides the quiz. */
@@ -21,22 +21,37 @@ export interface SaveChoices {
   readonly note: string;
 }
 
+/** The classes that a quiz is set to, with everyone on their lists, and who else has work here. */
+async function schoolOf({
+  standing,
+  attempts,
+}: ClassPart): Promise<Pick<ClassPart, 'students' | 'classes' | 'members'>> {
+  const ids = new Set(standing.setTo.map(({ classId }) => classId));
+  const classes = await db.classes.filter(({ id }) => ids.has(id)).sortBy('id');
+  const members = await db.members
+    .orderBy('[classId+studentId]')
+    .filter(({ classId }) => ids.has(classId))
+    .toArray();
+  const wanted = new Set([...members, ...attempts].map(({ studentId }) => studentId));
+  const students = await db.students
+    .orderBy('id')
+    .filter(({ id }) => wanted.has(id))
+    .toArray();
+  return { students, classes, members };
+}
+
 /** One quiz as a file. null: there is none of this id. */
 export async function saveQuizFile(quizId: string, choices: SaveChoices): Promise<Uint8Array | null> {
   const collected = await collectQuiz(quizId);
   if (!collected) return null;
   const { quiz, class: part } = collected;
   const share = { author: choices.author.trim(), note: choices.note.trim(), at: now() };
-  const working = new Set(part.attempts.map(({ studentId }) => studentId));
-  const students = (await everyStudent())
-    .filter(({ id, removedAt }) => removedAt === null || working.has(id))
-    .sort((a, b) => (a.id < b.id ? -1 : 1));
   const file: QuizFile = {
     format: 'yentrel-quiz',
     version: collected.version,
     quiz,
     share: choices.students === 'without' ? share : null,
-    class: choices.students === 'with' ? { ...part, students } : null,
+    class: choices.students === 'with' ? { ...part, ...(await schoolOf(part)) } : null,
   };
   const pictures = await collectPictures(file);
   // A file that cannot be read back is worse than none: it is read before it is given away.
@@ -185,7 +200,7 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
       changedThere: changedAt,
     });
   }
-  const { added, differ } = compareStudents(await everyStudent(), backup.file.students);
+  const { added, differ } = compareStudents(await everybody(), backup.file.students);
   waiting = { token: ++tokens, quiz: null, backup: { ...backup, quizzes: whole } };
   const students = { added: added.length, differ: differ.map(({ name }) => name) };
   return {

@@ -4,7 +4,7 @@ import { ASPECTS } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
-import { everyStudent } from '@/store/class/roster';
+import { studentsSetTo } from '@/store/class/roster';
 import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
 import { knownAttempts } from './attempts';
@@ -51,7 +51,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) return [];
   const [students, tickets, byStudent, rulings] = await Promise.all([
-    everyStudent(),
+    studentsSetTo(quiz.standing.setTo),
     allTickets(),
     attemptsByStudent(quiz),
     rulingsOf(quizId),

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import type { Student } from '@/core/quiz/attempt';
+import type { Student } from '@/core/quiz/school';
 import { answersDiffer } from '@/core/checking/answersDiffer';
 import { proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers, type ReadChoices } from '@/core/formats/answerFile';
@@ -11,7 +11,7 @@ import { writeRefused } from '@/core/formats/refusedFile';
 import { readTable, type Table } from '@/core/formats/table';
 import { readFile } from '@/files/readFile';
 import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
-import { STUDENTS } from '../../../demo/class';
+import { DEMO_STUDENTS as STUDENTS } from '../support/school';
 import { written } from '../support/support';
 import { runs } from '../../runs';
 

@@ -9,7 +9,9 @@ import { BackedQuiz, FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
-import { undo } from '@/store/records/history';
+import { classList } from '@/store/class/roster';
+import { listClasses } from '@/store/class/classes';
+import { CLASS_LIST, undo } from '@/store/records/history';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { liveClass, workOf } from '@/workers/class/papers';
 import { classDesk } from '@/workers/classDesk';
@@ -19,7 +21,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2'];
+const FORMS = ['form-1', 'form-2', 'form-3'];
 
 interface Frac {
   readonly n: number;
@@ -88,25 +90,65 @@ for (const form of FORMS)
     });
   });
 
-describe('a database of the form before questions were placed', () => {
-  type Rows = Record<string, Record<string, unknown>[]>;
-  const rows = JSON.parse(readFileSync('tests/files/form-2/database.json', 'utf8')) as Rows;
+type Rows = Record<string, Record<string, unknown>[]>;
+const rowsOf = (form: string): Rows =>
+  JSON.parse(readFileSync(`tests/files/${form}/database.json`, 'utf8')) as Rows;
 
-  beforeEach(async () => {
-    await db.delete();
-    const old = new Dexie('yentrel');
-    old.version(4).stores({
-      quizzes: 'id', questions: '[quizId+id], quizId', questionRevs: '[quizId+questionId+rev]', quizRevs: '[quizId+rev]',
-      students: 'id', attempts: 'id, [quizId+studentId], [quizId+seq]', markColumns: '[quizId+questionId+rev]',
-      overrides: '[quizId+attemptId+questionId]', meta: 'key', rulings: '[quizId+attemptId]',
-      comments: '[quizId+attemptId+questionId]', media: 'hash', mappings: 'quizId', folders: 'key',
-      history: '++id, [quizId+seq], [quizId+undone+seq]',
-    }); // prettier-ignore
-    await old.open();
-    for (const [table, list] of Object.entries(rows)) await old.table(table).bulkAdd(list);
-    old.close();
-    await db.open();
+const TABLES_4 = {
+  quizzes: 'id', questions: '[quizId+id], quizId', questionRevs: '[quizId+questionId+rev]', quizRevs: '[quizId+rev]',
+  students: 'id', attempts: 'id, [quizId+studentId], [quizId+seq]', markColumns: '[quizId+questionId+rev]',
+  overrides: '[quizId+attemptId+questionId]', meta: 'key', rulings: '[quizId+attemptId]',
+  comments: '[quizId+attemptId+questionId]', media: 'hash', mappings: 'quizId', folders: 'key',
+  history: '++id, [quizId+seq], [quizId+undone+seq]',
+}; // prettier-ignore
+const TABLES_5 = { ...TABLES_4, tickets: 'studentId, &code' };
+
+/** A browser's database as an earlier version left it, opened by this one. */
+async function upgraded(version: number, tables: Record<string, string>, rows: Rows): Promise<void> {
+  await db.delete();
+  const old = new Dexie('yentrel');
+  old.version(version).stores(tables);
+  await old.open();
+  for (const [table, list] of Object.entries(rows)) await old.table(table).bulkAdd(list);
+  old.close();
+  await db.open();
+}
+
+describe('a database of the form before there were classes', () => {
+  const rows = rowsOf('form-3');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(5, TABLES_5, rows));
+
+  test('its list is one class, to which the quiz is set: the same scores, and all who were on it', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-3'));
+    const [first] = await listClasses();
+    assert.deepEqual([first?.name, first?.students, first?.groups], ['My class', 5, ['blue']]);
+    const off = (await classList(first?.id ?? '')).filter(({ removedAt }) => removedAt !== null);
+    assert.deepEqual(
+      off.map(({ name, groups }) => [name, groups]),
+      [['Bo Weir', ['green']]],
+    );
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
   });
+
+  test('the history of the list and of the quiz is undone, down to their beginnings', async () => {
+    while (await undo(quizId));
+    while (await undo(CLASS_LIST));
+    assert.deepEqual([await db.students.count(), await db.members.count()], [0, 0]);
+    const { setTo, opening } = (await db.quizzes.get(quizId))?.standing ?? assert.fail();
+    assert.deepEqual([setTo, opening], [[{ classId: 'first-class', group: null }], null]);
+  });
+
+  test('tickets open the papers that they opened', async () => {
+    const code = String(rows['tickets']?.[0]?.['code']);
+    assert.notEqual((await studentDesk.openPaper({ quizId, ticket: code })).state, 'unknown');
+  });
+});
+
+describe('a database of the form before questions were placed', () => {
+  const rows = rowsOf('form-2');
+  beforeEach(() => upgraded(4, TABLES_4, rows));
   const quizId = String(rows['quizzes']?.[0]?.['id']);
 
   test('gives the same scores, and every record is one of now', async () => {

@@ -15,7 +15,7 @@ import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { asForm2 } from '../support/oldForm';
 import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
-import { STUDENTS } from '../../../demo/class';
+import { DEMO_STUDENTS as STUDENTS } from '../support/school';
 import { share } from '../support/support';
 import { runs } from '../../runs';
 
@@ -140,9 +140,9 @@ describe('answer file', () => {
 
   test('the same student twice, two of one name and an unknown number are named by line', () => {
     const students = [
-      { id: 'a', name: 'Ada', number: '1', email: '', groups: [], removedAt: null },
-      { id: 'b', name: 'Bo', number: '', email: '', groups: [], removedAt: null },
-      { id: 'c', name: 'Bo', number: '', email: '', groups: [], removedAt: null },
+      { id: 'a', name: 'Ada', number: '1', email: '', moreTime: null, groups: [], removedAt: null },
+      { id: 'b', name: 'Bo', number: '', email: '', moreTime: null, groups: [], removedAt: null },
+      { id: 'c', name: 'Bo', number: '', email: '', moreTime: null, groups: [], removedAt: null },
     ];
     const read = table('Name,Number,Q1\nAda,,a\nada,1,b\nBo,,c\n,9,a\nAda,7,b\n');
     const { papers, problems } = readPapers(read, proposeColumns(read, QUESTIONS, students), DEMO, students);
@@ -210,6 +210,7 @@ describe('roster file', () => {
     name,
     number,
     email: '',
+    moreTime: null,
     groups,
     removedAt: null,
   });

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Student } from '@/core/quiz/attempt';
+import type { Student } from '@/core/quiz/school';
 import { proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { readTime } from '@/core/formats/readTime';
@@ -23,6 +23,7 @@ const CLASS: readonly Student[] = Array.from({ length: 300 }, (_, index) => {
     name: `${first} ${last}`,
     number: `${1000 + index}`,
     email: `${first}.${last}@school.example`.toLowerCase(),
+    moreTime: null,
     groups: [],
     removedAt: null,
   };

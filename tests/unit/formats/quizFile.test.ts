@@ -18,6 +18,7 @@ import { DEMO_FILE } from '../../generated';
 import { asForm2 } from '../support/oldForm';
 import { answerOf, anyKind, questionOf } from '../support/arbitrary';
 import { newPlacement } from '@/core/quiz/placement';
+import { newPerson } from '@/core/quiz/school';
 import { share } from '../support/support';
 import { runs } from '../../runs';
 
@@ -40,11 +41,13 @@ function set(data: unknown, path: readonly (string | number)[], value: unknown):
 
 const renamed = (question: Question, index: number): Question => ({ ...question, id: `q${index + 1}` });
 const classPart = (students: string[], answers: (object | null)[]): QuizFile['class'] => ({
-  standing: { ...NEW_STANDING, live: 1, opening: { from: 1, due: null, grace: 0, until: 9e12 } },
+  standing: { ...NEW_STANDING, live: 1, opening: { from: 1, due: null, grace: 0, until: 9e12 }, setTo: students.length > 0 ? [{ classId: 'c1', group: '8C' }] : [] },
   firstHandInAt: 5,
   revisions: [{ rev: 1, parent: null, at: 4, why: 'opened', content: { ...emptyContent('Then'), order: [] }, questionRevs: {} }],
   questionRevisions: [],
-  students: students.map((id) => ({ id, name: `Student ${id}`, number: '', email: '', groups: ['8C'], removedAt: null })),
+  students: students.map((id) => ({ ...newPerson(id, `Student ${id}`), moreTime: id === 'ann' ? { kind: 'minutes' as const, minutes: 10 } : null })),
+  classes: students.length > 0 ? [{ id: 'c1', name: '8', position: 1, archivedAt: null }] : [],
+  members: students.map((studentId) => ({ classId: 'c1', studentId, groups: ['8C'], removedAt: null })),
   attempts: students.map((id, at) => ({
     id: `a-${id}`, quizId: 'quiz', studentId: id, number: 1, revision: 1, openedAt: 2, savedAt: 3, handedInAt: at % 2 ? null : 3, timeKnown: true,
     source: 'sat', seed: 0, saves: {}, answers: (answers[at] ? { q1: answers[at] } : {}) as Record<string, Answer>, seq: at + 1,
@@ -167,7 +170,7 @@ describe('what is wrong in a quiz file is said with its place', () => {
     [['quiz', 'content', 'late'], { kind: 'steps', step: 'week' }, 'late: step is “week”, it can be hour, day'],
     [['quiz', 'questions', 1, 'variants', 0, 'forms', 1], null, 'question 2, variant 1, form 2 is empty, a text is needed'],
     [['share', 'at'], -1, 'share: at is -1, at least 0'],
-    [['version'], '2', 'version is “2”, it can be 3'],
+    [['version'], '2', 'version is “2”, it can be 4'],
     [['quiz', 'content', 'order', 0], 'q-none', 'the order names a question “q-none” that is not there'],
     [['quiz', 'questions', 1, 'id'], 'q-place', 'the order names'],
   ]; // prettier-ignore
@@ -258,7 +261,7 @@ describe('what is no quiz file, or means harm', () => {
     ['another quiz under the sums of this one', zipSync({ ...parts, 'quiz.json': strToU8('{}') }), /quiz\.json is damaged: it is not what was written/],
     ['a lost part', zipSync({ 'contents.json': parts['contents.json'] as Uint8Array }), /“quiz\.json” is missing from the file/],
     ['a backup', pack(new Map([['backup.json', strToU8('{}')]])), /backup of a whole Shelf/],
-    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":4}')]])), /newer Yentrel\. It uses format version 4; this Yentrel reads up to version 3/],
+    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":5}')]])), /newer Yentrel\. It uses format version 5; this Yentrel reads up to version 4/],
     ['a cut file', whole.subarray(0, whole.length - 40), /cannot be unzipped/],
   ]; // prettier-ignore
   for (const [what, bytes, words] of cases)
@@ -320,7 +323,12 @@ const backed = (file: QuizFile, more: Partial<BackedQuiz> = {}): BackedQuiz => (
   version: FORM_VERSION,
   quiz: file.quiz,
   share: null,
-  class: { ...(file.class ?? (classPart([], []) as NonNullable<QuizFile['class']>)), students: [] },
+  class: {
+    ...(file.class ?? (classPart([], []) as NonNullable<QuizFile['class']>)),
+    students: [],
+    classes: [],
+    members: [],
+  },
   place: { position: 1, archivedAt: null, deletedAt: null },
   changeSeq: 3,
   attemptsSeq: 3,
@@ -340,16 +348,11 @@ const step = (at: number, undone: 0 | 1 = 0) => ({
 });
 
 describe('a backup', () => {
-  const students = ['ann', 'ben', 'cem'].map((id) => ({
-    id,
-    name: id,
-    number: '',
-    email: '',
-    groups: [],
-    removedAt: null,
-  }));
+  const students = ['ann', 'ben', 'cem'].map((id) => newPerson(id, id));
+  const classes = [{ id: 'c1', name: '8C', position: 1, archivedAt: 7 }];
+  const members = students.map(({ id }) => ({ classId: 'c1', studentId: id, groups: [], removedAt: null }));
   const of = (quizzes: BackedQuiz[]): Backup => ({
-    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, histories: [{ scope: '#shelf', steps: [step(1)] }] },
+    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, classes, members, histories: [{ scope: '#shelf', steps: [step(1)] }] },
     quizzes,
     pictures: NONE,
   }); // prettier-ignore
@@ -376,7 +379,10 @@ describe('a backup', () => {
       1,
     );
     const whole = of([backed(withoutPictures(quiz as QuizFile))]);
-    const without = writeBackup({ ...whole, file: { ...whole.file, students: students.slice(1) } });
+    const without = writeBackup({
+      ...whole,
+      file: { ...whole.file, students: students.slice(1), members: members.slice(1) },
+    });
     const read = readBackup(without);
     assert.deepEqual(read.ok && [read.value.quizzes.length, read.value.lost[0]?.problems[0]], [
       0,

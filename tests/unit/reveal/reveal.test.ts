@@ -45,7 +45,7 @@ const all = (when: RevealPlan['score']): RevealPlan => ({
   rightAnswers: when,
   comments: when,
 });
-const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, live: 1, ...more });
+const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, setTo: [], live: 1, ...more });
 
 const at12 = { studentId: 's', finishedAt: 12 * HOUR };
 

@@ -22,6 +22,7 @@ import { handBack } from '@/workers/class/handBack';
 import { printed } from '@/workers/class/printed';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
+import { putStudents } from '../support/school';
 import { addressOf } from '../support/sat';
 import { phraseQuestion, pickOneQuestion, share, variant, quizOf } from '../support/support';
 
@@ -64,6 +65,8 @@ let quizId = '';
 before(async () => {
   await db.meta.put({ key: 'started', value: 1 });
   const content = emptyContent('Rivers');
+  const names = [...new Set(work.map(([name]) => name))];
+  await putStudents(names.map((name, at) => ({ id: idOf(name), name, number: `${at + 1}` })));
   quizId = await quizOf(
     {
       ...content,
@@ -88,17 +91,6 @@ before(async () => {
   );
   await openQuiz(quizId, { from: DUE - 9 * HOUR, due: DUE, grace: 0, until: DUE + 24 * HOUR });
   await showAspects(quizId, ['score'], 'show');
-  const names = [...new Set(work.map(([name]) => name))];
-  await db.students.bulkAdd(
-    names.map((name, at) => ({
-      id: idOf(name),
-      name,
-      number: `${at + 1}`,
-      email: '',
-      groups: [],
-      removedAt: null,
-    })),
-  );
   await settle(quizId, DUE - 4 * HOUR);
   const { standing } = (await db.quizzes.get(quizId)) ?? assert.fail();
   await db.attempts.bulkAdd(

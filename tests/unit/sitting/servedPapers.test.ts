@@ -10,6 +10,7 @@ import { serveStudents } from '@/core/sitting/serve';
 import type { SittingStore } from '@/core/sitting/store';
 import { db } from '@/store/records/db';
 import { sittingStore } from '@/store/work/sittingStore';
+import { putStudents } from '../support/school';
 import { addressOf } from '../support/sat';
 import { openAlways, paperOf, phraseQuestion, pickOneQuestion, quizOf, variant } from '../support/support';
 
@@ -67,7 +68,7 @@ function inMemory(): Served {
 }
 
 async function inTheBrowser(): Promise<Served> {
-  await db.students.add({ id: 's1', name: 'Ada Marsh', number: '', email: '', groups: [], removedAt: null });
+  await putStudents([{ id: 's1', name: 'Ada Marsh' }]);
   const quizId = await quizOf(CONTENT, QUESTIONS);
   await openAlways(quizId);
   return {

@@ -5,6 +5,7 @@ import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import * as attempts from '@/store/work/attempts';
 import * as backups from '@/store/files/backups';
+import * as classes from '@/store/class/classes';
 import * as columns from '@/store/work/markColumns';
 import * as comments from '@/store/work/comments';
 import { db } from '@/store/records/db';
@@ -78,10 +79,11 @@ async function school(): Promise<School> {
   const title = await edits.saveContent(quizId, { topic: 'Mud' }, { topic: '' }, edit);
   assert.ok(title.ok);
   await history.undo(quizId);
-  await roster.setRemoved('demo-3', 'off');
+  await roster.setRemoved(DEMO_CLASS, 'demo-3', 'off');
   return { quizId, begun, handedIn, step: saved.rev };
 }
 
+const DEMO_CLASS = 'demo-class-8c';
 type Op = (at: School) => Promise<unknown>;
 
 const paperFor = async (quizId: string) => quizzes.draftPaper(quizId);
@@ -90,7 +92,7 @@ const papers = [
   readPaper({ name: 'Cy Brook', studentId: null, answers: { q1: say('sand') } }),
 ];
 const newRow = {
-  student: { id: 'x', name: 'Cy Brook', number: '7', email: '', groups: [], removedAt: null },
+  student: { id: 'x', name: 'Cy Brook', number: '7', email: '', moreTime: null, groups: [], removedAt: null },
   known: false,
   what: [],
 } as never;
@@ -155,10 +157,15 @@ const WRITES: Record<string, Op> = {
     return revisions.applyDraft(quizId, shown);
   },
   'revisions.undoRevision': ({ quizId }) => revisions.undoRevision(quizId),
-  'roster.addStudent': () => roster.addStudent('Cy Brook'),
+  'roster.addStudent': () => roster.addStudent(DEMO_CLASS, 'Cy Brook'),
   'roster.saveStudent': () => roster.saveStudent('demo-6', { number: '99' }),
-  'roster.setRemoved': () => roster.setRemoved('demo-3', 'back'),
-  'roster.importRoster': () => roster.importRoster([newRow]),
+  'roster.setRemoved': () => roster.setRemoved(DEMO_CLASS, 'demo-3', 'back'),
+  'roster.importRoster': () => roster.importRoster(DEMO_CLASS, [newRow]),
+  'roster.saveGroups': () => roster.saveGroups(DEMO_CLASS, 'demo-6', ['choir']),
+  'classes.addClass': () => classes.addClass('9A'),
+  'classes.renameClass': () => classes.renameClass(DEMO_CLASS, '8B'),
+  'classes.setClassAway': () => classes.setClassAway(DEMO_CLASS, 'away'),
+  'classes.moveOn': () => classes.moveOn(DEMO_CLASS, { name: '9C' }),
   'rulings.rule': ({ quizId, handedIn }) => rulings.rule(quizId, handedIn, { lateness: 'excused' }),
   'rulings.ruleAll': ({ quizId, handedIn }) => rulings.ruleAll(quizId, [handedIn], { note: '' }),
   'scoreColumns.keepScoreColumns': ({ quizId }) => scoreColumns.keepScoreColumns(quizId, ['name']),
@@ -170,6 +177,7 @@ const WRITES: Record<string, Op> = {
   'shelf.sweep': () => shelf.sweep(),
   'shelf.removeDemo': () => shelf.removeDemo(),
   'shelf.resetDemo': () => shelf.resetDemo(),
+  'standing.setQuizTo': ({ quizId }) => standing.setQuizTo(quizId, []),
   'standing.openQuiz': ({ quizId }) =>
     standing.openQuiz(quizId, { from: 1, due: null, grace: 0, until: 9e12 }),
   'standing.closeQuiz': ({ quizId }) => standing.closeQuiz(quizId),
@@ -260,14 +268,16 @@ const OTHERS = new Set([
   'history.undoLastIf', 'history.stepOf', 'history.keyedSince', 'history.nextSteps', 'imports.existingWork',
   'imports.mappingOf', 'media.pictureBlob', 'overrides.overridesOf', 'quizzes.head', 'quizzes.getQuiz', 'quizzes.getQuestions',
   'quizzes.draftPaper', 'revisions.paperAt', 'revisions.questionRevsAt', 'revisions.currentRevision', 'revisions.settle',
-  'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everyStudent', 'roster.listStudents', 'rulings.rulingsOf',
-  'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.countStudents',
+  'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',
+  'classes.usualClasses', 'rulings.rulingsOf',
+  'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.schoolState',
 ]); // prettier-ignore
 
 test('no function of the store is left out', () => {
   const modules = {
     attempts,
     backups,
+    classes,
     columns,
     comments,
     demo,

@@ -5,6 +5,7 @@ import { beforeEach, describe, test } from 'node:test';
 import type { Answer } from '@/core/kinds';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import { attemptsOf, attemptsOfStudent, startAttempt } from '@/store/work/attempts';
+import { putStudents } from '../support/school';
 import { addressOf, handInAttempt, keepAnswer, sent } from '../support/sat';
 import { loadColumn } from '@/store/work/markColumns';
 import { db } from '@/store/records/db';
@@ -13,7 +14,7 @@ import { failureOf } from '@/store/records/failure';
 import { nextSteps, redo, undo } from '@/store/records/history';
 import { importPapers } from '@/store/files/imports';
 import { createQuiz, draftPaper } from '@/store/quiz/quizzes';
-import { closeQuiz } from '@/store/quiz/standing';
+import { closeQuiz, setQuizTo } from '@/store/quiz/standing';
 import { addQuestion, removeQuestion, saveContent, saveQuestion } from '@/store/quiz/edits';
 import { removeOverride, setOverride } from '@/store/work/overrides';
 import { paperAt, undoRevision } from '@/store/quiz/revisions';
@@ -63,7 +64,7 @@ const pick = (option: string): Answer => ({ kind: 'pickOne', option });
 beforeEach(async () => {
   await db.delete();
   await db.open();
-  await db.students.bulkAdd([
+  await putStudents([
     { id: 's1', name: 'Ada Marsh', number: '1', email: '', groups: [], removedAt: null },
     { id: 's2', name: 'Bo Weir', number: '2', email: '', groups: [], removedAt: null },
   ]);
@@ -435,6 +436,10 @@ describe('the Shelf', () => {
   test('taking the demo school away keeps students who have work in other quizzes', async () => {
     await ensureDemo();
     const id = await newQuiz();
+    await setQuizTo(id, [
+      { classId: 'c1', group: null },
+      { classId: 'demo-class-8c', group: null },
+    ]);
     await openAlways(id);
     await sit(id, 'demo-3', { q1: say('silt') });
     await removeDemo();
@@ -450,7 +455,7 @@ describe('the Shelf', () => {
 });
 
 test('the demo school comes once, with 24 papers of 26 students', async () => {
-  await db.students.clear();
+  await Promise.all([db.students.clear(), db.members.clear(), db.classes.clear()]);
   await ensureDemo();
   await ensureDemo();
   const table = await checkTable('demo-rivers');

@@ -8,13 +8,14 @@ import { RescueFile } from '@/core/quiz/quiz';
 import { upgradeRescue } from '@/core/quiz/upgrade';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { attemptsOfStudent, startAttempt } from '@/store/work/attempts';
+import { putStudents } from '../support/school';
 import { addressOf, handInAttempt, keepAnswer } from '../support/sat';
 import { commentsOf, saveComment } from '@/store/work/comments';
 import { db } from '@/store/records/db';
 import { CLASS_LIST, redo, SHELF, undo } from '@/store/records/history';
 import { importPapers, mappingOf } from '@/store/files/imports';
 import { draftPaper } from '@/store/quiz/quizzes';
-import { addStudent, listStudents, setRemoved } from '@/store/class/roster';
+import { addStudent, listedStudents, setRemoved } from '@/store/class/roster';
 import { rule, rulingOf } from '@/store/work/rulings';
 import { closeQuiz, openQuiz, showAspects, showStudent } from '@/store/quiz/standing';
 import { listQuizzes, setArchived, setDeleted } from '@/store/quiz/shelf';
@@ -59,7 +60,7 @@ const finished = async (quizId: string, studentId: string, attempt?: number) => 
 beforeEach(async () => {
   await db.delete();
   await db.open();
-  await db.students.bulkAdd([
+  await putStudents([
     { id: 's1', name: 'Ada Marsh', number: '1', email: '', groups: ['8C'], removedAt: null },
     { id: 's2', name: 'Bo Weir', number: '2', email: '', groups: [], removedAt: null },
   ]);
@@ -278,9 +279,10 @@ describe('undo outside of the paper', () => {
     assert.equal(await until(), undefined);
   });
   test('the class list and the Shelf have a history of their own', async () => {
-    await addStudent('Cy Brook');
-    await setRemoved('s1', 'off');
-    const names = async () => (await listStudents()).map((one) => one.name).sort();
+    await addStudent('c1', 'Cy Brook');
+    await setRemoved('c1', 's1', 'off');
+    const names = async () =>
+      (await listedStudents([{ classId: 'c1', group: null }])).map((one) => one.name).sort();
     assert.deepEqual(await names(), ['Bo Weir', 'Cy Brook']);
     await undo(CLASS_LIST);
     await undo(CLASS_LIST);
@@ -308,7 +310,11 @@ describe('undo outside of the paper', () => {
     await importPapers(id, papers, await draftPaper(id));
     const state = async () => {
       const rows = (await checkTable(id)).rows.map((row) => `${row.name} ${written(row.total.score)}`);
-      return [rows, (await listStudents()).length, await db.rulings.count()];
+      return [
+        rows,
+        (await listedStudents([{ classId: 'c1', group: null }])).length,
+        await db.rulings.count(),
+      ];
     };
     const after = [['Ada Marsh 3', 'Cy Brook 4'], 3, 1];
     assert.deepEqual(await state(), after);
@@ -376,6 +382,7 @@ test('a database of the first version is brought up to date', async () => {
     opening: { from: 1, due: null, grace: 0, until: null },
     shown: {},
     shownTo: {},
+    setTo: [{ classId: 'first-class', group: null }],
     live: null,
   });
   assert.equal(quiz.content.plan.comments, 'handedIn');

@@ -82,6 +82,8 @@ const everything = async () => {
     steps,
     quiz,
     students: await db.students.toArray(),
+    classes: await db.classes.toArray(),
+    members: await db.members.toArray(),
     next: await nextSteps(DEMO_QUIZ),
   });
 };

@@ -10,7 +10,7 @@ import {
   type Result,
   type Unpacked,
 } from './archive';
-import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
+import { checkClass, checkPictures, checkQuiz, checkSchool } from './checks';
 import { fit, newerVersion, pictureParts, picturesIn, type Pictures } from './quizFile';
 import { BackedQuiz, BackupFile } from './schema';
 
@@ -100,7 +100,7 @@ export function readBackup(bytes: Uint8Array): Result<ReadBackup> {
   const read = readPart(unpacked.value, 'backup.json', BackupFile);
   if (!read.ok) return read;
   const file = read.value;
-  const listed = checkStudents(file.students);
+  const listed = checkSchool(file);
   if (listed.length > 0) return refused(...listed);
   const twice = file.quizzes.find((id, at) => file.quizzes.indexOf(id) !== at);
   if (twice !== undefined) return refused(`backup.json names the quiz “${twice}” twice.`);

@@ -1,6 +1,6 @@
 import type { Question } from '../../kinds';
 import { pictureHashes } from '../../content/pictureHashes';
-import type { Student } from '../../quiz/attempt';
+import type { Member, Person, SchoolClass } from '../../quiz/school';
 import type { ClassPart, WrittenQuiz } from './schema';
 
 /** What a schema cannot say: ids that stand twice, and references that lead nowhere. Every check gives its first finding. */
@@ -95,7 +95,7 @@ export const checkQuiz = (quiz: WrittenQuiz): string[] => [
 ];
 
 /** What is wrong with the attempts of a class, as they stand beside each other. */
-function checkAttempts(part: ClassPart, students: readonly Student[]): string[] {
+function checkAttempts(part: ClassPart, students: readonly Person[]): string[] {
   const known = new Set(students.map(({ id }) => id));
   const revs = new Set(part.revisions.map(({ rev }) => rev));
   return [
@@ -154,7 +154,7 @@ function checkRevisions(part: ClassPart): string[] {
 }
 
 /** Work, revisions and what hangs on them; `students` are those whom attempts may name. */
-export function checkClass(quizId: string, part: ClassPart, students: readonly Student[]): string[] {
+export function checkClass(quizId: string, part: ClassPart, students: readonly Person[]): string[] {
   const attempts = new Set(part.attempts.map(({ id }) => id));
   const revs = new Set(part.revisions.map(({ rev }) => rev));
   const lost = <One extends { attemptId: string }>(list: readonly One[], name: string): string[] =>
@@ -200,12 +200,41 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly S
   ];
 }
 
-export const checkStudents = (students: readonly Student[]): string[] =>
-  twice(
-    students,
-    ({ id }) => id,
-    (_, at) => `student ${at} has the id of another student`,
-  );
+/** Students and classes, and who is in which. */
+export function checkSchool({
+  students,
+  classes,
+  members,
+}: {
+  readonly students: readonly Person[];
+  readonly classes: readonly SchoolClass[];
+  readonly members: readonly Member[];
+}): string[] {
+  const [people, lists] = [students, classes].map((all) => new Set(all.map(({ id }) => id)));
+  return [
+    ...twice(
+      students,
+      ({ id }) => id,
+      (_, at) => `student ${at} has the id of another student`,
+    ),
+    ...twice(
+      classes,
+      ({ id }) => id,
+      (_, at) => `class ${at} has the id of another class`,
+    ),
+    ...twice(
+      members,
+      ({ classId, studentId }) => `${classId}/${studentId}`,
+      (_, at) => `class list entry ${at} is for a student who is on that list already`,
+    ),
+    ...members
+      .flatMap(({ classId, studentId }, at) => {
+        if (!people?.has(studentId)) return [`class list entry ${at + 1} is for a student who is not there`];
+        return lists?.has(classId) ? [] : [`class list entry ${at + 1} is for a class that is not there`];
+      })
+      .slice(0, 1),
+  ];
+}
 
 /** The first picture that the content shows and the file does not hold. */
 export function checkPictures(data: unknown, pictures: ReadonlyMap<string, unknown>): string[] {

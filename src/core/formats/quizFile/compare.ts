@@ -4,7 +4,7 @@ import type { Placed } from '../../quiz/placement';
 import type { Paper } from '../../quiz/quiz';
 import { questionTitle } from '../../content/plainText';
 import { canonical, same } from '../../figures/deepEqual';
-import type { Student } from '../../quiz/attempt';
+import type { Person } from '../../quiz/school';
 import type { BackedQuiz, WrittenQuiz } from './schema';
 
 /**
@@ -40,6 +40,8 @@ const essence = ({ quiz, class: part }: BackedQuiz): string =>
     part: {
       ...part,
       students: [],
+      classes: [],
+      members: [],
       attempts: part.attempts.map(({ seq: _, ...attempt }) => attempt).sort((a, b) => (a.id < b.id ? -1 : 1)),
     },
   });
@@ -116,9 +118,9 @@ export function copyChanges(mine: Paper, theirs: Paper): string[] {
 
 /** Students of a file beside those who are here: who is new, and who is written differently. */
 export function compareStudents(
-  mine: readonly Student[],
-  theirs: readonly Student[],
-): { readonly added: Student[]; readonly differ: Student[] } {
+  mine: readonly Person[],
+  theirs: readonly Person[],
+): { readonly added: Person[]; readonly differ: Person[] } {
   const own = new Map(mine.map((student) => [student.id, student]));
   return {
     added: theirs.filter(({ id }) => !own.has(id)),

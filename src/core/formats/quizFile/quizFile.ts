@@ -14,7 +14,7 @@ import {
   type Parts,
   type Result,
 } from './archive';
-import { checkClass, checkPictures, checkQuiz, checkStudents } from './checks';
+import { checkClass, checkPictures, checkQuiz, checkSchool } from './checks';
 import { problemWords } from './locatedMessages';
 import { FORM_VERSION, QuizFile } from './schema';
 
@@ -78,7 +78,7 @@ export function readQuizData(data: unknown, zone = 'UTC'): Result<QuizFile> {
   const { quiz, class: part } = read.value;
   const found = [
     ...checkQuiz(quiz),
-    ...(part ? [...checkStudents(part.students), ...checkClass(quiz.id, part, part.students)] : []),
+    ...(part ? [...checkSchool(part), ...checkClass(quiz.id, part, part.students)] : []),
   ];
   return found.length > 0 ? refused(...found.slice(0, MOST_PROBLEMS)) : read;
 }

@@ -1,14 +1,15 @@
 import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
-import { Attempt, Comment, Ruling, Student } from '../../quiz/attempt';
+import { Attempt, Comment, Ruling } from '../../quiz/attempt';
 import { Override } from '../../quiz/override';
 import { Placement } from '../../quiz/placement';
+import { Member, Person, SchoolClass } from '../../quiz/school';
 import { QuizContent, QuizStanding } from '../../quiz/quiz';
 import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 3 as const;
+export const FORM_VERSION = 4 as const;
 
 const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);
@@ -60,8 +61,11 @@ export const ClassPart = z.strictObject({
   firstHandInAt: Instant.nullable(),
   revisions: z.array(KeptRevision).max(10_000),
   questionRevisions: z.array(KeptQuestion).max(100_000),
-  /** Everyone on the class list, and those who are off it but have work here. */
-  students: z.array(Student).max(100_000),
+  /** Everyone whom the quiz is set to, and who else has work here. */
+  students: z.array(Person).max(100_000),
+  /** Their classes, and who is in which. */
+  classes: z.array(SchoolClass).max(1000),
+  members: z.array(Member).max(200_000),
   attempts: z.array(Attempt).max(200_000),
   overrides: z.array(Override).max(500_000),
   rulings: z.array(Ruling).max(200_000),
@@ -97,7 +101,7 @@ const change = <Kind extends string, Value extends z.ZodType>(kind: Kind, value:
 const PlacedQuestion = z.strictObject({ question: Question, placement: Placement });
 const answerPlace = { attemptId: Id, questionId: Id.or(z.literal('')) };
 /** What the teacher did with a quiz, which can be undone. */
-const StandingActs = QuizStanding.pick({ opening: true, shown: true, shownTo: true });
+const StandingActs = QuizStanding.pick({ opening: true, shown: true, shownTo: true, setTo: true });
 export type StandingActs = z.infer<typeof StandingActs>;
 
 /** One record as it was before and after a step; null where there was or is none. */
@@ -111,7 +115,9 @@ const RecordChange = z.discriminatedUnion('kind', [
   z.strictObject({ ...change('ruling', Ruling.nullable()), attemptId: Id }),
   z.strictObject({ ...change('comment', Comment.nullable()), ...answerPlace }),
   z.strictObject({ ...change('attempt', Attempt.nullable()), id: Id }),
-  z.strictObject({ ...change('student', Student.nullable()), id: Id }),
+  z.strictObject({ ...change('student', Person.nullable()), id: Id }),
+  z.strictObject({ ...change('member', Member.nullable()), classId: Id, studentId: Id }),
+  z.strictObject({ ...change('class', SchoolClass.nullable()), id: Id }),
   z.strictObject({ ...change('shelf', ShelfPlace), id: Id }),
 ]);
 export type RecordChange = z.infer<typeof RecordChange>;
@@ -157,7 +163,9 @@ export const BackupFile = z.strictObject({
   version,
   madeAt: Instant,
   quizzes: z.array(Id).max(5000),
-  students: z.array(Student).max(100_000),
+  students: z.array(Person).max(100_000),
+  classes: z.array(SchoolClass).max(1000),
+  members: z.array(Member).max(200_000),
   histories: z
     .array(z.strictObject({ scope: z.enum(['#class-list', '#shelf']), steps: z.array(Step).max(10_000) }))
     .max(2),

@@ -1,0 +1,52 @@
+import { toDecimalText } from '@/core/figures/fraction';
+import type { MoreTime, Student } from '@/core/quiz/school';
+import { saveStudent } from '@/store/class/roster';
+import { run } from '@/ui/widgets/press';
+
+const FACTORS = [
+  { n: 5, d: 4 },
+  { n: 3, d: 2 },
+  { n: 2, d: 1 },
+] as const;
+const MINUTES = [5, 10, 15, 20, 30, 45, 60] as const;
+
+const CHOICES: readonly (readonly [string, MoreTime | null])[] = [
+  ['none', null],
+  ...FACTORS.map(
+    (factor) => [`${toDecimalText(factor)} × the time`, { kind: 'factor', factor: { ...factor } }] as const,
+  ),
+  ...MINUTES.map((minutes) => [`${minutes} minutes more`, { kind: 'minutes', minutes }] as const),
+];
+
+/** How what is set reads, also where it is none of those that are offered here. */
+function wordsOf(moreTime: MoreTime | null): string {
+  const same = JSON.stringify(moreTime);
+  const known = CHOICES.find(([, one]) => JSON.stringify(one) === same)?.[0];
+  if (known) return known;
+  if (moreTime === null) return 'none';
+  return moreTime.kind === 'minutes'
+    ? `${moreTime.minutes} minutes more`
+    : `${toDecimalText(moreTime.factor)} × the time`;
+}
+
+/** More time that a student usually gets. Time limits of quizzes will take it up; nothing has one yet. */
+export function MoreTimeField({ student }: { readonly student: Student }) {
+  const words = wordsOf(student.moreTime);
+  const offered = CHOICES.some(([one]) => one === words);
+  return (
+    <select
+      className="plain-field !text-[14px]"
+      aria-label={`More time for ${student.name}`}
+      value={words}
+      onChange={(event) => {
+        const chosen = CHOICES.find(([one]) => one === event.target.value);
+        if (chosen) run(() => saveStudent(student.id, { moreTime: chosen[1] }));
+      }}
+    >
+      {!offered && <option>{words}</option>}
+      {CHOICES.map(([one]) => (
+        <option key={one}>{one}</option>
+      ))}
+    </select>
+  );
+}

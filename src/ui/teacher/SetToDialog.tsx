@@ -1,0 +1,127 @@
+import { useState } from 'react';
+import type { SetTo } from '@/core/quiz/school';
+import type { ListedClass } from '@/store/class/classes';
+import type { QuizRecord } from '@/store/records/db';
+import { undoStep } from '@/store/records/history';
+import { setQuizTo } from '@/store/quiz/standing';
+import { Dialog } from '../widgets/Dialog';
+import { DialogFoot } from '../widgets/DialogFoot';
+import { notify } from '../widgets/notices';
+import { run, usePress } from '../widgets/press';
+import { count } from '../words/figures';
+import { setToWords } from '../words/setToWords';
+import { useClasses } from './useClasses';
+
+interface BoxProps {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly disabled?: boolean;
+  readonly onChange: (checked: boolean) => void;
+}
+
+const Box = ({ label, checked, disabled = false, onChange }: BoxProps) => (
+  <label className="flex min-h-8 items-center gap-2">
+    <input
+      type="checkbox"
+      className="size-4 accent-[var(--petrol)]"
+      checked={checked}
+      disabled={disabled}
+      onChange={(event) => onChange(event.target.checked)}
+    />
+    {label}
+  </label>
+);
+
+interface ClassProps {
+  readonly one: ListedClass;
+  readonly chosen: readonly SetTo[];
+  readonly onChange: (chosen: readonly SetTo[]) => void;
+}
+
+/** A class as a whole, or some of its groups. */
+function ClassChoice({ one, chosen, onChange }: ClassProps) {
+  const { id, name, groups, students } = one;
+  const others = chosen.filter(({ classId }) => classId !== id);
+  const own = chosen.filter(({ classId }) => classId === id);
+  const whole = own.some(({ group }) => group === null);
+  return (
+    <li className="border-b border-hair py-1.5">
+      <Box
+        label={`${name}, ${count(students, 'student')}`}
+        checked={whole}
+        onChange={(checked) => onChange(checked ? [...others, { classId: id, group: null }] : others)}
+      />
+      {groups.length > 0 && (
+        <div className="ml-6 flex flex-wrap gap-x-5" role="group" aria-label={`Groups of ${name}`}>
+          {groups.map((group) => (
+            <Box
+              key={group}
+              label={group}
+              disabled={whole}
+              checked={whole || own.some((set) => set.group === group)}
+              onChange={(checked) =>
+                onChange(
+                  checked
+                    ? [...chosen, { classId: id, group }]
+                    : chosen.filter((set) => set.classId !== id || set.group !== group),
+                )
+              }
+            />
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}
+
+interface Props {
+  readonly quiz: QuizRecord;
+  readonly onClose: () => void;
+}
+
+/** Which classes, or groups of them, take the quiz. */
+export function SetToDialog({ quiz, onClose }: Props) {
+  const all = useClasses();
+  const [chosen, setChosen] = useState<readonly SetTo[]>(quiz.standing.setTo);
+  const set = new Set(quiz.standing.setTo.map(({ classId }) => classId));
+  const classes = all.filter(({ id, archivedAt }) => archivedAt === null || set.has(id));
+  const save = usePress(async () => {
+    const step = await setQuizTo(quiz.id, chosen);
+    const words = setToWords(chosen, all);
+    notify(words === '' ? 'The quiz is set to no class' : `The quiz is set to ${words}`, {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, step)),
+    });
+    onClose();
+  });
+  return (
+    <Dialog title="Who takes this quiz?" onClose={onClose}>
+      <p>
+        Only they can open it, and only their work counts. Work of anybody else is kept, and comes back when
+        the quiz is set to them again.
+      </p>
+      {classes.length === 0 ? (
+        <p className="mt-3">
+          There is no class yet.{' '}
+          <a className="link-text" href="/class/">
+            Make one
+          </a>
+          .
+        </p>
+      ) : (
+        <ul className="mt-3 border-t border-line">
+          {classes.map((one) => (
+            <ClassChoice key={one.id} one={one} chosen={chosen} onChange={setChosen} />
+          ))}
+        </ul>
+      )}
+      <DialogFoot
+        label="Set the quiz"
+        onGo={save.start}
+        onLeave={onClose}
+        disabled={save.busy}
+        error={save.error}
+      />
+    </Dialog>
+  );
+}
