@@ -6,7 +6,8 @@ import { Failed } from '@/ui/widgets/Failed';
 interface Props {
   readonly classes: readonly ListedClass[];
   readonly at: string | null;
-  readonly onGo: (classId: string) => void;
+  /** `fresh`: the class was made just now, and waits for its name. */
+  readonly onGo: (classId: string, fresh?: true) => void;
 }
 
 interface TabProps {
@@ -34,7 +35,7 @@ export function ClassBar({ classes, at, onGo }: Props) {
   const [shown, setShown] = useState(false);
   const present = classes.filter(({ archivedAt }) => archivedAt === null);
   const away = classes.filter(({ archivedAt }) => archivedAt !== null);
-  const add = usePress(async () => onGo(await addClass(`Class ${present.length + 1}`)));
+  const add = usePress(async () => onGo(await addClass('New class'), true));
   return (
     <nav aria-label="Classes" className="mb-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
       {present.map((one) => (

@@ -1,4 +1,4 @@
-import { toDecimalText } from '@/core/figures/fraction';
+import { ONE, subtract, toPercentText } from '@/core/figures/fraction';
 import type { MoreTime, Student } from '@/core/quiz/school';
 import { saveStudent } from '@/store/class/roster';
 import { run } from '@/ui/widgets/press';
@@ -10,24 +10,18 @@ const FACTORS = [
 ] as const;
 const MINUTES = [5, 10, 15, 20, 30, 45, 60] as const;
 
-const CHOICES: readonly (readonly [string, MoreTime | null])[] = [
-  ['none', null],
-  ...FACTORS.map(
-    (factor) => [`${toDecimalText(factor)} × the time`, { kind: 'factor', factor: { ...factor } }] as const,
-  ),
-  ...MINUTES.map((minutes) => [`${minutes} minutes more`, { kind: 'minutes', minutes }] as const),
-];
-
-/** How what is set reads, also where it is none of those that are offered here. */
+/** How it reads, in few letters. */
 function wordsOf(moreTime: MoreTime | null): string {
-  const same = JSON.stringify(moreTime);
-  const known = CHOICES.find(([, one]) => JSON.stringify(one) === same)?.[0];
-  if (known) return known;
   if (moreTime === null) return 'none';
-  return moreTime.kind === 'minutes'
-    ? `${moreTime.minutes} minutes more`
-    : `${toDecimalText(moreTime.factor)} × the time`;
+  if (moreTime.kind === 'minutes') return `${moreTime.minutes} min more`;
+  return `${toPercentText(subtract(moreTime.factor, ONE))} % more`;
 }
+
+const CHOICES: readonly (readonly [string, MoreTime | null])[] = [
+  null,
+  ...FACTORS.map((factor): MoreTime => ({ kind: 'factor', factor: { ...factor } })),
+  ...MINUTES.map((minutes): MoreTime => ({ kind: 'minutes', minutes })),
+].map((moreTime) => [wordsOf(moreTime), moreTime]);
 
 /** More time that a student usually gets. Time limits of quizzes will take it up; nothing has one yet. */
 export function MoreTimeField({ student }: { readonly student: Student }) {

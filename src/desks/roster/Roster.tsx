@@ -166,17 +166,22 @@ const Students = ({ classId, shown, namesakes }: StudentsProps) => (
 /** The class at hand: the one in the address, else the first of the teacher's own, else the first. */
 function useClassAtHand(classes: readonly ListedClass[] | null) {
   const [asked, setAsked] = useState(() => new URLSearchParams(location.search).get('id'));
-  const go = (classId: string) => {
+  const [fresh, setFresh] = useState<string | null>(null);
+  const go = (classId: string, isNew?: true) => {
     history.replaceState(null, '', `/class/?id=${encodeURIComponent(classId)}`);
     setAsked(classId);
+    setFresh(isNew ? classId : null);
   };
   const present = classes?.filter(({ archivedAt }) => archivedAt === null) ?? [];
   const usual = present.find((one) => !isDemo(one)) ?? present[0] ?? classes?.[0] ?? null;
-  return { one: classes?.find(({ id }) => id === asked) ?? usual, go };
+  return { one: classes?.find(({ id }) => id === asked) ?? usual, fresh, go };
 }
 
+/** Selects the name of a new class, so that typing gives it its own: once, when the field comes. */
+const select = (field: HTMLInputElement | null): void => field?.select();
+
 /** The class's name, to be changed where it stands. */
-function ClassName({ one }: { readonly one: ListedClass }) {
+function ClassName({ one, fresh }: { readonly one: ListedClass; readonly fresh: boolean }) {
   const [name, setName] = useTextDraft({
     name: `class:${one.id}`,
     stored: one.name,
@@ -188,6 +193,7 @@ function ClassName({ one }: { readonly one: ListedClass }) {
       <input
         className="plain-field font-title text-[24px] font-semibold"
         aria-label="Name of the class"
+        ref={fresh ? select : undefined}
         maxLength={100}
         value={name}
         onChange={(event) => setName(event.target.value)}
@@ -198,12 +204,13 @@ function ClassName({ one }: { readonly one: ListedClass }) {
 
 interface SheetProps {
   readonly one: ListedClass;
+  readonly fresh: boolean;
   readonly classes: readonly ListedClass[];
   readonly onGo: (classId: string) => void;
 }
 
 /** The list of one class. */
-function ClassSheet({ one, classes, onGo }: SheetProps) {
+function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
   const all = useLiveQuery(() => classList(one.id), [one.id], null);
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
@@ -217,7 +224,7 @@ function ClassSheet({ one, classes, onGo }: SheetProps) {
     <>
       <div className="bg-paper pt-7 pb-2">
         <div className="px-9 max-sm:px-4">
-          <ClassName one={one} />
+          <ClassName one={one} fresh={fresh} />
           <p className="caption mt-1">
             {all === null
               ? 'Loading the list …'
@@ -253,7 +260,7 @@ function ClassSheet({ one, classes, onGo }: SheetProps) {
 function List() {
   const ready = useReady();
   const classes = useLiveQuery(async () => (ready === 'ready' ? listClasses() : null), [ready], null);
-  const { one, go } = useClassAtHand(classes);
+  const { one, fresh, go } = useClassAtHand(classes);
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
       <header className="flex items-center gap-2 py-4">
@@ -273,7 +280,9 @@ function List() {
       )}
       {classes && <ClassBar classes={classes} at={one?.id ?? null} onGo={go} />}
       <main className="grid grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 max-lg:grid-cols-1">
-        {one && <ClassSheet key={one.id} one={one} classes={classes ?? []} onGo={go} />}
+        {one && (
+          <ClassSheet key={one.id} one={one} fresh={fresh === one.id} classes={classes ?? []} onGo={go} />
+        )}
         {classes && !one && (
           <p className="bg-paper px-9 py-12 text-center">
             There is no class yet. <strong>New class</strong> makes one; a quiz is then set to it.

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { moveOn, setClassAway, type ListedClass } from '@/store/class/classes';
+import { isDemo, moveOn, setClassAway, type ListedClass } from '@/store/class/classes';
 import { CLASS_LIST, undoStep } from '@/store/records/history';
 import { Choice } from '@/ui/widgets/Choice';
 import { Dialog } from '@/ui/widgets/Dialog';
@@ -86,7 +86,9 @@ interface Props {
 export function YearEnd({ one, classes, onGo }: Props) {
   const [moving, setMoving] = useState(false);
   const away = one.archivedAt !== null;
-  const others = classes.filter(({ id, archivedAt }) => id !== one.id && archivedAt === null);
+  const others = classes.filter(
+    (other) => other.id !== one.id && other.archivedAt === null && isDemo(other) === isDemo(one),
+  );
   const press = async () => {
     const step = await setClassAway(one.id, away ? 'back' : 'away');
     notify(away ? `${one.name} is back among the classes` : `${one.name} is put away`, undoable(step));

@@ -6,11 +6,11 @@ import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '../records/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
-import { EDIT_TABLES, record } from '../records/history';
+import { CLASS_LIST, EDIT_TABLES, record } from '../records/history';
 import { newId } from '../records/ids';
 import { draftPaper, head } from '../quiz/quizzes';
 import { ofQuiz } from '../records/ofQuiz';
-import { attemptsSeq } from '../records/sequence';
+import { attemptsSeq, nextSeq } from '../records/sequence';
 import { giveTickets } from '../records/tickets';
 import { removeForGood } from '../quiz/shelf';
 
@@ -152,6 +152,8 @@ export const restoreBackup = (
       await db.history.bulkAdd(steps.map((step) => stepRecord(scope, step)));
       await db.meta.put({ key: `seq:${scope}`, value: Math.max(0, ...steps.map(({ seq }) => seq)) });
     }
+    // Whoever keeps what was known of students and classes sees that it may have changed.
+    await nextSeq(CLASS_LIST);
     await keepPictures(pictures);
   });
 
@@ -195,7 +197,10 @@ export const addQuiz = (file: QuizFile, pictures: Pictures, as: 'itself' | 'copy
       as === 'copy' || fresh
         ? asCopy(quiz, (title) => (fresh ? title : `${title} (copy)`.slice(0, 300)))
         : quiz;
-    if (file.class) await writeStudents(file.class, 'mine');
+    if (file.class) {
+      await writeStudents(file.class, 'mine');
+      await nextSeq(CLASS_LIST);
+    }
     await writeQuiz(written);
     await keepPictures(pictures);
     return written.quiz.id;
