@@ -1,5 +1,5 @@
 import { Command } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { Palette, type PaletteAction } from '../widgets/Palette';
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -16,7 +16,8 @@ interface Props {
 /** The palette of actions: a button that one sees, and Ctrl K. */
 export function Commands({ actions, onKeys, onKey }: Props) {
   const [open, setOpen] = useState(false);
-  useEffect(() => {
+  // With what it shows, not after it: a key pressed at once is not lost.
+  useLayoutEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') setOpen(true);
       else if (onKeys && event.key === '?' && !isTyping(event.target)) onKeys();

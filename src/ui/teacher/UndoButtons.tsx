@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { nextSteps, redo, undo } from '@/store/records/history';
 import { notify } from '../widgets/notices';
 import { run } from '../widgets/press';
@@ -45,7 +45,8 @@ const hasOwnUndo = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('dialog, [data-own-undo], input[type=search]') !== null;
 
 function useUndoKeys(scope: string): void {
-  useEffect(() => {
+  // With what it shows, not after it: a key pressed at once is not lost.
+  useLayoutEffect(() => {
     const step = async (forward: boolean) => {
       const label = await (forward ? redo(scope) : undo(scope));
       notify(
