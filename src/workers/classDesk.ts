@@ -5,7 +5,7 @@ import { handBack } from './class/handBack';
 import { pending, timesEffect } from './class/pending';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
-import { quizCounts, tray } from './class/tray';
+import { quizCounts, tray, workOutside } from './class/tray';
 
 export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
@@ -24,6 +24,7 @@ export const classDesk = {
   openAnswer,
   openAttempt,
   tray,
+  workOutside,
   quizCounts,
   scoresFile,
   answersFile,

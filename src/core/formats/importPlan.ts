@@ -5,8 +5,10 @@ import type { Attempt, Ruling } from '../quiz/attempt';
 import { newStudent, personOf } from '../quiz/newStudent';
 import { noRuling } from '../quiz/noRuling';
 import type { Override } from '../quiz/override';
+import type { Member, Person } from '../quiz/school';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../figures/deepEqual';
+import { StudentIndex } from './findStudent';
 import { FROM_FILE, type ReadPaper } from './answerFile';
 import { keptAnswers, pointsText, secondTime } from './answersOut';
 import type { RecordChange } from './quizFile/schema';
@@ -40,6 +42,10 @@ export interface ImportTarget {
   /** The class, and groups of it, into which new students come; null: into none. */
   readonly classId: string | null;
   readonly groups: string[];
+  /** Everybody, in whichever class: somebody new to this class may be known in another. */
+  readonly people: readonly Person[];
+  /** Who is or was on the list of the class. */
+  readonly members: readonly Member[];
   /** When the import is made: ms since 1970. */
   readonly at: number;
   readonly newId: () => string;
@@ -170,6 +176,7 @@ const moved = (before: Attempt | null, after: Attempt): boolean =>
 /** Plans an import one paper after the other; nothing is written. */
 class Planner {
   readonly #there: FoundWork;
+  readonly #people: StudentIndex;
   readonly #changes: RecordChange[] = [];
   readonly #fresh = new Map<string, string>();
   readonly #counts = { added: 0, changed: 0, unchanged: 0, newStudents: 0 };
@@ -181,6 +188,9 @@ class Planner {
     readonly target: ImportTarget,
   ) {
     this.#there = found(work);
+    this.#people = new StudentIndex(
+      target.people.map((person) => ({ ...person, groups: [], removedAt: null })),
+    );
   }
 
   /** The student of a paper: a known one, or one who comes onto the list with it. */
@@ -188,17 +198,21 @@ class Planner {
     const key = `${name}|${number}|${email}`;
     const known = studentId ?? this.#fresh.get(key);
     if (known !== undefined) return known;
-    const id = this.target.newId();
+    // By number or address alone: two students of two classes may have one name.
+    const elsewhere = this.#people.coded({ number, email });
+    const id = elsewhere?.id ?? this.target.newId();
     this.#fresh.set(key, id);
     const { classId } = this.target;
-    const student = { ...newStudent(id, name), number, email };
-    this.#changes.push({ kind: 'student', id, before: null, after: personOf(student) });
+    if (!elsewhere) {
+      const student = { ...newStudent(id, name), number, email };
+      this.#changes.push({ kind: 'student', id, before: null, after: personOf(student) });
+    }
     if (classId !== null)
       this.#changes.push({
         kind: 'member',
         classId,
         studentId: id,
-        before: null,
+        before: this.target.members.find(({ studentId }) => studentId === id) ?? null,
         after: { classId, studentId: id, groups: this.target.groups, removedAt: null },
       });
     this.#counts.newStudents++;

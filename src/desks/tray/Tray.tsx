@@ -152,6 +152,19 @@ function headline(rows: readonly TrayRow[]): string {
   return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working, ${rows.length - done - working} not opened`;
 }
 
+/** Work of students whom the quiz is not set to. */
+function Outside() {
+  const { quiz, attemptsSeq } = useQuiz();
+  const state = quizState(quiz);
+  const { value } = useQuery(() => classWorker().workOutside(quiz.id), [quiz.id, attemptsSeq, state]);
+  if (!value) return null;
+  return (
+    <span className="text-saffron-text">
+      {count(value, 'other student has', 'other students have')} work here, which is kept and not counted.
+    </span>
+  );
+}
+
 const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
   <div className="overflow-x-auto">
     <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
@@ -195,7 +208,7 @@ export default function Tray() {
             </a>
           </p>
           <div className="mt-1">
-            <SetToLine />
+            <SetToLine /> <Outside />
           </div>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
           {rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}

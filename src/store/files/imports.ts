@@ -2,6 +2,7 @@ import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { ReadChoices, ReadPaper } from '@/core/formats/answerFile';
 import { planImport, type ExistingWork, type ImportReport } from '@/core/formats/importPlan';
 import type { Paper } from '@/core/quiz/quiz';
+import { everybody } from '../class/roster';
 import { attemptsOf } from '../work/attempts';
 import { now } from '../records/clock';
 import { db, type MappingRecord } from '../records/db';
@@ -40,6 +41,8 @@ export const importPapers = (
       newId,
       classId: set?.classId ?? null,
       groups: set?.group ? [set.group] : [],
+      people: await everybody(),
+      members: await db.members.filter(({ classId }) => classId === set?.classId).toArray(),
     };
     const { changes, report } = planImport(papers, await existingWork(quizId), target);
     const step =

@@ -47,6 +47,10 @@ function movesScores(change: RecordChange): boolean {
   return change.kind === 'override' || change.kind === 'attempt';
 }
 
+/** True where a change alters who is in which class: everyone who shows classes is told, whatever it was a step of. */
+const movesClasses = ({ kind }: RecordChange): boolean =>
+  kind === 'student' || kind === 'member' || kind === 'class';
+
 /**
  * Writes the records of one kind together: those that end, then those that stand. Of two changes to one record the
  * later one holds. Nothing is waited for where there is nothing to write: a transaction ends by itself once too
@@ -160,6 +164,7 @@ async function writeAll(scope: string, changes: readonly RecordChange[]): Promis
   await writeStudents(only(changes, 'student'));
   await writeClasses(changes);
   if (head && changes.some(movesScores)) await nextSeq(scope);
+  if (scope !== CLASS_LIST && changes.some(movesClasses)) await nextSeq(CLASS_LIST);
   return rev;
 }
 

@@ -123,6 +123,8 @@ async function firstMarks(quizId: string, papers: readonly ReadPaper[], paper: P
     newId,
     classId: null,
     groups: [],
+    people: [],
+    members: [],
   };
   const { changes } = planImport(shown, work, target);
   const attempts = new Map(work.attempts.map((attempt) => [attempt.id, attempt]));

@@ -87,6 +87,15 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
   return rows.sort(byName);
 }
 
+/** How many have work at the quiz whom it is not set to: it is kept, and counts for nothing. */
+export async function workOutside(quizId: string): Promise<number> {
+  const quiz = await db.quizzes.get(quizId);
+  if (!quiz) return 0;
+  const [students, attempts] = await Promise.all([studentsSetTo(quiz.standing.setTo), knownAttempts(quiz)]);
+  const meant = new Set(students.map(({ id }) => id));
+  return new Set(attempts.flatMap(({ studentId }) => (meant.has(studentId) ? [] : studentId))).size;
+}
+
 /** Where a quiz stands, in numbers of students and answers. */
 export interface QuizCounts {
   readonly expected: number;

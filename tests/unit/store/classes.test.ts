@@ -5,7 +5,7 @@ import { DEFAULT_CHOICES } from '@/core/formats/answerFile';
 import { readTable } from '@/core/formats/table';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { addClass, listClasses, moveOn, setClassAway } from '@/store/class/classes';
-import { addStudent, classList, importRoster, saveStudent } from '@/store/class/roster';
+import { addStudent, classList, importRoster, saveStudent, setRemoved } from '@/store/class/roster';
 import { createEmptyQuiz } from '@/store/quiz/quizzes';
 import { setQuizTo } from '@/store/quiz/standing';
 import { db } from '@/store/records/db';
@@ -86,6 +86,7 @@ describe('a quiz and its classes', () => {
     await sit(id, 'ann', 'silt');
     await setQuizTo(id, [{ classId: '9b', group: null }]);
     assert.deepEqual([await onCheck(id), (await attemptsOf(id)).length], [[], 1]);
+    assert.equal(await classDesk.workOutside(id), 1);
     assert.equal(await undo(id), 'Set the quiz to classes');
     assert.deepEqual(await onCheck(id), ['ann 1']);
   });
@@ -130,6 +131,35 @@ describe('a quiz and its classes', () => {
       [['green']],
     );
     assert.ok((await onCheck(id)).length >= 2);
+  });
+});
+
+describe('somebody in a file who is not on the list', () => {
+  const imported = async (text: string) => {
+    const id = await newQuiz();
+    await setQuizTo(id, [{ classId: '9a', group: null }]);
+    const read = readTable(`Name,Number,Q1\n${text}\n`);
+    assert.ok(read.ok);
+    const { columns } = await classDesk.previewFile(id, read.table, null, null);
+    const choices = { ...DEFAULT_CHOICES, unlisted: 'add' as const };
+    await classDesk.importFile(id, read.table, [...columns], choices);
+    return id;
+  };
+  test('and in another class is the same person, known by number', async () => {
+    const id = await imported('Name eve,n-eve,silt');
+    assert.equal(await db.students.count(), 7, 'nobody new');
+    assert.deepEqual(await onCheck(id), ['eve 1']);
+    assert.ok((await classList('9a')).some((one) => one.id === 'eve'));
+    await undo(id);
+    assert.ok(!(await classList('9a')).some((one) => one.id === 'eve'));
+  });
+  test('and was taken off it comes back onto it; undone, they are off it as before', async () => {
+    await setRemoved('9a', 'ann', 'off');
+    const id = await imported('Name ann,n-ann,silt');
+    const ann = async () => (await classList('9a')).find((one) => one.id === 'ann')?.removedAt ?? null;
+    assert.equal(await ann(), null);
+    await undo(id);
+    assert.notEqual(await ann(), null);
   });
 });
 
