@@ -1,5 +1,13 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { isDemo, moveOn, setClassAway, type ListedClass } from '@/store/class/classes';
+import {
+  canDeleteClass,
+  deleteClass,
+  isDemo,
+  moveOn,
+  setClassAway,
+  type ListedClass,
+} from '@/store/class/classes';
 import { CLASS_LIST, undoStep } from '@/store/records/history';
 import { Choice } from '@/ui/widgets/Choice';
 import { Dialog } from '@/ui/widgets/Dialog';
@@ -85,6 +93,7 @@ interface Props {
 /** What happens to a class at the end of its year. */
 export function YearEnd({ one, classes, onGo }: Props) {
   const [moving, setMoving] = useState(false);
+  const deletable = useLiveQuery(() => canDeleteClass(one.id), [one.id], false);
   const away = one.archivedAt !== null;
   const others = classes.filter(
     (other) => other.id !== one.id && other.archivedAt === null && isDemo(other) === isDemo(one),
@@ -92,6 +101,10 @@ export function YearEnd({ one, classes, onGo }: Props) {
   const press = async () => {
     const step = await setClassAway(one.id, away ? 'back' : 'away');
     notify(away ? `${one.name} is back among the classes` : `${one.name} is put away`, undoable(step));
+  };
+  const remove = async () => {
+    const step = await deleteClass(one.id);
+    if (step !== null) notify(`${one.name} is deleted`, undoable(step));
   };
   return (
     <section aria-labelledby="year-end" className="mt-6">
@@ -110,6 +123,11 @@ export function YearEnd({ one, classes, onGo }: Props) {
         {!away && one.students > 0 && (
           <button type="button" className="link-text cursor-pointer" onClick={() => setMoving(true)}>
             Move everyone on …
+          </button>
+        )}
+        {deletable && (
+          <button type="button" className="link-text cursor-pointer" onClick={() => run(remove)}>
+            Delete it
           </button>
         )}
       </p>

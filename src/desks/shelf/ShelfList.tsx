@@ -26,7 +26,7 @@ interface Props {
 /** The quizzes as rows in the teacher's own order. */
 export function ShelfList({ quizzes, states, movable }: Props) {
   const ids = quizzes.map((quiz) => quiz.id);
-  const classes = useClasses();
+  const classes = useClasses() ?? [];
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const put = async (id: string, to: number) => {
     if (to < 0 || to >= ids.length) return;

@@ -23,7 +23,7 @@ export function ShelfTools({ quizzes, filter, onFilter }: Props) {
   const away = quizzes.filter((quiz) => quiz.archivedAt !== null && quiz.deletedAt === null).length;
   const deleted = quizzes.filter((quiz) => quiz.deletedAt !== null).length;
   const set = new Set(quizzes.flatMap(({ standing }) => standing.setTo.map(({ classId }) => classId)));
-  const classes = useClasses().filter(({ id }) => set.has(id));
+  const classes = (useClasses() ?? []).filter(({ id }) => set.has(id));
   if (quizzes.length < 2 && away + deleted === 0) return null;
   return (
     <div role="search" className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">

@@ -80,6 +80,27 @@ export const setClassAway = (classId: string, away: 'away' | 'back'): Promise<nu
     });
   });
 
+/** Whether a class can be deleted: nobody is or was on its list, and no quiz is set to it. */
+export const canDeleteClass = (classId: string): Promise<boolean> =>
+  db.transaction('r', db.members, db.quizzes, async () => {
+    const member = await db.members.filter((one) => one.classId === classId).first();
+    const quiz = await db.quizzes
+      .filter(({ standing }) => standing.setTo.some((set) => set.classId === classId))
+      .first();
+    return member === undefined && quiz === undefined;
+  });
+
+/** Deletes a class that nothing hangs on. Gives the step's number; null where something does. */
+export const deleteClass = (classId: string): Promise<number | null> =>
+  editing(async () => {
+    const before = await found(classId);
+    if (!(await canDeleteClass(classId))) return null;
+    return record(CLASS_LIST, [{ kind: 'class', id: classId, before, after: null }], {
+      label: 'Delete a class',
+      field: '',
+    });
+  });
+
 /**
  * Puts everyone who is on the list of a class on that of another one, which is made where `to` is a name; the first list
  * stays as it was, and is put away. One step. Gives the other class's id and the step's number.

@@ -81,7 +81,7 @@ interface Props {
 
 /** Which classes, or groups of them, take the quiz. */
 export function SetToDialog({ quiz, onClose }: Props) {
-  const all = useClasses();
+  const all = useClasses() ?? [];
   const [chosen, setChosen] = useState<readonly SetTo[]>(quiz.standing.setTo);
   const set = new Set(quiz.standing.setTo.map(({ classId }) => classId));
   const classes = all.filter(({ id, archivedAt }) => archivedAt === null || set.has(id));

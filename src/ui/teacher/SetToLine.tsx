@@ -9,6 +9,7 @@ export function SetToLine() {
   const { quiz } = useQuiz();
   const classes = useClasses();
   const [choosing, setChoosing] = useState(false);
+  if (!classes) return null;
   const words = setToWords(quiz.standing.setTo, classes);
   return (
     <>

@@ -4,7 +4,7 @@ import { beforeEach, describe, test } from 'node:test';
 import { DEFAULT_CHOICES } from '@/core/formats/answerFile';
 import { readTable } from '@/core/formats/table';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { addClass, listClasses, moveOn, setClassAway } from '@/store/class/classes';
+import { addClass, deleteClass, listClasses, moveOn, setClassAway } from '@/store/class/classes';
 import { addStudent, classList, importRoster, saveStudent, setRemoved } from '@/store/class/roster';
 import { createEmptyQuiz } from '@/store/quiz/quizzes';
 import { setQuizTo } from '@/store/quiz/standing';
@@ -212,6 +212,20 @@ describe('the classes', () => {
     const into = await moveOn('9a', { classId: '9b' });
     assert.equal(into.classId, '9b');
     assert.equal((await classList('9b')).length, 7, 'cy stands there once');
+  });
+
+  test('a class that nothing hangs on can be deleted, and comes back; any other cannot', async () => {
+    const id = await addClass('Mistake');
+    assert.ok(await deleteClass(id));
+    assert.deepEqual(
+      (await listClasses()).map(({ name }) => name),
+      ['9a', '9b'],
+    );
+    await undo(CLASS_LIST);
+    await setQuizTo(await newQuiz(), [{ classId: id, group: null }]);
+    assert.equal(await deleteClass(id), null, 'a quiz is set to it');
+    await setRemoved('9a', 'ann', 'off');
+    assert.equal(await deleteClass('9a'), null, 'somebody is or was on its list');
   });
 
   test('a new class is empty, has a place behind the others, and takes students', async () => {

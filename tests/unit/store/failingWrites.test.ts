@@ -79,6 +79,7 @@ async function school(): Promise<School> {
   const title = await edits.saveContent(quizId, { topic: 'Mud' }, { topic: '' }, edit);
   assert.ok(title.ok);
   await history.undo(quizId);
+  await classes.addClass('Empty');
   await roster.setRemoved(DEMO_CLASS, 'demo-3', 'off');
   return { quizId, begun, handedIn, step: saved.rev };
 }
@@ -165,6 +166,10 @@ const WRITES: Record<string, Op> = {
   'classes.addClass': () => classes.addClass('9A'),
   'classes.renameClass': () => classes.renameClass(DEMO_CLASS, '8B'),
   'classes.setClassAway': () => classes.setClassAway(DEMO_CLASS, 'away'),
+  'classes.deleteClass': async () => {
+    const empty = (await classes.listClasses()).find(({ name }) => name === 'Empty');
+    return classes.deleteClass(empty?.id ?? '');
+  },
   'classes.moveOn': () => classes.moveOn(DEMO_CLASS, { name: '9C' }),
   'rulings.rule': ({ quizId, handedIn }) => rulings.rule(quizId, handedIn, { lateness: 'excused' }),
   'rulings.ruleAll': ({ quizId, handedIn }) => rulings.ruleAll(quizId, [handedIn], { note: '' }),
@@ -269,7 +274,7 @@ const OTHERS = new Set([
   'imports.mappingOf', 'media.pictureBlob', 'overrides.overridesOf', 'quizzes.head', 'quizzes.getQuiz', 'quizzes.getQuestions',
   'quizzes.draftPaper', 'revisions.paperAt', 'revisions.questionRevsAt', 'revisions.currentRevision', 'revisions.settle',
   'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',
-  'classes.usualClasses', 'rulings.rulingsOf',
+  'classes.usualClasses', 'classes.canDeleteClass', 'rulings.rulingsOf',
   'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.schoolState',
 ]); // prettier-ignore
 
