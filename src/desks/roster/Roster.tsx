@@ -133,34 +133,36 @@ interface StudentsProps {
 }
 
 const Students = ({ classId, shown, namesakes }: StudentsProps) => (
-  <table className="mt-4 w-full">
-    <thead>
-      <tr className="label-small border-b border-line text-left">
-        <th className="pb-1 pl-9 font-semibold">Number</th>
-        <th className="pb-1 font-semibold">Name</th>
-        <th className="pb-1 font-semibold">E-mail</th>
-        <th className="pb-1 font-semibold">Groups</th>
-        <th className="pb-1 font-semibold">More time</th>
-        <th className="pb-1">
-          <span className="sr-only">Remove</span>
-        </th>
-      </tr>
-    </thead>
-    <LongRows
-      rows={shown}
-      height={42}
-      keyOf={({ id }) => id}
-      draw={(student, at) => (
-        <RosterRow
-          key={student.id}
-          classId={classId}
-          student={student}
-          namesake={namesakes.get(student.id) ?? null}
-          {...at}
-        />
-      )}
-    />
-  </table>
+  <div className="overflow-x-auto">
+    <table className="mt-4 w-full min-w-[700px]">
+      <thead>
+        <tr className="label-small border-b border-line text-left">
+          <th className="pb-1 pl-9 font-semibold">Number</th>
+          <th className="pb-1 font-semibold">Name</th>
+          <th className="pb-1 font-semibold">E-mail</th>
+          <th className="pb-1 font-semibold">Groups</th>
+          <th className="pb-1 font-semibold">More time</th>
+          <th className="pb-1">
+            <span className="sr-only">Remove</span>
+          </th>
+        </tr>
+      </thead>
+      <LongRows
+        rows={shown}
+        height={42}
+        keyOf={({ id }) => id}
+        draw={(student, at) => (
+          <RosterRow
+            key={student.id}
+            classId={classId}
+            student={student}
+            namesake={namesakes.get(student.id) ?? null}
+            {...at}
+          />
+        )}
+      />
+    </table>
+  </div>
 );
 
 /** The class at hand: the one in the address, else the first of the teacher's own, else the first. */
@@ -228,7 +230,8 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
           <p className="caption mt-1">
             {all === null
               ? 'Loading the list …'
-              : `${count(listed.length, 'student')}. They can take every open quiz that is set to the class.`}
+              : listed.length > 0 &&
+                `${count(listed.length, 'student')}. They can take every open quiz that is set to the class.`}
           </p>
         </div>
         {all !== null && listed.length === 0 && (
