@@ -86,6 +86,20 @@ test('two classes, a student in both, a quiz for one and a group of the other; a
   await expect(page.getByText('24 of 26 handed in')).toBeVisible();
   await expect(page.getByText('3 of 40 handed in')).toHaveCount(0);
 
+  // Set to nobody, it takes no file and says so; what came in is kept, and comes back with one undo.
+  await page.getByLabel('Class', { exact: true }).selectOption('');
+  await page.getByRole('link', { name: 'New quiz', exact: true }).click();
+  await goTo(page, 'Tray');
+  await page.getByRole('button', { name: /^Change/ }).click();
+  await dialog.getByLabel('9A, 30 students').uncheck();
+  await dialog.getByRole('group', { name: 'Groups of 9B' }).getByLabel('green').uncheck();
+  await dialog.getByRole('button', { name: 'Set the quiz' }).click();
+  await expect(page.getByText('Nobody can take this quiz before it is set to a class.')).toBeVisible();
+  await expect(page.getByText('3 other students have work here')).toBeVisible();
+  await expect(page.getByLabel('Answer file', { exact: true })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('3 of 40 handed in')).toBeVisible();
+
   await page.goto('/class/');
   await page.getByRole('navigation', { name: 'Classes' }).getByText('9A').click();
   await page.getByRole('button', { name: 'Move everyone on' }).click();

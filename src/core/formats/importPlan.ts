@@ -177,6 +177,7 @@ const moved = (before: Attempt | null, after: Attempt): boolean =>
 class Planner {
   readonly #there: FoundWork;
   readonly #people: StudentIndex;
+  readonly #members: ReadonlyMap<string, Member>;
   readonly #changes: RecordChange[] = [];
   readonly #fresh = new Map<string, string>();
   readonly #counts = { added: 0, changed: 0, unchanged: 0, newStudents: 0 };
@@ -188,6 +189,7 @@ class Planner {
     readonly target: ImportTarget,
   ) {
     this.#there = found(work);
+    this.#members = new Map(target.members.map((member) => [member.studentId, member]));
     this.#people = new StudentIndex(
       target.people.map((person) => ({ ...person, groups: [], removedAt: null })),
     );
@@ -212,7 +214,7 @@ class Planner {
         kind: 'member',
         classId,
         studentId: id,
-        before: this.target.members.find(({ studentId }) => studentId === id) ?? null,
+        before: this.#members.get(id) ?? null,
         after: { classId, studentId: id, groups: this.target.groups, removedAt: null },
       });
     this.#counts.newStudents++;

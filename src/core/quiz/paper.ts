@@ -14,24 +14,19 @@ export function paperFrom(content: QuizContent, placed: Iterable<Placed>): Paper
   };
 }
 
-/** The questions of a paper, each with its placement. */
-export function placedIn({ questions, placements }: Omit<Paper, 'content'>): Placed[] {
-  const byId = new Map(placements.map((placement) => [placement.questionId, placement]));
-  return questions.map((question) => ({
-    question,
-    placement: byId.get(question.id) ?? newPlacement(question.id),
-  }));
-}
-
-/** Made once for each paper, which never changes. */
-const placementsOf = new WeakMap<Paper, ReadonlyMap<string, Placement>>();
+/** Made once for each list of placements, which never changes. */
+const known = new WeakMap<readonly Placement[], ReadonlyMap<string, Placement>>();
 
 /** How a question stands in a paper; one that is not in it stands as a new one would. */
-export function placementIn(paper: Paper, questionId: string): Placement {
-  let placements = placementsOf.get(paper);
-  if (!placements) {
-    placements = new Map(paper.placements.map((placement) => [placement.questionId, placement]));
-    placementsOf.set(paper, placements);
+export function placementIn({ placements }: Pick<Paper, 'placements'>, questionId: string): Placement {
+  let byId = known.get(placements);
+  if (!byId) {
+    byId = new Map(placements.map((placement) => [placement.questionId, placement]));
+    known.set(placements, byId);
   }
-  return placements.get(questionId) ?? newPlacement(questionId);
+  return byId.get(questionId) ?? newPlacement(questionId);
 }
+
+/** The questions of a paper, each with its placement. */
+export const placedIn = (paper: Omit<Paper, 'content'>): Placed[] =>
+  paper.questions.map((question) => ({ question, placement: placementIn(paper, question.id) }));

@@ -288,7 +288,8 @@ function List() {
         )}
         {classes && !one && (
           <p className="bg-paper px-9 py-12 text-center">
-            There is no class yet. <strong>New class</strong> makes one; a quiz is then set to it.
+            You have no classes yet. Press <strong>New class</strong> to make one, then choose it for your
+            quizzes.
           </p>
         )}
       </main>

@@ -113,7 +113,7 @@ export function YearEnd({ one, classes, onGo }: Props) {
       </h2>
       <p className="mt-1 text-[14px] text-soft">
         {away
-          ? 'Its quizzes and all work are kept. New quizzes are not set to it.'
+          ? 'Its quizzes and all work are kept. It is no longer offered when you choose who takes a quiz.'
           : 'A class that is put away keeps its list, its quizzes and all work.'}
       </p>
       <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">

@@ -134,7 +134,7 @@ function useBackUp() {
     const at = now();
     downloadBytes(backupName(at), made.bytes);
     setTroubles(made.troubles);
-    // A backup with a gap is no reason to rest: its age is remembered only where everything is in it.
+    // A backup with a gap must not reassure anyone: its age is remembered only where everything is in it.
     if (made.troubles.length === 0) await keepBackedUp(at, made.stamp);
     notify(`${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work, and read back`);
   });

@@ -234,7 +234,11 @@ export default function Tray() {
         aria-label="Answers from a file"
         className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
       >
-        <AnswerFile onImported={() => setListed((n) => n + 1)} />
+        {set ? (
+          <AnswerFile onImported={() => setListed((n) => n + 1)} />
+        ) : (
+          <p className="text-soft">Set the quiz to a class before you bring in answers from a file.</p>
+        )}
       </aside>
     </main>
   );

@@ -112,15 +112,10 @@ export const moveOn = (
   editing(async () => {
     const before = await found(classId);
     const target = 'classId' in to ? await found(to.classId) : await added(to.name);
-    const members = (await db.members.toArray()).filter(
-      (one) => one.classId === classId && one.removedAt === null,
-    );
-    const there = new Map(
-      (await db.members.toArray())
-        .filter((one) => one.classId === target.id)
-        .map((one) => [one.studentId, one]),
-    );
-    const moved = members.map(({ studentId, groups }): RecordChange => {
+    const all = await db.members.toArray();
+    const leaving = all.filter((one) => one.classId === classId && one.removedAt === null);
+    const there = new Map(all.filter((one) => one.classId === target.id).map((one) => [one.studentId, one]));
+    const moved = leaving.map(({ studentId, groups }): RecordChange => {
       const own: Member | null = there.get(studentId) ?? null;
       const after = { classId: target.id, studentId, groups: own?.groups ?? groups, removedAt: null };
       return { kind: 'member', classId: target.id, studentId, before: own, after };

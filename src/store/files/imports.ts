@@ -6,6 +6,7 @@ import { everybody } from '../class/roster';
 import { attemptsOf } from '../work/attempts';
 import { now } from '../records/clock';
 import { db, type MappingRecord } from '../records/db';
+import { StoreError } from '../records/failure';
 import { EDIT_TABLES, record } from '../records/history';
 import { newId } from '../records/ids';
 import { head } from '../quiz/quizzes';
@@ -33,16 +34,18 @@ export const importPapers = (
     if (papers.length > 0) await settle(quizId, at);
     const { standing } = await head(quizId);
     const [set] = standing.setTo;
+    // Nobody could come onto any list, nor any paper count.
+    if (!set) throw new StoreError('conflict', 'The quiz is set to no class');
     const target = {
       quizId,
       paper,
       revision: standing.live ?? 1,
       at,
       newId,
-      classId: set?.classId ?? null,
-      groups: set?.group ? [set.group] : [],
+      classId: set.classId,
+      groups: set.group === null ? [] : [set.group],
       people: await everybody(),
-      members: await db.members.filter(({ classId }) => classId === set?.classId).toArray(),
+      members: await db.members.filter(({ classId }) => classId === set.classId).toArray(),
     };
     const { changes, report } = planImport(papers, await existingWork(quizId), target);
     const step =

@@ -102,7 +102,7 @@ export function SetToDialog({ quiz, onClose }: Props) {
       </p>
       {classes.length === 0 ? (
         <p className="mt-3">
-          There is no class yet.{' '}
+          You have no classes yet.{' '}
           <a className="link-text" href="/class/">
             Make one
           </a>

@@ -153,6 +153,16 @@ describe('somebody in a file who is not on the list', () => {
     await undo(id);
     assert.ok(!(await classList('9a')).some((one) => one.id === 'eve'));
   });
+  test('comes onto no list where the quiz is set to none: nothing is imported', async () => {
+    const id = await newQuiz();
+    await setQuizTo(id, []);
+    const read = readTable('Name,Number,Q1\nNew One,77,silt\n');
+    assert.ok(read.ok);
+    const { columns } = await classDesk.previewFile(id, read.table, null, null);
+    const choices = { ...DEFAULT_CHOICES, unlisted: 'add' as const };
+    await assert.rejects(classDesk.importFile(id, read.table, [...columns], choices), /set to no class/);
+    assert.deepEqual([await db.students.count(), await db.attempts.count()], [7, 0]);
+  });
   test('and was taken off it comes back onto it; undone, they are off it as before', async () => {
     await setRemoved('9a', 'ann', 'off');
     const id = await imported('Name ann,n-ann,silt');
