@@ -5,7 +5,7 @@ import { NO_RULES } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
 import { newPlacement } from '@/core/quiz/placement';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../tests/demoQuiz';
 
 /** Forty questions of mixed kinds on rivers: the demo's eight, and others made from lists of words. */
 

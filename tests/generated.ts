@@ -2,7 +2,7 @@ import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
 import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { canonical } from '@/core/figures/deepEqual';
 import { jsonSchema, SCHEMA_NAMES } from '@/server/schemas';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from './demoQuiz';
 import { casesPage } from './workedCases';
 
 /** The demo quiz as a file for colleagues. */

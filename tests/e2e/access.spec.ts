@@ -18,7 +18,7 @@ test('the Shelf, and pages that are not there', async ({ page }) => {
     page.getByRole('button', { name: 'Back up everything now' }).click(),
   ]);
   await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
-  await expect(page.getByText('the same as here')).toBeVisible();
+  await expect(page.getByText('the same as here')).toHaveCount(6);
   await expectAccessible(page, 'a backup');
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.goto('/class/');
@@ -46,11 +46,11 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
   await expectAccessible(page, 'write, word or phrase');
   await page.getByRole('button', { name: 'See who' }).click();
   await expectAccessible(page, 'who goes up');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.goto('/quiz/?id=demo-rivers#plan');
   await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
   await expectAccessible(page, 'plan');
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   await expectAccessible(page, 'opening');
   await page.keyboard.press('Escape');
   await page.goto('/quiz/?id=demo-rivers#tray');

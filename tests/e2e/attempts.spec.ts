@@ -10,7 +10,7 @@ const wall = (at: number): string =>
 async function setDue(page: Page, due: number): Promise<void> {
   await page
     .getByRole('banner')
-    .getByRole('button', { name: /^Open until/ })
+    .getByRole('button', { name: /^Open · closes/ })
     .click();
   await page.getByLabel('Open from').fill(wall(due - 48 * HOUR));
   await page.getByLabel(/^Due /).fill(wall(due));

@@ -83,7 +83,7 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   await saved(page);
   await goTo(page, 'Reveal plan');
   await page.getByRole('button', { name: 'All by hand' }).click();
-  await page.getByRole('button', { name: 'Closed: never opened' }).click();
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
   await page.getByRole('button', { name: 'Open it' }).click();
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');

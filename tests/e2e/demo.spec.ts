@@ -2,7 +2,7 @@ import { checkRow, expect, goTo, openDemo, test } from './support';
 
 test('the demo class: totals, the unforeseen form, and the file to import', async ({ page }) => {
   await openDemo(page, 'check');
-  await expect(page.getByText('24 papers marked, 4 answers waiting for you')).toBeVisible();
+  await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
   const total = async (name: string) => (await checkRow(page, name)).at(-1);
   expect(await total('Ada Marsh')).toBe('12');
   expect(await total('Cato Weir')).toBe('5.8');
@@ -37,7 +37,7 @@ test('the demo class: totals, the unforeseen form, and the file to import', asyn
 
 test('the Shelf leads to the first answer that waits in two presses', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('link', { name: '4 answers waiting' }).click();
+  await page.getByRole('link', { name: '3 answers waiting' }).click();
   await expect(page.getByText('it waits for you')).toBeVisible();
   await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
 });
@@ -66,7 +66,7 @@ test('an answer given after closing is refused, and the student is told what was
   await expect(sit.getByText(/Saved on this device/)).toBeVisible();
   await page.bringToFront();
   await expect(page.getByText('24 of 26 handed in, 1 working, 1 not opened')).toBeVisible();
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   await page.getByRole('button', { name: 'Close now' }).click();
   await expect(page.getByText('25 of 26 handed in, 0 working, 1 not opened')).toBeVisible();
   await sit.bringToFront();

@@ -139,7 +139,7 @@ const PLACES: readonly Place[] = [
     name: 'closing the quiz',
     ready: async (page) => {
       await openDemo(page, 'tray');
-      await page.getByRole('button', { name: /^Open until/ }).click();
+      await page.getByRole('button', { name: /^Open · closes/ }).click();
     },
     press: button('Close now'),
     said: FULL,

@@ -60,7 +60,7 @@ test('a number is written, tried, sat, checked, keyed in another unit, handed ba
   await expect(page.getByLabel('The right number')).toHaveValue('1,5');
   await expect(page.getByLabel('Amount of tolerance 2')).toHaveValue('0,1');
 
-  await page.getByRole('button', { name: 'Closed: never opened' }).click();
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
   await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
   await page.getByRole('button', { name: 'Open it' }).click();
   await goTo(page, 'Tray');

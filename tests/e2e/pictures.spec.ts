@@ -38,6 +38,7 @@ test('a picture in a question and the same in an option: described, made smaller
   page,
 }) => {
   await openDemo(page, 'write');
+  const before = await stored(page);
   const buffer = await drawing(page, 2400, 1200);
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
   await page.getByRole('textbox', { name: 'Text of question 1' }).click();
@@ -62,7 +63,7 @@ test('a picture in a question and the same in an option: described, made smaller
   await dialog.getByLabel(/^Description/).fill('A wide valley');
   await dialog.getByRole('button', { name: 'Insert picture' }).click();
   await saved(page);
-  expect(await stored(page)).toBe(1);
+  expect(await stored(page)).toBe(before + 1);
   const bar = page.getByRole('region', { name: 'Changes not applied' });
   await expect(bar.getByText('No score changes')).toBeVisible();
   await bar.getByRole('button', { name: 'Apply to all' }).click();

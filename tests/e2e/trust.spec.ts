@@ -91,7 +91,7 @@ for (const typed of ['-1', '2,x', 'two'])
 test('a file without times: nobody is late by it, before closing and after', async ({ page }) => {
   await openDemo(page, 'plan');
   await page.getByLabel('What late work loses').selectOption({ index: 1 });
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(/^Due/).fill('2020-01-01T08:00');
   await dialog.getByLabel('Open from').fill('2019-12-01T08:00');
@@ -104,7 +104,7 @@ test('a file without times: nobody is late by it, before closing and after', asy
   await page.getByRole('button', { name: 'Import 1 paper' }).click();
   await goTo(page, 'Check');
   await expect.poll(() => total(page, 'Yann Isle')).toBe('3');
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   await page.getByRole('button', { name: 'Close now' }).click();
   await expect(page.getByRole('banner').getByRole('button', { name: /^Closed/ })).toBeVisible();
   await expect.poll(() => total(page, 'Yann Isle')).toBe('3');
@@ -114,7 +114,7 @@ test('the Open dialog shows what is set, and what other times would change befor
   page,
 }) => {
   await openDemo(page, 'plan');
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   const dialog = page.getByRole('dialog', { name: 'This quiz is open' });
   await expect(dialog.getByText('Europe/Berlin')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Change the times' })).toBeDisabled();
@@ -123,14 +123,14 @@ test('the Open dialog shows what is set, and what other times would change befor
   await dialog.getByLabel('Until', { exact: true }).fill('2099-01-01T08:00');
   await expect(dialog.getByRole('status')).toHaveText(/^No score would change\.$/);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Open until/ }).click();
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
   await expect(page.getByLabel('Until', { exact: true })).toHaveValue(until);
 });
 
 test('a date to come is scheduled, said, and can be called off', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByRole('button', { name: /^Closed: never opened/ }).click();
+  await page.getByRole('button', { name: /^Not opened yet/ }).click();
   await page.getByLabel('Open from').fill('2099-01-01T08:00');
   await page.getByLabel('Until', { exact: true }).fill('2099-01-02T08:00');
   await page.getByRole('button', { name: 'Schedule it' }).click();
@@ -140,7 +140,7 @@ test('a date to come is scheduled, said, and can be called off', async ({ page }
     .getByRole('button', { name: /^Opens/ })
     .click();
   await page.getByRole('button', { name: 'Do not open it' }).click();
-  await expect(page.getByRole('banner').getByRole('button', { name: /^Closed: never opened/ })).toBeVisible();
+  await expect(page.getByRole('banner').getByRole('button', { name: /^Not opened yet/ })).toBeVisible();
 });
 
 test('an option without text or picture never reaches a student', async ({ page }) => {

@@ -97,7 +97,7 @@ test('from a new quiz to the scores', async ({ page }) => {
     await page.getByLabel('Feedback with its links appears').selectOption('closed');
     await page.getByLabel('The right answers and explanations appear').selectOption('byTeacher');
     await expect(page.getByText('Early students can pass it on.')).toBeVisible();
-    await page.getByRole('button', { name: 'Closed: never opened' }).click();
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await expect(page.getByRole('banner').getByRole('button', { name: 'Open', exact: true })).toBeVisible();
@@ -212,7 +212,7 @@ test('from a new quiz to the scores', async ({ page }) => {
       'Bela Fennhas seen the score from before0.5 of 73.5 of 7+3',
       'Cato Weirhas seen the score from before1.5 of 70 of 7-1.5',
     ]);
-    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Close', exact: true }).click();
     await bar.getByRole('button', { name: 'Apply to all' }).click();
     const after = { ...before, 'Bela Fenn': '3.5', 'Cato Weir': '0' };
     await expect.poll(totals).toEqual(after);

@@ -16,7 +16,7 @@ export function DemoData() {
   });
   return (
     <p>
-      Demo school:{' '}
+      The quizzes marked “Demo” and their students are made up:{' '}
       <button type="button" className="link-text cursor-pointer" onClick={() => setAsking('reset')}>
         reset it
       </button>{' '}
@@ -31,8 +31,8 @@ export function DemoData() {
         >
           <p>
             {asking === 'reset'
-              ? 'The demo quiz, its class and all their work become as they were on the first visit. Your changes to them will be lost; your own quizzes are kept.'
-              : 'The demo quiz with all work in it is removed, and its class too, except students who have work in your own quizzes. Those are kept.'}
+              ? 'The demo quizzes, their two classes and all work in them become as they were on the first visit. Your changes to them will be lost; your own quizzes are kept.'
+              : 'The demo quizzes with all work in them are removed, and their classes too, except students who have work in your own quizzes. Those are kept.'}
           </p>
           <DialogFoot
             label={asking === 'reset' ? 'Reset it' : 'Remove it'}

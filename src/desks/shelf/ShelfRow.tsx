@@ -8,6 +8,7 @@ import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { run } from '@/ui/widgets/press';
 import { useQuery } from '@/ui/widgets/useQuery';
+import { isDemo } from '@/store/class/classes';
 import { setDeleted } from '@/store/quiz/shelf';
 import { ShelfMenu } from './ShelfMenu';
 import { quizState } from '@/ui/words/quizState';
@@ -39,38 +40,52 @@ interface Props {
 }
 
 interface CountsProps {
-  readonly id: string;
+  readonly quiz: QuizRecord;
   /** null until they have been counted. */
   readonly work: Awaited<ReturnType<ClassDesk['quizCounts']>> | null;
 }
 
-/** How many have handed in, and what waits for the teacher. */
-const Counts = ({ id, work }: CountsProps) => (
-  <>
+/** How many have handed in; of a draft, for how many it is. */
+function HandedIn({ quiz, work }: CountsProps) {
+  if (!work) return <p className="text-soft">…</p>;
+  if (!quiz.standing.opening && work.finished === 0)
+    return <p className="figures text-soft">for {count(work.expected, 'student')}</p>;
+  return (
     <p className="figures">
-      {work ? (
-        <a className="hover:underline" href={`/quiz/?id=${encodeURIComponent(id)}#tray`}>
-          {work.finished} of {work.expected} handed in
-        </a>
-      ) : (
-        <span className="text-soft">…</span>
+      <a className="hover:underline" href={`/quiz/?id=${encodeURIComponent(quiz.id)}#tray`}>
+        {work.finished} of {work.expected} handed in
+      </a>
+      {work.finished > 0 && (
+        <span className="caption block">
+          {work.shown === 0 ? 'no results shown yet' : `results shown to ${work.shown}`}
+        </span>
       )}
-      {work && work.finished > 0 && <span className="caption block">{work.shown} shown</span>}
     </p>
-    <p className="figures">
-      {work && work.waiting > 0 ? (
-        <a
-          className="font-semibold text-saffron-text hover:underline"
-          href={`/quiz/?id=${encodeURIComponent(id)}#check`}
-        >
+  );
+}
+
+/** What the teacher has to do. */
+function ToDo({ quiz, work }: CountsProps) {
+  const here = `/quiz/?id=${encodeURIComponent(quiz.id)}`;
+  const urgent = 'figures font-semibold text-saffron-text hover:underline';
+  if (work && work.waiting > 0)
+    return (
+      <p>
+        <a className={urgent} href={`${here}#check`}>
           {count(work.waiting, 'answer')} waiting
         </a>
-      ) : (
-        <span className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</span>
-      )}
-    </p>
-  </>
-);
+      </p>
+    );
+  if (work && work.keyless > 0)
+    return (
+      <p>
+        <a className={urgent} href={`${here}#write`}>
+          {count(work.keyless, 'question')} without a key
+        </a>
+      </p>
+    );
+  return <p className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</p>;
+}
 
 /** What the quiz is called, who takes it, and what it is about. */
 const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
@@ -82,7 +97,9 @@ const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
       {quiz.content.title || 'Untitled quiz'}
     </a>
     <p className="caption truncate">
-      {[setTo, quiz.content.topic, count(quiz.content.order.length, 'question')].filter(Boolean).join(' · ')}
+      {[isDemo(quiz) ? 'Demo' : '', setTo, quiz.content.topic, count(quiz.content.order.length, 'question')]
+        .filter(Boolean)
+        .join(' · ')}
     </p>
   </div>
 );
@@ -100,7 +117,7 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
     <li
       ref={sortable.setNodeRef}
       style={style}
-      className="grid grid-cols-[minmax(0,1fr)_215px_140px_150px_30px] items-baseline gap-x-6 gap-y-1 border-b border-line bg-paper py-4 pr-4 pl-3 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2"
+      className="grid grid-cols-[minmax(0,1fr)_250px_150px_160px_30px] items-baseline gap-x-6 gap-y-1 border-b border-line bg-paper py-4 pr-4 pl-3 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2"
     >
       <div className="flex min-w-0 items-start gap-1 max-md:col-span-2">
         <button
@@ -123,7 +140,8 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
       <p>
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
       </p>
-      <Counts id={id} work={work} />
+      <HandedIn quiz={quiz} work={work} />
+      <ToDo quiz={quiz} work={work} />
       {quiz.deletedAt === null ? (
         <ShelfMenu quiz={quiz} />
       ) : (

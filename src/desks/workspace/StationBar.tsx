@@ -1,11 +1,12 @@
-import { ChevronLeft } from 'lucide-react';
-import { useState } from 'react';
+import { ChevronDown, ChevronLeft } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
 import { count, pointsWord } from '@/ui/words/figures';
-import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import { dayAndTimeIn, shortTimeIn } from '@/ui/words/zoneTime';
+import { useNarrow } from '@/ui/widgets/useNarrow';
 import { usePaper, useQuiz, type QuizView } from '@/ui/teacher/quizContext';
 import { quizState } from '@/ui/words/quizState';
 import { useSaving, type SavingState } from '@/ui/editing/saving';
@@ -35,15 +36,15 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
   };
 }
 
+/** Whether the quiz is open, and until or from when, in as few words as a button has room for. */
 function openWords({ quiz }: QuizView, at: number): string {
   const { opening } = quiz.standing;
-  if (!opening) return 'Closed: never opened';
+  if (!opening) return 'Not opened yet';
   const { zone } = quiz.content;
   if (isOpen(opening, at))
-    return opening.until === null ? 'Open' : `Open until ${dayAndTimeIn(opening.until, zone)}`;
-  if (isOver(opening, at) && opening.until !== null)
-    return `Closed since ${dayAndTimeIn(opening.until, zone)}`;
-  return `Opens on ${dayAndTimeIn(opening.from, zone)}`;
+    return opening.until === null ? 'Open' : `Open · closes ${shortTimeIn(opening.until, zone)}`;
+  if (isOver(opening, at)) return 'Closed';
+  return `Opens ${shortTimeIn(opening.from, zone)}`;
 }
 
 interface StationsProps {
@@ -81,6 +82,98 @@ const Stations = ({ station, left }: StationsProps) => (
   </nav>
 );
 
+/** The whole of it, for whoever points at the button. */
+function openTitle({ quiz }: QuizView): string {
+  const { opening } = quiz.standing;
+  const { zone } = quiz.content;
+  if (!opening) return 'Choose when students can take it';
+  const until = opening.until === null ? 'no closing time' : `closes ${dayAndTimeIn(opening.until, zone)}`;
+  return `Opens ${dayAndTimeIn(opening.from, zone)}, ${until}`;
+}
+
+/** The same on a phone: the name of the station at hand and the line as dots; pressed, all of them with their names. */
+function StationsFolded({ station, left }: StationsProps) {
+  const [open, setOpen] = useState(false);
+  const here = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
+  return (
+    <nav
+      aria-label="Stations"
+      className="order-last col-span-2 border-t border-line"
+      onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
+    >
+      <button
+        type="button"
+        className="flex min-h-11 w-full items-center gap-2.5 px-4 text-left"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <span className="flex-1">
+          <span className="font-title text-[17px] font-semibold">{here.title}</span>
+          {left[here.name] && (
+            <span className="figures ml-2.5 text-[13px] font-semibold text-saffron-text">
+              {left[here.name]}
+            </span>
+          )}
+        </span>
+        <span className="flex gap-1.5" aria-hidden>
+          {STATIONS.map(({ name }) => (
+            <span
+              key={name}
+              className="station-dot !m-0 !size-[10px]"
+              data-here={name === station || undefined}
+            />
+          ))}
+        </span>
+        <ChevronDown size={17} className={`text-soft ${open ? 'rotate-180' : ''}`} aria-hidden />
+        <span className="sr-only">All stations</span>
+      </button>
+      {open && (
+        <ol className="absolute inset-x-0 z-30 border-y border-line bg-paper shadow-lg">
+          {STATIONS.map(({ name, title }) => (
+            <li key={name} className="border-t border-hair first:border-t-0">
+              <a
+                href={`#${name}`}
+                aria-current={name === station ? 'page' : undefined}
+                className="flex min-h-12 items-center gap-3 px-4"
+                onClick={() => setOpen(false)}
+              >
+                <span className="station-dot !m-0" data-here={name === station || undefined} />
+                <span className={`flex-1 ${name === station ? 'font-bold' : ''}`}>{title}</span>
+                <span className="figures text-[13px] font-semibold text-saffron-text">
+                  {left[name] ?? ''}
+                </span>
+              </a>
+            </li>
+          ))}
+        </ol>
+      )}
+    </nav>
+  );
+}
+
+/** Tells the page how much of it the header covers, for what stays below it. */
+function useHeadHeight() {
+  const head = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (!head.current) return;
+    const element = head.current;
+    const watch = new ResizeObserver(() =>
+      document.documentElement.style.setProperty('--head', `${element.offsetHeight}px`),
+    );
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+  return head;
+}
+
+/** The tools of the quiz that need no room of their own on a phone. */
+const Tools = ({ quizId, onOpening }: { readonly quizId: string; readonly onOpening: () => void }) => (
+  <>
+    <Commands onOpening={onOpening} />
+    <UndoButtons scope={quizId} />
+  </>
+);
+
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
 export function StationBar({ station }: { readonly station: string }) {
   const view = useQuiz();
@@ -89,17 +182,23 @@ export function StationBar({ station }: { readonly station: string }) {
   const saving = useSaving();
   const left = useLeft(view);
   const draft = usePaper();
+  const phone = useNarrow('phone');
   // Once work counts, what is written is a draft until it is applied: its figures are called so where they differ.
   const isDraft = (view.pending?.changes.length ?? 0) > 0;
   const at = useNow();
   const open = isOpen(quiz.standing.opening, at);
+  const opening = () => setAsking(true);
+  const head = useHeadHeight();
   return (
-    <header className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1">
-      <div className="flex min-w-0 items-center gap-2">
-        <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
+    <header
+      ref={head}
+      className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-x-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1 max-sm:gap-x-2 max-sm:px-0 max-sm:pt-1 max-sm:pb-0"
+    >
+      <div className="flex min-w-0 items-center gap-2 max-sm:col-span-2 max-sm:px-2">
+        <a href="/" className="icon-button flex-none" aria-label="To the Shelf" title="To the Shelf">
           <ChevronLeft size={18} aria-hidden />
         </a>
-        <div className="min-w-0">
+        <div className="min-w-0 flex-1">
           <p className="truncate font-title text-[16px] font-semibold">
             {quiz.content.title || 'Untitled quiz'}
           </p>
@@ -109,16 +208,17 @@ export function StationBar({ station }: { readonly station: string }) {
             <span role="status">{savingWords(saving)}</span>
           </p>
         </div>
+        {phone && <Tools quizId={quiz.id} onOpening={opening} />}
       </div>
-      <Stations station={station} left={left} />
-      <div className="flex items-center justify-end gap-3">
-        <Commands onOpening={() => setAsking(true)} />
-        <UndoButtons scope={quiz.id} />
-        <ThemeSwitch />
+      {phone ? <StationsFolded station={station} left={left} /> : <Stations station={station} left={left} />}
+      <div className="flex items-center justify-end gap-3 max-sm:col-span-2 max-sm:px-3 max-sm:pb-1">
+        {!phone && <Tools quizId={quiz.id} onOpening={opening} />}
+        {!phone && <ThemeSwitch />}
         <button
           type="button"
-          className={`btn btn-sm h-9 whitespace-nowrap ${open ? 'btn-outline' : 'btn-primary'}`}
-          onClick={() => setAsking(true)}
+          className={`btn btn-sm h-9 whitespace-nowrap max-sm:w-full ${open ? 'btn-outline' : 'btn-primary'}`}
+          title={openTitle(view)}
+          onClick={opening}
         >
           {openWords(view, at)}
           <span aria-hidden>…</span>

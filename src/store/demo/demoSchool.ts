@@ -1,96 +1,157 @@
 import { readCell, type Answer } from '@/core/kinds';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { ASPECTS } from '@/core/quiz/plan';
 import type { Attempt } from '@/core/quiz/attempt';
 import { placedIn } from '@/core/quiz/paper';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
-import { CLASSES, MEMBERS, STUDENTS, WRITTEN_ANSWERS } from '../../../demo/class';
+import type { Opening } from '@/core/quiz/quiz';
+import { readingOf } from '@/core/scoring/markAttempt';
+import { CLASSES, MEMBERS, STUDENTS } from '../../../demo/classes';
+import { PICTURES } from '../../../demo/pictures';
+import drawn from '../../../demo/pictures/pictures.json';
+import { SCHOOL, type DemoPaper, type DemoWork, type Moment } from '../../../demo/school';
 import { now, ownZone } from '../records/clock';
-import { db } from '../records/db';
+import { db, type MediaRecord } from '../records/db';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 
-/** The id of the demo quiz, the same in every browser. */
-export const DEMO_QUIZ = 'demo-rivers';
+/** The ids of the demo quizzes, the same in every browser. */
+export const DEMO_QUIZZES: readonly string[] = SCHOOL.map(({ quiz }) => quiz.id);
 const DAY = 86_400_000;
 const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
 
-/** Three in the afternoon, local time, some days before or after an instant. */
-function afternoon(at: number, days: number): number {
-  const date = new Date(at + days * DAY);
-  date.setHours(15, 0, 0, 0);
+/** The drawings of the school, read before anything is written: a transaction cannot wait for them. */
+export type Drawings = readonly MediaRecord[];
+
+/** Reads the school's drawings; fails where they cannot be had. */
+export const readDrawings = async (): Promise<Drawings> =>
+  Promise.all(
+    Object.entries(PICTURES).map(async ([name, address]) => {
+      const response = await fetch(address);
+      if (!response.ok) throw new Error(`The picture ${name} could not be read: ${response.status}`);
+      const { hash } = drawn[name as keyof typeof drawn];
+      return { hash, blob: new Blob([await response.arrayBuffer()], { type: 'image/webp' }), keptAt: now() };
+    }),
+  );
+
+/** A moment as ms since 1970, by the browser's own time zone. */
+function timeOf(at: number, { days, hour, schoolDay }: Moment): number {
+  const date = new Date(at);
+  date.setDate(date.getDate() + days);
+  while (schoolDay && (date.getDay() === 0 || date.getDay() === 6)) date.setDate(date.getDate() + 1);
+  date.setHours(hour, 0, 0, 0);
   return date.getTime();
 }
 
-function answersOf(written: readonly string[]): Record<string, Answer> {
-  const read = QUESTIONS.map(
+function openingOf(at: number, { opening }: DemoWork): Opening | null {
+  if (!opening) return null;
+  const { from, due, until } = opening;
+  return { from: timeOf(at, from), due: due && timeOf(at, due), grace: 0, until: timeOf(at, until) };
+}
+
+function answersOf({ quiz }: DemoWork, written: readonly string[]): Record<string, Answer> {
+  const read = quiz.questions.map(
     (question, index) =>
-      [question.id, readCell(question, written[index] ?? '', readingOf(question, CONTENT)).answer] as const,
+      [
+        question.id,
+        readCell(question, written[index] ?? '', readingOf(question, quiz.content)).answer,
+      ] as const,
   );
   return Object.fromEntries(read.flatMap(([id, answer]) => (answer ? [[id, answer]] : [])));
 }
 
-function demoAttempt(written: readonly string[], index: number, opened: number): Attempt {
-  const evening = index < 15 ? index * 21 * MINUTE : DAY + (index - 15) * 31 * MINUTE;
-  const openedAt = opened + 12 * MINUTE + evening;
-  const handedInAt = openedAt + (9 + ((index * 5) % 14)) * MINUTE;
+const paperId = ({ quiz }: DemoWork, index: number): string => `${quiz.id}-paper-${index + 1}`;
+
+function attemptOf(work: DemoWork, paper: DemoPaper, index: number, opened: number): Attempt {
+  const openedAt = opened + paper.begun * MINUTE;
+  const savedAt = openedAt + paper.minutes * MINUTE;
   return {
-    id: `demo-paper-${index + 1}`,
-    quizId: DEMO_QUIZ,
-    studentId: STUDENTS[index]?.id ?? '',
+    id: paperId(work, index),
+    quizId: work.quiz.id,
+    studentId: paper.studentId,
     number: 1,
     revision: 1,
     openedAt,
-    savedAt: handedInAt,
-    handedInAt,
+    savedAt,
+    handedInAt: paper.handedIn ? savedAt : null,
     timeKnown: true,
     source: 'sat',
-    answers: answersOf(written),
+    answers: answersOf(work, paper.written),
     seed: index,
     saves: {},
     seq: index + 1,
   };
 }
 
+/** What the teacher has set and said about a quiz's papers. */
+async function writeRulings(work: DemoWork, shownAt: number): Promise<void> {
+  const quizId = work.quiz.id;
+  const whole = (n: number) => ({ n, d: 1 });
+  await db.overrides.bulkPut(
+    work.ownScores.map(({ paper, questionId, points, gave, reason }) => ({
+      quizId,
+      attemptId: paperId(work, paper),
+      questionId,
+      points: whole(points),
+      gave: whole(gave),
+      reason,
+      at: shownAt - DAY,
+    })),
+  );
+  await db.comments.bulkPut(
+    work.comments.map(({ paper, text }) => ({
+      quizId,
+      attemptId: paperId(work, paper),
+      questionId: '',
+      text,
+      at: shownAt - DAY,
+    })),
+  );
+}
+
+async function writeQuiz(work: DemoWork, at: number): Promise<void> {
+  const { quiz, papers } = work;
+  const opening = openingOf(at, work);
+  const createdAt = at - work.age * DAY;
+  const shownAt = work.shown ? timeOf(at, work.shown) : null;
+  const waits = ASPECTS.filter((aspect) => quiz.content.plan[aspect] === 'byTeacher');
+  await db.quizzes.put({
+    id: quiz.id,
+    content: { ...quiz.content, zone: ownZone() },
+    standing: {
+      opening,
+      shown: shownAt === null ? {} : Object.fromEntries(waits.map((aspect) => [aspect, shownAt])),
+      shownTo: {},
+      setTo: [...work.setTo],
+      live: null,
+    },
+    changeSeq: 1,
+    firstHandInAt: null,
+    createdAt,
+    changedAt: createdAt + DAY / 2,
+    position: -createdAt,
+    archivedAt: null,
+    deletedAt: null,
+  });
+  await db.questions.bulkPut(
+    placedIn(quiz).map((placed) => ({ quizId: quiz.id, id: placed.question.id, rev: 1, ...placed })),
+  );
+  if (!opening || papers.length === 0) return;
+  await settle(quiz.id, opening.from + 9 * MINUTE);
+  await db.attempts.bulkPut(papers.map((paper, index) => attemptOf(work, paper, index, opening.from)));
+  await db.meta.put({ key: `seq:${quiz.id}`, value: papers.length });
+  await writeRulings(work, shownAt ?? at);
+}
+
 /** Writes the made-up school, unless another tab was faster. */
-export async function writeDemo(): Promise<void> {
-  const tables = [...REVISION_TABLES, db.students, db.classes, db.members, db.tickets, db.attempts, db.meta];
-  await db.transaction('rw', tables, async () => {
+export async function writeDemo(drawings: Drawings): Promise<void> {
+  const school = [db.students, db.classes, db.members, db.tickets, db.attempts, db.overrides, db.comments];
+  await db.transaction('rw', [...REVISION_TABLES, ...school, db.media, db.meta], async () => {
     if (await db.meta.get('started')) return;
     const at = now();
-    const opened = afternoon(at, -3);
     await db.meta.put({ key: 'started', value: at });
-    await db.quizzes.put({
-      id: DEMO_QUIZ,
-      content: { ...CONTENT, zone: ownZone() },
-      standing: {
-        opening: { from: opened, due: null, grace: 0, until: afternoon(at, 2) + HOUR },
-        shown: {},
-        shownTo: {},
-        setTo: [{ classId: CLASSES[0].id, group: null }],
-        live: null,
-      },
-      changeSeq: 1,
-      firstHandInAt: null,
-      createdAt: at - 5 * DAY,
-      changedAt: at - 3 * DAY,
-      position: -(at - 5 * DAY),
-      archivedAt: null,
-      deletedAt: null,
-    });
-    await db.questions.bulkPut(
-      placedIn({ questions: QUESTIONS, placements: PLACEMENTS }).map((placed) => ({
-        quizId: DEMO_QUIZ,
-        id: placed.question.id,
-        rev: 1,
-        ...placed,
-      })),
-    );
+    await db.media.bulkPut([...drawings]);
     await db.students.bulkPut([...STUDENTS]);
     await db.classes.bulkPut([...CLASSES]);
     await db.members.bulkPut([...MEMBERS]);
     await db.tickets.bulkPut(STUDENTS.map(({ id }) => ({ studentId: id, code: `ticket-of-${id}` })));
-    await settle(DEMO_QUIZ, opened + 9 * MINUTE);
-    await db.attempts.bulkPut(WRITTEN_ANSWERS.map((written, index) => demoAttempt(written, index, opened)));
-    await db.meta.put({ key: `seq:${DEMO_QUIZ}`, value: WRITTEN_ANSWERS.length });
+    for (const work of SCHOOL) await writeQuiz(work, at);
   });
 }

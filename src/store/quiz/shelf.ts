@@ -110,14 +110,14 @@ export async function sweep(): Promise<void> {
   for (const quiz of old) await removeForGood(quiz.id);
 }
 
-/** Takes the made-up school away: its quiz with all work, and its students but those with work in other quizzes. */
+/** Takes the made-up school away: its quizzes with all work, and its students but those with work in other quizzes. */
 export async function removeDemo(): Promise<void> {
-  const { DEMO_QUIZ } = await import('../demo/demoSchool');
-  await db.transaction('rw', db.tables, () => withoutDemo(DEMO_QUIZ));
+  const { DEMO_QUIZZES } = await import('../demo/demoSchool');
+  await db.transaction('rw', db.tables, () => withoutDemo(DEMO_QUIZZES));
 }
 
-async function withoutDemo(demoQuiz: string): Promise<void> {
-  await removeForGood(demoQuiz);
+async function withoutDemo(quizIds: readonly string[]): Promise<void> {
+  for (const id of quizIds) await removeForGood(id);
   const writing = new Set((await db.attempts.toArray()).map((attempt) => attempt.studentId));
   const ids = await db.students
     .where('id')
@@ -138,10 +138,11 @@ async function withoutDemo(demoQuiz: string): Promise<void> {
 
 /** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */
 export async function resetDemo(): Promise<void> {
-  const { DEMO_QUIZ, writeDemo } = await import('../demo/demoSchool');
+  const { DEMO_QUIZZES, readDrawings, writeDemo } = await import('../demo/demoSchool');
+  const drawings = await readDrawings();
   await db.transaction('rw', db.tables, async () => {
-    await withoutDemo(DEMO_QUIZ);
+    await withoutDemo(DEMO_QUIZZES);
     await db.meta.delete('started');
-    await writeDemo();
+    await writeDemo(drawings);
   });
 }

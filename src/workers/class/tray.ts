@@ -1,9 +1,11 @@
+import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
+import { draftPaper } from '@/store/quiz/quizzes';
 import { studentsSetTo } from '@/store/class/roster';
 import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
@@ -105,6 +107,13 @@ export interface QuizCounts {
   readonly shown: number;
   /** Answers that wait for the teacher. */
   readonly waiting: number;
+  /** Questions without a key, of a quiz that was never opened. */
+  readonly keyless: number;
+}
+
+async function keylessIn(quizId: string): Promise<number> {
+  const { questions } = await draftPaper(quizId);
+  return questions.filter((question) => !kindOf(question).hasKey(question)).length;
 }
 
 /** The numbers that stand on the Shelf and above the stations. */
@@ -132,5 +141,6 @@ export async function quizCounts(quizId: string): Promise<QuizCounts> {
     finished: rows.filter((row) => isFinished(row.state)).length,
     shown: seen.size,
     waiting: waitingIn(workOf(live)),
+    keyless: standing.opening === null ? await keylessIn(quizId) : 0,
   };
 }

@@ -10,7 +10,7 @@ import { readTime, dateOrderOf } from '@/core/formats/readTime';
 import { writeRefused } from '@/core/formats/refusedFile';
 import { readTable, type Table } from '@/core/formats/table';
 import { readFile } from '@/files/readFile';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../../demoQuiz';
 import { DEMO_STUDENTS as STUDENTS } from '../support/school';
 import { written } from '../support/support';
 import { runs } from '../../runs';

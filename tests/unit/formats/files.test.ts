@@ -14,7 +14,7 @@ import { decodeText } from '@/files/decode';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { asForm2 } from '../support/oldForm';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../../demoQuiz';
 import { DEMO_STUDENTS as STUDENTS } from '../support/school';
 import { share } from '../support/support';
 import { runs } from '../../runs';

@@ -6,7 +6,7 @@ import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { readTime } from '@/core/formats/readTime';
 import { proposeRosterColumns, readRoster } from '@/core/formats/rosterFile';
 import { readTable, type Table } from '@/core/formats/table';
-import { CONTENT, PLACEMENTS, QUESTIONS } from '../../../demo/quiz';
+import { CONTENT, PLACEMENTS, QUESTIONS } from '../../demoQuiz';
 
 /** Files as programs with online forms and school offices write them, for classes of the size that there are. */
 

@@ -22,7 +22,7 @@ import {
   written,
   readText,
 } from '../support/support';
-import { QUESTIONS } from '../../../demo/quiz';
+import { QUESTIONS } from '../../demoQuiz';
 import { runs } from '../../runs';
 
 const context = { language: 'en', decimalSign: 'point' as const };

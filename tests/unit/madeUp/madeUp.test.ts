@@ -8,7 +8,7 @@ import { madeUpClass } from '@/core/madeUp/class';
 import { chanceOfRight, exponential, normal, randomFrom, shuffled } from '@/core/figures/random';
 import { verdictOf } from '@/core/marks/mark';
 import { markAnswer } from '@/core/scoring/markAttempt';
-import { QUESTIONS } from '../../../demo/quiz';
+import { QUESTIONS } from '../../demoQuiz';
 import { anyKind, questionOf } from '../support/arbitrary';
 import { filledQuestion } from '../support/filled';
 import { runs } from '../../runs';

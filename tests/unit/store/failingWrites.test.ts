@@ -1,3 +1,4 @@
+import '../support/drawings';
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
@@ -10,7 +11,7 @@ import * as columns from '@/store/work/markColumns';
 import * as comments from '@/store/work/comments';
 import { db } from '@/store/records/db';
 import * as demo from '@/store/demo/demo';
-import { DEMO_QUIZ } from '@/store/demo/demoSchool';
+import { DEMO_QUIZ } from '../../demoQuiz';
 import * as edits from '@/store/quiz/edits';
 import { failureOf } from '@/store/records/failure';
 import * as history from '@/store/records/history';

@@ -1,3 +1,4 @@
+import '../support/drawings';
 import 'fake-indexeddb/auto';
 import { applyNow } from '../support/applyNow';
 import assert from 'node:assert/strict';

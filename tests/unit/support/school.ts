@@ -1,10 +1,10 @@
 import { personOf } from '@/core/quiz/newStudent';
 import { studentsOfClass, type Person, type Student } from '@/core/quiz/school';
 import { db } from '@/store/records/db';
-import { CLASSES, MEMBERS, STUDENTS } from '../../../demo/class';
+import { CLASS_8C, MEMBERS, STUDENTS } from '../../../demo/classes';
 
 /** The made-up class as its list has it. */
-export const DEMO_STUDENTS: readonly Student[] = studentsOfClass(CLASSES[0].id, STUDENTS, MEMBERS);
+export const DEMO_STUDENTS: readonly Student[] = studentsOfClass(CLASS_8C.id, STUDENTS, MEMBERS);
 
 export type Said = Partial<Student> & Pick<Person, 'id' | 'name'>;
 

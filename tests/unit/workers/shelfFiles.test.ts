@@ -1,3 +1,4 @@
+import '../support/drawings';
 import 'fake-indexeddb/auto';
 import { applyNow } from '../support/applyNow';
 import assert from 'node:assert/strict';
@@ -10,7 +11,9 @@ import { backupState, keepBackedUp } from '@/store/files/backups';
 import { collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
 import { ensureDemo } from '@/store/demo/demo';
-import { DEMO_QUIZ } from '@/store/demo/demoSchool';
+import { ofQuiz } from '@/store/records/ofQuiz';
+import { SCHOOL } from '../../../demo/school';
+import { DEMO_QUIZ } from '../../demoQuiz';
 import { saveContent, saveQuestion } from '@/store/quiz/edits';
 import { nextSteps, undo } from '@/store/records/history';
 import { setOverride } from '@/store/work/overrides';
@@ -38,6 +41,9 @@ async function open<Kind extends OpenedFile['kind']>(
 const openQuiz = (bytes: Uint8Array): Promise<OpenedQuiz> => open(bytes, 'quiz');
 const openBackup = (bytes: Uint8Array): Promise<OpenedBackup> => open(bytes, 'backup');
 
+/** How the demo school's open quiz in a backup compares with the one here. */
+const ofRivers = ({ quizzes }: OpenedBackup) => quizzes.find(({ id }) => id === DEMO_QUIZ)?.standing;
+
 async function emptyBrowser(): Promise<void> {
   await db.delete();
   await db.open();
@@ -62,7 +68,7 @@ async function worked(): Promise<void> {
   );
   await applyNow(DEMO_QUIZ);
   await retouch({ topic: 'Week two' }, 'b');
-  const [attempt] = await db.attempts.toArray();
+  const [attempt] = await ofQuiz.attempts(DEMO_QUIZ).toArray();
   await setOverride({
     quizId: DEMO_QUIZ,
     attemptId: attempt?.id ?? '',
@@ -74,13 +80,14 @@ async function worked(): Promise<void> {
   });
 }
 const everything = async () => {
-  const table = await checkTable(DEMO_QUIZ);
+  const tables = await Promise.all(SCHOOL.map(({ quiz }) => checkTable(quiz.id)));
   const steps = (await db.history.toArray()).map(({ id: _, ...step }) => step);
   const { position: _, ...quiz } = await head(DEMO_QUIZ);
   return canonical({
-    table,
+    tables,
     steps,
     quiz,
+    pictures: (await db.media.toArray()).map(({ hash }) => hash),
     students: await db.students.toArray(),
     classes: await db.classes.toArray(),
     members: await db.members.toArray(),
@@ -103,9 +110,9 @@ describe('a backup', () => {
     const opened = await openBackup(made.bytes);
     assert.deepEqual(
       opened.quizzes.map(({ standing }) => standing),
-      ['new'],
+      SCHOOL.map(() => 'new'),
     );
-    assert.equal(opened.students.added, 26);
+    assert.equal(opened.students.added, 48);
     await classDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
     assert.equal(await everything(), before);
     assert.equal(await undo(DEMO_QUIZ), 'Set your own score');
@@ -122,23 +129,26 @@ describe('a backup', () => {
   });
   test('same, newer, older, in conflict: mine, theirs, both', async () => {
     const first = await classDesk.saveBackup(going);
-    assert.deepEqual((await openBackup(first?.bytes ?? new Uint8Array())).quizzes[0]?.standing, 'same');
+    assert.deepEqual(ofRivers(await openBackup(first?.bytes ?? new Uint8Array())), 'same');
     await worked();
     const second = await classDesk.saveBackup(going);
     const worn = await everything();
     const older = await openBackup(first?.bytes ?? new Uint8Array());
-    assert.equal(older.quizzes[0]?.standing, 'older');
+    assert.equal(ofRivers(older), 'older');
     await classDesk.takeBackup(older.token, { quizzes: { [DEMO_QUIZ]: 'theirs' }, students: 'mine' });
     assert.notEqual(await everything(), worn);
     const newer = await openBackup(second?.bytes ?? new Uint8Array());
-    assert.equal(newer.quizzes[0]?.standing, 'newer');
+    assert.equal(ofRivers(newer), 'newer');
     await retouch({ title: 'My rivers' }, 'c');
     const torn = await openBackup(second?.bytes ?? new Uint8Array());
-    assert.equal(torn.quizzes[0]?.standing, 'conflict');
+    assert.equal(ofRivers(torn), 'conflict');
     await classDesk.takeBackup(torn.token, { quizzes: { [DEMO_QUIZ]: 'both' }, students: 'mine' });
-    const titles = (await db.quizzes.toArray()).map(({ content }) => content.title).sort();
-    assert.deepEqual(titles, ['How rivers shape the land (from the backup)', 'My rivers']);
-    const copy = (await db.quizzes.toArray()).find(({ id }) => id !== DEMO_QUIZ);
+    const own = (await db.quizzes.toArray()).filter(({ id }) => id === DEMO_QUIZ || !id.startsWith('demo-'));
+    assert.deepEqual(own.map(({ content }) => content.title).sort(), [
+      'How rivers shape the land (from the backup)',
+      'My rivers',
+    ]);
+    const copy = own.find(({ id }) => id !== DEMO_QUIZ);
     const [here, there] = [await checkTable(DEMO_QUIZ), await checkTable(copy?.id ?? '')];
     assert.equal(there.rows.length, here.rows.length);
     assert.equal(there.rows.filter(({ cells }) => cells.some(({ override }) => override)).length, 1);
@@ -147,7 +157,7 @@ describe('a backup', () => {
   test('after “theirs” the class is marked from what the file holds, also where it was read before', async () => {
     const made = await classDesk.saveBackup(going);
     const before = canonical(await checkTable(DEMO_QUIZ));
-    const [attempt] = await db.attempts.toArray();
+    const [attempt] = await ofQuiz.attempts(DEMO_QUIZ).toArray();
     assert.ok(attempt);
     await db.attempts.put({ ...attempt, answers: {}, savedAt: attempt.savedAt + 1, seq: 99 });
     await db.meta.put({ key: `seq:${DEMO_QUIZ}`, value: 99 });

@@ -1,63 +1,10 @@
 import type { Question } from '@/core/kinds';
-import type { Option } from '@/core/kinds/shared/option';
-import type { Variant } from '@/core/kinds/shared/textKey/schema';
-import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
-import { NO_RULES, type QuestionRules } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
-import type { Feedback } from '@/core/content/feedback';
-import { emptyContent } from '@/core/quiz/newQuiz';
-import { newPlacement, type Placement } from '@/core/quiz/placement';
-import type { QuizContent } from '@/core/quiz/quiz';
-import { plain } from '@/core/content/plainText';
+import { option, quiz, say, settings, shared, variant } from '../words';
 
-/** The made-up school's quiz on rivers: eight questions, four of each kind. */
+/** Open, with work coming in: eight questions, four of each of two kinds. */
 
-const say = (text: string, title = '', page = ''): Feedback => ({
-  text,
-  links: title === '' ? [] : [{ kind: 'read', title, address: `https://rivers.example/${page}` }],
-});
-
-const share = (percent: number) => (percent === 50 ? { n: 1, d: 2 } : { n: percent / 100, d: 1 });
-
-const option = (id: string, text: string, percent: number, feedback: Feedback = SILENCE): Option => ({
-  id,
-  text,
-  picture: null,
-  credit: share(percent),
-  feedback,
-  gone: false,
-});
-
-const variant = (
-  id: string,
-  forms: string[],
-  percent: number,
-  feedback: Feedback = SILENCE,
-  match: Variant['match'] = 'whole',
-): Variant => ({ id, forms, match, credit: share(percent), feedback, decides: false, settings: {} });
-
-type Shared = Pick<
-  Question,
-  'id' | 'text' | 'right' | 'partly' | 'wrong' | 'explanation' | keyof QuestionRules
->;
-
-const shared = (id: string, text: string, more: Partial<Shared> = {}): Shared => ({
-  id,
-  text: plain(text),
-  right: SILENCE,
-  partly: SILENCE,
-  wrong: SILENCE,
-  explanation: '',
-  ...NO_RULES,
-  ...more,
-});
-
-const settings = (preset: Preset, errorPrice = 0) => ({
-  ...withPreset(DEFAULT_SETTINGS, preset),
-  typingErrorPrice: errorPrice === 0 ? { n: 0, d: 1 } : { n: 1, d: Math.round(1 / errorPrice) },
-});
-
-export const QUESTIONS: readonly Question[] = [
+const QUESTIONS: readonly Question[] = [
   {
     ...shared('q-cutting', 'In which part of its course does a river cut down fastest?', {
       explanation: 'Near its source the bed is steep, and most of the water’s energy goes into cutting down.',
@@ -247,22 +194,13 @@ export const QUESTIONS: readonly Question[] = [
   },
 ];
 
-/** Questions that are worth more than the quiz's one point. */
-const POINTS: Readonly<Record<string, number>> = {
-  'q-oxbow': 2,
-  'q-floodplain': 2,
-  'q-speed': 2,
-  'q-abrasion': 2,
-};
-
-export const PLACEMENTS: readonly Placement[] = QUESTIONS.map(({ id }) => {
-  const points = POINTS[id];
-  return { ...newPlacement(id), points: points === undefined ? null : { n: points, d: 1 } };
-});
-
-export const CONTENT: QuizContent = {
-  ...emptyContent('How rivers shape the land'),
-  topic: 'Rivers',
-  instructions: plain('Homework for the week of the flood map. Take your time; you may look things up.'),
-  order: QUESTIONS.map((question) => question.id),
-};
+export const RIVERS = quiz(
+  'demo-rivers',
+  {
+    title: 'How rivers shape the land',
+    topic: 'Landforms',
+    instructions: 'Homework for the week of the flood map. Take your time; you may look things up.',
+  },
+  QUESTIONS,
+  { 'q-oxbow': 2, 'q-floodplain': 2, 'q-speed': 2, 'q-abrasion': 2 },
+);

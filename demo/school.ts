@@ -1,0 +1,163 @@
+import type { QuizStanding } from '@/core/quiz/quiz';
+import { CLASS_7B, CLASS_8C, MEMBERS } from './classes';
+import { CYCLE_QUIZ } from './quizzes/cycle';
+import { DELTAS } from './quizzes/deltas';
+import { FLOODS } from './quizzes/floods';
+import { FLOW } from './quizzes/flow';
+import { MAPS } from './quizzes/maps';
+import { RIVERS } from './quizzes/rivers';
+import type { DemoQuiz } from './words';
+import { CYCLE_WRITTEN } from './work/cycle';
+import { FLOODS_WRITTEN } from './work/floods';
+import { MAPS_WRITTEN } from './work/maps';
+import { RIVERS_WRITTEN } from './work/rivers';
+
+/** The demo school: its quizzes with where each stands on the day of the first visit, and the work in them. */
+
+/** A moment: so many days after the first visit (before it where negative), at a full hour of the day there. */
+export interface Moment {
+  readonly days: number;
+  readonly hour: number;
+  /** On a Saturday or Sunday, the Monday after. */
+  readonly schoolDay?: true;
+}
+
+const on = (days: number, hour: number): Moment => ({ days, hour });
+const onSchoolDay = (days: number, hour: number): Moment => ({ days, hour, schoolDay: true });
+
+export interface DemoPaper {
+  readonly studentId: string;
+  /** One answer per question, in their order, as it was typed. */
+  readonly written: readonly string[];
+  /** Minutes after the opening. */
+  readonly begun: number;
+  /** Minutes of work; `handedIn` tells whether they ended with handing in. */
+  readonly minutes: number;
+  readonly handedIn: boolean;
+}
+
+export interface DemoWork {
+  readonly quiz: DemoQuiz;
+  readonly setTo: QuizStanding['setTo'];
+  /** Days before the first visit on which it was written. */
+  readonly age: number;
+  /** null: never opened. */
+  readonly opening: { readonly from: Moment; readonly due: Moment | null; readonly until: Moment } | null;
+  readonly papers: readonly DemoPaper[];
+  /** When the teacher showed everything; null: not yet, or by the plan alone. */
+  readonly shown: Moment | null;
+  /** Scores that the teacher set, by the place of the paper. */
+  readonly ownScores: readonly {
+    readonly paper: number;
+    readonly questionId: string;
+    readonly points: number;
+    readonly gave: number;
+    readonly reason: string;
+  }[];
+  /** Words to a student about a whole paper. */
+  readonly comments: readonly { readonly paper: number; readonly text: string }[];
+}
+
+const DAY = 24 * 60;
+const idsOf = (classId: string, group: string | null = null): string[] =>
+  MEMBERS.filter((one) => one.classId === classId && (group === null || one.groups.includes(group))).map(
+    ({ studentId }) => studentId,
+  );
+const NO_WORK = { papers: [], shown: null, ownScores: [], comments: [] };
+const took = (at: number): number => 9 + ((at * 5) % 14);
+
+/** Papers begun on one of some evenings, all handed in. */
+const overEvenings = (
+  ids: readonly string[],
+  written: readonly (readonly string[])[],
+  evenings: number,
+): DemoPaper[] =>
+  ids.map((studentId, at) => ({
+    studentId,
+    written: written[at % written.length] ?? [],
+    begun: (at % evenings) * DAY + 12 + Math.floor(at / evenings) * 11,
+    minutes: took(at),
+    handedIn: true,
+  }));
+
+const riversPapers = RIVERS_WRITTEN.map((written, at): DemoPaper => ({
+  studentId: idsOf(CLASS_8C.id)[at] ?? '',
+  written,
+  begun: 12 + (at < 15 ? at * 21 : DAY + (at - 15) * 31),
+  minutes: took(at),
+  handedIn: true,
+}));
+
+/** Four evenings; the last three are begun after the due time, and the very last is never handed in. */
+const floodsPapers = overEvenings(idsOf(CLASS_7B.id).slice(0, FLOODS_WRITTEN.length), FLOODS_WRITTEN, 4).map(
+  (paper, at, { length }): DemoPaper =>
+    at < length - 3 ? paper : { ...paper, begun: 4 * DAY + 95 + at, handedIn: at < length - 1 },
+);
+
+const absent = new Set(['demo-13', 'demo-7b-8']);
+const both = [...idsOf(CLASS_8C.id), ...idsOf(CLASS_7B.id)].filter((id) => !absent.has(id));
+
+export const SCHOOL: readonly DemoWork[] = [
+  {
+    ...NO_WORK,
+    quiz: DELTAS,
+    setTo: [{ classId: CLASS_8C.id, group: null }],
+    age: 1,
+    opening: null,
+  },
+  {
+    ...NO_WORK,
+    quiz: FLOW,
+    setTo: [{ classId: CLASS_7B.id, group: null }],
+    age: 2,
+    opening: { from: onSchoolDay(3, 8), due: onSchoolDay(8, 18), until: onSchoolDay(11, 18) },
+  },
+  {
+    ...NO_WORK,
+    quiz: RIVERS,
+    setTo: [{ classId: CLASS_8C.id, group: null }],
+    age: 5,
+    opening: { from: on(-3, 15), due: null, until: on(2, 16) },
+    papers: riversPapers,
+  },
+  {
+    ...NO_WORK,
+    quiz: FLOODS,
+    setTo: [{ classId: CLASS_7B.id, group: null }],
+    age: 8,
+    opening: { from: on(-6, 15), due: on(-2, 16), until: on(-1, 16) },
+    papers: floodsPapers,
+  },
+  {
+    quiz: MAPS,
+    setTo: [{ classId: CLASS_8C.id, group: 'blue' }],
+    age: 15,
+    opening: { from: on(-14, 15), due: null, until: on(-9, 16) },
+    papers: overEvenings(idsOf(CLASS_8C.id, 'blue'), MAPS_WRITTEN, 3),
+    shown: on(-8, 17),
+    ownScores: [
+      {
+        paper: 5,
+        questionId: 'q-ridge',
+        points: 1,
+        gave: 0,
+        reason: 'You describe it well; the word for it is watershed.',
+      },
+    ],
+    comments: [
+      { paper: 0, text: 'Faultless. Well read!' },
+      { paper: 12, text: 'See me about contour lines: we will read one map together.' },
+    ],
+  },
+  {
+    ...NO_WORK,
+    quiz: CYCLE_QUIZ,
+    setTo: [
+      { classId: CLASS_8C.id, group: null },
+      { classId: CLASS_7B.id, group: null },
+    ],
+    age: 31,
+    opening: { from: on(-30, 15), due: null, until: on(-25, 16) },
+    papers: overEvenings(both, CYCLE_WRITTEN, 4),
+  },
+];

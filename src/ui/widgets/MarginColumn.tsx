@@ -1,0 +1,71 @@
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { useRef, type ReactNode, type Ref } from 'react';
+import { useNarrow } from './useNarrow';
+
+interface Props {
+  readonly ref?: Ref<HTMLElement>;
+  /** What stands on the sheet's handle while it is down. */
+  readonly peek: ReactNode;
+  /** Whether the sheet is up, where there is no room for a column. */
+  readonly open: boolean;
+  readonly onOpen: (open: boolean) => void;
+  readonly children: ReactNode;
+}
+
+/** How far a finger moves the handle, in pixels, before the sheet follows. */
+const PULLED = 24;
+
+/** The sheet's handle: pressed or pulled, it goes up and down. */
+function Handle({ peek, open, onOpen }: Omit<Props, 'ref' | 'children'>) {
+  const from = useRef<number | null>(null);
+  const pulled = useRef(false);
+  const Icon = open ? ChevronDown : ChevronUp;
+  return (
+    <button
+      type="button"
+      className="flex min-h-12 w-full touch-none items-center gap-3 px-4 text-left"
+      aria-expanded={open}
+      onPointerDown={(event) => {
+        from.current = event.clientY;
+        pulled.current = false;
+      }}
+      onPointerUp={(event) => {
+        const way = event.clientY - (from.current ?? event.clientY);
+        if (Math.abs(way) < PULLED) return;
+        pulled.current = true;
+        onOpen(way < 0);
+      }}
+      onClick={() => {
+        if (!pulled.current) onOpen(!open);
+      }}
+    >
+      <span className="min-w-0 flex-1">{peek}</span>
+      <Icon size={18} className="flex-none text-soft" aria-hidden />
+      <span className="sr-only">{open ? 'Lower the margin' : 'Raise the margin'}</span>
+    </button>
+  );
+}
+
+/** The margin: a column beside the paper or, where there is no room for one, a sheet that rises from the foot. */
+export function MarginColumn({ ref, peek, open, onOpen, children }: Props) {
+  const narrow = useNarrow('tablet');
+  if (!narrow)
+    return (
+      <aside ref={ref} aria-label="Margin" className="margin-column">
+        {children}
+      </aside>
+    );
+  return (
+    <aside
+      ref={ref}
+      aria-label="Margin"
+      className="margin-sheet"
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' && open) onOpen(false);
+      }}
+    >
+      <Handle peek={peek} open={open} onOpen={onOpen} />
+      {open && <div className="max-h-[58dvh] overflow-y-auto overscroll-contain px-4 pb-5">{children}</div>}
+    </aside>
+  );
+}

@@ -1,0 +1,81 @@
+import '../support/drawings';
+import 'fake-indexeddb/auto';
+import assert from 'node:assert/strict';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
+import { before, describe, test } from 'node:test';
+import { pictureHashes } from '@/core/content/pictureHashes';
+import { Question, readCell } from '@/core/kinds';
+import { QuizContent } from '@/core/quiz/quiz';
+import { ensureDemo } from '@/store/demo/demo';
+import { db } from '@/store/records/db';
+import { quizCounts } from '@/workers/class/tray';
+import { readingOf } from '@/core/scoring/markAttempt';
+import drawn from '../../../demo/pictures/pictures.json';
+import { SCHOOL } from '../../../demo/school';
+import { checkTable } from '@/workers/class/check';
+
+describe('the demo school', () => {
+  before(ensureDemo);
+
+  for (const { quiz, papers } of SCHOOL)
+    test(`${quiz.content.title}: fits its schema, and every answer is read`, () => {
+      for (const question of quiz.questions) Question.parse(question);
+      QuizContent.parse({ ...quiz.content, zone: 'Europe/Berlin' });
+      for (const { studentId, written } of papers) {
+        assert.ok(studentId);
+        assert.equal(written.length, quiz.questions.length, written.join('|'));
+        quiz.questions.forEach((question, at) => {
+          const cell = written[at] ?? '';
+          const { answer } = readCell(question, cell, readingOf(question, quiz.content));
+          const read = question.kind !== 'pickOne' || (answer?.kind === 'pickOne' && answer.option !== '');
+          assert.ok(cell === '' || (answer !== null && read), `${question.id}: “${cell}”`);
+        });
+      }
+    });
+
+  test('six quizzes, each in another state, with what each waits for', async () => {
+    const at = Date.now();
+    const rows = await Promise.all(
+      SCHOOL.map(async ({ quiz: { id } }) => {
+        const { opening } = (await db.quizzes.get(id))?.standing ?? assert.fail();
+        const state =
+          opening === null ? 'draft'
+          : opening.from > at ? 'scheduled'
+          : opening.until !== null && opening.until > at ? 'open'
+          : 'closed'; // prettier-ignore
+        const { finished, expected, waiting, shown } = await quizCounts(id);
+        return [id, state, `${finished} of ${expected}`, waiting, shown];
+      }),
+    );
+    assert.deepEqual(rows, [
+      ['demo-deltas', 'draft', '0 of 26', 0, 0],
+      ['demo-flow', 'scheduled', '0 of 22', 0, 0],
+      ['demo-rivers', 'open', '24 of 26', 3, 24],
+      ['demo-floods', 'closed', '21 of 22', 8, 0],
+      ['demo-maps', 'closed', '13 of 13', 0, 13],
+      ['demo-cycle', 'closed', '46 of 48', 0, 46],
+    ]);
+  });
+
+  test('papers were late, collected at the end, and given a score by the teacher', async () => {
+    const floods = await checkTable('demo-floods');
+    assert.equal(floods.rows.length, 21);
+    const maps = await db.overrides.toArray();
+    assert.deepEqual(maps.map(({ quizId, questionId }) => [quizId, questionId]), [['demo-maps', 'q-ridge']]); // prettier-ignore
+  });
+
+  test('every drawing is there as it is named, and every picture of a quiz is kept', async () => {
+    const names = readdirSync('demo/pictures').filter((file) => file.endsWith('.svg'));
+    assert.deepEqual(names.map((file) => file.replace('.svg', '')).sort(), Object.keys(drawn).sort());
+    for (const [name, { hash }] of Object.entries(drawn)) {
+      const bytes = readFileSync(`demo/pictures/${name}.webp`);
+      assert.equal(createHash('sha256').update(bytes).digest('hex'), hash, name);
+      assert.ok(existsSync(`demo/pictures/${name}.svg`));
+      assert.equal((await db.media.get(hash))?.blob.size, bytes.length);
+    }
+    const shown = pictureHashes(await db.questions.toArray());
+    assert.equal(shown.size, Object.keys(drawn).length);
+    for (const hash of shown) assert.ok(await db.media.get(hash));
+  });
+});
