@@ -117,3 +117,13 @@ export function quiz(
     },
   };
 }
+
+/** Nothing is shown before the teacher says so. */
+export const ALL_BY_HAND: QuizContent['plan'] = {
+  score: 'byTeacher',
+  rightWrong: 'byTeacher',
+  ownAnswers: 'byTeacher',
+  feedback: 'byTeacher',
+  rightAnswers: 'byTeacher',
+  comments: 'byTeacher',
+};

@@ -1,4 +1,15 @@
-import { expected, number, option, quiz, say, settings, shared, variant, withPicture } from '../words';
+import {
+  ALL_BY_HAND,
+  expected,
+  number,
+  option,
+  quiz,
+  say,
+  settings,
+  shared,
+  variant,
+  withPicture,
+} from '../words';
 
 const CURVE =
   'A graph over twelve hours. Bars: rain, 2, 4, 10, 5 and 1 millimetres in hours 1 to 5. Line: discharge, 9 cubic metres in a second at first, rising from hour 3, 48 at its highest in hour 8, then falling to 20.';
@@ -157,14 +168,7 @@ export const FLOODS = quiz(
   ],
   { 'q-lag': 2, 'q-name': 2, 'q-trees': 2 },
   {
-    plan: {
-      score: 'byTeacher',
-      rightWrong: 'byTeacher',
-      ownAnswers: 'byTeacher',
-      feedback: 'byTeacher',
-      rightAnswers: 'byTeacher',
-      comments: 'byTeacher',
-    },
+    plan: ALL_BY_HAND,
     late: { kind: 'steps', step: 'day', share: { n: 1, d: 10 }, of: 'earned', cap: { n: 3, d: 10 } },
   },
 );

@@ -1,4 +1,15 @@
-import { expected, number, option, quiz, say, settings, shared, variant, withPicture } from '../words';
+import {
+  ALL_BY_HAND,
+  expected,
+  number,
+  option,
+  quiz,
+  say,
+  settings,
+  shared,
+  variant,
+  withPicture,
+} from '../words';
 
 const MAP =
   'A map with contour lines from 340 m in the north-west down to 220 m in the south-east. A river rises at A, on the 340 m line. A second stream joins it beside B, below the 300 m line. C stands on a slope between the 280 m and the 260 m line. D stands where the river crosses the 220 m line in the south-east.';
@@ -112,13 +123,6 @@ export const MAPS = quiz(
   ],
   { 'q-slope': 3, 'q-ridge': 2 },
   {
-    plan: {
-      score: 'byTeacher',
-      rightWrong: 'byTeacher',
-      ownAnswers: 'byTeacher',
-      feedback: 'byTeacher',
-      rightAnswers: 'byTeacher',
-      comments: 'byTeacher',
-    },
+    plan: ALL_BY_HAND,
   },
 );

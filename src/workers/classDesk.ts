@@ -1,4 +1,4 @@
-import { checkHead, checkRows, openAnswer, openAttempt } from './class/check';
+import { checkHead, checkRows, openAnswer, openAttempt, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
@@ -26,6 +26,7 @@ export const classDesk = {
   tray,
   workOutside,
   quizCounts,
+  spreads,
   scoresFile,
   answersFile,
   refusedFile,

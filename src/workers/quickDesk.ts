@@ -5,6 +5,7 @@ import { traceAnswer } from '@/core/scoring/traceAnswer';
 import type { Fraction } from '@/core/figures/fraction';
 import { traceWords } from '@/core/scoring/words';
 import type { Feedback } from '@/core/content/feedback';
+import { madeUpSpreads } from '@/core/madeUp/spreads';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 
@@ -52,5 +53,7 @@ export const quickDesk = {
   tryAnswers(question: Question, answers: (Answer | null)[], paper: Paper): Trial[] {
     return answers.map((answer) => tryAnswer(question, answer, paper));
   },
+  /** How a made-up class would do on each question. */
+  madeUpSpreads,
 };
 export type QuickDesk = typeof quickDesk;

@@ -3,7 +3,7 @@ import { expect, openDemo, saved, test } from './support';
 
 const numbersInOrder = (page: Page) =>
   page
-    .locator('ol > li[class*="border-line"]')
+    .locator('ol > li.paper-row')
     .evaluateAll((items) => items.map((item) => item.textContent?.slice(0, 60) ?? ''));
 
 test('questions are reordered by keyboard and by dragging, deleted with undo', async ({ page }) => {
@@ -70,4 +70,40 @@ test('formatted text keeps its format when folded', async ({ page }) => {
   await page.keyboard.type('-1');
   await page.getByRole('button', { name: 'pick one' }).click();
   await expect(page.locator('main sup')).toHaveText('-1');
+});
+
+test('the margin says beside each question what is known of it: how it went, what was tried, what it lacks', async ({
+  page,
+}) => {
+  await openDemo(page, 'write');
+  const notes = (number: number) =>
+    page.getByRole('group', { name: `Known of question ${number}`, exact: true });
+  // Of 24 papers: 19 picked the right option of question 1, 5 another one.
+  await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('19 right5 wrong24 papers');
+  await expect(notes(5)).toContainText('7 right2 partly right15 wrong24 papers');
+  await expect(notes(8)).toContainText('3 not marked yet');
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  const tried = page.getByRole('textbox', { name: 'Try an answer' });
+  await tried.fill('oxbow laek');
+  await expect(page.getByText('1.8 of 2')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await expect(notes(2)).toContainText('oxbow laek');
+  await expect(notes(2)).toContainText('1.8 of 2');
+  // Both columns go together: what is known of a question stands on its line.
+  const [left, right] = await Promise.all([
+    page.getByRole('button', { name: 'Question 3', exact: true }).boundingBox(),
+    notes(3).boundingBox(),
+  ]);
+  expect(Math.abs((left?.y ?? 0) - (right?.y ?? 0))).toBeLessThan(24);
+
+  // Before anybody has answered, a made-up class shows what the key would do; without a key it says nothing.
+  await page.goto('/quiz/?id=demo-deltas#write');
+  await expect(notes(2)).toContainText(/\d+ right.*26 made-up students/);
+  await expect(notes(4)).toHaveText('no key');
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByLabel('Another right answer').fill('estuary');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Question 3', exact: true }).click();
+  await expect(notes(4)).toContainText(/\d+ right.*26 made-up students/);
 });

@@ -36,12 +36,12 @@ function ActionButton({ letter, open, onPress, children }: ButtonProps) {
   return (
     <button
       type="button"
-      className="flex w-full cursor-pointer items-center gap-3 border-b border-line py-1.5 text-left text-[14px] hover:bg-hair"
+      className="flex w-full cursor-pointer items-center gap-3 border-b border-line py-1.5 text-left text-[14px] hover:bg-hair max-sm:min-h-10"
       aria-expanded={open}
       aria-keyshortcuts={letter}
       onClick={onPress}
     >
-      <kbd className="inline-flex h-6 w-7 items-center justify-center rounded border border-[var(--field)] bg-paper text-[12px] font-semibold">
+      <kbd className="max-sm:hidden inline-flex h-6 w-7 items-center justify-center rounded border border-[var(--field)] bg-paper text-[12px] font-semibold">
         {letter}
       </kbd>
       <span>{children}</span>

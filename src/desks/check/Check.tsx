@@ -3,26 +3,20 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { FindAndSort, type FindAndSortProps } from '@/ui/widgets/Find';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count } from '@/ui/words/figures';
-import { notify } from '@/ui/widgets/notices';
+import { count, points } from '@/ui/words/figures';
+import { MarginColumn } from '@/ui/widgets/MarginColumn';
+import { useNarrow } from '@/ui/widgets/useNarrow';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { run } from '@/ui/widgets/press';
 import { saveScores } from '@/ui/teacher/saveAnswers';
 import type { CheckRow, CheckTable } from '@/workers/class/check';
-import type { Action } from './Actions';
 import { CheckGrid } from './CheckGrid';
+import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
 import { Overrides } from './Overrides';
 import { useCheckTable } from './useCheckTable';
-import { firstPlace, neighbour, nextToLookAt, rowsShown, type Place, type SortBy } from './rows';
-
-const ACTION_KEYS: Readonly<Record<string, Action>> = { a: 'accept', p: 'part', w: 'wrong', h: 'hand' };
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-};
+import { rowsShown, type Place, type SortBy } from './rows';
+import { usePlace } from './usePlace';
 
 const ORDERS: readonly (readonly [SortBy, string])[] = [
   ['name', 'name'],
@@ -41,10 +35,10 @@ interface HeadProps {
 function Head({ table, tools, onGo }: HeadProps) {
   const { quiz } = useQuiz();
   return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4">
-      <div className="flex-1">
-        <h1 className="text-[24px]">Check</h1>
-        <p className="caption figures mt-1 text-balance">
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4 max-sm:gap-y-2 max-sm:px-4 max-sm:pb-2">
+      <div className="flex-1 max-sm:basis-full">
+        <h1 className="station-title">Check</h1>
+        <p className="caption figures mt-1 text-balance max-sm:mt-0">
           {count(table.counted, 'paper')} marked
           {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
           {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
@@ -54,7 +48,7 @@ function Head({ table, tools, onGo }: HeadProps) {
       <Overrides table={table} onGo={onGo} />
       <button
         type="button"
-        className="btn btn-sm btn-outline h-9"
+        className="btn btn-sm btn-outline h-9 max-sm:hidden"
         disabled={table.rows.length === 0}
         onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
       >
@@ -89,82 +83,89 @@ function NothingShown(props: {
   );
 }
 
-/** The table and its margin; keys act on the answer at hand. */
+/** The answer at hand in a line, on the margin's handle while it is down. */
+function AtHand({
+  row,
+  table,
+  place,
+}: {
+  readonly row: CheckRow;
+  readonly table: CheckTable;
+  readonly place: Place;
+}) {
+  const cell = row.cells[place.column];
+  const question = table.questions[place.column];
+  return (
+    <span className="flex items-baseline gap-2">
+      <span className="min-w-0 flex-1 truncate font-semibold">{row.name}</span>
+      <span className="caption figures whitespace-nowrap">
+        {cell && question
+          ? `question ${place.column + 1}: ${cell.verdict === 'waits' ? 'not marked yet' : `${points(cell.earned)} of ${points(question.points)}`}`
+          : `${points(row.total.score)} of ${points(row.total.outOf)}`}
+      </span>
+    </span>
+  );
+}
+
+/** The papers and their margin; keys act on the answer at hand. */
 function Papers({ table }: { readonly table: CheckTable }) {
-  const [chosen, setPlace] = useState<Place | null>(null);
-  const [action, setAction] = useState<Action | null>(null);
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortBy>('name');
-  const [went, setWent] = useState(0);
+  const [up, setUp] = useState(false);
   const margin = useRef<HTMLElement>(null);
-  const choose = useCallback((next: Place) => {
-    setAction(null);
-    setPlace(next);
-  }, []);
   const rows = useMemo(() => rowsShown(table, search, sort), [table, search, sort]);
-  const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
-  const place = known ?? firstPlace(rows);
+  const { place, action, went, choose, go, act, look, lookOn, keys } = usePlace(rows, margin);
+  const phone = useNarrow('phone');
+  const narrow = useNarrow('tablet');
   const row = rows.find((one) => one.attemptId === place?.attemptId);
-  const go = (next: Place) => {
-    choose(next);
-    setWent((times) => times + 1);
-  };
-  const look = (by: 1 | -1) => {
-    const next = place && nextToLookAt(rows, place, by);
-    if (next) go(next);
-    else notify('Nothing else is marked wrong or waiting');
-  };
-  // An answer that was just marked by hand still waits in this table: the next one after it is meant.
-  const lookOn = () => {
-    const next = place && nextToLookAt(rows, place, 1, ({ verdict }) => verdict === 'waits');
-    if (next) go(next);
-    else act(null);
-  };
-  // The keys go back to the table: what was open has closed, and the answer at hand has the focus.
-  const act = (next: Action | null) => {
-    setAction(next);
-    if (next === null) setWent((times) => times + 1);
-  };
-  const keys = (key: string): boolean => {
-    if (!place) return false;
-    const step = STEPS[key];
-    if (step) go(neighbour(rows, place, step[0], step[1]));
-    else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
-    else if (key === 'c') margin.current?.querySelector<HTMLElement>('[data-comment] textarea')?.focus();
-    else if (key === 'Escape' && action) setAction(null);
-    else if (ACTION_KEYS[key] && place.column < table.questions.length) setAction(ACTION_KEYS[key]);
-    else return false;
-    return true;
-  };
-
+  // A sheet rises with what was pressed, and what was pressed comes into view above it.
+  const press = useCallback(
+    (next: Place) => {
+      setUp(true);
+      if (narrow) go(next);
+      else choose(next);
+    },
+    [narrow, go, choose],
+  );
+  const View = phone ? CheckList : CheckGrid;
   return (
-    <main className="grid w-full flex-1 grid-cols-[minmax(0,1fr)_360px] items-start gap-x-6 px-5 py-5 max-lg:grid-cols-1">
-      <div className="min-w-0 bg-paper py-6">
-        <Head table={table} tools={{ search, onSearch: setSearch, sort, onSort: setSort }} onGo={go} />
+    <main
+      // As wide as the table needs: on a wide screen it stays together with its margin in the middle.
+      style={{ maxWidth: Math.max(1280, 840 + table.questions.length * 52) }}
+      className={`mx-auto grid w-full flex-1 grid-cols-[minmax(0,1fr)_360px] items-start gap-x-6 px-5 py-5 max-lg:grid-cols-1 max-lg:pb-16 max-sm:px-0 max-sm:pt-0 ${up ? 'sheet-up' : ''}`}
+    >
+      <div className="min-w-0 bg-paper py-6 max-sm:py-3">
+        <Head
+          table={table}
+          tools={{ search, onSearch: setSearch, sort, onSort: setSort }}
+          onGo={(next) => {
+            setUp(true);
+            go(next);
+          }}
+        />
         <NothingShown table={table} rows={rows} search={search} />
         {place && rows.length > 0 && (
-          <CheckGrid table={table} rows={rows} place={place} went={went} onPlace={choose} onKey={keys} />
+          <View table={table} rows={rows} place={place} went={went} onPlace={press} onKey={keys} />
         )}
       </div>
-      <aside
-        ref={margin}
-        aria-label="Margin"
-        className="sticky top-[70px] max-h-[calc(100dvh-140px)] overflow-y-auto border-l border-dotted border-[var(--field)] py-2 pr-1 pl-6 max-lg:static max-lg:mt-6 max-lg:max-h-none max-lg:border-l-0 max-lg:pl-1"
-      >
-        {row && place && (
+      {row && place && (
+        <MarginColumn
+          ref={margin}
+          peek={<AtHand row={row} table={table} place={place} />}
+          open={up}
+          onOpen={setUp}
+        >
           <CheckMargin
             row={row}
             table={table}
             column={place.column}
             action={action}
             onAction={act}
-            onNext={() => {
-              setAction(null);
-              lookOn();
-            }}
+            onNext={lookOn}
+            onLook={narrow ? look : null}
           />
-        )}
-      </aside>
+        </MarginColumn>
+      )}
     </main>
   );
 }

@@ -2,12 +2,13 @@ import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { points, pointsWord } from '@/ui/words/figures';
-import { verdictWords } from '@/ui/words/verdictWords';
+import { points } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
+import { isMarked, spokenCell } from './cellWords';
 import { totalColumn, type Place } from './rows';
 
-interface Props {
+/** What a view of all papers is given: the table and the list alike. */
+export interface CheckTableProps {
   readonly table: CheckTable;
   readonly rows: readonly CheckRow[];
   readonly place: Place;
@@ -22,20 +23,6 @@ const ROW_HEIGHT = 37;
 /** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
 const DRAW_ALL = 60;
 
-/** What a cell says to a screen reader: all that its disc and its dot show. */
-function spoken(cell: CheckCell, number: number): string {
-  const parts = [
-    verdictWords(cell.verdict, cell.credit),
-    cell.verdict === 'waits' ? '' : pointsWord(cell.earned),
-    cell.override ? (cell.override.byHand ? 'marked by hand' : 'your own score') : '',
-    cell.override?.differs ? 'marking differs now' : '',
-    cell.nearMiss && !cell.override ? 'near miss' : '',
-    cell.contradiction && !cell.override ? 'matches two entries of the key' : '',
-    cell.answer ? `“${cell.answer}”` : '',
-  ];
-  return `Question ${number}: ${parts.filter(Boolean).join(', ')}`;
-}
-
 const cellClass = (here: boolean): string =>
   `flex h-9 w-full cursor-pointer items-center justify-center ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-base-200'}`;
 
@@ -48,7 +35,7 @@ interface CellProps {
 }
 
 function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
-  const marked = cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction;
+  const marked = isMarked(cell);
   return (
     <td className="p-0">
       <button
@@ -56,7 +43,7 @@ function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
         data-cell={`${attemptId}:${column}`}
         tabIndex={here ? 0 : -1}
         className={cellClass(here)}
-        aria-label={spoken(cell, column + 1)}
+        aria-label={spokenCell(cell, column + 1)}
         aria-pressed={here}
         title={cell.answer}
         onClick={() => onPlace({ attemptId, column })}
@@ -218,7 +205,7 @@ function useFocusAt(at: At): void {
 }
 
 /** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
-export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
+export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTableProps) {
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -238,7 +225,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: Props) {
       <div
         ref={box}
         tabIndex={-1}
-        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none"
+        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto max-lg:max-h-[max(300px,calc(100dvh-460px))] overscroll-contain outline-none"
         onKeyDown={(event) => {
           if (event.ctrlKey || event.metaKey || event.altKey) return;
           if (onKey(event.key)) event.preventDefault();

@@ -26,6 +26,8 @@ interface Props {
   readonly action: Action | null;
   readonly onAction: (action: Action | null) => void;
   readonly onNext: () => void;
+  /** Goes to the next or previous answer that is wrong or waits; null where keys do that. */
+  readonly onLook: ((by: 1 | -1) => void) | null;
 }
 
 function useOpened({ row, table, column }: Props) {
@@ -70,8 +72,29 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
   );
 }
 
+const Why = ({ opened, folded }: { readonly opened: OpenedAnswer; readonly folded?: true }) => (
+  <>
+    <h3 className="mt-4 text-[14px]">How this came about</h3>
+    <div className="mt-1">
+      <Trace lines={opened.trial.trace} folded={folded} />
+    </div>
+  </>
+);
+
+/** The ways to other answers where there are no keys. */
+const Look = ({ onLook }: { readonly onLook: NonNullable<Props['onLook']> }) => (
+  <p className="mt-4 flex justify-between gap-4">
+    <button type="button" className="link-text min-h-9" onClick={() => onLook(-1)}>
+      Previous to look at
+    </button>
+    <button type="button" className="link-text min-h-9" onClick={() => onLook(1)}>
+      Next to look at
+    </button>
+  </p>
+);
+
 function OneAnswer(props: Props) {
-  const { row, table, column, action, onAction, onNext } = props;
+  const { row, table, column, action, onAction, onNext, onLook } = props;
   const { opened, failure, again } = useOpened(props);
   const cell = row.cells[column];
   const question = table.questions[column];
@@ -79,7 +102,7 @@ function OneAnswer(props: Props) {
   const waits = cell.verdict === 'waits';
   return (
     <>
-      <p className="label-small">
+      <p className="label-small max-lg:sr-only">
         <StudentName name={row.name} apart={row.apart} />, {row.of > 1 && `attempt ${row.number}, `}question{' '}
         {column + 1}
       </p>
@@ -104,6 +127,7 @@ function OneAnswer(props: Props) {
       )}
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened?.draft && <InDraft draft={opened.draft} />}
+      {opened && onLook && <Why opened={opened} folded />}
       {opened ? (
         <Actions
           key={`${row.attemptId}:${question.id}`}
@@ -127,10 +151,7 @@ function OneAnswer(props: Props) {
       </div>
       {opened && (
         <>
-          <h3 className="mt-4 text-[14px]">How this came about</h3>
-          <div className="mt-1">
-            <Trace lines={opened.trial.trace} />
-          </div>
+          {!onLook && <Why opened={opened} />}
           <h3 className="mt-4 text-[14px]">The student reads</h3>
           <p className="mt-1 text-[14px]">
             {isSilent(opened.trial.feedback) ? (
@@ -147,9 +168,10 @@ function OneAnswer(props: Props) {
 
 /** Why the cell at hand holds what it holds. */
 export function CheckMargin(props: Props) {
-  return props.column >= props.table.questions.length ? (
-    <Attempt row={props.row} />
-  ) : (
-    <OneAnswer {...props} />
+  return (
+    <>
+      {props.column >= props.table.questions.length ? <Attempt row={props.row} /> : <OneAnswer {...props} />}
+      {props.onLook && <Look onLook={props.onLook} />}
+    </>
   );
 }

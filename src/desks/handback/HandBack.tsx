@@ -1,28 +1,26 @@
-import { useMemo, useState } from 'react';
-import { notCountedWords } from '@/core/scoring/words';
+import { useState } from 'react';
 import { isOpen } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
-import { closeQuiz, showAspects, showStudent } from '@/store/quiz/standing';
+import { closeQuiz, showAspects } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
-import { CommentField } from '@/ui/teacher/CommentField';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { DialogFoot } from '@/ui/widgets/DialogFoot';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count, points } from '@/ui/words/figures';
+import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
-import { LongRows } from '@/ui/widgets/LongRows';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress, type Press } from '@/ui/widgets/press';
 import { quizState } from '@/ui/words/quizState';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { StudentName } from '@/ui/widgets/StudentName';
 import { useNow } from '@/ui/widgets/useNow';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { HandBackRow } from '@/workers/classDesk';
 import { AnswersFile } from './AnswersFile';
+import { printAddress } from './printAddress';
+import { Results } from './Results';
 import { ScoresFile } from './ScoresFile';
 
 function useRows(): Query<HandBackRow[]> {
@@ -30,92 +28,6 @@ function useRows(): Query<HandBackRow[]> {
   const { id } = quiz;
   const state = quizState(quiz);
   return useQuery(() => classWorker().handBack(id), [id, state, attemptsSeq]);
-}
-
-const printAddress = (quizId: string, right: 'with' | 'without', student?: string): string => {
-  const query = new URLSearchParams({ quiz: quizId, right, ...(student ? { student } : {}) });
-  return `/print/?${query.toString()}`;
-};
-
-function seenWords({ shown, waitsForTeacher, notCounted }: HandBackRow): string {
-  // Of an attempt that does not count there is no score to see.
-  if (notCounted) return `no score: ${notCountedWords(notCounted)}`;
-  if (shown.length === ASPECTS.length) return 'everything';
-  const missing = ASPECTS.filter((aspect) => !shown.includes(aspect));
-  if (missing.length <= 2)
-    return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
-  if (shown.length > 0) return shown.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
-  return waitsForTeacher.length > 0 ? 'nothing until you release it' : 'nothing yet';
-}
-
-interface RowProps {
-  readonly index: number;
-  readonly measure: (element: Element | null) => void;
-  readonly row: HandBackRow;
-  /** True where the plan has something that waits for the teacher's press. */
-  readonly byHand: boolean;
-}
-
-const RecordedScore = ({ recorded }: { readonly recorded: NonNullable<HandBackRow['recorded']> }) => (
-  <>
-    <span className="font-semibold">{points(recorded.score)}</span>{' '}
-    <span className="text-soft">of {points(recorded.outOf)}</span>
-    {recorded.waiting.n > 0 && (
-      <span className="block text-[12.5px] text-saffron-text">+{points(recorded.waiting)} to come</span>
-    )}
-  </>
-);
-
-function Row({ row, byHand, index, measure }: RowProps) {
-  const { quiz } = useQuiz();
-  const alone = quiz.standing.shownTo[row.studentId] !== undefined;
-  const press = async () => {
-    const step = await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
-    notify(alone ? `Taken back from ${row.name}` : `Shown to ${row.name}`, {
-      label: 'Undo',
-      run: () => run(() => undoStep(quiz.id, step)),
-    });
-  };
-  const slip = `/sit/?quiz=${encodeURIComponent(quiz.id)}&ticket=${encodeURIComponent(row.ticket)}`;
-  return (
-    <tr ref={measure} data-index={index} className="border-b border-hair align-middle hover:bg-base-200">
-      <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
-        <StudentName name={row.name} apart={row.apart} />
-      </th>
-      <td className="figures py-2 pr-5 text-right whitespace-nowrap">
-        {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
-      </td>
-      <td className="caption py-2 pr-4">{seenWords(row)}</td>
-      <td className="w-64 py-1 pr-4">
-        <CommentField
-          attemptId={row.attemptId}
-          questionId=""
-          label={`Comment to ${row.name}`}
-          placeholder="Comment"
-          quiet
-        />
-      </td>
-      <td className="py-2 pr-9 text-right whitespace-nowrap">
-        {byHand && (alone || row.waitsForTeacher.length > 0) && (
-          <button type="button" className="btn btn-xs btn-outline mr-3" onClick={() => run(press)}>
-            {alone ? 'Take back' : 'Show'}
-            <span className="sr-only">{alone ? ` from ${row.name}` : ` to ${row.name}`}</span>
-          </button>
-        )}
-        <a className="link-text" href={slip} target="_blank" rel="noopener">
-          Slip<span className="sr-only"> of {row.name}</span>
-        </a>{' '}
-        <a
-          className="link-text ml-2"
-          href={printAddress(quiz.id, 'with', row.studentId)}
-          target="_blank"
-          rel="noopener"
-        >
-          Print<span className="sr-only"> the slip of {row.name}</span>
-        </a>
-      </td>
-    </tr>
-  );
 }
 
 interface WhileOpenProps {
@@ -236,46 +148,17 @@ function NeverOpened() {
   );
 }
 
-/** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
-function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
-  const { quiz } = useQuiz();
-  const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
-  return (
-    <div className="overflow-x-auto">
-      <table className="mt-4 w-full">
-        <thead>
-          <tr className="label-small border-b border-line text-left">
-            <th className="pb-1 pl-9 font-semibold">Student</th>
-            <th className="pr-5 pb-1 text-right font-semibold">Score</th>
-            <th className="pb-1 font-semibold">Sees now</th>
-            <th className="pb-1 font-semibold">Comment</th>
-            <th className="pb-1">
-              <span className="sr-only">What can be done</span>
-            </th>
-          </tr>
-        </thead>
-        <LongRows
-          rows={rows}
-          height={46}
-          keyOf={({ studentId }) => studentId}
-          draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
-        />
-      </table>
-    </div>
-  );
-}
-
 /** The ways out that are no screen: printed slips, scores and answers as files. */
 function PaperAndFiles({ none }: { readonly none: boolean }) {
   const { quiz } = useQuiz();
   return (
     <aside
       aria-label="On paper and as a file"
-      className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+      className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
     >
       <h2 className="text-[15px]">Printed slips</h2>
       <p className="mt-1 text-[14px] text-soft">
-        One student a page, with score, answers, feedback and comments, whatever the plan shows on screen.
+        One student per page, with score, answers, feedback and comments, whatever the plan shows on screen.
       </p>
       <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         <a className="link-text" href={printAddress(quiz.id, 'with')} target="_blank" rel="noopener">
@@ -298,10 +181,10 @@ export default function HandBack() {
     rows?.filter((row) => !row.notCounted && row.shown.some((aspect) => aspect !== 'comments')).length ?? 0;
   const provisional = rows?.filter((row) => row.recorded?.provisional).length ?? 0;
   return (
-    <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
-      <div className="min-w-0 bg-paper pt-7 pb-4">
-        <div className="px-9">
-          <h1 className="text-[24px]">Hand back</h1>
+    <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
+      <div className="min-w-0 bg-paper pt-7 pb-4 max-sm:pt-3">
+        <div className="px-9 max-sm:px-4">
+          <h1 className="station-title">Hand back</h1>
           <p className="caption figures mt-1">
             {rows === null
               ? failure
@@ -313,7 +196,9 @@ export default function HandBack() {
           {rows !== null && rows.length > 0 && <NeverOpened />}
           {rows !== null && <ShowAll rows={rows} />}
         </div>
-        {rows !== null && rows.length === 0 && <p className="px-9 py-8">Nothing has been handed in yet.</p>}
+        {rows !== null && rows.length === 0 && (
+          <p className="px-9 py-8 max-sm:px-4">Nothing has been handed in yet.</p>
+        )}
         {rows !== null && rows.length > 0 && <Results rows={rows} />}
       </div>
       <PaperAndFiles none={rows === null || rows.length === 0} />

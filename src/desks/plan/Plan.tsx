@@ -172,19 +172,22 @@ interface AspectProps {
 const AspectSentence = ({ aspect, when: chosen, onWhen }: AspectProps) => (
   <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
     {SUBJECTS[aspect]}{' '}
-    <select
-      className="sentence-part"
-      aria-label={SUBJECTS[aspect]}
-      value={chosen}
-      onChange={(event) => onWhen(event.target.value as When)}
-    >
-      {Object.entries(WHEN).map(([when, words]) => (
-        <option key={when} value={when}>
-          {words}
-        </option>
-      ))}
-    </select>
-    .{chosen === 'byTeacher' && <ByHand aspect={aspect} />}
+    <span className="sentence-end">
+      <select
+        className="sentence-part"
+        aria-label={SUBJECTS[aspect]}
+        value={chosen}
+        onChange={(event) => onWhen(event.target.value as When)}
+      >
+        {Object.entries(WHEN).map(([when, words]) => (
+          <option key={when} value={when}>
+            {words}
+          </option>
+        ))}
+      </select>
+      .
+    </span>
+    {chosen === 'byTeacher' && <ByHand aspect={aspect} />}
   </li>
 );
 
@@ -213,9 +216,9 @@ export default function Plan() {
   const plan = useContentField('plan', 'Change the reveal plan');
   const { quiz } = useQuiz();
   return (
-    <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1">
-      <div className="bg-paper px-9 py-7 max-sm:px-4">
-        <h1 className="text-[24px]">Reveal plan</h1>
+    <main className="mx-auto grid w-full max-w-[1180px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-10 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
+      <div className="bg-paper px-9 py-7 max-sm:px-4 max-sm:py-3">
+        <h1 className="station-title">Reveal plan</h1>
         <p className="caption mt-1">
           What each student sees of their result, and when. Changes take effect immediately, for everyone.
         </p>
@@ -248,7 +251,7 @@ export default function Plan() {
       </div>
       <aside
         aria-label="Margin"
-        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
         <Preview />
       </aside>

@@ -10,7 +10,6 @@ import { Commands } from '@/ui/teacher/Commands';
 import { startingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
 import { FindAndSort } from '@/ui/widgets/Find';
-import { LongRows } from '@/ui/widgets/LongRows';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { NoticeBar } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
@@ -21,7 +20,7 @@ import { switchTheme, ThemeSwitch } from '@/ui/widgets/ThemeSwitch';
 import { useReady } from '@/ui/teacher/useReady';
 import { ClassBar } from './ClassBar';
 import { RosterFile } from './RosterFile';
-import { RosterRow } from './RosterRow';
+import { Students } from './Students';
 import { YearEnd } from './YearEnd';
 
 type SortBy = 'name' | 'surname' | 'number';
@@ -126,45 +125,6 @@ const ORDERS: readonly (readonly [SortBy, string])[] = [
   ['number', 'number'],
 ];
 
-interface StudentsProps {
-  readonly classId: string;
-  readonly shown: readonly Student[];
-  readonly namesakes: ReadonlyMap<string, Student>;
-}
-
-const Students = ({ classId, shown, namesakes }: StudentsProps) => (
-  <div className="overflow-x-auto">
-    <table className="mt-4 w-full min-w-[700px]">
-      <thead>
-        <tr className="label-small border-b border-line text-left">
-          <th className="pb-1 pl-9 font-semibold">Number</th>
-          <th className="pb-1 font-semibold">Name</th>
-          <th className="pb-1 font-semibold">E-mail</th>
-          <th className="pb-1 font-semibold">Groups</th>
-          <th className="pb-1 font-semibold">More time</th>
-          <th className="pb-1">
-            <span className="sr-only">Remove</span>
-          </th>
-        </tr>
-      </thead>
-      <LongRows
-        rows={shown}
-        height={42}
-        keyOf={({ id }) => id}
-        draw={(student, at) => (
-          <RosterRow
-            key={student.id}
-            classId={classId}
-            student={student}
-            namesake={namesakes.get(student.id) ?? null}
-            {...at}
-          />
-        )}
-      />
-    </table>
-  </div>
-);
-
 /** The class at hand: the one in the address, else the first of the teacher's own, else the first. */
 function useClassAtHand(classes: readonly ListedClass[] | null) {
   const [asked, setAsked] = useState(() => new URLSearchParams(location.search).get('id'));
@@ -224,7 +184,7 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
   const off = all?.filter((student) => student.removedAt !== null) ?? [];
   return (
     <>
-      <div className="bg-paper pt-7 pb-2">
+      <div className="-mx-4 bg-paper pt-7 pb-2 max-sm:pt-3 sm:mx-0">
         <div className="px-9 max-sm:px-4">
           <ClassName one={one} fresh={fresh} />
           <p className="caption mt-1">
@@ -235,15 +195,17 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
           </p>
         </div>
         {all !== null && listed.length === 0 && (
-          <p className="px-9 py-8">Nobody is on the list yet. Add a name below, or import a file.</p>
+          <p className="px-9 py-8 max-sm:px-4">
+            Nobody is on the list yet. Add a name below, or import a file.
+          </p>
         )}
         {listed.length > 1 && (
-          <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9">
+          <div role="search" className="mt-3 flex flex-wrap items-baseline gap-x-6 gap-y-2 px-9 max-sm:px-4">
             <FindAndSort search={search} onSearch={setSearch} sort={sort} onSort={setSort} orders={ORDERS} />
           </div>
         )}
         {listed.length > 0 && shown.length === 0 && (
-          <p className="px-9 py-6 text-soft">Nobody on the list matches “{search}”.</p>
+          <p className="px-9 py-6 text-soft max-sm:px-4">Nobody on the list matches “{search}”.</p>
         )}
         {shown.length > 0 && <Students classId={one.id} shown={shown} namesakes={namesakes} />}
         <NewStudent to={{ classId: one.id }} label="Add" />

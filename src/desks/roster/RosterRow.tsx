@@ -112,9 +112,8 @@ const PlainField = ({
   />
 );
 
-/** One student, edited in place. An empty name is not taken: the last one stays. */
-export function RosterRow({ classId, student, namesake, index, measure }: Props) {
-  const { name, number, email, groups } = useFields(classId, student);
+/** Takes the student off the list; the work stays. */
+function Remove({ classId, student }: Pick<Props, 'classId' | 'student'>) {
   const remove = async () => {
     const step = await setRemoved(classId, student.id, 'off');
     notify(`${student.name} is removed from the class list; the work is kept`, {
@@ -123,11 +122,27 @@ export function RosterRow({ classId, student, namesake, index, measure }: Props)
     });
   };
   return (
-    <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
-      <td className="w-40 py-1 pr-3 pl-9">
-        <PlainField field={number} label={`Number of ${student.name}`} empty="none" most={60} figures />
-      </td>
-      <td className="py-1 pr-3">
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Take ${student.name} off the list`}
+      title="Take off the list"
+      onClick={() => run(remove)}
+    >
+      <X size={15} aria-hidden />
+    </button>
+  );
+}
+
+/** The fields of a student, each by itself. */
+function useFace({ classId, student, namesake }: Props) {
+  const { name, number, email, groups } = useFields(classId, student);
+  return {
+    number: (
+      <PlainField field={number} label={`Number of ${student.name}`} empty="no number" most={60} figures />
+    ),
+    name: (
+      <>
         <input
           className="plain-field font-semibold"
           aria-label={`Name of ${student.name}`}
@@ -138,33 +153,58 @@ export function RosterRow({ classId, student, namesake, index, measure }: Props)
           onChange={(event) => name.edit(event.target.value)}
         />
         {namesake && <Namesake student={student} other={namesake} />}
-      </td>
-      <td className="py-1 pr-3">
-        <PlainField
-          field={email}
-          label={`E-mail address of ${student.name}`}
-          empty="none"
-          type="email"
-          most={254}
-        />
-      </td>
-      <td className="py-1 pr-3">
-        <PlainField field={groups} label={`Groups of ${student.name}`} empty="no group" />
-      </td>
-      <td className="w-28 py-1 pr-3">
-        <MoreTimeField student={student} />
-      </td>
-      <td className="w-16 py-1 pr-6 text-right">
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Take ${student.name} off the list`}
-          title="Take off the list"
-          onClick={() => run(remove)}
-        >
-          <X size={15} aria-hidden />
-        </button>
-      </td>
+      </>
+    ),
+    email: (
+      <PlainField
+        field={email}
+        label={`E-mail address of ${student.name}`}
+        empty="no e-mail"
+        type="email"
+        most={254}
+      />
+    ),
+    groups: <PlainField field={groups} label={`Groups of ${student.name}`} empty="no group" />,
+    moreTime: <MoreTimeField student={student} />,
+    remove: <Remove classId={classId} student={student} />,
+  };
+}
+
+/** One student, edited in place. An empty name is not taken: the last one stays. */
+export function RosterRow(props: Props) {
+  const { number, name, email, groups, moreTime, remove } = useFace(props);
+  return (
+    <tr ref={props.measure} data-index={props.index} className="border-b border-hair hover:bg-base-200">
+      <td className="w-40 py-1 pr-3 pl-9">{number}</td>
+      <td className="py-1 pr-3">{name}</td>
+      <td className="py-1 pr-3">{email}</td>
+      <td className="py-1 pr-3">{groups}</td>
+      <td className="w-28 py-1 pr-3">{moreTime}</td>
+      <td className="w-16 py-1 pr-6 text-right">{remove}</td>
     </tr>
+  );
+}
+
+/** The same on a phone: name and number, and below them what else is known. */
+export function RosterItem(props: Props) {
+  const { number, name, email, groups, moreTime, remove } = useFace(props);
+  return (
+    <li
+      ref={props.measure}
+      data-index={props.index}
+      className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_32px] gap-x-3 border-b border-hair py-1.5 pr-2 pl-4 text-[14px]"
+    >
+      <div className="col-span-2 text-[15.5px]">{name}</div>
+      <div className="text-right">{remove}</div>
+      <div>{number}</div>
+      <div className="col-span-2">{groups}</div>
+      <div>{email}</div>
+      <div className="col-span-2 flex items-baseline gap-1.5">
+        <span className="caption whitespace-nowrap" aria-hidden>
+          More time
+        </span>
+        {moreTime}
+      </div>
+    </li>
   );
 }

@@ -111,7 +111,7 @@ const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean
       </p>
       {ready && <Backup />}
     </div>
-    <div className="space-y-1 text-right">{ready && <DemoData />}</div>
+    <div className="space-y-1 sm:text-right">{ready && <DemoData />}</div>
   </div>
 );
 
@@ -134,8 +134,8 @@ function Quizzes() {
     <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
       <Head ready={ready} quizzes={listed?.quizzes ?? []} onCreate={create.start} />
       <main>
-        <div className="flex flex-wrap items-end gap-4 pt-6 pb-5">
-          <div className="flex-1">
+        <div className="flex flex-wrap items-end gap-4 pt-6 pb-5 max-sm:gap-y-2 max-sm:pt-2">
+          <div className="flex-1 max-sm:basis-full">
             <h1 className="text-[28px]">Shelf</h1>
             <p className="caption">Your quizzes, each with where it stands.</p>
           </div>

@@ -84,7 +84,7 @@ function ToDo({ quiz, work }: CountsProps) {
         </a>
       </p>
     );
-  return <p className="text-soft">{work && work.finished > 0 ? 'all marked' : ''}</p>;
+  return work && work.finished > 0 ? <p className="text-soft">all marked</p> : null;
 }
 
 /** What the quiz is called, who takes it, and what it is about. */
@@ -117,7 +117,7 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
     <li
       ref={sortable.setNodeRef}
       style={style}
-      className="grid grid-cols-[minmax(0,1fr)_250px_150px_160px_30px] items-baseline gap-x-6 gap-y-1 border-b border-line bg-paper py-4 pr-4 pl-3 last:border-b-0 hover:bg-base-200 max-md:grid-cols-2"
+      className="grid grid-cols-[minmax(0,1fr)_250px_150px_160px_30px] items-baseline gap-x-6 gap-y-1 border-b border-line bg-paper py-4 pr-4 pl-3 last:border-b-0 hover:bg-base-200 max-md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_30px] max-md:gap-x-3 max-md:gap-y-0.5 max-md:pr-2"
     >
       <div className="flex min-w-0 items-start gap-1 max-md:col-span-2">
         <button
@@ -137,17 +137,23 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         </button>
         <Title quiz={quiz} setTo={setTo} />
       </div>
-      <p>
+      <p className="max-md:col-span-3 max-md:pl-[30px]">
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
       </p>
-      <HandedIn quiz={quiz} work={work} />
-      <ToDo quiz={quiz} work={work} />
+      <div className="max-md:col-span-3 max-md:pl-[30px]">
+        <HandedIn quiz={quiz} work={work} />
+      </div>
+      <div className="max-md:col-span-3 max-md:pl-[30px] empty:hidden">
+        <ToDo quiz={quiz} work={work} />
+      </div>
       {quiz.deletedAt === null ? (
-        <ShelfMenu quiz={quiz} />
+        <span className="max-md:col-start-3 max-md:row-start-1">
+          <ShelfMenu quiz={quiz} />
+        </span>
       ) : (
         <button
           type="button"
-          className="link-text cursor-pointer"
+          className="link-text cursor-pointer max-md:col-span-3"
           onClick={() => run(() => setDeleted(quiz.id, 'back'))}
         >
           Restore

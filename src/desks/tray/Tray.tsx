@@ -1,40 +1,27 @@
 import { useState } from 'react';
 import { isFinished } from '@/core/quiz/window';
-import { undoStep } from '@/store/records/history';
-import { ruleAll } from '@/store/work/rulings';
 import { copyText } from '@/ui/widgets/copyText';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
-import { dayAndTimeIn } from '@/ui/words/zoneTime';
-import { LongRows } from '@/ui/widgets/LongRows';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { quizState } from '@/ui/words/quizState';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SetToLine } from '@/ui/teacher/SetToLine';
-import { StudentName } from '@/ui/widgets/StudentName';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
 import { AnswerFile } from './AnswerFile';
-
-const STATES = {
-  notOpened: 'not opened',
-  working: 'working',
-  handedIn: 'handed in',
-  late: 'late',
-  tooLate: 'after closing',
-  ranOut: 'not handed in when it closed',
-} as const;
+import { TrayRows } from './TrayRows';
 
 /** Which students are listed. */
 const SHOWN = {
-  all: { words: 'everyone', holds: () => true },
-  missing: { words: 'who has not handed in', holds: (row: TrayRow) => !isFinished(row.state) },
+  all: { words: 'Everyone', holds: () => true },
+  missing: { words: 'Not handed in', holds: (row: TrayRow) => !isFinished(row.state) },
   late: {
-    words: 'who was late',
+    words: 'Late',
     holds: (row: TrayRow) => row.state === 'late' || row.state === 'tooLate',
   },
 } as const;
@@ -45,63 +32,6 @@ function useTray(listed: number): Query<TrayRow[]> {
   const { id } = quiz;
   const state = quizState(quiz);
   return useQuery(() => classWorker().tray(id), [id, attemptsSeq, state, listed]);
-}
-
-function when(row: TrayRow, zone: string): string {
-  if (row.timeUnknown) return 'from a file, without a time';
-  if (row.handedInAt !== null)
-    return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
-  return row.openedAt !== null ? `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered` : '';
-}
-
-const wantsAttention = ({ state, voided }: TrayRow): boolean =>
-  voided || state === 'working' || state === 'late' || state === 'tooLate';
-
-interface RowProps {
-  readonly row: TrayRow;
-  readonly index: number;
-  readonly measure: (element: Element | null) => void;
-}
-
-function Row({ row, index, measure }: RowProps) {
-  const { quiz } = useQuiz();
-  const { id } = quiz;
-  const address = `/sit/?quiz=${encodeURIComponent(id)}&ticket=${encodeURIComponent(row.ticket)}`;
-  const done = isFinished(row.state);
-  const accept = async () => {
-    const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });
-    notify(`${row.name}’s late work now counts`, {
-      label: 'Undo',
-      run: () => run(() => undoStep(id, step)),
-    });
-  };
-  return (
-    <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
-      <td className="figures py-1.5 pr-4 pl-9 text-soft">{row.number}</td>
-      <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-        <StudentName name={row.name} apart={row.number === row.apart ? '' : row.apart} />
-      </th>
-      <td
-        className={`py-1.5 pr-4 ${wantsAttention(row) ? 'font-semibold text-saffron-text' : done ? '' : 'text-soft'}`}
-      >
-        {STATES[row.state]}
-        {row.voided && ', not counted'}
-        {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
-        {row.tooLate.length > 0 && (
-          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
-            Accept<span className="sr-only"> the work of {row.name}</span>
-          </button>
-        )}
-      </td>
-      <td className="figures caption py-1.5 pr-4">{when(row, quiz.content.zone)}</td>
-      <td className="py-1.5 pr-9 text-right">
-        <a className="link-text" href={address} target="_blank" rel="noopener">
-          {done ? 'Slip' : 'Page'}
-          <span className="sr-only"> of {row.name}</span>
-        </a>
-      </td>
-    </tr>
-  );
 }
 
 interface WhoProps {
@@ -118,28 +48,26 @@ function Who({ rows, shown, onShow }: WhoProps) {
     notify(`${count(listed.length, 'name')} copied`);
   };
   return (
-    <p className="mt-2 flex flex-wrap items-baseline gap-x-4">
-      <label>
-        Shown:{' '}
-        <select
-          className="sentence-part"
-          aria-label="Who is shown"
-          value={shown}
-          onChange={(event) => onShow(event.target.value as Shown)}
-        >
-          {Object.entries(SHOWN).map(([name, { words, holds }]) => (
-            <option key={name} value={name}>
-              {words} ({rows.filter(holds).length})
-            </option>
-          ))}
-        </select>
-      </label>
+    <div className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+      <div role="group" aria-label="Who is shown" className="flex flex-wrap gap-x-5">
+        {Object.entries(SHOWN).map(([name, { words, holds }]) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={name === shown}
+            className="choice figures"
+            onClick={() => onShow(name as Shown)}
+          >
+            {words} ({rows.filter(holds).length})
+          </button>
+        ))}
+      </div>
       {shown !== 'all' && listed.length > 0 && (
-        <button type="button" className="link-text cursor-pointer" onClick={() => run(copy)}>
+        <button type="button" className="link-text min-h-8 cursor-pointer" onClick={() => run(copy)}>
           Copy the names
         </button>
       )}
-    </p>
+    </div>
   );
 }
 
@@ -165,30 +93,6 @@ function Outside() {
   );
 }
 
-const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
-  <div className="overflow-x-auto">
-    <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
-      <thead>
-        <tr className="label-small border-b border-line text-left">
-          <th className="pb-1 pl-9 font-semibold">No.</th>
-          <th className="pb-1 font-semibold">Student</th>
-          <th className="pb-1 font-semibold">State</th>
-          <th className="pb-1 font-semibold">When</th>
-          <th className="pb-1">
-            <span className="sr-only">Page</span>
-          </th>
-        </tr>
-      </thead>
-      <LongRows
-        rows={rows}
-        height={34}
-        keyOf={({ studentId }) => studentId}
-        draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
-      />
-    </table>
-  </div>
-);
-
 /** Where handed-in work arrives: who stands where, and answers from a file. */
 export default function Tray() {
   const [listed, setListed] = useState(0);
@@ -197,10 +101,10 @@ export default function Tray() {
   const [shown, setShown] = useState<Shown>('all');
   const those = rows?.filter(SHOWN[shown].holds) ?? [];
   return (
-    <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1">
-      <div className="bg-paper pt-7 pb-2">
-        <div className="px-9">
-          <h1 className="text-[24px]">Tray</h1>
+    <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
+      <div className="bg-paper pt-7 pb-2 max-sm:pt-3">
+        <div className="px-9 max-sm:px-4">
+          <h1 className="station-title">Tray</h1>
           <p className="caption figures mt-1">
             {rows === null ? (failure ? '' : 'Loading the list …') : headline(rows)}{' '}
             <a className="link-text" href={set ? `/class/?id=${encodeURIComponent(set.classId)}` : '/class/'}>
@@ -214,15 +118,15 @@ export default function Tray() {
           {rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
         </div>
         {rows !== null && rows.length === 0 && (
-          <p className="px-9 py-8">
+          <p className="px-9 py-8 max-sm:px-4">
             {set
               ? 'Nobody is on the class list yet.'
               : 'Nobody can take this quiz before it is set to a class.'}
           </p>
         )}
-        {rows !== null && rows.length > 0 && <Rows rows={those} />}
+        {those.length > 0 && <TrayRows rows={those} />}
         {rows !== null && rows.length > 0 && those.length === 0 && (
-          <p className="px-9 py-6 text-soft">Nobody.</p>
+          <p className="px-9 py-6 text-soft max-sm:px-4">Nobody.</p>
         )}
         <NewStudent
           to={set ? { classId: set.classId, groups: set.group === null ? [] : [set.group] } : null}
@@ -232,7 +136,7 @@ export default function Tray() {
       </div>
       <aside
         aria-label="Answers from a file"
-        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
+        className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
         {set ? (
           <AnswerFile onImported={() => setListed((n) => n + 1)} />

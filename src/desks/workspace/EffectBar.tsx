@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { gainOf, maximumMoves } from '@/core/checking/gain';
 import { divide } from '@/core/figures/fraction';
 import { undoStep } from '@/store/records/history';
@@ -11,6 +11,7 @@ import { count, percent, points, time } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { useCovered } from '@/ui/widgets/useCovered';
 import type { NamedChange, Pending } from '@/workers/classDesk';
 
 function words({ up, down, unchanged }: Pending): string {
@@ -96,26 +97,49 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
   );
 }
 
-/** The bar at the foot while changes to the key wait in the draft: their effect, and the press that applies them. */
-export function EffectBar() {
-  const { quiz, pending, pendingFailed } = useQuiz();
-  const [seeing, setSeeing] = useState(false);
-  if (pendingFailed) {
-    return (
-      <section aria-label="Changes not applied" className="sticky bottom-0 z-10 mt-auto">
-        <Failed
-          text={`What your changes would do to the scores could not be worked out. ${readingFailed(pendingFailed.failure)}`}
-          onAgain={pendingFailed.again}
-        />
-      </section>
-    );
-  }
-  if (!pending) return null;
+interface FootProps {
+  readonly label: string;
+  readonly className: string;
+  readonly children: ReactNode;
+}
+
+/** What stays at the foot of the page. */
+function Foot({ label, className, children }: FootProps) {
+  const foot = useCovered<HTMLElement>('foot');
+  return (
+    <section ref={foot} aria-label={label} className={`sticky bottom-0 z-10 mt-auto ${className}`}>
+      {children}
+    </section>
+  );
+}
+
+/** The key that counts was changed by the teacher, and the way back from that. */
+function LastChange({ at }: { readonly at: number }) {
+  const { quiz } = useQuiz();
   const undo = () =>
     run(async () => {
       if (await undoRevision(quiz.id))
         notify('The earlier marks are back. Your changes are in the draft again.');
     });
+  return (
+    <Foot
+      label="Last change to the key"
+      className="flex items-center gap-4 border-t border-line bg-paper px-6 py-2 max-sm:px-4"
+    >
+      <p className="flex-1 text-soft max-sm:text-[14px]">
+        The key was changed and applied to everyone at {time(at)}.
+      </p>
+      <button type="button" className="btn btn-sm btn-outline" onClick={undo}>
+        Undo the change
+      </button>
+    </Foot>
+  );
+}
+
+/** Changes that wait: their effect, and the press that applies them. */
+function Waiting({ pending }: { readonly pending: Pending }) {
+  const { quiz } = useQuiz();
+  const [seeing, setSeeing] = useState(false);
   const apply = () =>
     run(async () => {
       if (!pending.shown) return;
@@ -130,42 +154,28 @@ export function EffectBar() {
         run: () => run(() => undoStep(quiz.id, step)),
       });
     });
-  if (pending.changes.length === 0) {
-    if (pending.undoable === null) return null;
-    return (
-      <section
-        aria-label="Last change to the key"
-        className="sticky bottom-0 z-10 mt-auto flex items-center gap-4 border-t border-line bg-paper px-6 py-2"
-      >
-        <p className="flex-1 text-soft">
-          The key was changed and applied to everyone at {time(pending.undoable)}.
-        </p>
-        <button type="button" className="btn btn-sm btn-outline" onClick={undo}>
-          Undo the change
-        </button>
-      </section>
-    );
-  }
   return (
-    <section
-      aria-label="Changes not applied"
-      className="sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-x-5 gap-y-2 bg-[#1a2436] px-6 py-3 text-[#fffefb] dark:bg-[#0d1119]"
+    <Foot
+      label="Changes not applied"
+      className="flex flex-wrap items-center gap-x-5 gap-y-2 bg-[#1a2436] px-6 py-3 text-[#fffefb] max-sm:px-4 max-sm:py-2 dark:bg-[#0d1119]"
     >
-      <p className="font-title text-[17px] font-semibold">{count(pending.count, 'change')} not applied</p>
-      <p className="figures flex-1" role="status">
+      <p className="font-title text-[17px] font-semibold max-sm:text-[15px]">
+        {count(pending.count, 'change')} not applied
+      </p>
+      <p className="figures flex-1 max-sm:basis-full max-sm:text-[14px]" role="status">
         {words(pending)}
         {moreWords(pending)}
       </p>
       <button
         type="button"
-        className="btn btn-sm h-9 border-[#8f98a8] bg-transparent text-[#fffefb] shadow-none hover:bg-white/10"
+        className="btn btn-sm h-9 border-[#8f98a8] bg-transparent text-[#fffefb] shadow-none hover:bg-white/10 max-sm:flex-1"
         onClick={() => setSeeing(true)}
       >
         See who
       </button>
       <button
         type="button"
-        className="btn btn-sm btn-accent h-9 text-[#1a1405]"
+        className="btn btn-sm btn-accent h-9 text-[#1a1405] max-sm:flex-1"
         // What was typed just now is not in the effect yet: it is seen before it can be applied.
         disabled={pending.shown?.changeSeq !== quiz.changeSeq}
         onClick={apply}
@@ -173,6 +183,23 @@ export function EffectBar() {
         Apply to all
       </button>
       {seeing && <Who pending={pending} onClose={() => setSeeing(false)} />}
-    </section>
+    </Foot>
   );
+}
+
+/** The bar at the foot while changes to the key wait in the draft, or after they were applied. */
+export function EffectBar() {
+  const { pending, pendingFailed } = useQuiz();
+  if (pendingFailed)
+    return (
+      <Foot label="Changes not applied" className="">
+        <Failed
+          text={`What your changes would do to the scores could not be worked out. ${readingFailed(pendingFailed.failure)}`}
+          onAgain={pendingFailed.again}
+        />
+      </Foot>
+    );
+  if (!pending) return null;
+  if (pending.changes.length > 0) return <Waiting pending={pending} />;
+  return pending.undoable === null ? null : <LastChange at={pending.undoable} />;
 }

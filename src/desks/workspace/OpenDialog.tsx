@@ -29,7 +29,6 @@ function Times({ form, onChange }: FieldsProps) {
       <input
         type="datetime-local"
         className="input w-full"
-        data-first-focus={name === 'from' ? '' : undefined}
         value={form[name]}
         disabled={disabled}
         onChange={(event) => onChange({ ...form, [name]: event.target.value })}

@@ -1,11 +1,12 @@
 import { ChevronDown, ChevronLeft } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
 import { count, pointsWord } from '@/ui/words/figures';
 import { dayAndTimeIn, shortTimeIn } from '@/ui/words/zoneTime';
+import { useCovered } from '@/ui/widgets/useCovered';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import { usePaper, useQuiz, type QuizView } from '@/ui/teacher/quizContext';
 import { quizState } from '@/ui/words/quizState';
@@ -37,12 +38,14 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
 }
 
 /** Whether the quiz is open, and until or from when, in as few words as a button has room for. */
-function openWords({ quiz }: QuizView, at: number): string {
+function openWords({ quiz }: QuizView, at: number, short: boolean): string {
   const { opening } = quiz.standing;
   if (!opening) return 'Not opened yet';
   const { zone } = quiz.content;
   if (isOpen(opening, at))
-    return opening.until === null ? 'Open' : `Open · closes ${shortTimeIn(opening.until, zone)}`;
+    return opening.until === null
+      ? 'Open'
+      : `${short ? 'Closes' : 'Open · closes'} ${shortTimeIn(opening.until, zone)}`;
   if (isOver(opening, at)) return 'Closed';
   return `Opens ${shortTimeIn(opening.from, zone)}`;
 }
@@ -92,7 +95,7 @@ function openTitle({ quiz }: QuizView): string {
 }
 
 /** The same on a phone: the name of the station at hand and the line as dots; pressed, all of them with their names. */
-function StationsFolded({ station, left }: StationsProps) {
+function StationsFolded({ station, left, tools }: StationsProps & { readonly tools: ReactNode }) {
   const [open, setOpen] = useState(false);
   const here = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
@@ -101,32 +104,35 @@ function StationsFolded({ station, left }: StationsProps) {
       className="order-last col-span-2 border-t border-line"
       onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
     >
-      <button
-        type="button"
-        className="flex min-h-11 w-full items-center gap-2.5 px-4 text-left"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
-        <span className="flex-1">
-          <span className="font-title text-[17px] font-semibold">{here.title}</span>
-          {left[here.name] && (
-            <span className="figures ml-2.5 text-[13px] font-semibold text-saffron-text">
-              {left[here.name]}
-            </span>
-          )}
-        </span>
-        <span className="flex gap-1.5" aria-hidden>
-          {STATIONS.map(({ name }) => (
-            <span
-              key={name}
-              className="station-dot !m-0 !size-[10px]"
-              data-here={name === station || undefined}
-            />
-          ))}
-        </span>
-        <ChevronDown size={17} className={`text-soft ${open ? 'rotate-180' : ''}`} aria-hidden />
-        <span className="sr-only">All stations</span>
-      </button>
+      <div className="flex items-center gap-1 pr-2">
+        <button
+          type="button"
+          className="flex min-h-11 min-w-0 flex-1 items-center gap-2 pl-4 text-left"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
+          <span className="min-w-0 flex-1">
+            <span className="block font-title text-[17px] leading-5 font-semibold">{here.title}</span>
+            {left[here.name] && (
+              <span className="figures block text-[12.5px] leading-4 font-semibold text-saffron-text">
+                {left[here.name]}
+              </span>
+            )}
+          </span>
+          <span className="flex gap-1" aria-hidden>
+            {STATIONS.map(({ name }) => (
+              <span
+                key={name}
+                className="station-dot !m-0 !size-[9px]"
+                data-folded={name === station || undefined}
+              />
+            ))}
+          </span>
+          <ChevronDown size={17} className={`flex-none text-soft ${open ? 'rotate-180' : ''}`} aria-hidden />
+          <span className="sr-only">All stations</span>
+        </button>
+        {tools}
+      </div>
       {open && (
         <ol className="absolute inset-x-0 z-30 border-y border-line bg-paper shadow-lg">
           {STATIONS.map(({ name, title }) => (
@@ -151,29 +157,6 @@ function StationsFolded({ station, left }: StationsProps) {
   );
 }
 
-/** Tells the page how much of it the header covers, for what stays below it. */
-function useHeadHeight() {
-  const head = useRef<HTMLElement>(null);
-  useEffect(() => {
-    if (!head.current) return;
-    const element = head.current;
-    const watch = new ResizeObserver(() =>
-      document.documentElement.style.setProperty('--head', `${element.offsetHeight}px`),
-    );
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-  return head;
-}
-
-/** The tools of the quiz that need no room of their own on a phone. */
-const Tools = ({ quizId, onOpening }: { readonly quizId: string; readonly onOpening: () => void }) => (
-  <>
-    <Commands onOpening={onOpening} />
-    <UndoButtons scope={quizId} />
-  </>
-);
-
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
 export function StationBar({ station }: { readonly station: string }) {
   const view = useQuiz();
@@ -188,40 +171,54 @@ export function StationBar({ station }: { readonly station: string }) {
   const at = useNow();
   const open = isOpen(quiz.standing.opening, at);
   const opening = () => setAsking(true);
-  const head = useHeadHeight();
+  const tools = (
+    <>
+      <Commands onOpening={opening} />
+      <UndoButtons scope={quiz.id} />
+    </>
+  );
+  const head = useCovered<HTMLElement>('head');
   return (
     <header
       ref={head}
-      className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-x-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1 max-sm:gap-x-2 max-sm:px-0 max-sm:pt-1 max-sm:pb-0"
+      className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-x-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1 max-sm:gap-x-2 max-sm:px-0 max-sm:pt-1.5 max-sm:pb-0 max-sm:[&>:first-child]:pl-2 max-sm:[&>:last-child]:pr-3"
     >
-      <div className="flex min-w-0 items-center gap-2 max-sm:col-span-2 max-sm:px-2">
-        <a href="/" className="icon-button flex-none" aria-label="To the Shelf" title="To the Shelf">
+      <div className="flex min-w-0 items-center gap-2">
+        <a
+          href="/"
+          className="icon-button flex-none max-sm:min-h-9"
+          aria-label="To the Shelf"
+          title="To the Shelf"
+        >
           <ChevronLeft size={18} aria-hidden />
         </a>
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0">
           <p className="truncate font-title text-[16px] font-semibold">
             {quiz.content.title || 'Untitled quiz'}
           </p>
           <p className="caption figures truncate">
             {isDraft && 'Draft: '}
-            {count(questions.length, 'question')} · {pointsWord(pointsOfPaper(draft))} ·{' '}
+            {count(questions.length, 'question')} · {!phone && `${pointsWord(pointsOfPaper(draft))} · `}
             <span role="status">{savingWords(saving)}</span>
           </p>
         </div>
-        {phone && <Tools quizId={quiz.id} onOpening={opening} />}
       </div>
-      {phone ? <StationsFolded station={station} left={left} /> : <Stations station={station} left={left} />}
-      <div className="flex items-center justify-end gap-3 max-sm:col-span-2 max-sm:px-3 max-sm:pb-1">
-        {!phone && <Tools quizId={quiz.id} onOpening={opening} />}
+      {phone ? (
+        <StationsFolded station={station} left={left} tools={tools} />
+      ) : (
+        <Stations station={station} left={left} />
+      )}
+      <div className="flex items-center justify-end gap-3">
+        {!phone && tools}
         {!phone && <ThemeSwitch />}
         <button
           type="button"
-          className={`btn btn-sm h-9 whitespace-nowrap max-sm:w-full ${open ? 'btn-outline' : 'btn-primary'}`}
+          className={`btn btn-sm h-9 whitespace-nowrap max-sm:px-2.5 ${open ? 'btn-outline' : 'btn-primary'}`}
           title={openTitle(view)}
           onClick={opening}
         >
-          {openWords(view, at)}
-          <span aria-hidden>…</span>
+          {openWords(view, at, phone)}
+          {!phone && <span aria-hidden>…</span>}
         </button>
       </div>
       {asking && <OpenDialog onClose={() => setAsking(false)} />}

@@ -98,10 +98,10 @@ export function Heading() {
   const { quiz, questions } = useQuiz();
   const [isNew] = useState(() => quiz.content.title === NEW_TITLE && questions.length === 0);
   return (
-    <div className="border-b border-line px-9 pt-7 pb-4 max-sm:px-4">
+    <div className="border-b border-line px-9 pt-7 pb-4 max-sm:px-4 max-sm:pt-4">
       <h1>
         <input
-          className="plain-field font-title text-[26px] font-semibold"
+          className="plain-field font-title text-[26px] font-semibold max-sm:text-[21px]"
           aria-label="Title of the quiz"
           placeholder="Title of the quiz"
           maxLength={300}

@@ -1,174 +1,68 @@
 import { Suspense, useState } from 'react';
-import { shownAnswer, type Answer, type Question } from '@/core/kinds';
 import { bestPossible } from '@/core/scoring/markAttempt';
-import { equal } from '@/core/figures/fraction';
-import { nearMissWords } from '@/core/marks/nearMissWords';
-import { isSilent } from '@/core/content/silence';
-import { useFaces } from '@/kinds/write';
-import type { QuestionRecord } from '@/store/records/db';
-import { CreditPie } from '@/ui/widgets/CreditPie';
-import { Failed } from '@/ui/widgets/Failed';
-import { readingFailed } from '@/ui/words/failureWords';
-import { FeedbackView } from '@/ui/widgets/FeedbackView';
+import { MarginColumn } from '@/ui/widgets/MarginColumn';
 import { points } from '@/ui/words/figures';
-import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
-import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
-import { Trace } from '@/ui/widgets/Trace';
-import { useQuery, type Query } from '@/ui/widgets/useQuery';
-import { verdictWords } from '@/ui/words/verdictWords';
-import { quickWorker } from '@/workers/clients';
-import type { Trial } from '@/workers/quickDesk';
+import { usePaper } from '@/ui/teacher/quizContext';
+import { HowItWent, Problems } from './Notes';
+import { TryAnswer } from './TryAnswer';
+import type { MarginState } from './useMarginState';
+import type { QuestionRecord } from '@/store/records/db';
+import { WholePaper } from './WholePaper';
 
-/** The best possible paper, marked before anyone sits it, and what it misses. */
-function WholePaper() {
-  const { quiz } = useQuiz();
-  const paper = usePaper();
-  const { best, outOf, missing } = bestPossible(paper);
-  const numbers = missing.map((id) => quiz.content.order.indexOf(id) + 1);
-  const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
-  return (
-    <section aria-labelledby="whole-paper" className="border-b border-line pb-3">
-      <h2 id="whole-paper" className="text-[15px]">
-        Whole paper
-      </h2>
-      <div className="mt-1.5 flex items-baseline gap-2.5">
-        <CreditPie credit={share} label="" />
-        <span className="flex-1">Best possible paper</span>
-        <span className="figures font-semibold">
-          {points(best)} of {points(outOf)}
-        </span>
-      </div>
-      {!equal(best, outOf) && (
-        <p className="mt-1 pl-[27px] text-[13.5px] text-saffron-text">
-          Full marks cannot be reached: {numbers.length === 1 ? 'question' : 'questions'} {numbers.join(', ')}{' '}
-          {numbers.length === 1 ? 'has' : 'have'} no fully right answer yet.
-        </p>
-      )}
-    </section>
-  );
+interface Props {
+  readonly record: QuestionRecord;
+  readonly number: number;
+  readonly margin: MarginState;
 }
 
-interface TrialProps {
-  readonly question: Question;
-  readonly answer: Answer;
-  readonly trial: Trial;
-  readonly open: boolean;
-}
-
-function TrialRow({ question, answer, trial, open }: TrialProps) {
-  const waits = trial.verdict === 'waits';
+/** What is computed for the question in hand. */
+export function InHand({ record, number, margin }: Props) {
+  const { id } = record;
   return (
-    <li className="border-b border-line py-2.5">
-      <div className="flex items-baseline gap-2.5">
-        <CreditPie
-          credit={trial.credit}
-          verdict={trial.verdict}
-          label={verdictWords(trial.verdict, trial.credit)}
+    <>
+      <HowItWent id={id} spreads={margin.spreads} />
+      <Problems lines={margin.ready.get(id)} />
+      <Suspense>
+        <TryAnswer
+          key={id}
+          question={record.question}
+          number={number}
+          kept={margin.keptOf(id)}
+          onKept={(kept) => margin.keep(id, kept)}
         />
-        <div className="min-w-0 flex-1 break-words">
-          <ShownAnswer answer={shownAnswer(question, answer)} />
-        </div>
-        <span className="figures font-semibold whitespace-nowrap">
-          {waits
-            ? `${points(trial.waiting)} to come`
-            : `${points(trial.earned)} of ${points(trial.possible)}`}
-        </span>
-      </div>
-      <div className="pl-[27px]">
-        {trial.nearMiss && (
-          <p className="mt-1 text-[13.5px] font-semibold text-saffron-text">
-            Near miss: {nearMissWords(trial.nearMiss)}
-          </p>
-        )}
-        <p className="mt-1 text-[14px]">
-          <span className="label-small">The student reads </span>
-          {isSilent(trial.feedback) ? (
-            <span className="text-soft">nothing</span>
-          ) : (
-            <FeedbackView feedback={trial.feedback} />
-          )}
-        </p>
-        <details className="mt-1" open={open}>
-          <summary className="label-small cursor-pointer">How this came about</summary>
-          <div className="mt-1">
-            <Trace lines={trial.trace} />
-          </div>
-        </details>
-      </div>
-    </li>
+      </Suspense>
+    </>
   );
 }
 
-/** Answers tried on the question in hand, marked by the worker whenever they or the key change. */
-function useTrials(question: Question, answers: readonly Answer[]): Query<readonly Trial[]> {
-  const paper = usePaper();
-  const key = JSON.stringify(answers);
-  return useQuery<readonly Trial[]>(
-    () => quickWorker().tryAnswers(question, JSON.parse(key) as Answer[], paper),
-    [question, key, paper],
-  );
-}
-
-function TryAnswer({ question, number }: { readonly question: Question; readonly number: number }) {
-  const [answer, setAnswer] = useState<Answer | null>(null);
-  const [kept, setKept] = useState<readonly Answer[]>([]);
-  const answers = [...(answer ? [answer] : []), ...kept];
-  const { value, failure, again } = useTrials(question, answers);
-  const trials = value ?? [];
-  const { Try, typed } = useFaces(question.kind);
-  const keep = () => {
-    if (!answer) return;
-    setKept(
-      [answer, ...kept.filter((other) => JSON.stringify(other) !== JSON.stringify(answer))].slice(0, 8),
-    );
-    setAnswer(null);
-  };
+/** The best possible paper in a line, on the margin's handle while it is down. */
+function Peek() {
+  const { best, outOf } = bestPossible(usePaper());
   return (
-    <section aria-labelledby="try-answer" className="pt-4">
-      <h2 id="try-answer" className="text-[15px]">
-        Try an answer to question {number}
-      </h2>
-      <div className="mt-1.5">
-        <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} />
-      </div>
-      {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
-      <ul aria-live="polite">
-        {answers.map((tried, index) => {
-          const trial = trials[index];
-          return trial && trials.length === answers.length ? (
-            <TrialRow key={index} question={question} answer={tried} trial={trial} open={index === 0} />
-          ) : null;
-        })}
-      </ul>
-      {answers.length === 0 && (
-        <p className="mt-2 text-[14px] text-soft">
-          What comes back appears here as you type: the points, the feedback, and how it was decided.
-        </p>
-      )}
-      {answer && typed && <p className="caption mt-1">Enter keeps it and tries another.</p>}
-    </section>
+    <span className="flex items-baseline gap-3">
+      <span className="flex-1 font-semibold">Try an answer</span>
+      <span className="caption figures">
+        best possible {points(best)} of {points(outOf)}
+      </span>
+    </span>
   );
 }
 
-/** The column right of the paper in which computed marks stand. */
-export function Margin({
+/** The margin as a sheet, where there is no room for it beside the paper. */
+export function MarginSheet({
   record,
   number,
-}: {
-  readonly record: QuestionRecord | null;
-  readonly number: number;
-}) {
+  margin,
+}: { readonly record: QuestionRecord | null } & Omit<Props, 'record'>) {
+  const [up, setUp] = useState(false);
   return (
-    <aside
-      aria-label="Margin"
-      className="sticky top-[70px] max-h-[calc(100dvh-76px)] overflow-y-auto border-l border-dotted border-[var(--field)] py-5 pr-5 pl-6 max-lg:static max-lg:max-h-none max-lg:border-l-0"
-    >
+    <MarginColumn peek={<Peek />} open={up} onOpen={setUp}>
       <WholePaper />
       {record && (
-        <Suspense>
-          <TryAnswer key={record.id} question={record.question} number={number} />
-        </Suspense>
+        <div className="pt-3">
+          <InHand record={record} number={number} margin={margin} />
+        </div>
       )}
-    </aside>
+    </MarginColumn>
   );
 }

@@ -15,11 +15,14 @@ import { addQuestion, removeQuestion, saveContent } from '@/store/quiz/edits';
 import { undoStep } from '@/store/records/history';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
+import { useNarrow } from '@/ui/widgets/useNarrow';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
-import { Margin } from './Margin';
+import { MarginSheet } from './Margin';
 import { PaperQuestion } from './PaperQuestion';
+import { useMarginState } from './useMarginState';
+import { WholePaper } from './WholePaper';
 
 interface AddProps {
   readonly last: KindName | null;
@@ -104,6 +107,8 @@ export default function Write() {
   const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
   const order = quiz.content.order;
   const inHand = questions.find((record) => record.id === hand) ?? null;
+  const margin = useMarginState();
+  const narrow = useNarrow('tablet');
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const reorder = async (id: string, to: number) => {
@@ -138,40 +143,58 @@ export default function Write() {
   useOrderKeys(order, hand, setHand, (id, to) => run(() => reorder(id, to)));
 
   return (
-    <main className="mx-auto grid w-full max-w-[1280px] flex-1 grid-cols-[minmax(0,784px)_minmax(300px,1fr)] items-start gap-x-6 px-0 max-lg:grid-cols-1">
-      <div className="pt-5 pb-24 pl-[72px] max-sm:pl-0">
+    <main className="write-page">
+      <div className="paper-row">
         <div className="bg-paper">
           <Heading />
+        </div>
+        {!narrow && (
+          <div className="paper-margin">
+            <div className="pt-7 pb-4">
+              <WholePaper />
+            </div>
+          </div>
+        )}
+      </div>
+      <div className="paper-row">
+        <div className="bg-paper">
           <DeletedElsewhere hand={hand} there={inHand !== null} onRestored={setHand} />
-          <DndContext
-            sensors={sensors}
-            collisionDetection={closestTop}
-            onDragEnd={dropped}
-            accessibility={{ announcements: spokenMoves(order) }}
-          >
-            <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
-              <ol>
-                {questions.map((record, index) => (
-                  <PaperQuestion
-                    key={record.id}
-                    record={record}
-                    number={index + 1}
-                    inHand={record.id === hand}
-                    onTake={() => setHand(record.id)}
-                    onMove={(by) => run(() => reorder(record.id, index + by))}
-                    onRemove={() => run(() => remove(record.id))}
-                  />
-                ))}
-              </ol>
-            </SortableContext>
-          </DndContext>
+        </div>
+      </div>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestTop}
+        onDragEnd={dropped}
+        accessibility={{ announcements: spokenMoves(order) }}
+      >
+        <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
+          <ol>
+            {questions.map((record, index) => (
+              <PaperQuestion
+                key={record.id}
+                record={record}
+                number={index + 1}
+                inHand={record.id === hand}
+                onTake={() => setHand(record.id)}
+                onMove={(by) => run(() => reorder(record.id, index + by))}
+                onRemove={() => run(() => remove(record.id))}
+                margin={margin}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <div className="paper-row">
+        <div className="bg-paper">
           <NextQuestion
             last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
             onAdd={(kind) => run(() => add(kind))}
           />
         </div>
       </div>
-      <Margin record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} />
+      {narrow && (
+        <MarginSheet record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} margin={margin} />
+      )}
     </main>
   );
 }

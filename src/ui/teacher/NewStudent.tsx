@@ -24,21 +24,21 @@ export function NewStudent({ to, label, onAdded }: Props) {
   if (!to) return null;
   return (
     <form
-      className="flex gap-3 px-9 py-4"
+      className="flex items-end gap-3 px-9 py-4 max-sm:px-4"
       onSubmit={(event) => {
         event.preventDefault();
         run(add);
       }}
     >
       <input
-        className="lined-field !w-64"
+        className="lined-field !w-64 min-w-0 shrink"
         aria-label="Name of a new student"
         placeholder="Another student"
         maxLength={200}
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
-      <button type="submit" className="btn btn-sm btn-outline" disabled={name.trim() === ''}>
+      <button type="submit" className="btn btn-sm btn-outline flex-none" disabled={name.trim() === ''}>
         {label}
       </button>
     </form>

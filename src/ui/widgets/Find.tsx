@@ -9,7 +9,7 @@ interface FindProps {
 export const FindField = ({ label, value, onChange }: FindProps) => (
   <input
     type="search"
-    className="lined-field !w-56"
+    className="lined-field !w-56 max-sm:!w-44"
     aria-label={label}
     placeholder={label}
     value={value}

@@ -23,7 +23,7 @@ function Handle({ peek, open, onOpen }: Omit<Props, 'ref' | 'children'>) {
   return (
     <button
       type="button"
-      className="flex min-h-12 w-full touch-none items-center gap-3 px-4 text-left"
+      className={`block w-full touch-none px-4 text-left ${open ? 'pb-1' : 'pb-2.5'}`}
       aria-expanded={open}
       onPointerDown={(event) => {
         from.current = event.clientY;
@@ -39,8 +39,11 @@ function Handle({ peek, open, onOpen }: Omit<Props, 'ref' | 'children'>) {
         if (!pulled.current) onOpen(!open);
       }}
     >
-      <span className="min-w-0 flex-1">{peek}</span>
-      <Icon size={18} className="flex-none text-soft" aria-hidden />
+      <span className="mx-auto my-1.5 block h-1 w-10 rounded bg-[var(--line)]" aria-hidden />
+      <span className="flex min-h-6 items-center gap-3">
+        <span className="min-w-0 flex-1">{peek}</span>
+        <Icon size={18} className="flex-none text-soft" aria-hidden />
+      </span>
       <span className="sr-only">{open ? 'Lower the margin' : 'Raise the margin'}</span>
     </button>
   );
@@ -65,7 +68,11 @@ export function MarginColumn({ ref, peek, open, onOpen, children }: Props) {
       }}
     >
       <Handle peek={peek} open={open} onOpen={onOpen} />
-      {open && <div className="max-h-[58dvh] overflow-y-auto overscroll-contain px-4 pb-5">{children}</div>}
+      {open && (
+        <div className="max-h-[calc(58dvh-var(--foot,0px))] overflow-y-auto overscroll-contain px-4 pb-5">
+          {children}
+        </div>
+      )}
     </aside>
   );
 }

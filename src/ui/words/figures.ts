@@ -43,8 +43,11 @@ export const typedDecimal = (value: Fraction): string => {
 };
 
 export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
+/** Whether it is exactly one, and takes the singular. */
+export const isOne = (value: Fraction): boolean => value.n === 1 && value.d === 1;
+
 export const pointsWord = (value: Fraction): string =>
-  `${points(value)} ${value.n === 1 && value.d === 1 ? 'point' : 'points'}`;
+  `${points(value)} ${isOne(value) ? 'point' : 'points'}`;
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
 /** With the year, for what may lie long ago. */

@@ -2,17 +2,24 @@ import { kindOf } from '@/core/kinds';
 import { bestPossible, contextOf } from '@/core/scoring/markAttempt';
 import type { Paper } from '@/core/quiz/quiz';
 
+/** What should be looked at in each question before students see it, by its id; nothing for those that are ready. */
+export function readyByQuestion(paper: Paper): ReadonlyMap<string, readonly string[]> {
+  const unreachable = new Set(bestPossible(paper).missing);
+  return new Map(
+    paper.questions.flatMap((question): [string, string[]][] => {
+      const problems = kindOf(question).problems(question, contextOf(paper, question));
+      const texts = problems.map(({ text }) => text);
+      if (texts.length > 0) return [[question.id, texts]];
+      return unreachable.has(question.id) ? [[question.id, ['no answer earns all of its points']]] : [];
+    }),
+  );
+}
+
 /** What should be looked at before students see a paper, one line each; empty where nothing is. */
 export function readyList(paper: Paper): string[] {
   if (paper.questions.length === 0) return ['There are no questions in it yet.'];
-  const found = paper.questions.map((question) =>
-    kindOf(question).problems(question, contextOf(paper, question)),
+  const ready = readyByQuestion(paper);
+  return paper.questions.flatMap(({ id }, index) =>
+    (ready.get(id) ?? []).map((text) => `Question ${index + 1}: ${text}.`),
   );
-  const lines = found.flatMap((problems, index) =>
-    problems.map(({ text }) => `Question ${index + 1}: ${text}.`),
-  );
-  const named = new Set(paper.questions.filter((_, index) => found[index]?.length).map(({ id }) => id));
-  const unreachable = bestPossible(paper).missing.filter((id) => !named.has(id));
-  const numbers = unreachable.map((id) => paper.questions.findIndex((question) => question.id === id) + 1);
-  return [...lines, ...numbers.map((number) => `Question ${number}: no answer earns all of its points.`)];
 }

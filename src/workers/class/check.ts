@@ -2,6 +2,7 @@ import type { ShownAnswer } from '@/core/content/shownAnswer';
 import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
+import { spreadOf, type Spread } from '@/core/checking/spread';
 import { shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
@@ -130,6 +131,20 @@ export const waitingIn = (all: readonly NamedWork[]): number =>
     .flatMap((work) => work.sheets)
     .filter((sheet) => sheet.notCounted === null)
     .reduce((sum, { scores }) => sum + scores.filter((score) => verdictOfScore(score) === 'waits').length, 0);
+
+/** How the answers that count came out, by question. */
+export async function spreads(quizId: string): Promise<Record<string, Spread>> {
+  const live = await liveClass(quizId);
+  const counted = workOf(live)
+    .flatMap(({ sheets }) => sheets)
+    .filter(({ notCounted }) => notCounted === null);
+  return Object.fromEntries(
+    live.paper.questions.map(({ id }, index) => [
+      id,
+      spreadOf(counted.map(({ scores }) => verdictOfScore(scores[index] as QuestionScore))),
+    ]),
+  );
+}
 
 /** Attempts × questions: every mark, and the totals. */
 export async function checkTable(quizId: string): Promise<CheckTable> {

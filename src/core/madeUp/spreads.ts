@@ -1,0 +1,24 @@
+import { NO_SPREAD, spreadOf, type Spread } from '../checking/spread';
+import { verdictOf } from '../marks/mark';
+import type { Paper } from '../quiz/quiz';
+import { contextOf, markAnswer } from '../scoring/markAttempt';
+import { madeUpClass } from './class';
+
+/** As many as sit in a usual class, all of them there. */
+const STUDENTS = 26;
+const SEED = 8;
+
+/** How a made-up class would do on each question of a paper, by question; nobody is missing, nobody repeats. */
+export function madeUpSpreads(paper: Paper): Record<string, Spread> {
+  const plan = { seed: SEED, students: STUDENTS, neverStart: 0, repeat: 0 };
+  const attempts = [...madeUpClass(paper.questions, plan)];
+  return Object.fromEntries(
+    paper.questions.map((question) => {
+      const context = contextOf(paper, question);
+      const verdicts = attempts.map(({ answers }) =>
+        verdictOf(markAnswer(question, answers[question.id] ?? null, context)),
+      );
+      return [question.id, attempts.length === 0 ? NO_SPREAD : spreadOf(verdicts)];
+    }),
+  );
+}

@@ -1,0 +1,65 @@
+import { useCallback, useState, type RefObject } from 'react';
+import { notify } from '@/ui/widgets/notices';
+import type { CheckCell, CheckRow } from '@/workers/classDesk';
+import type { Action } from './Actions';
+import { firstPlace, neighbour, nextToLookAt, type Place } from './rows';
+
+const ACTION_KEYS: Readonly<Record<string, Action>> = { a: 'accept', p: 'part', w: 'wrong', h: 'hand' };
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
+
+/** The answer at hand among the rows shown, what is open on it, and the ways to another one. */
+export function usePlace(rows: readonly CheckRow[], margin: RefObject<HTMLElement | null>) {
+  const [chosen, setPlace] = useState<Place | null>(null);
+  const [action, setAction] = useState<Action | null>(null);
+  const [went, setWent] = useState(0);
+  const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
+  const place = known ?? firstPlace(rows);
+  const choose = useCallback((next: Place) => {
+    setAction(null);
+    setPlace(next);
+  }, []);
+  const go = useCallback(
+    (next: Place) => {
+      choose(next);
+      setWent((times) => times + 1);
+    },
+    [choose],
+  );
+  // The keys go back to the table: what was open has closed, and the answer at hand has the focus.
+  const act = (next: Action | null) => {
+    setAction(next);
+    if (next === null) setWent((times) => times + 1);
+  };
+  const next = (by: 1 | -1, wanted?: (cell: CheckCell) => boolean): Place | null =>
+    place && nextToLookAt(rows, place, by, wanted);
+  const look = (by: 1 | -1) => {
+    const found = next(by);
+    if (found) go(found);
+    else notify('Nothing else is marked wrong or waiting');
+  };
+  // An answer that was just marked by hand still waits in this table: the next one after it is meant.
+  const lookOn = () => {
+    setAction(null);
+    const found = next(1, ({ verdict }) => verdict === 'waits');
+    if (found) go(found);
+    else act(null);
+  };
+  const keys = (key: string): boolean => {
+    if (!place) return false;
+    const step = STEPS[key];
+    const columns = rows[0]?.cells.length ?? 0;
+    if (step) go(neighbour(rows, place, step[0], step[1]));
+    else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
+    else if (key === 'c') margin.current?.querySelector<HTMLElement>('[data-comment] textarea')?.focus();
+    else if (key === 'Escape' && action) setAction(null);
+    else if (ACTION_KEYS[key] && place.column < columns) setAction(ACTION_KEYS[key]);
+    else return false;
+    return true;
+  };
+  return { place, action, went, choose, go, act, look, lookOn, keys };
+}

@@ -1,0 +1,185 @@
+import { useMemo } from 'react';
+import { notCountedWords } from '@/core/scoring/words';
+import { ASPECTS } from '@/core/quiz/plan';
+import { showStudent } from '@/store/quiz/standing';
+import { undoStep } from '@/store/records/history';
+import { ASPECT_NAMES } from '@/ui/words/aspectNames';
+import { CommentField } from '@/ui/teacher/CommentField';
+import { points } from '@/ui/words/figures';
+import { LongRows } from '@/ui/widgets/LongRows';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { StudentName } from '@/ui/widgets/StudentName';
+import { useNarrow } from '@/ui/widgets/useNarrow';
+import type { HandBackRow } from '@/workers/classDesk';
+import { printAddress } from './printAddress';
+
+function seenWords({ shown, waitsForTeacher, notCounted }: HandBackRow): string {
+  // Of an attempt that does not count there is no score to see.
+  if (notCounted) return `no score: ${notCountedWords(notCounted)}`;
+  if (shown.length === ASPECTS.length) return 'everything';
+  const missing = ASPECTS.filter((aspect) => !shown.includes(aspect));
+  if (missing.length <= 2)
+    return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
+  if (shown.length > 0) return shown.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
+  return waitsForTeacher.length > 0 ? 'nothing until you release it' : 'nothing yet';
+}
+
+interface RowProps {
+  readonly index: number;
+  readonly measure: (element: Element | null) => void;
+  readonly row: HandBackRow;
+  /** True where the plan has something that waits for the teacher's press. */
+  readonly byHand: boolean;
+}
+
+const RecordedScore = ({ recorded }: { readonly recorded: NonNullable<HandBackRow['recorded']> }) => (
+  <>
+    <span className="font-semibold">{points(recorded.score)}</span>{' '}
+    <span className="text-soft">of {points(recorded.outOf)}</span>
+    {recorded.waiting.n > 0 && (
+      <span className="block text-[12.5px] text-saffron-text">+{points(recorded.waiting)} to come</span>
+    )}
+  </>
+);
+
+/** Shows everything that waits to one student, or takes it back. */
+function ShowOne({ row }: { readonly row: HandBackRow }) {
+  const { quiz } = useQuiz();
+  const alone = quiz.standing.shownTo[row.studentId] !== undefined;
+  if (!alone && row.waitsForTeacher.length === 0) return null;
+  const press = async () => {
+    const step = await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
+    notify(alone ? `Taken back from ${row.name}` : `Shown to ${row.name}`, {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, step)),
+    });
+  };
+  return (
+    <button type="button" className="btn btn-xs btn-outline mr-3" onClick={() => run(press)}>
+      {alone ? 'Take back' : 'Show'}
+      <span className="sr-only">{alone ? ` from ${row.name}` : ` to ${row.name}`}</span>
+    </button>
+  );
+}
+
+/** What can be done about one student's result. */
+function Ways({ row, byHand }: Pick<RowProps, 'row' | 'byHand'>) {
+  const { id } = useQuiz().quiz;
+  const slip = `/sit/?quiz=${encodeURIComponent(id)}&ticket=${encodeURIComponent(row.ticket)}`;
+  return (
+    <>
+      {byHand && <ShowOne row={row} />}
+      <a className="link-text" href={slip} target="_blank" rel="noopener">
+        Slip<span className="sr-only"> of {row.name}</span>
+      </a>{' '}
+      <a
+        className="link-text ml-2 max-sm:ml-4"
+        href={printAddress(id, 'with', row.studentId)}
+        target="_blank"
+        rel="noopener"
+      >
+        Print<span className="sr-only"> the slip of {row.name}</span>
+      </a>
+    </>
+  );
+}
+
+const WholeComment = ({ row }: { readonly row: HandBackRow }) => (
+  <CommentField
+    attemptId={row.attemptId}
+    questionId=""
+    label={`Comment to ${row.name}`}
+    placeholder="Comment"
+    quiet
+  />
+);
+
+function Row({ row, byHand, index, measure }: RowProps) {
+  return (
+    <tr ref={measure} data-index={index} className="border-b border-hair align-middle hover:bg-base-200">
+      <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
+        <StudentName name={row.name} apart={row.apart} />
+      </th>
+      <td className="figures py-2 pr-5 text-right whitespace-nowrap">
+        {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
+      </td>
+      <td className="caption py-2 pr-4">{seenWords(row)}</td>
+      <td className="w-64 py-1 pr-4">
+        <WholeComment row={row} />
+      </td>
+      <td className="py-2 pr-9 text-right whitespace-nowrap">
+        <Ways row={row} byHand={byHand} />
+      </td>
+    </tr>
+  );
+}
+
+/** The same on a phone: what belongs to a student below the name. */
+function Item({ row, byHand, index, measure }: RowProps) {
+  return (
+    <li ref={measure} data-index={index} className="border-b border-hair px-4 py-2">
+      <div className="flex items-baseline gap-3">
+        <p className="min-w-0 flex-1 font-semibold">
+          <StudentName name={row.name} apart={row.apart} />
+        </p>
+        <p className="figures text-right whitespace-nowrap">
+          {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
+        </p>
+      </div>
+      <p className="caption">sees {seenWords(row)}</p>
+      <WholeComment row={row} />
+      <p className="flex min-h-9 items-center">
+        <Ways row={row} byHand={byHand} />
+      </p>
+    </li>
+  );
+}
+
+interface ResultsProps {
+  readonly rows: readonly HandBackRow[];
+  readonly byHand: boolean;
+}
+
+const ResultTable = ({ rows, byHand }: ResultsProps) => (
+  <table className="mt-4 w-full">
+    <thead>
+      <tr className="label-small border-b border-line text-left">
+        <th className="pb-1 pl-9 font-semibold">Student</th>
+        <th className="pr-5 pb-1 text-right font-semibold">Score</th>
+        <th className="pb-1 font-semibold">Sees now</th>
+        <th className="pb-1 font-semibold">Comment</th>
+        <th className="pb-1">
+          <span className="sr-only">What can be done</span>
+        </th>
+      </tr>
+    </thead>
+    <LongRows
+      rows={rows}
+      height={46}
+      keyOf={({ studentId }) => studentId}
+      draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
+    />
+  </table>
+);
+
+const ResultList = ({ rows, byHand }: ResultsProps) => (
+  <div className="mt-3 border-t border-line">
+    <LongRows
+      rows={rows}
+      as="list"
+      height={128}
+      keyOf={({ studentId }) => studentId}
+      draw={(row, at) => <Item key={row.studentId} row={row} byHand={byHand} {...at} />}
+    />
+  </div>
+);
+
+/** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
+export function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
+  const { quiz } = useQuiz();
+  const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
+  const View = useNarrow('phone') ? ResultList : ResultTable;
+  return <View rows={rows} byHand={byHand} />;
+}

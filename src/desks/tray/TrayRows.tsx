@@ -1,0 +1,170 @@
+import { isFinished } from '@/core/quiz/window';
+import { undoStep } from '@/store/records/history';
+import { ruleAll } from '@/store/work/rulings';
+import { count } from '@/ui/words/figures';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import { LongRows } from '@/ui/widgets/LongRows';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { StudentName } from '@/ui/widgets/StudentName';
+import { useNarrow } from '@/ui/widgets/useNarrow';
+import type { TrayRow } from '@/workers/classDesk';
+
+const STATES = {
+  notOpened: 'not opened',
+  working: 'working',
+  handedIn: 'handed in',
+  late: 'late',
+  tooLate: 'after closing',
+  ranOut: 'not handed in when it closed',
+} as const;
+
+function when(row: TrayRow, zone: string): string {
+  if (row.timeUnknown) return 'from a file, without a time';
+  if (row.handedInAt !== null)
+    return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
+  return row.openedAt !== null ? `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered` : '';
+}
+
+const wantsAttention = ({ state, voided }: TrayRow): boolean =>
+  voided || state === 'working' || state === 'late' || state === 'tooLate';
+
+interface RowProps {
+  readonly row: TrayRow;
+  readonly index: number;
+  readonly measure: (element: Element | null) => void;
+}
+
+/** Where a student is with the quiz, and the press that accepts what came too late. */
+function State({ row }: { readonly row: TrayRow }) {
+  const { id } = useQuiz().quiz;
+  const accept = async () => {
+    const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });
+    notify(`${row.name}’s late work now counts`, {
+      label: 'Undo',
+      run: () => run(() => undoStep(id, step)),
+    });
+  };
+  const look = wantsAttention(row)
+    ? 'font-semibold text-saffron-text'
+    : isFinished(row.state)
+      ? ''
+      : 'text-soft';
+  return (
+    <span className={look}>
+      {STATES[row.state]}
+      {row.voided && ', not counted'}
+      {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
+      {row.tooLate.length > 0 && (
+        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
+          Accept<span className="sr-only"> the work of {row.name}</span>
+        </button>
+      )}
+    </span>
+  );
+}
+
+/** The student's own page, which shows the slip once there is one. */
+function PageLink({ row }: { readonly row: TrayRow }) {
+  const { id } = useQuiz().quiz;
+  const address = `/sit/?quiz=${encodeURIComponent(id)}&ticket=${encodeURIComponent(row.ticket)}`;
+  return (
+    <a className="link-text" href={address} target="_blank" rel="noopener">
+      {isFinished(row.state) ? 'Slip' : 'Page'}
+      <span className="sr-only"> of {row.name}</span>
+    </a>
+  );
+}
+
+const Name = ({ row }: { readonly row: TrayRow }) => (
+  <StudentName name={row.name} apart={row.number === row.apart ? '' : row.apart} />
+);
+
+function Row({ row, index, measure }: RowProps) {
+  const { zone } = useQuiz().quiz.content;
+  return (
+    <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
+      <td className="figures py-1.5 pr-4 pl-9 text-soft">{row.number}</td>
+      <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
+        <Name row={row} />
+      </th>
+      <td className="py-1.5 pr-4">
+        <State row={row} />
+      </td>
+      <td className="figures caption py-1.5 pr-4">{when(row, zone)}</td>
+      <td className="py-1.5 pr-9 text-right">
+        <PageLink row={row} />
+      </td>
+    </tr>
+  );
+}
+
+/** The same on a phone: what belongs to a student below the name. */
+function Item({ row, index, measure }: RowProps) {
+  const { zone } = useQuiz().quiz.content;
+  const time = when(row, zone);
+  return (
+    <li
+      ref={measure}
+      data-index={index}
+      className="flex items-center gap-3 border-b border-hair py-2 pr-3 pl-4"
+    >
+      <div className="min-w-0 flex-1">
+        <p className="font-semibold">
+          <Name row={row} />
+          {row.number && row.number !== row.apart && (
+            <span className="caption figures ml-2 font-normal">{row.number}</span>
+          )}
+        </p>
+        <p className="text-[14px] leading-snug">
+          <State row={row} />
+          {time && <span className="figures caption"> · {time}</span>}
+        </p>
+      </div>
+      <span className="inline-flex min-h-9 items-center px-1">
+        <PageLink row={row} />
+      </span>
+    </li>
+  );
+}
+
+const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
+  <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
+    <thead>
+      <tr className="label-small border-b border-line text-left">
+        <th className="pb-1 pl-9 font-semibold">No.</th>
+        <th className="pb-1 font-semibold">Student</th>
+        <th className="pb-1 font-semibold">State</th>
+        <th className="pb-1 font-semibold">When</th>
+        <th className="pb-1">
+          <span className="sr-only">Page</span>
+        </th>
+      </tr>
+    </thead>
+    <LongRows
+      rows={rows}
+      height={34}
+      keyOf={({ studentId }) => studentId}
+      draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
+    />
+  </table>
+);
+
+const Items = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
+  <div className="mt-3 border-t border-line">
+    <LongRows
+      rows={rows}
+      as="list"
+      height={62}
+      keyOf={({ studentId }) => studentId}
+      draw={(row, at) => <Item key={row.studentId} row={row} {...at} />}
+    />
+  </div>
+);
+
+/** Each student with where they are: a table, on a phone a list. */
+export function TrayRows({ rows }: { readonly rows: readonly TrayRow[] }) {
+  const View = useNarrow('phone') ? Items : Rows;
+  return <View rows={rows} />;
+}

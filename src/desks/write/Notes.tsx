@@ -1,0 +1,85 @@
+import { spreadTotal } from '@/core/checking/spread';
+import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
+import { SpreadRow } from '@/ui/widgets/SpreadRow';
+import { count, points } from '@/ui/words/figures';
+import { verdictWords } from '@/ui/words/verdictWords';
+import type { Spreads } from './useSpreads';
+import { useTrials } from './TryAnswer';
+
+const NONE: readonly string[] = [];
+
+/** What the ready list has against a question. */
+export const Problems = ({ lines }: { readonly lines: readonly string[] | undefined }) => (
+  <>
+    {(lines ?? NONE).map((line) => (
+      <p key={line} className="text-[13.5px] font-semibold text-saffron-text first-letter:uppercase">
+        {line}
+      </p>
+    ))}
+  </>
+);
+
+/** How answers to a question came out, and whose they are. */
+export function HowItWent({ id, spreads }: { readonly id: string; readonly spreads: Spreads | null }) {
+  const spread = spreads?.byQuestion[id];
+  if (!spreads) return null;
+  const total = spread ? spreadTotal(spread) : 0;
+  const marked = spread ? spread.right + spread.partly + spread.wrong : 0;
+  // Without a key a made-up class says nothing.
+  if (!spread || total === 0 || (spreads.of === 'madeUp' && marked === 0))
+    return spreads.of === 'students' ? <p className="caption">Nobody has answered it yet.</p> : null;
+  return (
+    <p className="flex flex-wrap items-baseline gap-x-3 text-[14px]">
+      <SpreadRow spread={spread} />
+      <span className="caption">
+        {spreads.of === 'students' ? count(total, 'paper') : `${total} made-up students`}
+      </span>
+    </p>
+  );
+}
+
+function Kept({ question, answers }: { readonly question: Question; readonly answers: readonly Answer[] }) {
+  const { value } = useTrials(question, answers);
+  if (value?.length !== answers.length) return null;
+  return (
+    <ul className="mt-1">
+      {value.map((trial, at) => (
+        <li key={at} className="flex items-baseline gap-2 text-[14px]">
+          <CreditPie
+            credit={trial.credit}
+            verdict={trial.verdict}
+            size={13}
+            label={verdictWords(trial.verdict, trial.credit)}
+          />
+          <span className="min-w-0 flex-1 truncate">
+            <ShownAnswer answer={shownAnswer(question, answers[at] as Answer)} />
+          </span>
+          <span className="figures whitespace-nowrap">
+            {trial.verdict === 'waits'
+              ? 'not marked yet'
+              : `${points(trial.earned)} of ${points(trial.possible)}`}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface Props {
+  readonly question: Question;
+  readonly number: number;
+  readonly spreads: Spreads | null;
+  readonly problems: readonly string[] | undefined;
+  readonly kept: readonly Answer[];
+}
+
+/** What is known of a question that is folded, beside it. */
+export const Notes = ({ question, number, spreads, problems, kept }: Props) => (
+  <div role="group" aria-label={`Known of question ${number}`} className="py-4">
+    <HowItWent id={question.id} spreads={spreads} />
+    <Problems lines={problems} />
+    {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}
+  </div>
+);

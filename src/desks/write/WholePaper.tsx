@@ -1,0 +1,34 @@
+import { bestPossible } from '@/core/scoring/markAttempt';
+import { equal } from '@/core/figures/fraction';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { points } from '@/ui/words/figures';
+import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
+
+/** The best possible paper, marked before anyone sits it, and what it misses. */
+export function WholePaper() {
+  const { quiz } = useQuiz();
+  const paper = usePaper();
+  const { best, outOf, missing } = bestPossible(paper);
+  const numbers = missing.map((id) => quiz.content.order.indexOf(id) + 1);
+  const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
+  return (
+    <section aria-labelledby="whole-paper" className="max-lg:border-b max-lg:border-line max-lg:pb-3">
+      <h2 id="whole-paper" className="text-[15px]">
+        Whole paper
+      </h2>
+      <div className="mt-1.5 flex items-baseline gap-2.5">
+        <CreditPie credit={share} label="" />
+        <span className="flex-1">Best possible paper</span>
+        <span className="figures font-semibold">
+          {points(best)} of {points(outOf)}
+        </span>
+      </div>
+      {!equal(best, outOf) && (
+        <p className="mt-1 pl-[27px] text-[13.5px] text-saffron-text">
+          Full marks cannot be reached: {numbers.length === 1 ? 'question' : 'questions'} {numbers.join(', ')}{' '}
+          {numbers.length === 1 ? 'has' : 'have'} no fully right answer yet.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,170 @@
+import type { Locator, Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
+import { expect, test } from './support';
+
+test.use({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true });
+
+/** Taps and counts: the tasks of a teacher with a phone take at most three of them. */
+function finger() {
+  let taps = 0;
+  return {
+    tap: async (target: Locator) => {
+      taps++;
+      await target.tap();
+    },
+    taps: () => taps,
+  };
+}
+
+const STATIONS = ['write', 'plan', 'tray', 'check', 'handback'] as const;
+const quiz = (id: string, station: string) => `/quiz/?id=${id}#${station}`;
+const ready = (page: Page) => expect(page.getByRole('button', { name: /All stations/ })).toBeVisible();
+
+/** The controls in view that a finger would miss: less than 24 px wide or high, and not words in a line of text. */
+const smallTargets = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const seen = (element: Element) =>
+      element.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+    const inText = (element: Element) =>
+      getComputedStyle(element).display === 'inline' ||
+      element.closest('p, li, label, td, div')?.textContent?.trim() !== element.textContent?.trim();
+    return [
+      ...document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=checkbox]'),
+    ]
+      .filter(seen)
+      .flatMap((element) => {
+        // A box is pressed by the words beside it as well.
+        const { width, height } = (element.closest('label') ?? element).getBoundingClientRect();
+        if (width === 0 || element.closest('.sr-only') || (width >= 24 && height >= 24)) return [];
+        // Words within a sentence are exempt by the rule; a control that stands alone is not.
+        if ((element.matches('a, .link-text, .sentence-part, summary') && inText(element)) || width <= 1)
+          return [];
+        return [
+          `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent} ${width}×${height}`,
+        ];
+      });
+  });
+
+const wide = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+async function fits(page: Page, what: string): Promise<void> {
+  expect(await wide(page), `${what} is not wider than the screen`).toBeLessThanOrEqual(360);
+  expect(await smallTargets(page), `${what}: targets`).toEqual([]);
+}
+
+for (const theme of ['chalk', 'slate'])
+  test(`every page fits a phone, in ${theme}: no wider than the screen, large enough to press, axe finds nothing`, async ({
+    page,
+  }) => {
+    await page.addInitScript((name) => {
+      if (location.protocol === 'http:') localStorage.setItem('yentrel-theme', name);
+    }, theme);
+    await page.goto('/');
+    await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+    await fits(page, 'Shelf');
+    await expectAccessible(page, 'Shelf');
+    for (const id of ['demo-rivers', 'demo-floods'])
+      for (const station of STATIONS) {
+        await page.goto(quiz(id, station));
+        await ready(page);
+        await expect(page.getByText(/^(Marking|Opening|Loading).*…$/)).toHaveCount(0);
+        await fits(page, `${id} ${station}`);
+        await expectAccessible(page, `${id} ${station}`);
+      }
+    await page.goto(quiz('demo-rivers', 'plan'));
+    await page.getByRole('button', { name: /All stations/ }).tap();
+    await fits(page, 'the line of stations');
+    await expectAccessible(page, 'the line of stations');
+    await page.getByRole('link', { name: 'Check' }).tap();
+    await page
+      .getByRole('button', { name: /^Question 4: wrong/ })
+      .first()
+      .tap();
+    await expect(page.getByText('How this came about')).toBeVisible();
+    await fits(page, 'an answer');
+    await expectAccessible(page, 'an answer');
+    await page.getByRole('button', { name: /^Closes/ }).tap();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await fits(page, 'Open');
+    await expectAccessible(page, 'Open');
+    await page.goto('/class/');
+    await expect(page.getByText('26 students.')).toBeVisible();
+    await fits(page, 'class list');
+    await expectAccessible(page, 'class list');
+  });
+
+test('who has not handed in: from the Shelf in two taps', async ({ page }) => {
+  const { tap, taps } = finger();
+  await page.goto('/');
+  await tap(page.getByRole('link', { name: '24 of 26 handed in' }));
+  await tap(page.getByRole('button', { name: 'Not handed in (2)' }));
+  expect(taps()).toBeLessThanOrEqual(3);
+  const listed = page.getByRole('main').getByRole('listitem');
+  await expect(listed).toHaveText([/Yann Isle.*not opened/, /Zoe Mere.*not opened/]);
+});
+
+test('why this score: from any station in three taps, beside the answer', async ({ page }) => {
+  const { tap, taps } = finger();
+  await page.goto(quiz('demo-rivers', 'tray'));
+  await tap(page.getByRole('button', { name: /All stations/ }));
+  await tap(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Check/ }));
+  const disc = page.getByRole('button', { name: /^Question 2: .*1\.8 points, “oxbow laek”/ });
+  await tap(disc);
+  expect(taps()).toBeLessThanOrEqual(3);
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await expect(margin.getByText('1.8 of 2').first()).toBeInViewport();
+  await expect(margin.getByText(/1 typing error/).first()).toBeInViewport();
+  await expect(disc).toBeInViewport();
+  // What is at hand stays above the sheet, also far down the list.
+  const last = page.getByRole('button', { name: /^Question 8: / }).last();
+  await margin.getByRole('button', { name: /Lower the margin/ }).tap();
+  await last.tap();
+  await expect(margin.getByText('Xenia Flood').first()).toBeInViewport();
+  const sheet = await margin.boundingBox();
+  await expect.poll(async () => (await last.boundingBox())?.y ?? 0).toBeLessThan(sheet?.y ?? 0);
+});
+
+test('accept this answer for all: in three taps, its effect seen before', async ({ page }) => {
+  const { tap, taps } = finger();
+  await page.goto(quiz('demo-rivers', 'check'));
+  await tap(
+    page.getByRole('button', { name: /^Question 4: wrong, 0 points, near miss, “flood plain”/ }).first(),
+  );
+  await tap(page.getByRole('button', { name: 'Accept as right, for everyone' }));
+  const bar = page.getByRole('region', { name: 'Changes not applied' });
+  await expect(bar.getByText('5 students up')).toBeVisible();
+  await expect(page.getByText(/would earn 2 of 2/)).toBeInViewport();
+  await tap(bar.getByRole('button', { name: 'Apply to all' }));
+  expect(taps()).toBeLessThanOrEqual(3);
+  await expect(page.getByRole('button', { name: /^Question 4: right, 2 points, “flood plain”/ })).toHaveCount(
+    4,
+  );
+  const bela = page.getByRole('listitem').filter({ hasText: 'Bela Fenn' });
+  await expect(bela).toContainText('10 of 12');
+  await fits(page, 'the effect');
+});
+
+test('show to all: from the Hand back station in one tap, and taken back in one', async ({ page }) => {
+  const { tap, taps } = finger();
+  await page.goto(quiz('demo-floods', 'handback'));
+  await expect(page.getByText(/^0 of 21 students see/)).toBeVisible();
+  await tap(page.getByRole('button', { name: 'Show to all' }));
+  expect(taps()).toBeLessThanOrEqual(3);
+  await expect(page.getByText(/^21 of 21 students see/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take back from all' }).tap();
+  await expect(page.getByText(/^0 of 21 students see/)).toBeVisible();
+});
+
+test('a question is written, keyed and tried on a phone', async ({ page }) => {
+  await page.goto(quiz('demo-deltas', 'write'));
+  await page.getByRole('button', { name: 'Question 4', exact: true }).tap();
+  await page.getByLabel('Another right answer').fill('estuary');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Try an answer/ }).tap();
+  await page.getByRole('textbox', { name: 'Try an answer' }).fill('Estuary');
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await expect(margin.getByText('1 of 1')).toBeInViewport();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('textbox', { name: 'Try an answer' })).toBeHidden();
+  await fits(page, 'Write');
+});

@@ -1,0 +1,25 @@
+import assert from 'node:assert/strict';
+import { describe, test } from 'node:test';
+import { NO_SPREAD, spreadOf, spreadTotal } from '@/core/checking/spread';
+import { madeUpSpreads } from '@/core/madeUp/spreads';
+import { SCHOOL } from '../../../demo/school';
+
+describe('how answers came out', () => {
+  test('verdicts are counted, each by its name', () => {
+    const spread = spreadOf(['right', 'wrong', 'right', 'waits', 'blank', 'partly', 'right']);
+    assert.deepEqual(spread, { right: 3, partly: 1, wrong: 1, waits: 1, blank: 1 });
+    assert.equal(spreadTotal(spread), 7);
+    assert.deepEqual(spreadOf([]), NO_SPREAD);
+  });
+  for (const { quiz } of SCHOOL)
+    test(`a made-up class on ${quiz.content.title}: 26 answers to each question, the same every time`, () => {
+      const spreads = madeUpSpreads(quiz);
+      assert.deepEqual(Object.keys(spreads), quiz.content.order);
+      for (const [id, spread] of Object.entries(spreads)) {
+        assert.equal(spreadTotal(spread), 26, id);
+        const keyless = id === 'q-tide';
+        assert.equal(spread.right > 0, !keyless, `${id}: ${JSON.stringify(spread)}`);
+      }
+      assert.deepEqual(madeUpSpreads(quiz), spreads);
+    });
+});
