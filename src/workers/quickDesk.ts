@@ -3,7 +3,7 @@ import { verdictOf, type NearMiss, type Verdict } from '@/core/marks/mark';
 import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import type { Fraction } from '@/core/figures/fraction';
-import { traceWords } from '@/core/scoring/words';
+import { readerWords } from './readerWords';
 import type { Feedback } from '@/core/content/feedback';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
 import type { Override } from '@/core/quiz/override';
@@ -42,7 +42,7 @@ export function tryAnswer(
   );
   const trace = traceAnswer(question, answer, paper, override).map((line) => ({
     step: line.step,
-    text: traceWords(line),
+    text: readerWords(line),
   }));
   const { credit, errors, nearMiss, feedback } = mark;
   return { verdict: verdictOf(mark), credit, earned, possible, waiting, errors, nearMiss, feedback, trace };

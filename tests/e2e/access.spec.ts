@@ -18,7 +18,7 @@ test('the Shelf, and pages that are not there', async ({ page }) => {
     page.getByRole('button', { name: 'Back up everything now' }).click(),
   ]);
   await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
-  await expect(page.getByText('the same as here')).toHaveCount(6);
+  await expect(page.getByText('the same as in this browser')).toHaveCount(6);
   await expectAccessible(page, 'a backup');
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.goto('/class/');
@@ -37,7 +37,7 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
   await expectAccessible(page, 'write, pick one');
   await page.getByRole('button', { name: 'Question 4', exact: true }).click();
-  await page.getByRole('button', { name: 'Each setting' }).click();
+  await page.getByRole('button', { name: 'Show all settings' }).click();
   await page.getByRole('textbox', { name: 'Try an answer' }).fill('flood plain');
   await expect(page.getByText('Near miss:')).toBeVisible();
   await page.getByLabel('Another form of floodplain').fill('flood plain');
@@ -68,7 +68,7 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
 
 test('handing back, printing, the palette, keys, pictures and the class list’s file', async ({ page }) => {
   await openDemo(page, 'handback');
-  await expect(page.getByText('24 of 24 students see something of their result')).toBeVisible();
+  await expect(page.getByText('24 of 24 students see some of their result')).toBeVisible();
   await expectAccessible(page, 'hand back');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
@@ -84,7 +84,7 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
   await expectAccessible(page, 'adding a picture');
   await page.keyboard.press('Escape');
   await page.goto('/quiz/?id=demo-rivers#plan');
-  await page.getByLabel('How often each student can sit the quiz').selectOption('3');
+  await page.getByLabel('How often each student can take the quiz').selectOption('3');
   await page.getByLabel('What late work loses').selectOption('table');
   await expect(page.getByLabel('Days of row 1')).toBeVisible();
   await expectAccessible(page, 'attempts and lateness');

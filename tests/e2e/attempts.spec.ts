@@ -43,11 +43,11 @@ test('several attempts, late: what each earns, what is recorded, and what the te
 }) => {
   test.setTimeout(120_000);
   await openDemo(page, 'plan');
-  await page.getByLabel('How often each student can sit the quiz').selectOption('2');
+  await page.getByLabel('How often each student can take the quiz').selectOption('2');
   await page.getByLabel('Which attempt counts').selectOption('mean');
   await page.getByLabel('What late work loses').selectOption('steps');
   await expect(page.getByLabel('Each step costs')).toHaveValue('10');
-  await expect(page.getByText('Handed in 2 days late: less 20 % of the earned points.')).toBeVisible();
+  await expect(page.getByText('Handed in 2 days late: minus 20% of the earned points.')).toBeVisible();
   await setDue(page, Date.now() - 2 * HOUR);
   await page
     .getByRole('region', { name: 'Changes not applied' })
@@ -61,7 +61,7 @@ test('several attempts, late: what each earns, what is recorded, and what the te
   ).toBeVisible();
   await expect(
     sit.getByText(
-      /^Due .*That has passed: what you hand in now is late\. Each started day late costs 10 % of the earned points, at most 30 %\.$/,
+      /^Due .*That has passed: what you hand in now is late\. Each day \(or part of a day\) late costs 10% of the earned points, 30% at most\.$/,
     ),
   ).toBeVisible();
 
@@ -78,7 +78,7 @@ test('several attempts, late: what each earns, what is recorded, and what the te
       'abrasion',
     ]);
     await expect(sit.getByText('10.8 of 12')).toBeVisible();
-    await expect(sit.getByText('12, minus 10 % of the points earned for handing in late')).toBeVisible();
+    await expect(sit.getByText('12, minus 10% of the points earned for handing in late')).toBeVisible();
     await expect(
       sit.getByText('You can take this quiz twice, and have done so once; the mean of your attempts counts.'),
     ).toBeVisible();
@@ -115,7 +115,7 @@ test('several attempts, late: what each earns, what is recorded, and what the te
       .getByRole('button', { name: /10\.8/ })
       .click();
     const trace = margin.getByRole('list', { name: 'How the total came about' });
-    await expect(trace).toContainText('10 %');
+    await expect(trace).toContainText('10%');
     await expect(trace).toContainText('10.8');
     await expect(trace).toContainText('6.75');
     await margin.getByRole('button', { name: 'Waive the late penalty' }).click();

@@ -15,7 +15,7 @@ test('an unforeseen right form is accepted with one key, for everyone, after its
     .click();
   await page.keyboard.press('a');
   await expect(
-    bar(page).getByText('5 students up, 19 unchanged, 5 students have seen the score from before'),
+    bar(page).getByText('5 students up, 19 unchanged, 5 students have seen the old score'),
   ).toBeVisible();
   await bar(page).getByRole('button', { name: 'See who' }).click();
   await expect(page.getByRole('dialog').getByRole('row')).toHaveText([
@@ -64,7 +64,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await expect(page.getByText('24 papers marked, 2 answers waiting for you')).toBeVisible();
   await expect(margin(page).getByText('Pia Strand, question 8')).toBeVisible();
   await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, marked by hand/ }).click();
-  await expect(margin(page).getByText('Your own score stands: 1.5 of 2 (“the right idea”)')).toBeVisible();
+  await expect(margin(page).getByText('Your own score counts: 1.5 of 2 (“the right idea”)')).toBeVisible();
 
   const slip = await context.newPage();
   await slip.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-11');

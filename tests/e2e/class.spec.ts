@@ -107,7 +107,7 @@ test('a class list and a flawed file come in; what was not foreseen is put right
   await test.step('the same file again changes nothing, a corrected one just what differs', async () => {
     const again = await chooseFile(page, 'demo/import/answers-flawed.csv');
     await again.getByRole('button', { name: 'Import 9 papers' }).click();
-    await expect(report(page).getByText('9 papers as before.')).toBeVisible();
+    await expect(report(page).getByText('9 papers unchanged.')).toBeVisible();
     const text = readFileSync('demo/import/answers-flawed.csv', 'latin1');
     const corrected = text.replace(';Kaja Run;', '911;Kaja Run;').replace('906;Finn Shoal;', '906;;');
     const dialog = await chooseFile(page, {
@@ -116,9 +116,7 @@ test('a class list and a flawed file come in; what was not foreseen is put right
       buffer: Buffer.from(corrected.replace('oxbow laek', 'oxbow lake'), 'latin1'),
     });
     await dialog.getByRole('button', { name: 'Import 10 papers' }).click();
-    await expect(
-      report(page).getByText('1 paper imported, 1 brought up to date, 8 papers as before.'),
-    ).toBeVisible();
+    await expect(report(page).getByText('1 paper imported, 1 updated, 8 papers unchanged.')).toBeVisible();
     await expect(
       report(page).getByText(/^Bram Spate \(line 3\): question 2: “oxbow laek” is now “oxbow lake”/),
     ).toBeVisible();
@@ -198,10 +196,10 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     await expect(phone.getByText('sand-papering')).toHaveCount(0);
 
     await goTo(page, 'Hand back');
-    await expect(page.getByText('0 of 33 students see something of their result')).toBeVisible();
+    await expect(page.getByText('0 of 33 students see some of their result')).toBeVisible();
     await page.getByLabel('Comment to Cleo Ripple').fill('Good work.');
     await page.getByRole('button', { name: 'Show to Cleo Ripple' }).click();
-    await expect(page.getByText('1 of 33 students see something of their result')).toBeVisible();
+    await expect(page.getByText('1 of 33 students see some of their result')).toBeVisible();
     await phone.bringToFront();
     await phone.reload();
     await expect(phone.getByText(`${sum(accepted('Cleo Ripple')) + CLEO_BY_HAND} of 12`)).toBeVisible();
@@ -213,7 +211,7 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
 
     await page.bringToFront();
-    await page.getByRole('button', { name: 'Take back from Cleo Ripple' }).click();
+    await page.getByRole('button', { name: 'Hide from Cleo Ripple' }).click();
     await phone.bringToFront();
     await phone.reload();
     await expect(phone.getByText(/will come when your teacher shows it/)).toBeVisible();
@@ -221,11 +219,11 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     await page.bringToFront();
     await page.getByRole('button', { name: 'Show to all' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Show to all' }).click();
-    await expect(page.getByText('33 of 33 students see something of their result')).toBeVisible();
+    await expect(page.getByText('33 of 33 students see some of their result')).toBeVisible();
     await page.keyboard.press('Control+z');
-    await expect(page.getByText('0 of 33 students see something of their result')).toBeVisible();
+    await expect(page.getByText('0 of 33 students see some of their result')).toBeVisible();
     await page.keyboard.press('Control+Shift+z');
-    await expect(page.getByText('33 of 33 students see something of their result')).toBeVisible();
+    await expect(page.getByText('33 of 33 students see some of their result')).toBeVisible();
     await phone.close();
   });
 

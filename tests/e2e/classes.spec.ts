@@ -108,9 +108,9 @@ test('two classes, a student in both, a quiz for one and a group of the other; a
   await dialog.getByRole('button', { name: 'Move everyone on' }).click();
   await expect(page.getByLabel('Name of the class')).toHaveValue('10A');
   await expect(page.getByText('30 students.')).toBeVisible();
-  await page.getByRole('button', { name: 'Put away (1)' }).click();
+  await page.getByRole('button', { name: 'Archived (1)' }).click();
   await page.getByRole('navigation', { name: 'Classes' }).getByText('9A').click();
-  await expect(page.getByText('This class was put away')).toBeVisible();
+  await expect(page.getByText('This class is archived')).toBeVisible();
   await page.goto('/');
   await expect(page.getByText('3 of 40 handed in')).toBeVisible();
 });

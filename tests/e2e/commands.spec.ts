@@ -8,7 +8,7 @@ test('every action is found by its name, every key is listed, stations have keys
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByLabel('Find an action')).toBeFocused();
   await page.keyboard.type('zzz');
-  await expect(dialog.getByText('No action has this name.')).toBeVisible();
+  await expect(dialog.getByText('No action matches.')).toBeVisible();
   await dialog.getByLabel('Find an action').fill('hand back');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Hand back', level: 1 })).toBeVisible();

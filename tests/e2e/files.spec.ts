@@ -107,7 +107,7 @@ test('a quiz goes to a colleague without students; a later copy says what it cha
   await openFile(colleague, first.name, first.buffer);
   await expect(colleague.getByText('8 questions, without students. From M. Weir.')).toBeVisible();
   await expect(colleague.getByText('Second week.')).toBeVisible();
-  await colleague.getByRole('button', { name: 'Put it on the Shelf' }).click();
+  await colleague.getByRole('button', { name: 'Add it to the Shelf' }).click();
   await expect(colleague.getByText('8 questions · 12 points')).toBeVisible();
   await colleague.getByRole('button', { name: 'Question 4', exact: true }).click();
   await colleague.getByLabel('Another form of floodplain').fill('flood plain');
@@ -196,13 +196,13 @@ test('all answers go out as a file; points that were changed in it come back as 
     await page.getByRole('button', { name: 'Import 24 papers' }).click();
   };
   await take(sheet.name, sheet.buffer);
-  await expect(page.getByText('24 papers as before.')).toBeVisible();
+  await expect(page.getByText('24 papers unchanged.')).toBeVisible();
   const at = rows[0]?.indexOf('Points for Q4') ?? 0;
   const changed = rows.map((row) =>
     row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row,
   );
   await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
-  await expect(page.getByText(/23 papers as before\./)).toBeVisible();
+  await expect(page.getByText(/23 papers unchanged\./)).toBeVisible();
   await goTo(page, 'Check');
   await page.getByRole('button', { name: '1 score you set' }).click();
   await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');

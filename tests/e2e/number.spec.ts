@@ -79,7 +79,7 @@ test('a number is written, tried, sat, checked, keyed in another unit, handed ba
   await goTo(page, 'Check');
   for (const [name, , before] of ANSWERS) await expect.poll(() => total(page, name)).toBe(String(before));
   await page.getByRole('button', { name: /“1500 m”$/ }).click();
-  await expect(margin(page).getByText('“m” is none of the units')).toBeVisible();
+  await expect(margin(page).getByText('“m” is not an accepted unit')).toBeVisible();
   await page.keyboard.press('a');
   await expect(margin(page).getByText('“m” is not a unit of this question.')).toBeVisible();
 

@@ -151,7 +151,7 @@ test('show to all: from the Hand back station in one tap, and taken back in one'
   await tap(page.getByRole('button', { name: 'Show to all' }));
   expect(taps()).toBeLessThanOrEqual(3);
   await expect(page.getByText(/^21 of 21 students see/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take back from all' }).tap();
+  await page.getByRole('button', { name: 'Hide from all' }).tap();
   await expect(page.getByText(/^0 of 21 students see/)).toBeVisible();
 });
 
@@ -163,7 +163,7 @@ test('a question is written, keyed and tried on a phone', async ({ page }) => {
   await page.getByRole('button', { name: /^Try an answer/ }).tap();
   await page.getByRole('textbox', { name: 'Try an answer' }).fill('Estuary');
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  await expect(margin.getByText('1 of 1')).toBeInViewport();
+  await expect(margin.getByText('1 of 1', { exact: true })).toBeInViewport();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('textbox', { name: 'Try an answer' })).toBeHidden();
   await fits(page, 'Write');

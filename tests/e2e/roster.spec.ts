@@ -30,12 +30,12 @@ test('the class list: edited in place, taken from a file after a look, taken off
   await expect(page.getByText('28 students.')).toBeVisible();
   await expect(page.getByLabel('Name of Ny Åse')).toHaveValue('Ny Åse');
 
-  await page.getByRole('button', { name: 'Take Ada Marsh-Rill off the list' }).click();
+  await page.getByRole('button', { name: 'Remove Ada Marsh-Rill from the list' }).click();
   await expect(page.getByText('27 students.')).toBeVisible();
   await page.goto('/quiz/?id=demo-rivers#check');
   await expect(page.getByRole('rowheader', { name: 'Ada Marsh-Rill' })).toBeVisible();
   await page.goto('/class/');
-  await page.getByRole('button', { name: 'Put back' }).click();
+  await page.getByRole('button', { name: 'Add back' }).click();
   await expect(page.getByText('28 students.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Groups of Ada Marsh-Rill')).toHaveValue('blue');

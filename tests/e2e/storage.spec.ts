@@ -72,7 +72,7 @@ test.describe('a full storage', () => {
     await page
       .getByLabel('Quiz file, backup or rescue file')
       .setInputFiles({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from(file.text) });
-    await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
+    await page.getByRole('button', { name: 'Add it to the Shelf' }).click();
     await page.waitForURL(/quiz/);
     await expect(page.getByText('8 questions · 12 points')).toBeVisible();
     await page.goto('/');

@@ -54,8 +54,8 @@ for (const choice of ['here', 'other'] as const) {
     await expect(alert).toBeVisible();
     await expect(other.getByLabel('Explanation')).toHaveValue('From the second tab.');
     await expect(page.getByLabel('Explanation')).toHaveValue('From the first tab.');
-    if (choice === 'here') await alert.getByRole('button', { name: 'Keep what is written here' }).click();
-    else await alert.getByRole('button', { name: 'Take the other' }).click();
+    if (choice === 'here') await alert.getByRole('button', { name: 'Keep this version' }).click();
+    else await alert.getByRole('button', { name: 'Use the other version' }).click();
     const kept = choice === 'here' ? 'From the second tab.' : 'From the first tab.';
     await expect(alert).toHaveCount(0);
     await saved(other);

@@ -139,7 +139,7 @@ test('a date to come is scheduled, said, and can be called off', async ({ page }
     .getByRole('banner')
     .getByRole('button', { name: /^Opens/ })
     .click();
-  await page.getByRole('button', { name: 'Do not open it' }).click();
+  await page.getByRole('button', { name: 'Cancel the opening' }).click();
   await expect(page.getByRole('banner').getByRole('button', { name: /^Not opened yet/ })).toBeVisible();
 });
 
@@ -166,7 +166,7 @@ test('“Show to all” says that it holds for later hand-ins, and asks while th
   const dialog = page.getByRole('dialog', { name: 'Show to all while the quiz is open?' });
   await expect(dialog).toContainText(/later|hand in/);
   await page.keyboard.press('Escape');
-  await expect(page.getByText('0 of 24 students see something of their result')).toBeVisible();
+  await expect(page.getByText('0 of 24 students see some of their result')).toBeVisible();
 });
 
 test('links without https:// are completed; one that is nothing is said and keeps what was typed', async ({

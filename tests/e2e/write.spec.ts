@@ -77,7 +77,7 @@ test('the margin says beside each question what is known of it: how it went, wha
 }) => {
   await openDemo(page, 'write');
   const notes = (number: number) =>
-    page.getByRole('group', { name: `Known of question ${number}`, exact: true });
+    page.getByRole('group', { name: `About question ${number}`, exact: true });
   // Of 24 papers: 19 picked the right option of question 1, 5 another one.
   await expect(page.getByRole('complementary', { name: 'Margin' })).toContainText('19 right5 wrong24 papers');
   await expect(notes(5)).toContainText('7 right2 partly right15 wrong24 papers');

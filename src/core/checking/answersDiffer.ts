@@ -9,7 +9,7 @@ function spoken(question: Question, answer: Answer | undefined): string {
   return answer ? `“${shownLine(shownAnswer(question, answer))}”` : 'nothing';
 }
 
-/** What of a paper's answers changed, in words, one entry a question: “question 2: “lagoon” is now “oxbow lake””. */
+/** The answers of a paper that changed, in words, one entry per question: “question 2: “lagoon” is now “oxbow lake””. */
 export function answersDiffer(paper: Paper, before: Answers, after: Answers): string[] {
   return paper.questions.flatMap((question, index) => {
     const [old, next] = [before[question.id], after[question.id]];

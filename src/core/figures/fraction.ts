@@ -31,7 +31,7 @@ function reduceBig(n: bigint, d: bigint): Fraction {
   return { n: Number(top), d: Number(bottom) };
 }
 
-/** `n / d` in lowest terms. Throws RangeError where `d` is 0 or a figure is no safe integer. */
+/** `n / d` in lowest terms. Throws RangeError where `d` is 0 or a figure is not a safe integer. */
 export function fraction(n: number, d = 1): Fraction {
   if (!Number.isSafeInteger(n) || !Number.isSafeInteger(d) || d === 0) {
     throw new RangeError(`Not a fraction: ${n}/${d}`);

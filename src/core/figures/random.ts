@@ -1,4 +1,4 @@
-/** Made-up chance: the same numbers from the same seed on every machine. Only exact steps, no library functions. */
+/** Seeded random numbers: the same from the same seed on every machine. Only exact steps, no library functions. */
 
 /** Gives the next number, 0 inclusive to 1 exclusive. */
 export type Random = () => number;

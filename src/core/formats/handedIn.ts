@@ -203,7 +203,7 @@ function byHand(
   const question = paper.questions.find(({ id }) => id === questionId);
   const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
   const gave = question && mark ? scoreMark(mark, question, paper).marked : null;
-  // Points that marking gives by itself are no own score.
+  // Points that automatic marking gives are not an own score.
   if (gave && pointsText(gave) === pointsText(points)) return [];
   return [
     [questionId, { quizId: SOME.quizId, attemptId, questionId, points, reason: FROM_FILE, at: 0, gave }],

@@ -143,7 +143,7 @@ function alongside(
     const before = there.overrides.get(`${attemptId}/${questionId}`) ?? null;
     if (before && asWritten(before.points, points)) continue;
     const gave = markedPoints(key, questionId, paper.answers);
-    // Points that marking gives by itself are no own score.
+    // Points that automatic marking gives are not an own score.
     if (!before && gave && asWritten(gave, points)) continue;
     const after = { quizId, attemptId, questionId, points, reason: FROM_FILE, at, gave };
     changes.push({ kind: 'override', attemptId, questionId, before, after });

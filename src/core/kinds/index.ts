@@ -104,7 +104,7 @@ export function keyAnswer(
   newId: () => string,
   context: MarkingContext,
 ): Keyed<Question> {
-  if (!isAnswerTo(question, answer)) return notKeyed('This answer cannot be read as one to this question');
+  if (!isAnswerTo(question, answer)) return notKeyed('This cannot be read as an answer to this question');
   const accepted = kindOf(question).accept(question, answer, as, newId, context);
   if (!accepted.ok) return accepted;
   const { keyCredit } = kindOf(question).mark(accepted.question, answer, context);

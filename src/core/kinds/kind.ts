@@ -29,7 +29,7 @@ export type ReadCell<Answer> =
 export const asRead = <Answer>(answer: Answer | null): ReadCell<Answer> => ({ ok: true, answer });
 export const unreadable = (problem: string): { ok: false; problem: string } => ({ ok: false, problem });
 
-/** A question with one more answer in its key, or why that answer cannot be keyed. */
+/** A question with one more answer in its key, or why that answer cannot be added to the key. */
 export type Keyed<Question> =
   { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly reason: string };
 

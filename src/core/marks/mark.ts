@@ -94,7 +94,7 @@ export interface OtherQuestion {
   readonly kind: string;
 }
 
-/** What of the quiz a question's marking depends on. */
+/** The parts of the quiz that a question's marking depends on. */
 export interface MarkingContext {
   /** Language tag of the quiz, such as `en`. */
   readonly language: string;

@@ -2,13 +2,13 @@ import type { NearMiss } from './mark';
 
 const NEAR: Readonly<Record<NearMiss, string>> = {
   withoutSpaces: 'equal to an accepted answer without the spaces',
-  moreIgnored: 'equal to an accepted answer if more were ignored',
+  moreIgnored: 'equal to an accepted answer if more differences were ignored',
   typingErrors: 'within 2 typing errors of an accepted answer',
   shortName: 'a short form of an accepted answer',
   longName: 'an accepted answer with more words',
   otherForm: 'the right value in another form',
   otherUnit: 'the right value in another unit',
-  powerOfTen: 'the right value but for a power of ten',
+  powerOfTen: 'right apart from a factor of ten',
   notANumber: 'it cannot be read as a number',
   unknownUnit: 'its unit is unknown',
   otherQuestion: 'right for another question of this quiz',

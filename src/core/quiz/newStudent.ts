@@ -8,7 +8,7 @@ export const newStudent = (id: string, name: string): Student => ({
   removedAt: null,
 });
 
-/** What of a student belongs to the person, in whichever class. */
+/** The details of a student that belong to the person, in whichever class. */
 export const personOf = ({ id, name, number, email, moreTime }: Person): Person => ({
   id,
   name,

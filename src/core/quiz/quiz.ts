@@ -19,7 +19,7 @@ export const QuizContent = z.strictObject({
   language: Language,
   /** Points of a question that sets none. */
   defaultPoints: Points,
-  /** Whether questions must be answered that do not say otherwise. */
+  /** Whether a question must be answered unless it says otherwise. */
   mustAnswer: z.boolean(),
   order: z.array(Id).max(500),
   /** Whether each student meets the questions in an order of their own. */

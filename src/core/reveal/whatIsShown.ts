@@ -9,7 +9,7 @@ type Showing =
 
 export type WhatIsShown = Readonly<Record<Aspect, Showing>>;
 
-/** What of a quiz decides over what is shown. */
+/** The parts of a quiz that decide what is shown. */
 interface Planned {
   readonly plan: QuizContent['plan'];
   readonly standing: QuizStanding;

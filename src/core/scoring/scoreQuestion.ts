@@ -18,12 +18,12 @@ import type { Override } from '../quiz/override';
 import { verdictOf, type Mark, type Verdict } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 
-/** What of a question turns its credit into points. */
+/** The parts of a question that turn its credit into points. */
 export interface ScoringRules {
   readonly points: Fraction;
   /** The lowest credit its key can give, −1 … 0; 0 where negative credit is off. */
   readonly lowest: Fraction;
-  /** Points that an answer loses in which nothing was right, 0 … points. */
+  /** Points lost by an answer in which nothing was right, 0 … points. */
   readonly penalty: Fraction;
   /** What the hints that were shown cost, in points. */
   readonly hints: Fraction;
@@ -36,7 +36,7 @@ export interface QuestionScore {
   readonly standing: Standing;
   /** The question's points. */
   readonly possible: Fraction;
-  /** What of them is in the maximum. */
+  /** How many of them are in the maximum. */
   readonly maximum: Fraction;
   readonly earned: Fraction;
   /** What is still to come if the waiting answer turns out right. */

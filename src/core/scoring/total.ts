@@ -18,7 +18,7 @@ import { afterLateness, type Lateness } from './lateness';
 import type { QuestionScore } from './scoreQuestion';
 import { change, note, type TraceLine } from '../marks/trace';
 
-/** What of the quiz and of the attempt turns a sum into a score. */
+/** The parts of the quiz and of the attempt that turn a sum into a score. */
 export interface AttemptPath {
   readonly rules: ScoreRules;
   /** Which of the student's attempts that count this is: 1 for the first. */

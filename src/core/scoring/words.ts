@@ -1,16 +1,17 @@
 import { toFractionText } from '../figures/fraction';
 import { KINDS } from '../kinds';
 import { SHARED_LINES } from '../kinds/shared/lines';
-import { exactPoints, isFraction, points, share, text, type LineWords } from '../marks/lineWords';
-import type { TraceLine, TraceValue } from '../marks/trace';
+import { PLAIN_FIGURES, type Figures } from '../figures/written';
+import { counted, isFraction, sayIn, text, type LineWords, type Say } from '../marks/lineWords';
+import type { TraceLine } from '../marks/trace';
 
 /** Words for the lines of a trace: those of a kind's own lines stand in the kind's folder, all others here. */
 
 const NOT_COUNTED: Readonly<Record<string, string>> = {
   working: 'it is not finished',
   notHandedIn: 'it was not handed in',
-  tooLate: 'it came after the last moment',
-  voided: 'you have voided it',
+  tooLate: 'it arrived after closing',
+  voided: 'you decided so',
 };
 
 /** Why an attempt does not count. */
@@ -24,46 +25,47 @@ const JOINED: Readonly<Record<string, string>> = {
 };
 
 const SCORING: LineWords = {
-  pointsEarned: (v, line) => `${creditText(v['credit'])} of ${points(v['possible'])} = ${points(line.after)}`,
-  pointsWait: (v, line) =>
-    `${exactPoints(line.after)} of ${points(v['possible'])} so far, ${points(v['waiting'])} to come`,
-  overrideDiffers: (v) =>
-    `Marking gave ${v['gave'] ? points(v['gave']) : 'nothing yet'} when you set your own score, and gives ${v['gives'] ? points(v['gives']) : 'nothing yet'} now`,
-  override: (v, line) =>
-    `Your own score stands: ${points(line.after)} of ${points(v['possible'])}${v['reason'] ? ` (“${text(v['reason'])}”)` : ''}`,
-  sum: (v, line) =>
-    `${text(v['questions'])} questions add up to ${exactPoints(line.after)} of ${points(v['outOf'])}`,
-  stillWaiting: (v) => `${points(v['waiting'])} points still wait for you`,
-  late: (v, line) =>
-    `${howLate(v)}, which costs ${lateShare(v)} of the ${text(v['of'])} points: ${exactPoints(line.after)} left of ${exactPoints(line.before)}`,
+  pointsEarned: (v, line, say) => earned(v, line, say),
+  pointsWait: (v, line, say) =>
+    `${say.exactPoints(line.after)} of ${say.points(v['possible'])} so far, ${say.points(v['waiting'])} to come`,
+  overrideDiffers: (v, _, say) =>
+    `Marking gave ${v['gave'] ? say.points(v['gave']) : 'nothing yet'} when you set your own score, and gives ${v['gives'] ? say.points(v['gives']) : 'nothing yet'} now`,
+  override: (v, line, say) =>
+    `Your own score counts: ${say.points(line.after)} of ${say.points(v['possible'])}${v['reason'] ? ` (“${text(v['reason'])}”)` : ''}`,
+  sum: (v, line, say) =>
+    `${counted(v['questions'], 'question')} ${v['questions'] === 1 ? 'adds' : 'add'} up to ${say.exactPoints(line.after)} of ${say.points(v['outOf'])}`,
+  stillWaiting: (v, _, say) => `${say.points(v['waiting'])} points are not marked yet`,
+  late: (v, line, say) =>
+    `${howLate(v)}, which costs ${lateShare(v, say)} of the ${text(v['of'])} points: ${say.exactPoints(line.after)} left of ${say.exactPoints(line.before)}`,
   lateFree: (v) => `${howLate(v)}, which costs nothing`,
   lateExcused: (v) => `${howLate(v)}, and excused: it costs nothing`,
-  attemptScore: (v, line) =>
-    `Attempt ${text(v['number'])}: ${exactPoints(line.after)}${isFraction(v['waiting']) && v['waiting'].n > 0 ? `, ${points(v['waiting'])} still waiting` : ''}`,
+  attemptScore: (v, line, say) =>
+    `Attempt ${text(v['number'])}: ${say.exactPoints(line.after)}${isFraction(v['waiting']) && v['waiting'].n > 0 ? `, ${say.points(v['waiting'])} not marked yet` : ''}`,
   attemptOut: (v) => `Attempt ${text(v['number'])} does not count: ${NOT_COUNTED[text(v['why'])] ?? ''}`,
-  joined: (v, line) => `${JOINED[text(v['how'])] ?? ''}: ${exactPoints(line.after)}`,
+  joined: (v, line, say) => `${JOINED[text(v['how'])] ?? ''}: ${say.exactPoints(line.after)}`,
   noneCounts: () => 'No attempt counts, so there is no score',
-  provisional: () => 'Points that wait could still change the recorded score',
-  rounded: (v, line) => `Rounded ${ROUNDED[text(v['steps'])] ?? 'to hundredths'}: ${points(line.after)}`,
-  penalty: (_, line) =>
-    `Nothing in it was right: the penalty makes it ${exactPoints(line.after)} instead of ${exactPoints(line.before)}`,
-  hints: (v, line) => `Hints cost ${points(v['hints'])}: ${exactPoints(line.after)} left`,
-  questionFloor: (_, line) => `Not below the question’s floor: ${exactPoints(line.after)}`,
+  provisional: () => 'Answers that are not marked yet could still change the recorded score',
+  rounded: (v, line, say) =>
+    `Rounded ${ROUNDED[text(v['steps'])] ?? 'to hundredths'}: ${say.points(line.after)}`,
+  penalty: (_, line, say) =>
+    `Nothing in it was right: the penalty makes it ${say.exactPoints(line.after)} instead of ${say.exactPoints(line.before)}`,
+  hints: (v, line, say) => `Hints cost ${say.points(v['hints'])}: ${say.exactPoints(line.after)} left`,
+  questionFloor: (_, line, say) => `Not below the question’s floor: ${say.exactPoints(line.after)}`,
   standingNotMarked: () => 'The question is not marked: nothing earned, nothing possible',
   standingLeftOut: () => 'The question is left out: nothing earned, nothing possible',
-  standingGiven: (_, line) => `The question is given to all: ${exactPoints(line.after)}`,
-  standingGivenToAnswered: (_, line) =>
-    `The question is given to all who answered: ${exactPoints(line.after)}`,
-  standingBonus: (_, line) => `A bonus: ${exactPoints(line.after)} beside the maximum`,
+  standingGiven: (_, line, say) => `The question is given to all: ${say.exactPoints(line.after)}`,
+  standingGivenToAnswered: (_, line, say) =>
+    `The question is given to all who answered: ${say.exactPoints(line.after)}`,
+  standingBonus: (_, line, say) => `A bonus: ${say.exactPoints(line.after)} on top of the maximum`,
   shownPartsDiffer: () => 'Shown with 2 decimals, the parts do not add up to the sum; the exact parts do',
-  bonusWaiting: (v) => `${points(v['waiting'])} bonus points still wait for you`,
-  noScore: () => 'Nothing is in the maximum, so there is no score',
+  bonusWaiting: (v, _, say) => `${say.points(v['waiting'])} bonus points are not marked yet`,
+  noScore: () => 'No question counts towards the score, so there is none',
   quizFloor: () => 'Not below 0: the sum becomes 0',
-  repeat: (v, line) =>
-    `Attempt ${text(v['number'])} keeps ${share(v['factor'])} of its sum: ${exactPoints(line.after)}`,
-  cap: (_, line) => `Not above the maximum: ${exactPoints(line.after)}`,
-  scale: (v, line) =>
-    `Out of ${points(v['outOf'])} instead of ${points(v['maximum'])}: ${exactPoints(line.after)}`,
+  repeat: (v, line, say) =>
+    `Attempt ${text(v['number'])} keeps ${say.share(v['factor'])} of its sum: ${say.exactPoints(line.after)}`,
+  cap: (_, line, say) => `Not above the maximum: ${say.exactPoints(line.after)}`,
+  scale: (v, line, say) =>
+    `Out of ${say.points(v['outOf'])} instead of ${say.points(v['maximum'])}: ${say.exactPoints(line.after)}`,
 };
 
 const ROUNDED: Readonly<Record<string, string>> = {
@@ -74,25 +76,32 @@ const ROUNDED: Readonly<Record<string, string>> = {
 };
 
 /** What being late costs; where the most that it may cost is less than its steps come to, both. */
-const lateShare = (v: TraceLine['values']): string =>
+const lateShare = (v: TraceLine['values'], say: Say): string =>
   v['capped'] === true
-    ? `${share(v['share'])}, the most it may (${text(v['started'])} × ${share(v['each'])} would be more),`
-    : share(v['share']);
+    ? `${say.share(v['share'])}, the most it may (${text(v['started'])} × ${say.share(v['each'])} would be more),`
+    : say.share(v['share']);
 
 const howLate = (v: TraceLine['values']): string =>
-  `Late: ${text(v['started'])} ${text(v['unit'])}${v['started'] === 1 ? '' : 's'} begun after the due time`;
+  `Late: ${counted(v['started'], text(v['unit']))} (a part of ${v['unit'] === 'hour' ? 'an hour' : 'a day'} counts as a whole one)`;
 
-function creditText(value: TraceValue | undefined): string {
-  if (!isFraction(value)) return '';
-  if (value.n === 0) return 'Nothing';
-  return value.n === value.d ? 'All' : toFractionText(value);
+/** What a share of the points comes to; all and nothing are said as such. */
+function earned(v: TraceLine['values'], line: TraceLine, say: Say): string {
+  const credit = v['credit'];
+  const possible = say.points(v['possible']);
+  if (!isFraction(credit)) return '';
+  if (credit.n === 0) return `No credit: 0 of ${possible}`;
+  if (credit.n === credit.d) return `Full credit: ${say.points(line.after)} of ${possible}`;
+  return `${toFractionText(credit)} of ${possible} = ${say.points(line.after)}`;
 }
 
 /** The words of every line, each code once. */
 const WORDS: LineWords = Object.assign({}, SHARED_LINES, ...KINDS.map(({ lines }) => lines), SCORING);
 
-/** One line of a trace in words. */
-export function traceWords(line: TraceLine): string {
-  const words = WORDS[line.code];
-  return words ? words(line.values, line) : line.code;
+/** Gives the words of a line of a trace, its figures written in a given way. */
+export function traceWordsIn(figures: Figures): (line: TraceLine) => string {
+  const say = sayIn(figures);
+  return (line) => WORDS[line.code]?.(line.values, line, say) ?? line.code;
 }
+
+/** One line of a trace in words, with a decimal point: for files and endpoints. */
+export const traceWords: (line: TraceLine) => string = traceWordsIn(PLAIN_FIGURES);

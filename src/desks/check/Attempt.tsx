@@ -37,8 +37,8 @@ function Note({ ruling }: { readonly ruling: Ruling }) {
       className="lined-field resize-none field-sizing-content"
       rows={1}
       maxLength={5000}
-      aria-label="Note for me alone"
-      placeholder="Note for me alone"
+      aria-label="Private note, only for you"
+      placeholder="Private note, only for you"
       value={text}
       onChange={(event) => edit(event.target.value)}
     />
@@ -96,7 +96,7 @@ function Rulings({ row, opened }: RulingProps) {
       <div data-comment>
         <CommentField attemptId={attemptId} questionId="" label="Comment on the whole attempt" />
       </div>
-      <h3 className="mt-3 text-[14px]">To myself</h3>
+      <h3 className="mt-3 text-[14px]">Private</h3>
       <Note key={attemptId} ruling={ruling} />
     </>
   );
@@ -130,7 +130,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
           <p className="caption figures mt-1">
             {opened.timeKnown
               ? `Handed in ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
-              : 'From a file that says no time, so it is not late'}
+              : 'From a file without times, so it is never late'}
           </p>
           <ol className="mt-3 space-y-1 text-[13.5px]" aria-label="How the total came about">
             {opened.trace.map((line, index) => (

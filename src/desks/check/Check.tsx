@@ -174,9 +174,13 @@ function Papers({ table }: { readonly table: CheckTable }) {
 export default function Check() {
   const { value: table, failure, again } = useCheckTable();
   if (table) return <Papers table={table} />;
-  return failure ? (
-    <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
-  ) : (
-    <p className="px-6 py-16 text-center text-soft">Marking …</p>
+  return (
+    <main>
+      {failure ? (
+        <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
+      ) : (
+        <p className="px-6 py-16 text-center text-soft">Marking …</p>
+      )}
+    </main>
   );
 }

@@ -2,7 +2,7 @@ import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { points } from '@/ui/words/figures';
+import { percent, points } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { isMarked, spokenCell } from './cellWords';
 import { totalColumn, type Place } from './rows';
@@ -136,7 +136,7 @@ function Head({ table }: { readonly table: CheckTable }) {
                 ? question.waiting > 0
                   ? 'not yet'
                   : '–'
-                : `${Math.round(question.share * 100)} %`}
+                : percent({ n: Math.round(question.share * 100), d: 100 })}
             </span>
           </th>
         ))}

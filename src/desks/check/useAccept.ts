@@ -11,7 +11,7 @@ import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
 interface Accept {
-  /** Why the answer cannot be keyed; null where it can. */
+  /** Why the answer cannot be added to the key; null where it can. */
   readonly cannot: string | null;
   /** Keys the answer in the draft; its effect on everyone shows at the foot before it is applied. */
   readonly accept: (credit: Fraction, feedback?: Feedback) => Promise<void>;
@@ -24,7 +24,7 @@ export function useAccept(questionId: string, answer: Answer | null): Accept {
   const keyed = (question: Question, given: Answer, credit: Fraction, feedback: Feedback) =>
     keyAnswer(question, given, { credit, feedback }, newId, readingOf(question, quiz.content));
   const probe = record && answer ? keyed(record.question, answer, ONE, SILENCE) : null;
-  const cannot = probe === null ? 'There is nothing to key' : probe.ok ? null : probe.reason;
+  const cannot = probe === null ? 'There is no answer to add to the key' : probe.ok ? null : probe.reason;
   const accept = async (credit: Fraction, feedback: Feedback = SILENCE) => {
     if (!record || !answer) return;
     const next = keyed(record.question, answer, credit, feedback);
@@ -38,7 +38,7 @@ export function useAccept(questionId: string, answer: Answer | null): Accept {
       { question: next.question, placement: record.placement },
       record.rev,
       {
-        label: `Key an answer to question ${number}`,
+        label: `Add an answer to the key of question ${number}`,
         field: keyField(questionId, answer),
       },
     );

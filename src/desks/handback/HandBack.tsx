@@ -75,7 +75,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
     const step = await showAspects(quiz.id, byHand, show);
     setAsking(false);
     const undo = { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) };
-    if (show === 'takeBack') notify('Taken back from everyone', undo);
+    if (show === 'takeBack') notify('Hidden from everyone again', undo);
     else
       notify('Shown to everyone who has finished, and to those who hand in later as soon as they do', undo);
   };
@@ -96,7 +96,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
       <p>
-        {open.length > 0 ? 'Held until you release it: ' : 'You have shown to all: '}
+        {open.length > 0 ? 'Held until you release it: ' : 'Shown to all: '}
         <strong>{openNames || names}</strong>.
       </p>
       {open.length > 0 && (
@@ -111,7 +111,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
       )}
       {anyone && (
         <button type="button" className="btn btn-sm btn-outline" onClick={() => run(() => press('takeBack'))}>
-          Take back from all
+          Hide from all
         </button>
       )}
       {show.error && !asking && <Failed text={show.error} onAgain={show.start} />}
@@ -133,7 +133,7 @@ function NeverOpened() {
     <div className="mt-3 border-l-2 border-saffron pl-3">
       <p>
         This quiz was never opened, and by your plan{' '}
-        <strong>{waits.map((aspect) => ASPECT_NAMES[aspect]).join(', ')}</strong> wait for its closing.{' '}
+        <strong>{waits.map((aspect) => ASPECT_NAMES[aspect]).join(', ')}</strong> wait until it closes.{' '}
         <button
           type="button"
           className="link-text cursor-pointer"
@@ -148,7 +148,7 @@ function NeverOpened() {
   );
 }
 
-/** The ways out that are no screen: printed slips, scores and answers as files. */
+/** The ways out besides the screen: printed slips, scores and answers as files. */
 function PaperAndFiles({ none }: { readonly none: boolean }) {
   const { quiz } = useQuiz();
   return (
@@ -190,7 +190,7 @@ export default function HandBack() {
               ? failure
                 ? ''
                 : 'Marking …'
-              : `${seeing} of ${count(rows.length, 'student')} see something of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
+              : `${seeing} of ${count(rows.length, 'student')} see some of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
           </p>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
           {rows !== null && rows.length > 0 && <NeverOpened />}

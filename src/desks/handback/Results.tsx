@@ -51,14 +51,14 @@ function ShowOne({ row }: { readonly row: HandBackRow }) {
   if (!alone && row.waitsForTeacher.length === 0) return null;
   const press = async () => {
     const step = await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
-    notify(alone ? `Taken back from ${row.name}` : `Shown to ${row.name}`, {
+    notify(alone ? `Hidden from ${row.name} again` : `Shown to ${row.name}`, {
       label: 'Undo',
       run: () => run(() => undoStep(quiz.id, step)),
     });
   };
   return (
     <button type="button" className="btn btn-xs btn-outline mr-3" onClick={() => run(press)}>
-      {alone ? 'Take back' : 'Show'}
+      {alone ? 'Hide' : 'Show'}
       <span className="sr-only">{alone ? ` from ${row.name}` : ` to ${row.name}`}</span>
     </button>
   );

@@ -15,7 +15,7 @@ const timesOf = (words: string): number =>
 const words = ({ most, counts }: AttemptRule): string => {
   const often =
     most === null ? 'as often as they like' : (TIMES.find((one) => timesOf(one) === most) ?? `${most} times`);
-  return `Each student can sit the quiz ${often}${most === 1 ? '' : `; ${COUNTS[counts]}`}.`;
+  return `Each student can take the quiz ${often}${most === 1 ? '' : `; ${COUNTS[counts]}`}.`;
 };
 
 /** How often a student may sit the quiz, and which attempt counts. */
@@ -26,10 +26,10 @@ export function AttemptSentence() {
   return (
     <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
       <Conflict draft={draft} what="The rule for attempts" show={(version) => <p>{words(version)}</p>} />
-      Each student can sit the quiz{' '}
+      Each student can take the quiz{' '}
       <select
         className="sentence-part"
-        aria-label="How often each student can sit the quiz"
+        aria-label="How often each student can take the quiz"
         value={value.most === null ? 'any' : String(value.most)}
         onChange={(event) =>
           edit({ ...value, most: event.target.value === 'any' ? null : Number(event.target.value) })

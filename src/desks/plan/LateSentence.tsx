@@ -60,7 +60,7 @@ function StepParts({
         value={rule.share}
         onChange={(share) => onChange({ ...rule, share })}
       />{' '}
-      of the <Base rule={rule} onChange={onChange} /> for each started{' '}
+      of the <Base rule={rule} onChange={onChange} /> for each{' '}
       <select
         className="sentence-part"
         aria-label="Steps of"
@@ -70,7 +70,8 @@ function StepParts({
         <option value="day">day</option>
         <option value="hour">hour</option>
       </select>
-      , {rule.cap === null ? '' : 'at most '}
+      {rule.step === 'hour' ? ' (or part of an hour), ' : ' (or part of a day), '}
+      {rule.cap === null ? '' : 'at most '}
       {rule.cap !== null && (
         <PercentField
           className="sentence-part"
@@ -84,7 +85,7 @@ function StepParts({
         className="link-text cursor-pointer text-[13.5px]"
         onClick={() => onChange({ ...rule, cap: rule.cap === null ? { n: 1, d: 2 } : null })}
       >
-        {rule.cap === null ? 'without a limit: set one' : 'take the limit away'}
+        {rule.cap === null ? 'no limit: set one' : 'remove the limit'}
       </button>
     </>
   );
@@ -129,10 +130,10 @@ function DayRow({ rows, at, onRow, onRemove }: DayRowProps) {
         <button
           type="button"
           className="link-text cursor-pointer text-[13.5px]"
-          aria-label={`Take out row ${at + 1}`}
+          aria-label={`Remove row ${at + 1}`}
           onClick={onRemove}
         >
-          take out
+          remove
         </button>
       )}
     </li>
@@ -187,7 +188,7 @@ function Example({ rule }: { readonly rule: Steps }) {
   const lost = rule.cap && compare(twice, rule.cap) > 0 ? rule.cap : twice;
   return (
     <p className="caption">
-      Handed in {count(2, rule.step)} late: less {percent(lost)} of the {rule.of} points.
+      Handed in {count(2, rule.step)} late: minus {percent(lost)} of the {rule.of} points.
     </p>
   );
 }
@@ -211,8 +212,8 @@ export function LateSentence() {
         onChange={(event) => edit(NEW[event.target.value as LateRule['kind']])}
       >
         <option value="free">nothing</option>
-        <option value="steps">a share for each step</option>
-        <option value="table">a share by a table</option>
+        <option value="steps">a percentage per day or hour</option>
+        <option value="table">a percentage that depends on the days</option>
       </select>
       {rule.kind === 'free' && '.'}
       {rule.kind !== 'free' && ': '}

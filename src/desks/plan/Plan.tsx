@@ -59,7 +59,7 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
     notify(
       show === 'show'
         ? 'Shown to everyone who has finished, and to those who hand in later as soon as they do'
-        : 'Taken back',
+        : 'Hidden again',
       { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) },
     );
   };
@@ -71,7 +71,7 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
         className="btn btn-xs btn-outline"
         onClick={() => run(() => press(since === undefined ? 'show' : 'takeBack'))}
       >
-        {since === undefined ? 'Show it now' : 'Take it back'}
+        {since === undefined ? 'Show it now' : 'Hide it again'}
       </button>
     </span>
   );
@@ -121,7 +121,9 @@ function Preview() {
           );
         })}
       </dl>
-      {atOnce.length === 0 && <p className="mt-2 text-soft">Nothing comes back at hand-in but a receipt.</p>}
+      {atOnce.length === 0 && (
+        <p className="mt-2 text-soft">When they hand in, students get only a receipt.</p>
+      )}
     </section>
   );
 }
@@ -139,7 +141,7 @@ function Leaks({ plan, again }: { readonly plan: RevealPlan; readonly again: boo
       )}
       {again && plan.rightAnswers === 'handedIn' && (
         <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
-          <strong>The next attempt is given away.</strong> Students who can sit the quiz again see the right
+          <strong>The next attempt is given away.</strong> Students who can take the quiz again see the right
           answers after their first attempt.
         </p>
       )}
@@ -203,7 +205,7 @@ function UnfinishedSentence() {
         value={unfinished.value}
         onChange={(event) => unfinished.edit(event.target.value as QuizContent['unfinished'])}
       >
-        <option value="taken">is taken as it stands</option>
+        <option value="taken">is collected as it is</option>
         <option value="notCounted">counts as not handed in</option>
       </select>
       .

@@ -56,7 +56,7 @@ export function ClassBar({ classes, at, onGo }: Props) {
           aria-expanded={shown}
           onClick={() => setShown(!shown)}
         >
-          Put away ({away.length})
+          Archived ({away.length})
         </button>
       )}
       {shown && away.map((one) => <Tab key={one.id} one={one} at={at} onGo={onGo} />)}

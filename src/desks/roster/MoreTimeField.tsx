@@ -1,6 +1,7 @@
-import { ONE, subtract, toPercentText } from '@/core/figures/fraction';
+import { ONE, subtract } from '@/core/figures/fraction';
 import type { MoreTime, Student } from '@/core/quiz/school';
 import { saveStudent } from '@/store/class/roster';
+import { percent } from '@/ui/words/figures';
 import { run } from '@/ui/widgets/press';
 
 const FACTORS = [
@@ -14,7 +15,7 @@ const MINUTES = [5, 10, 15, 20, 30, 45, 60] as const;
 function wordsOf(moreTime: MoreTime | null): string {
   if (moreTime === null) return 'none';
   if (moreTime.kind === 'minutes') return `${moreTime.minutes} min more`;
-  return `${toPercentText(subtract(moreTime.factor, ONE))} % more`;
+  return `${percent(subtract(moreTime.factor, ONE))} more`;
 }
 
 const CHOICES: readonly (readonly [string, MoreTime | null])[] = [

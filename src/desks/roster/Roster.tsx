@@ -94,7 +94,7 @@ function TakenOff({ classId, students }: TakenOffProps) {
               className="link-text cursor-pointer"
               onClick={() => run(() => setRemoved(classId, student.id, 'back'))}
             >
-              Put back
+              Add back
             </button>
           </li>
         ))}

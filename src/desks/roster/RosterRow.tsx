@@ -33,7 +33,7 @@ interface Field {
 
 const field = ([text, edit]: [string, (text: string) => void]): Field => ({ text, edit });
 
-/** What of a student can be edited, each saved on its own. */
+/** The details of a student that can be edited, each saved on its own. */
 function useFields(classId: string, student: Student) {
   const { id } = student;
   const name = field(
@@ -125,8 +125,8 @@ function Remove({ classId, student }: Pick<Props, 'classId' | 'student'>) {
     <button
       type="button"
       className="icon-button"
-      aria-label={`Take ${student.name} off the list`}
-      title="Take off the list"
+      aria-label={`Remove ${student.name} from the list`}
+      title="Remove from the list"
       onClick={() => run(remove)}
     >
       <X size={15} aria-hidden />

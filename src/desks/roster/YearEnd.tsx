@@ -32,7 +32,7 @@ function MoveOn({ one, others, onClose, onMoved }: MoveProps) {
   const target = others.find(({ id }) => id === to);
   const move = usePress(async () => {
     const { classId, step } = await moveOn(one.id, target ? { classId: target.id } : { name });
-    notify(`${count(one.students, 'student')} moved on; ${one.name} is put away`, undoable(step));
+    notify(`${count(one.students, 'student')} moved on; ${one.name} is archived`, undoable(step));
     onClose();
     onMoved(classId);
   });
@@ -40,7 +40,7 @@ function MoveOn({ one, others, onClose, onMoved }: MoveProps) {
     <Dialog title={`Move ${one.name} on`} onClose={onClose}>
       <p>
         All {count(one.students, 'student')} of {one.name} come onto the list of the class you choose.{' '}
-        {one.name} is put away with everything in it; its quizzes and all work stay as they are.
+        {one.name} is archived with everything in it; its quizzes and all work stay as they are.
       </p>
       <fieldset className="mt-3 space-y-2">
         <legend className="caption mb-1">Into</legend>
@@ -100,7 +100,7 @@ export function YearEnd({ one, classes, onGo }: Props) {
   );
   const press = async () => {
     const step = await setClassAway(one.id, away ? 'back' : 'away');
-    notify(away ? `${one.name} is back among the classes` : `${one.name} is put away`, undoable(step));
+    notify(away ? `${one.name} is back among the classes` : `${one.name} is archived`, undoable(step));
   };
   const remove = async () => {
     const step = await deleteClass(one.id);
@@ -109,16 +109,16 @@ export function YearEnd({ one, classes, onGo }: Props) {
   return (
     <section aria-labelledby="year-end" className="mt-6">
       <h2 id="year-end" className="text-[15px]">
-        {away ? 'This class was put away' : 'At the end of the year'}
+        {away ? 'This class is archived' : 'At the end of the year'}
       </h2>
       <p className="mt-1 text-[14px] text-soft">
         {away
           ? 'Its quizzes and all work are kept. It is no longer offered when you choose who takes a quiz.'
-          : 'A class that is put away keeps its list, its quizzes and all work.'}
+          : 'An archived class keeps its list, its quizzes and all work.'}
       </p>
       <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         <button type="button" className="link-text cursor-pointer" onClick={() => run(press)}>
-          {away ? 'Take it out again' : 'Put the class away'}
+          {away ? 'Restore it' : 'Archive the class'}
         </button>
         {!away && one.students > 0 && (
           <button type="button" className="link-text cursor-pointer" onClick={() => setMoving(true)}>

@@ -11,7 +11,9 @@ export function DemoData() {
   const act = usePress(async () => {
     if (asking === 'reset') await resetDemo();
     else await removeDemo();
-    notify(asking === 'reset' ? 'The demo school is as on the first day' : 'The demo school is removed');
+    notify(
+      asking === 'reset' ? 'The demo school is as it was on the first day' : 'The demo school is removed',
+    );
     setAsking(null);
   });
   return (

@@ -24,7 +24,7 @@ type Way = 'itself' | 'copy' | 'changes';
 
 /** What can be done with the file, the usual thing first. */
 function waysOf({ here, class: part }: OpenedQuiz): readonly (readonly [Way, string, string])[] {
-  if (!here) return [['itself', 'Put it on the Shelf', '']];
+  if (!here) return [['itself', 'Add it to the Shelf', '']];
   const copy = ['copy', 'Add it as a copy', ''] as const;
   if (part)
     return [

@@ -11,9 +11,9 @@ type Row = OpenedBackup['quizzes'][number];
 
 const STANDINGS: Readonly<Record<Row['standing'], string>> = {
   new: 'not on this Shelf',
-  same: 'the same as here',
-  newer: 'has more work than here',
-  older: 'has less work than here',
+  same: 'the same as in this browser',
+  newer: 'has more work than in this browser',
+  older: 'has less work than in this browser',
   conflict: 'changed in both places',
 };
 
@@ -61,7 +61,7 @@ function Quiz({
             onChange={(event) => onChoose(event.target.value as Choice)}
           >
             <option value="theirs">restore it</option>
-            <option value="mine">leave it out</option>
+            <option value="mine">do not import it</option>
           </select>
         ) : row.standing === 'same' ? (
           <span className="text-soft">nothing to do</span>

@@ -21,7 +21,7 @@ function stands({ standing, content: { zone } }: QuizRecord): { word: string; de
   if (isOpen(opening, now())) {
     return {
       word: 'Open',
-      detail: opening.until === null ? 'without an end' : `until ${dayAndTimeIn(opening.until, zone)}`,
+      detail: opening.until === null ? 'no closing time' : `until ${dayAndTimeIn(opening.until, zone)}`,
     };
   }
   if (isOver(opening, now()))

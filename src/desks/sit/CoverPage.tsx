@@ -66,7 +66,7 @@ export function CoverPage({
             and press Begin again.
           </p>
         )}
-        {cover.questions === 0 && <p className="mt-2 text-soft">There are no questions in it yet.</p>}
+        {cover.questions === 0 && <p className="mt-2 text-soft">This quiz has no questions yet.</p>}
       </div>
     </main>
   );

@@ -10,7 +10,7 @@ import { KeepLine } from './KeepLine';
 import { run } from './run';
 import { useAnswers } from './useAnswers';
 
-/** Spaces alone are no answer. */
+/** Spaces alone are not an answer. */
 const isAnswered = (answer: Answer | undefined): boolean =>
   answer !== undefined && (!('text' in answer) || answer.text.trim() !== '');
 

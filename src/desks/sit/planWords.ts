@@ -38,7 +38,7 @@ export function whenResultsCome({ plan, until }: Cover): string[] {
   ].flatMap(([what, when]) => (what ? [`${sentence(what)}: ${when}.`] : []));
 }
 
-/** What of the slip is still to come, and what it waits for. */
+/** The parts of the slip still to come, and what it waits for. */
 export function stillToCome(toCome: Slip['toCome']): string[] {
   const of = (waitsFor: string) => toCome.filter((part) => part.waitsFor === waitsFor);
   const names = (waitsFor: string) => list(of(waitsFor).map((part) => part.aspect));

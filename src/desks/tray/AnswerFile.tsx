@@ -12,8 +12,8 @@ import { ImportDialog } from './ImportDialog';
 function reportWords(report: ImportDone): string {
   const parts = [
     report.added > 0 ? `${count(report.added, 'paper')} imported` : '',
-    report.changed > 0 ? `${report.changed} brought up to date` : '',
-    report.unchanged > 0 ? `${count(report.unchanged, 'paper')} as before` : '',
+    report.changed > 0 ? `${report.changed} updated` : '',
+    report.unchanged > 0 ? `${count(report.unchanged, 'paper')} unchanged` : '',
     report.newStudents > 0 ? `${count(report.newStudents, 'student')} added to the class list` : '',
   ];
   return parts.filter(Boolean).join(', ') || 'Nothing was imported';
@@ -25,7 +25,7 @@ function Report({ report }: { readonly report: ImportDone }) {
       <p className="font-semibold">{reportWords(report)}.</p>
       {report.differences.length > 0 && (
         <>
-          <p className="mt-1">What differs from before:</p>
+          <p className="mt-1">What changed:</p>
           <ul tabIndex={0} className="max-h-40 list-disc overflow-y-auto pl-5">
             {report.differences.map(({ line, name, what }) => (
               <li key={line}>

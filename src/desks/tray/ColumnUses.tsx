@@ -20,7 +20,7 @@ const SIMPLE: readonly [string, ColumnUse, string][] = [
   ['time:dayFirst', { use: 'time', order: 'dayFirst' }, 'time of hand-in (day before month)'],
   ['time:monthFirst', { use: 'time', order: 'monthFirst' }, 'time of hand-in (month before day)'],
   ['attempt', { use: 'attempt' }, 'which attempt it is'],
-  ['note', { use: 'note' }, 'a note, for me alone'],
+  ['note', { use: 'note' }, 'a private note'],
 ];
 
 function keyOf(use: ColumnUse): string {

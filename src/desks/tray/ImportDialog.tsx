@@ -101,7 +101,7 @@ function FirstMarks({ preview }: { readonly preview: FilePreview }) {
         </span>
       ))}
       {!preview.timed && (
-        <span className="text-soft">. The file says no times, so none of these papers is late.</span>
+        <span className="text-soft">. The file has no times, so none of these papers is late.</span>
       )}
     </p>
   );

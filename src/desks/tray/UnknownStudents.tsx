@@ -55,14 +55,14 @@ function Row({ unknown, listed, onChoose }: RowProps) {
             ))}
         </optgroup>
       </select>
-      {probable.has(choice) && <span className="caption">likely the same person: check it</span>}
+      {probable.has(choice) && <span className="caption">probably the same person: please check</span>}
     </li>
   );
 }
 
 function addWords(rest: number, all: number): string {
   if (rest === all) return 'Add all';
-  return rest === 1 ? 'Add the one who is like nobody' : `Add the ${rest} who are like nobody`;
+  return rest === 1 ? 'Add the one who matches nobody' : `Add the ${rest} who match nobody`;
 }
 
 /** Those in the file who are not on the class list: somebody likely is proposed; else they are left out until added. */

@@ -50,7 +50,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     ...(byHand.length > 0
       ? [
           { name: 'Show results to all', run: act(() => showAspects(id, byHand, 'show')) },
-          { name: 'Take results back from all', run: act(() => showAspects(id, byHand, 'takeBack')) },
+          { name: 'Hide results from all', run: act(() => showAspects(id, byHand, 'takeBack')) },
         ]
       : []),
     { name: 'Save the scores as CSV', run: act(() => saveScores(id, content.title)) },

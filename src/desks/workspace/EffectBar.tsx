@@ -23,11 +23,11 @@ function words({ up, down, unchanged }: Pending): string {
   return `${parts.filter(Boolean).join(', ')}, ${unchanged} unchanged`;
 }
 
-/** What of the effect is more than numbers: own scores that would differ, and scores that students know already. */
+/** The rest of the effect: own scores that would differ, and scores that students know already. */
 function moreWords({ overridesDiffer, seen }: Pending): string {
   const parts = [
     overridesDiffer > 0 ? `${count(overridesDiffer, 'score')} you set would differ` : '',
-    seen > 0 ? `${count(seen, 'student has', 'students have')} seen the score from before` : '',
+    seen > 0 ? `${count(seen, 'student has', 'students have')} seen the old score` : '',
   ];
   return parts
     .filter(Boolean)
@@ -46,7 +46,7 @@ function Row({ change }: { readonly change: NamedChange }) {
       <td className="py-1.5 pr-4">
         {change.name}
         {change.apart && <span className="caption"> {change.apart}</span>}
-        {change.seen && <span className="caption block">has seen the score from before</span>}
+        {change.seen && <span className="caption block">has seen the old score</span>}
       </td>
       <td className="figures px-3 text-right whitespace-nowrap">
         {points(before)} of {points(outOfBefore)}
@@ -72,7 +72,7 @@ function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose
   return (
     <Dialog title={words(pending)} onClose={onClose} wide>
       {pending.students.length === 0 ? (
-        <p>The changes touch texts or feedback only: every score and every waiting point stays as it is.</p>
+        <p>The changes only affect texts or feedback: no score changes.</p>
       ) : (
         <table className="w-full text-left">
           <thead>

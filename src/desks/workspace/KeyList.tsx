@@ -8,7 +8,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['?', 'this list'],
       ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
       ['Alt 1 to Alt 5', 'go to a station'],
-      ['Escape', 'close what is open in front'],
+      ['Escape', 'close the dialog in front'],
     ],
   },
   {
@@ -17,7 +17,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['Alt ↑, Alt ↓', 'the question before or after'],
       ['Alt Shift ↑, Alt Shift ↓', 'move the question'],
       ['Enter in an option', 'another option below it'],
-      ['Backspace in an empty option', 'take it out'],
+      ['Backspace in an empty option', 'remove it'],
     ],
   },
   {
@@ -27,7 +27,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['N, B', 'the next or previous answer that is wrong or waits'],
       ['A', 'accept as right, for everyone'],
       ['P', 'accept for part of the points'],
-      ['W', 'expect as wrong, with feedback'],
+      ['W', 'add to the key as a wrong answer, with feedback'],
       ['H', 'mark just this one by hand'],
       ['C', 'comment on it'],
     ],

@@ -95,7 +95,7 @@ function Effect({ opening }: { readonly opening: Opening }) {
   if (failure) return null;
   const parts = value && [
     value.changed > 0 ? `${count(value.changed, 'score')} would change` : '',
-    value.lost > 0 ? `${count(value.lost, 'student')} would have no score any more` : '',
+    value.lost > 0 ? `${count(value.lost, 'student')} would no longer have a score` : '',
     value.gained > 0 ? `${count(value.gained, 'student')} would get a score` : '',
   ];
   return (
@@ -178,7 +178,7 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
         </button>
         {state !== 'closed' && (
           <button type="button" className="btn btn-outline" disabled={end.busy} onClick={end.start}>
-            {state === 'scheduled' ? 'Do not open it' : 'Close now'}
+            {state === 'scheduled' ? 'Cancel the opening' : 'Close now'}
           </button>
         )}
         <button

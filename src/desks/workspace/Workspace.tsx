@@ -59,6 +59,10 @@ function usePending(view: Omit<QuizView, keyof Draft> | null): Draft {
   );
 }
 
+const Waiting = ({ children }: { readonly children: string }) => (
+  <main className="px-6 py-24 text-center text-soft">{children}</main>
+);
+
 function Message({ title, text }: { readonly title: string; readonly text: string }) {
   return (
     <main className="mx-auto max-w-xl px-6 py-24">
@@ -115,7 +119,7 @@ function Stations() {
       />
     );
   }
-  if (!view) return <p className="px-6 py-24 text-center text-soft">Opening the quiz …</p>;
+  if (!view) return <Waiting>Opening the quiz …</Waiting>;
   const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
     <QuizContext value={view}>
@@ -124,7 +128,7 @@ function Stations() {
           <StorageTrouble onRescue={() => downloadRescue(view)} />
           <StationBar station={station} />
           <Boundary name={station}>
-            <Suspense fallback={<p className="px-6 py-16 text-center text-soft">Opening …</p>}>
+            <Suspense fallback={<Waiting>Opening …</Waiting>}>
               <Desk />
             </Suspense>
           </Boundary>

@@ -34,7 +34,7 @@ export function DeletedElsewhere({ hand, there, onRestored }: Props) {
   return (
     <div role="alert" className="mx-9 my-3 border-l-2 border-saffron bg-wash px-4 py-3">
       <p className="font-semibold">
-        The question you were writing was deleted in another tab. Nothing is lost: restore it, or let it go.
+        The question you were writing was deleted in another tab. Nothing is lost: restore it, or discard it.
       </p>
       <p className="mt-1">{plainText(typed.question.text) || 'Question without text'}</p>
       {restore.error && <p className="mt-2">{restore.error}</p>}
@@ -55,7 +55,7 @@ export function DeletedElsewhere({ hand, there, onRestored }: Props) {
             setDropped(hand);
           }}
         >
-          Let it go
+          Discard it
         </button>
       </div>
     </div>

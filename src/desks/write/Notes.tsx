@@ -77,7 +77,7 @@ interface Props {
 
 /** What is known of a question that is folded, beside it. */
 export const Notes = ({ question, number, spreads, problems, kept }: Props) => (
-  <div role="group" aria-label={`Known of question ${number}`} className="py-4">
+  <div role="group" aria-label={`About question ${number}`} className="py-4">
     <HowItWent id={question.id} spreads={spreads} />
     <Problems lines={problems} />
     {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}

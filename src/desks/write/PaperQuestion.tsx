@@ -106,9 +106,16 @@ function useIntoView(inHand: boolean, node: RefObject<HTMLElement | null>): void
       node.current?.scrollIntoView({ block: tall ? 'start' : 'nearest' });
     };
     show();
-    // Once more when what is loaded for it has found its height.
+    // Once more when what is loaded for it has found its height, unless the hand has moved on: nothing must slip from under it.
     const again = setTimeout(show, 300);
-    return () => clearTimeout(again);
+    const moved = new AbortController();
+    const stay = () => {
+      clearTimeout(again);
+      moved.abort();
+    };
+    for (const event of ['pointerdown', 'keydown', 'wheel'] as const)
+      addEventListener(event, stay, { signal: moved.signal, capture: true, passive: true });
+    return stay;
   }, [inHand, node]);
 }
 

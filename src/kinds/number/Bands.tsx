@@ -119,7 +119,7 @@ function Figures({ band, name, sign, onChange }: PartProps) {
             value={band.percent}
             onChange={({ text }) => onChange({ ...band, percent: text })}
           />
-          {' %'}
+          %
         </>
       );
     case 'figures':

@@ -99,7 +99,7 @@ export const Rules: Faces<PhraseQuestion>['Rules'] = ({ question, onChange, cont
             {words}
           </option>
         ))}
-        <option value="own">{preset ? 'Set each by myself …' : 'My own settings'}</option>
+        <option value="own">{preset ? 'Custom …' : 'Custom'}</option>
       </select>
       {settings.typingErrors !== 0 && (
         <>
@@ -124,7 +124,7 @@ export const Rules: Faces<PhraseQuestion>['Rules'] = ({ question, onChange, cont
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        {open ? 'Fold the settings' : 'Each setting'}
+        {open ? 'Hide settings' : 'Show all settings'}
       </button>
       {open && <Settings settings={settings} language={context.language} onChange={set} />}
     </>

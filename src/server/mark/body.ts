@@ -112,7 +112,7 @@ export async function readJson(
     await pause();
   }
   if (wrong === null && !parser.isEnded) wrong = 'it ends too early';
-  if (wrong !== null) refuse(400, 'The body is no JSON.', [String(wrong).slice(0, 300)]);
-  if (name in top && !listed) refuse(422, 'The body cannot be marked.', [`${name} is no list`]);
+  if (wrong !== null) refuse(400, 'The body is not valid JSON.', [String(wrong).slice(0, 300)]);
+  if (name in top && !listed) refuse(422, 'The body cannot be marked.', [`${name} is not a list`]);
   return top;
 }

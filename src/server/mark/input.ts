@@ -85,8 +85,7 @@ export async function jsonInput(request: Request, at: number): Promise<MarkReque
     onEntry: attempts.take,
   });
   const odd = Object.keys(top).find((name) => !['quiz', 'attempts', 'options'].includes(name));
-  if (odd !== undefined)
-    refuse(422, 'The body cannot be marked.', [`nothing is known of “${odd.slice(0, 60)}”`]);
+  if (odd !== undefined) refuse(422, 'The body cannot be marked.', [`unknown field “${odd.slice(0, 60)}”`]);
   if (!('quiz' in top)) refuse(422, 'The body cannot be marked.', ['quiz is missing']);
   const quiz = readQuizData(top['quiz']);
   if (!quiz.ok)

@@ -24,7 +24,7 @@ function wanted(request: Request): 'json' | 'csv' {
   const first = types.find((type) =>
     ['application/json', 'text/csv', '*/*', 'application/*', 'text/*'].includes(type ?? ''),
   );
-  if (first === undefined) return refuse(406, 'The scores can be had as application/json or text/csv.');
+  if (first === undefined) return refuse(406, 'Scores are available as application/json or text/csv.');
   return first.startsWith('text/') ? 'csv' : 'json';
 }
 

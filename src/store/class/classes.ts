@@ -75,7 +75,7 @@ export const setClassAway = (classId: string, away: 'away' | 'back'): Promise<nu
     const before = await found(classId);
     const after = { ...before, archivedAt: away === 'away' ? now() : null };
     return record(CLASS_LIST, [change(before, after)], {
-      label: away === 'away' ? 'Put a class away' : 'Take a class out again',
+      label: away === 'away' ? 'Archive a class' : 'Restore a class',
       field: '',
     });
   });

@@ -119,7 +119,7 @@ export const setRemoved = (classId: string, studentId: string, removed: 'off' | 
     classId,
     studentId,
     { removedAt: removed === 'off' ? now() : null },
-    { label: removed === 'off' ? 'Take a student off the list' : 'Put a student back', field: '' },
+    { label: removed === 'off' ? 'Remove a student from the list' : 'Add a student back', field: '' },
   );
 
 /** Imports the rows of a class file, all or none. Gives the number of the step that can be undone; null for no rows. */

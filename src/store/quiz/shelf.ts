@@ -54,7 +54,7 @@ export const setArchived = (quizId: string, archived: 'away' | 'back'): Promise<
   changePlace(
     quizId,
     { archivedAt: archived === 'away' ? now() : null },
-    archived === 'away' ? 'Put a quiz away' : 'Take a quiz back out',
+    archived === 'away' ? 'Archive a quiz' : 'Restore a quiz',
   );
 
 /** Deletes a quiz so that it can be brought back for 30 days, or brings it back. */
@@ -62,7 +62,7 @@ export const setDeleted = (quizId: string, deleted: 'deleted' | 'back'): Promise
   changePlace(
     quizId,
     { deletedAt: deleted === 'deleted' ? now() : null },
-    deleted === 'deleted' ? 'Delete a quiz' : 'Bring a quiz back',
+    deleted === 'deleted' ? 'Delete a quiz' : 'Restore a deleted quiz',
   );
 
 /** Puts a quiz to another place among those shown; `order` are their ids from the top. */

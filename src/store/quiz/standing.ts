@@ -42,7 +42,7 @@ export const setQuizTo = (quizId: string, setTo: readonly SetTo[]): Promise<numb
 
 /** Takes back an opening whose time has not come yet. */
 export const takeBackOpening = (quizId: string): Promise<number> =>
-  act(quizId, 'Take the opening back', (acts) => ({ ...acts, opening: null }));
+  act(quizId, 'Cancel the opening', (acts) => ({ ...acts, opening: null }));
 
 function without<Key extends string, Value>(
   record: Readonly<Partial<Record<Key, Value>>>,
@@ -58,7 +58,7 @@ export const showAspects = (
   aspects: readonly Aspect[],
   show: 'show' | 'takeBack',
 ): Promise<number> =>
-  act(quizId, show === 'show' ? 'Show results' : 'Take results back', (acts) => {
+  act(quizId, show === 'show' ? 'Show results' : 'Hide results', (acts) => {
     let { shown } = acts;
     for (const aspect of aspects) {
       shown = show === 'show' ? { ...shown, [aspect]: shown[aspect] ?? now() } : without(shown, aspect);
@@ -68,14 +68,10 @@ export const showAspects = (
 
 /** Shows one student everything that waits for the teacher, or takes it back from that one. */
 export const showStudent = (quizId: string, studentId: string, show: 'show' | 'takeBack'): Promise<number> =>
-  act(
-    quizId,
-    show === 'show' ? 'Show a student the results' : 'Take a student\u2019s results back',
-    (acts) => ({
-      ...acts,
-      shownTo:
-        show === 'show'
-          ? { ...acts.shownTo, [studentId]: now() }
-          : (without(acts.shownTo, studentId) as Record<string, number>),
-    }),
-  );
+  act(quizId, show === 'show' ? 'Show a student the results' : 'Hide a student\u2019s results', (acts) => ({
+    ...acts,
+    shownTo:
+      show === 'show'
+        ? { ...acts.shownTo, [studentId]: now() }
+        : (without(acts.shownTo, studentId) as Record<string, number>),
+  }));

@@ -38,7 +38,7 @@ type Of<K extends Kind> = Extract<RecordChange, { kind: K }>;
 const only = <K extends Kind>(changes: readonly RecordChange[], kind: K): Of<K>[] =>
   changes.filter((change): change is Of<K> => change.kind === kind);
 
-/** True where a change alters what the class's scores are made of: everyone who shows them is told. */
+/** True where a change affects scores, so that every view of them is refreshed. */
 function movesScores(change: RecordChange): boolean {
   if (change.kind === 'ruling') {
     const [a, b] = [change.before, change.after];

@@ -22,7 +22,7 @@ export function Conflict<T>({ draft, show, what }: Props<T>) {
           <p className="label-small">Written here</p>
           <div className="mt-1">{show(draft.value)}</div>
           <button type="button" className="btn btn-sm btn-primary mt-2" onClick={draft.keepMine}>
-            Keep what is written here
+            Keep this version
           </button>
         </div>
         <div>
@@ -31,7 +31,7 @@ export function Conflict<T>({ draft, show, what }: Props<T>) {
             {conflict.theirs === null ? 'It was deleted there.' : show(conflict.theirs)}
           </div>
           <button type="button" className="btn btn-sm btn-outline mt-2" onClick={draft.takeTheirs}>
-            Take the other
+            Use the other version
           </button>
         </div>
       </div>

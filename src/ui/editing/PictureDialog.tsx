@@ -65,7 +65,7 @@ const Width = ({ share, onShare }: WidthProps) => (
     >
       {PICTURE_SHARES.map((one) => (
         <option key={one} value={one}>
-          {one} %
+          {one}%
         </option>
       ))}
     </select>{' '}

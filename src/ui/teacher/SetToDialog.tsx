@@ -97,8 +97,8 @@ export function SetToDialog({ quiz, onClose }: Props) {
   return (
     <Dialog title="Who takes this quiz?" onClose={onClose}>
       <p>
-        Only they can open it, and only their work counts. Work of anybody else is kept, and comes back when
-        the quiz is set to them again.
+        Only they can open it, and only their work counts. Other students’ work is kept, and counts again when
+        the quiz is set to them.
       </p>
       {classes.length === 0 ? (
         <p className="mt-3">

@@ -26,7 +26,7 @@ export function HeadingLine({ table, onTable }: Props) {
             line {line}: {lineText(cells.filter(Boolean).slice(0, 4).join(', ')).slice(0, 60)}
           </option>
         ))}
-        <option value="none">nowhere: the first line is already a student</option>
+        <option value="none">none: the first line is already a student</option>
       </select>
       .
     </p>

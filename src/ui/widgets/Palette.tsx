@@ -21,7 +21,7 @@ export function Palette({ actions, onClose }: Props) {
       <Command label="Find an action" loop>
         <Command.Input data-first-focus className="lined-field" placeholder="Type a part of its name" />
         <Command.List className="mt-2 max-h-[50dvh] overflow-y-auto">
-          <Command.Empty className="py-4 text-soft">No action has this name.</Command.Empty>
+          <Command.Empty className="py-4 text-soft">No action matches.</Command.Empty>
           {actions.map(({ name, keys, run }) => (
             <Command.Item
               key={name}

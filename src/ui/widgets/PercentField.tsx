@@ -22,7 +22,7 @@ export function PercentField({ value, label, onChange, className = '' }: Props) 
         className={`figures text-right ${className}`}
         onChange={(percent) => onChange(multiply(percent, HUNDREDTH))}
       />
-      <span aria-hidden> %</span>
+      <span aria-hidden>%</span>
     </span>
   );
 }

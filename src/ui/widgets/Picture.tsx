@@ -26,6 +26,9 @@ function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
   return made;
 }
 
+/** On a phone a picture is as wide as on a paper of this many pixels, where there is room: its words stay legible. */
+const NARROW = 440 / 100;
+
 /** A picture as it appears on the paper; until it has loaded, its description takes its place. */
 export function Picture({
   picture,
@@ -50,7 +53,10 @@ export function Picture({
   }, [hash, load]);
   const style = small
     ? { height: 40, width: 'auto', maxWidth: 96 }
-    : { width: `max(${share}%, min(100%, 150px))`, aspectRatio: `${width} / ${height}` };
+    : {
+        width: `max(${share}%, min(100%, ${Math.max(150, share * NARROW)}px))`,
+        aspectRatio: `${width} / ${height}`,
+      };
   if (!address) {
     return (
       <span

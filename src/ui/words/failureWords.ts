@@ -6,9 +6,8 @@ const WRITING: Readonly<Record<StoreFailure, string>> = {
   full: 'The storage of this browser is full. Nothing was changed, and nothing is lost: free some space and try again.',
   blocked:
     'This browser does not let Yentrel store anything. Nothing was changed: open Yentrel in an ordinary window, or allow it to store data.',
-  gone: 'What this was about is not here any more, perhaps because another tab deleted it. Nothing else was changed: load the page again.',
-  conflict:
-    'Something else was changed meanwhile. Nothing was changed by this press: look again, then try again.',
+  gone: 'This is no longer here, perhaps because another tab deleted it. Nothing else was changed: load the page again.',
+  conflict: 'Something else changed in the meantime, so nothing was done: look again, then try again.',
   damaged:
     'Some of what is stored cannot be read, so nothing was changed. The rest is safe: save a backup, then load the page again.',
   other: 'This did not work, and nothing was changed. Try again; if that does not help, load the page again.',
@@ -53,7 +52,7 @@ const STARTING: Readonly<Record<StoreFailure, string>> = {
   blocked:
     'This browser does not let Yentrel store anything: a private window or a setting forbids it. Open Yentrel in an ordinary window.',
   other:
-    'The storage of this browser cannot be opened. Load this page again; if that does not help, another browser will.',
+    'The storage of this browser cannot be opened. Load this page again; if that does not help, use another browser.',
 };
 
 /** Where the store cannot be opened at all. */

@@ -1,8 +1,8 @@
-import { toDecimalText, toPercentText, type Fraction } from '@/core/figures/fraction';
+import { toDecimalText, type Fraction } from '@/core/figures/fraction';
+import { figuresIn } from '@/core/figures/written';
 
 /** Figures and times as the browser's language writes them. */
 
-const decimals = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const moment = new Intl.DateTimeFormat(undefined, {
   weekday: 'short',
@@ -20,21 +20,14 @@ const date = new Intl.DateTimeFormat(undefined, {
   minute: '2-digit',
 });
 
-/** Figures are few and asked for often, in tables of thousands of cells. */
-const written = new Map<string, string>();
+const { decimal, percent: percentText } = figuresIn(undefined);
 
 /** Points with at most 2 decimals, halves away from zero. */
-export function points(value: Fraction): string {
-  const key = `${value.n}/${value.d}`;
-  let text = written.get(key);
-  if (text === undefined) {
-    text = decimals.format(Number(toDecimalText(value)));
-    if (written.size < 10_000) written.set(key, text);
-  }
-  return text;
-}
+export const points: (value: Fraction) => string = decimal;
+/** A share in per cent, with its sign. */
+export const percent: (share: Fraction) => string = percentText;
 
-const decimalSign = decimals.formatToParts(0.5).find(({ type }) => type === 'decimal')?.value;
+const decimalSign = new Intl.NumberFormat().formatToParts(0.5).find(({ type }) => type === 'decimal')?.value;
 
 /** A decimal of at most 3 places as it stands in a field: with the reader's sign, without signs between thousands. */
 export const typedDecimal = (value: Fraction): string => {
@@ -42,7 +35,6 @@ export const typedDecimal = (value: Fraction): string => {
   return decimalSign === ',' ? text.replace('.', ',') : text;
 };
 
-export const percent = (share: Fraction): string => `${decimals.format(Number(toPercentText(share)))} %`;
 /** Whether it is exactly one, and takes the singular. */
 export const isOne = (value: Fraction): boolean => value.n === 1 && value.d === 1;
 

@@ -17,7 +17,7 @@ export function readyByQuestion(paper: Paper): ReadonlyMap<string, readonly stri
 
 /** What should be looked at before students see a paper, one line each; empty where nothing is. */
 export function readyList(paper: Paper): string[] {
-  if (paper.questions.length === 0) return ['There are no questions in it yet.'];
+  if (paper.questions.length === 0) return ['This quiz has no questions yet.'];
   const ready = readyByQuestion(paper);
   return paper.questions.flatMap(({ id }, index) =>
     (ready.get(id) ?? []).map((text) => `Question ${index + 1}: ${text}.`),

@@ -16,7 +16,6 @@ import {
 } from '@/core/scoring/scoreQuestion';
 import { traceTotal, type Total } from '@/core/scoring/total';
 import { traceJoin } from '@/core/scoring/traceJoin';
-import { traceWords } from '@/core/scoring/words';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { questionTitle } from '@/core/content/plainText';
@@ -28,6 +27,7 @@ import { placementIn } from '@/core/quiz/paper';
 import { outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { tryAnswer, type Trial } from '../quickDesk';
+import { readerWords } from '../readerWords';
 import { byName, liveClass, namesakes, toldApart, workOf, type NamedWork } from './papers';
 
 export interface CheckCell {
@@ -282,7 +282,7 @@ export async function openAttempt(quizId: string, attemptId: string): Promise<Op
     ...(joined ? traceJoin(work.sheets, work.recorded, counts, live.paper.content.scoring.rounding) : []),
   ];
   return {
-    trace: lines.map(traceWords),
+    trace: lines.map(readerWords),
     finishedAt: finishedAt(sheet.attempt, live.quiz.standing.opening),
     timeKnown: sheet.attempt.timeKnown,
     late: sheet.late,

@@ -109,10 +109,10 @@ describe('rows', () => {
       [
         'kept 2 Q2 points: more points than the question is worth',
         'kept 3 Handed in: “some day” is not a date and time; ignored, so nobody is late by it',
-        'kept 3 Q1: “x” is none of the options: it is kept as it is, and waits for you',
+        'kept 3 Q1: “x” is not one of the options: it is kept as it is, and waits for you',
         'kept 3 Q1 points: “two” is not a number of points from 0 to 1000; ignored',
         'kept 3 Q2 points: “-1” is not a number of points from 0 to 1000; ignored',
-        'kept 4 Q1: “y” is none of the options: it is kept as it is, and waits for you',
+        'kept 4 Q1: “y” is not one of the options: it is kept as it is, and waits for you',
       ],
     );
   });
@@ -174,8 +174,8 @@ describe('rows', () => {
     assert.deepEqual(
       added.problems.map((one) => one.text),
       [
-        '“x” is none of the options: it is kept as it is, and waits for you',
-        '“y” is none of the options: it is kept as it is, and waits for you',
+        '“x” is not one of the options: it is kept as it is, and waits for you',
+        '“y” is not one of the options: it is kept as it is, and waits for you',
         'no student has the number 98',
       ],
     );
@@ -194,9 +194,9 @@ describe('rows', () => {
     assert.deepEqual(
       problems.map((one) => one.text),
       [
-        '“x” is none of the options: it is kept as it is, and waits for you',
+        '“x” is not one of the options: it is kept as it is, and waits for you',
         'Cy Brook is not on the class list',
-        '“z” is none of the options: it is kept as it is, and waits for you',
+        '“z” is not one of the options: it is kept as it is, and waits for you',
       ],
     );
   });

@@ -87,8 +87,8 @@ describe('all answers as a file', () => {
       assert.deepEqual(
         preview.problems.map(({ text }) => text),
         [
-          '“=HYPERLINK("https://rivers.example")” is none of the options: it is kept as it is, and waits for you',
-          '“=HYPERLINK("https://rivers.example")” is none of the options: it is kept as it is, and waits for you',
+          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and waits for you',
+          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and waits for you',
           'this is attempt 2, and the quiz allows 1: it is imported all the same',
         ],
       );

@@ -56,7 +56,7 @@ describe('answer file', () => {
         line: 5,
         column: 'Q1',
         row: 'kept',
-        text: '“upper” is none of the options: it is kept as it is, and waits for you',
+        text: '“upper” is not one of the options: it is kept as it is, and waits for you',
       },
       { line: 6, column: null, row: 'refused', text: 'no name, number or e-mail address' },
     ]);

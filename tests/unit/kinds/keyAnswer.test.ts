@@ -63,7 +63,7 @@ describe('an answer is keyed as the quiz reads it', () => {
     assert.ok(!keyed.ok);
     assert.match(keyed.reason, /It equals the key, 2\.5/);
   });
-  test('what is no number cannot be keyed, and that is said', () => {
+  test('what is no number cannot be added to the key, and that is said', () => {
     const keyed = keyAnswer(number('3'), { kind: 'number', text: 'deep' }, as, () => 'new', {
       language: 'en',
       decimalSign: 'point',

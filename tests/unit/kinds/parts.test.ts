@@ -62,15 +62,15 @@ describe('pick several', () => {
     const answer = pick('levee', 'gorge');
     assert.deepEqual(words(question('rightMinusWrong', { lambda: share('1/2') }), answer), [
       'Picked “levee, gorge”',
-      '1 right less 0.5 × 1 wrong, of 2: 25 %',
-      'Right would be “delta”',
+      '1 right minus 0.5 × 1 wrong, out of 2: 25%',
+      'The right answer is “delta”',
     ]);
     assert.deepEqual(words(question('rightMinusWrong'), pick('gorge', 'cliff')).slice(1, 3), [
-      '0 right less 1 × 2 wrong, of 2: -100 %',
-      'Not below 0: 0 % instead of -100 %',
+      '0 right minus 1 × 2 wrong, out of 2: -100%',
+      'Not below 0: 0% instead of -100%',
     ]);
-    assert.ok(words(question('allOrNothing'), answer)[1]?.includes('all or nothing gives 0 %'));
-    assert.ok(words(question('everyOption'), answer)[1]?.includes('of 5 options: 60 %'));
+    assert.ok(words(question('allOrNothing'), answer)[1]?.includes('all or nothing gives 0%'));
+    assert.ok(words(question('everyOption'), answer)[1]?.includes('of 5 options: 60%'));
   });
   test('with negative credit the loss stands, down to everything', () => {
     assert.equal(at(question('rightMinusWrong', { negativeCredit: true }), pick('gorge')), 'wrong -1/2');
@@ -107,8 +107,8 @@ describe('true or false', () => {
   test('marked, described and read', () => {
     assert.equal(at(question, { kind: 'trueFalse', value: false }), 'right 1');
     assert.deepEqual(kindOf(question).describe(question, context), [
-      '“true” earns 0 %.',
-      '“false” earns 100 %.',
+      '“true” earns 0%.',
+      '“false” earns 100%.',
     ]);
     const read = (text: string) => readText(question, text);
     assert.deepEqual(
@@ -157,8 +157,8 @@ describe('match', () => {
     assert.equal(at(question('shareRight'), pair({ nile: 'nowhere' })), 'blank 0');
     assert.deepEqual(words(question('shareRight'), half), [
       '“Nile” with “Africa”: right',
-      '“Amazon” with “Asia”: wrong, it belongs to “America”',
-      '1 right and 1 wrong of 2 pairs: 50 %',
+      '“Amazon” with “Asia”: wrong, it belongs with “America”',
+      '1 right and 1 wrong, out of 2 pairs: 50%',
     ]);
     comesBack(question('shareRight'), half);
   });
@@ -193,10 +193,10 @@ describe('boxes and order', () => {
     assert.equal(at(question, answer), 'partly 1/2');
     assert.deepEqual(words(question, answer), [
       '“gorge” with “upper”: right',
-      '“delta” is left open',
+      '“delta” is left unmatched',
       '“bend” with “lower”: right',
-      '“dune” with “upper”: wrong, it belongs to none',
-      '2 right and 1 wrong of 3 that belong somewhere, each wrong one at 0.5: 50 %',
+      '“dune” with “upper”: wrong, it has no match',
+      '2 right and 1 wrong, out of 3 that belong in a box, each wrong one at 0.5: 50%',
     ]);
     comesBack(question, answer);
   });
@@ -268,9 +268,9 @@ describe('gaps and their pool of ideas', () => {
     test(title, () => assert.equal(at(question, answer), expected));
   test('the words say which gap counts already, and the best of all ideas is known', () => {
     assert.deepEqual(words(two, type('ice', 'the ice')), [
-      'Gap 1: “ice” earns 100 %',
+      'Gap 1: “ice” earns 100%',
       'Gap 2: “the ice” is already counted',
-      '2 gaps by their weights: 50 %',
+      '2 gaps by weight: 50%',
     ]);
     assert.equal(written(kindOf(two).bestCredit(two) ?? ZERO), '1');
     const three = pool([idea('ice', 'ice'), idea('wind', 'wind', '1/2')], 3);
@@ -355,13 +355,13 @@ describe('hints, penalties and standing in words', () => {
     assert.deepEqual(lines('1/2', { hints: ZERO }), ['1/2 of 4 = 2']);
     assert.deepEqual(lines('1/2'), ['1/2 of 4 = 2', 'Hints cost 1: 1 left']);
     assert.deepEqual(lines('0', { hints: ZERO }), [
-      'Nothing of 4 = 0',
+      'No credit: 0 of 4',
       'Nothing in it was right: the penalty makes it -1 instead of 0',
     ]);
     assert.deepEqual(lines('1', { standing: 'bonus' }), [
-      'All of 4 = 4',
+      'Full credit: 4 of 4',
       'Hints cost 1: 3 left',
-      'A bonus: 3 beside the maximum',
+      'A bonus: 3 on top of the maximum',
     ]);
     assert.deepEqual(
       lines('1', { standing: 'leftOut' }).at(-1),

@@ -129,9 +129,9 @@ describe('spots as answers', () => {
     const answer = spots(at('0.2', '0.2'), at('0.305', '0.2'));
     const near = question({ rim: { width: share('0.03'), share: share('1/2') } });
     assert.deepEqual(kindOf(near).explain(near, answer, context).map(traceWords), [
-      'Spot 1 is in “Source”: 100 %',
-      'Spot 2 is in an area that counts already',
-      '1 earned less 1 × 0 astray, of 2: 50 %',
+      'Spot 1 is in “Source”: 100%',
+      'Spot 2 is in an area that is already counted',
+      '1 earned minus 1 × 0 astray, out of 2: 50%',
     ]);
     const text = kindOf(near).answerText(near, answer);
     assert.equal(text, '20 / 20; 30.5 / 20');

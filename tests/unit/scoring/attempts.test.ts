@@ -95,7 +95,7 @@ describe('being late', () => {
     const scores = [score('8', '10'), score('1', '2')];
     assert.deepEqual(traceTotal(scores, path({}, late)).map(traceWords), [
       '2 questions add up to 9 of 12',
-      'Late: 1 day begun after the due time, which costs 10 % of the earned points: 8.1 left of 9',
+      'Late: 1 day (a part of a day counts as a whole one), which costs 10% of the earned points: 8.1 left of 9',
     ]);
     assert.equal(written(total(scores, path({}, late)).score), '81/10');
   });
@@ -241,7 +241,7 @@ describe('joining attempts', () => {
     assert.deepEqual(words, [
       'Attempt 1: 5',
       'Attempt 2: 6',
-      'Attempt 3 does not count: you have voided it',
+      'Attempt 3 does not count: you decided so',
       'Attempt 4: 6',
       'The mean of the attempts counts: 17/3 (about 5.67)',
       'Rounded to halves: 5.5',

@@ -70,9 +70,9 @@ describe('a teacher’s own score', () => {
   test('the trace says what marking gave, what it gives now, and what stands', () => {
     const lines = traceAnswer(question, say('silt'), paperOf([question]), own('1', '0', 'told orally'));
     assert.deepEqual(lines.map(traceWords).slice(-3), [
-      'All of 2 = 2',
+      'Full credit: 2 of 2',
       'Marking gave 0 when you set your own score, and gives 2 now',
-      'Your own score stands: 1 of 2 (“told orally”)',
+      'Your own score counts: 1 of 2 (“told orally”)',
     ]);
     assert.deepEqual(lines.at(-1)?.after, share('1'));
   });
@@ -131,7 +131,7 @@ describe('an answer taken into the key', () => {
       ['v', 'half'],
     );
   });
-  test('a blank or endless answer cannot be keyed, nor words that name no option', () => {
+  test('a blank or endless answer cannot be added to the key, nor words that name no option', () => {
     assert.equal(keyed(base, say('...'), '1'), null);
     assert.equal(keyed(base, say('x'.repeat(501)), '1'), null);
     const pick = pickOneQuestion({ levee: '1', gorge: '0' });

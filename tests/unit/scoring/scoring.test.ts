@@ -68,7 +68,7 @@ describe('a question’s own rules, from the question to the score', () => {
     assert.ok(
       traceAnswer(of(worse), pick('gorge'), paperOf([of(worse)]))
         .map(traceWords)
-        .includes('Not below 0: 0 % instead of -50 %'),
+        .includes('Not below 0: 0% instead of -50%'),
     );
   });
   test('what is in the maximum, and out of how many', () => {

@@ -117,7 +117,7 @@ describe('several attempts', () => {
     assert.equal((await finished(id, 's1', 1)).attempts.notCounted, 'voided');
     assert.match(
       (await classDesk.openAttempt(id, first))?.trace.join('\n') ?? '',
-      /Attempt 1 does not count: you have voided it/,
+      /Attempt 1 does not count: you decided so/,
     );
     await undo(id);
     assert.equal(await recorded(), '6');
@@ -166,7 +166,7 @@ describe('due times', () => {
     assert.equal((await classDesk.tray(id)).find((row) => row.studentId === 's1')?.state, 'late');
     assert.match(
       (await classDesk.openAttempt(id, attempt))?.trace.join('\n') ?? '',
-      /Late: 2 days begun .* 20 % of the earned points: 4.8 left of 6/,
+      /Late: 2 days .* 20% of the earned points: 4.8 left of 6/,
     );
     await rule(id, attempt, { lateness: 'excused' });
     assert.equal(written((await finished(id, 's1')).slip.score?.earned ?? { n: 9, d: 1 }), '6');

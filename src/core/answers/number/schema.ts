@@ -7,7 +7,7 @@ import { readNumber } from './read';
 export const TypedNumber = z
   .string()
   .max(200)
-  .refine((text) => text === '' || readNumber(text, 'point') !== null, 'This is no number');
+  .refine((text) => text === '' || readNumber(text, 'point') !== null, 'This is not a number');
 
 /** How near the key a value must be, and what share it then earns. */
 export const Band = z.discriminatedUnion('kind', [

@@ -1,6 +1,6 @@
 import { powerOfTen, type Exact } from '../../figures/exact';
 
-/** A number in words of figures: a decimal where it ends, else a fraction; very long ones cut. */
+/** A number written in digits: a decimal where it ends, else a fraction; very long ones cut. */
 export function numberText({ n, d }: Exact): string {
   for (let places = 0; places <= 12; places++) {
     const scaled = powerOfTen(places).n;

@@ -4,14 +4,14 @@ import type { Band, FormRule, NumberKey, UnitRule } from './schema';
 const times = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 function bandWords(band: Band): string {
-  const earns = `earns ${toPercentText(band.credit)} %`;
+  const earns = `earns ${toPercentText(band.credit)}%`;
   switch (band.kind) {
     case 'exact':
       return `exactly the key ${earns}`;
     case 'amount':
       return `within ${band.amount} of it ${earns}`;
     case 'percent':
-      return `within ${band.percent} % of it ${earns}`;
+      return `within ${band.percent}% of it ${earns}`;
     case 'figures':
       return `the same to ${times(band.figures, 'significant figure')} ${earns}`;
     case 'range':
@@ -27,7 +27,7 @@ function formWords(form: FormRule): string[] {
     figures: form.kind === 'figures' ? `to ${times(form.count, 'significant figure')}` : '',
     scientific: 'as a number times a power of ten',
   }[form.kind];
-  return [`Asked ${asked}; another form leaves ${toPercentText(form.otherwise)} %.`];
+  return [`Asked for ${asked}; any other form keeps ${toPercentText(form.otherwise)}% of its credit.`];
 }
 
 function unitWords(unit: UnitRule): string[] {
@@ -35,9 +35,12 @@ function unitWords(unit: UnitRule): string[] {
   const units = unit.units.map(({ names, factor }) =>
     factor === '1' ? names.join(' or ') : `${names.join(' or ')} (× ${factor})`,
   );
-  const missing = unit.kind === 'required' ? `; a missing unit leaves ${toPercentText(unit.missing)} %` : '';
+  const missing =
+    unit.kind === 'required'
+      ? `; without one an answer keeps ${toPercentText(unit.missing)}% of its credit`
+      : '';
   return [
-    `Unit, ${unit.kind}: ${units.join(', ') || 'none'}${missing}; an unknown one leaves ${toPercentText(unit.unknown)} %.`,
+    `Unit, ${unit.kind}: ${units.join(', ') || 'none'}${missing}; with another one ${toPercentText(unit.unknown)}%.`,
   ];
 }
 
@@ -51,7 +54,7 @@ export function numberKeyWords(key: NumberKey): string[] {
     key.bands[0].credit.n === key.bands[0].credit.d;
   const expected = key.expected.map(({ value, credit, bands }) => {
     const own = bands ? ` (${bands.map(bandWords).join(', ')})` : '';
-    return `${value}${own} earns ${toPercentText(credit)} %.`;
+    return `${value}${own} earns ${toPercentText(credit)}%.`;
   });
   return [
     `${key.key} is right.`,

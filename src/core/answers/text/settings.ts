@@ -15,7 +15,7 @@ export const TextSettings = z.strictObject({
   ignoreWordOrder: z.boolean(),
   typingErrors: TypingErrors,
   /** Share of the part's points that each typing error costs, 0 … 1. */
-  typingErrorPrice: Fraction.refine((price) => price.n >= 0 && price.n <= price.d, 'A price is 0 % to 100 %'),
+  typingErrorPrice: Fraction.refine((price) => price.n >= 0 && price.n <= price.d, 'A price is 0% to 100%'),
 });
 export type TextSettings = z.infer<typeof TextSettings>;
 

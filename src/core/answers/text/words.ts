@@ -14,12 +14,12 @@ const listed = (parts: readonly string[]): string =>
 
 function errorWords({ typingErrors, typingErrorPrice }: TextSettings): string {
   if (typingErrors === 0) return '';
-  const price = typingErrorPrice.n > 0 ? `, each for ${toPercentText(typingErrorPrice)} %` : '';
+  const price = typingErrorPrice.n > 0 ? `; each costs ${toPercentText(typingErrorPrice)}%` : '';
   if (typingErrors === 'byLength') {
     const [short, middle] = [4, 8].map((length) => errorsAllowed('byLength', length));
-    return `Typing errors pass by length (${short ?? 0} to 4 letters, ${middle ?? 0} to 8, 2 beyond)${price}.`;
+    return `Typing errors allowed by length: ${short || 'none'} up to 4 letters, ${middle ?? 0} up to 8, 2 beyond${price}.`;
   }
-  return `${typingErrors} typing ${typingErrors === 1 ? 'error passes' : 'errors pass'}${price}.`;
+  return `${typingErrors} typing ${typingErrors === 1 ? 'error is' : 'errors are'} allowed${price}.`;
 }
 
 /** How answers are compared under these settings, in sentences: what is ignored, and how many typing errors pass. */

@@ -57,11 +57,13 @@ function directory(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<r
   }
   if (names.length === 0) return refused('The file is empty.');
   if (odd !== null)
-    return refused(`The file holds “${(odd as string).slice(0, 60)}”, which does not belong in a quiz file.`);
+    return refused(
+      `The file contains “${(odd as string).slice(0, 60)}”, which does not belong in a quiz file.`,
+    );
   if (names.length > LARGEST.parts) return refused(`The file has more than ${LARGEST.parts} parts.`);
   if (size > most) return refused(`The file unpacks to more than ${most / 1e6} MB.`);
   const twice = names.find((name, at) => names.indexOf(name) !== at);
-  if (twice !== undefined) return refused(`The file holds “${twice}” twice.`);
+  if (twice !== undefined) return refused(`The file contains “${twice}” twice.`);
   return { ok: true, value: names };
 }
 
@@ -97,7 +99,7 @@ function damageOf(name: string, part: Uint8Array, sums: Readonly<Record<string, 
   if (expected === undefined || expected === hashOf(part)) return null;
   return own
     ? `The picture ${own.slice(0, 12)}… is damaged.`
-    : `${name} is damaged: it is not what was written.`;
+    : `${name} is damaged: its contents have changed.`;
 }
 
 /** A part by itself, where the file as a whole cannot be unpacked; null where it is this part that cannot. */

@@ -80,7 +80,7 @@ function readQuiz(unpacked: Unpacked, id: string, file: BackupFile): Result<Back
   if (!one.ok) return one;
   const { quiz, class: part } = one.value;
   const found = [
-    ...(quiz.id === id ? [] : ['its id is another one than its name says']),
+    ...(quiz.id === id ? [] : ['its id differs from its file name']),
     ...checkQuiz(quiz),
     ...checkClass(quiz.id, part, file.students),
   ];

@@ -49,7 +49,7 @@ export function checkQuestions(
     ...twice(
       order,
       (id) => id,
-      (_, at) => `${where}place in the order ${at} names a question that stands there already`,
+      (_, at) => `${where}entry ${at} of the order repeats a question`,
     ),
     ...order
       .filter((id) => !ids.has(id))
@@ -73,7 +73,7 @@ function checkPlacements({ questions, placements }: WrittenQuiz): string[] {
     ...twice(
       placements,
       ({ questionId }) => questionId,
-      ({ questionId }, at) => `place of question ${at} is for the question “${questionId}” a second time`,
+      ({ questionId }, at) => `place of question ${at} repeats the question “${questionId}”`,
     ),
     ...placements
       .flatMap(({ questionId }, at) =>
@@ -107,7 +107,7 @@ function checkAttempts(part: ClassPart, students: readonly Person[]): string[] {
     ...twice(
       part.attempts,
       ({ studentId, number }) => `${studentId}/${number}`,
-      ({ number }, at) => `attempt ${at} is its student’s attempt ${number} a second time`,
+      ({ number }, at) => `attempt ${at} duplicates its student’s attempt ${number}`,
     ),
     ...part.attempts
       .flatMap(({ studentId }, at) =>
@@ -129,18 +129,18 @@ function checkRevisions(part: ClassPart): string[] {
     ...twice(
       part.revisions,
       ({ rev }) => String(rev),
-      ({ rev }, at) => `revision ${at} is number ${rev} a second time`,
+      ({ rev }, at) => `revision ${at} repeats number ${rev}`,
     ),
     ...twice(
       part.questionRevisions,
       (one) => `${one.questionId}/${one.rev}`,
-      (_, at) => `question revision ${at} stands there already`,
+      (_, at) => `question revision ${at} repeats an earlier one`,
     ),
     ...part.questionRevisions
       .flatMap(({ questionId, question, placement }, at) =>
         question.id === questionId && placement.questionId === questionId
           ? []
-          : [`question revision ${at + 1} is of another question than it says`],
+          : [`question revision ${at + 1} belongs to a different question than it says`],
       )
       .slice(0, 1),
     ...part.revisions

@@ -87,7 +87,7 @@ function differing(mine: object, theirs: object): string[] {
 function questionChanges(mine: Placed, theirs: Placed): string {
   const words = [
     ...differing(mine.question, theirs.question).map((name) => FIELDS[name] ?? 'the key'),
-    ...differing(mine.placement, theirs.placement).map((name) => PLACED[name] ?? 'how it stands in the quiz'),
+    ...differing(mine.placement, theirs.placement).map((name) => PLACED[name] ?? 'its place in the quiz'),
   ];
   return [...new Set(words)].join(', ');
 }
@@ -99,7 +99,7 @@ export function copyChanges(mine: Paper, theirs: Paper): string[] {
   );
   const words = { added: 'new', removed: 'gone', changed: 'changed' } as const;
   const questions = draftChanges(theirs, mine).flatMap(({ kind, questionId }) => {
-    if (kind === 'order') return ['The questions stand in another order'];
+    if (kind === 'order') return ['The questions are in a different order'];
     if (questionId === null || !(kind in words)) return [];
     const [before, after] = [mine, theirs].map((paper) =>
       placedIn(paper).find(({ question }) => question.id === questionId),

@@ -74,13 +74,13 @@ function trouble(issue: Issue): string {
     case 'invalid_type':
       return `${NEEDED[issue.expected] ?? issue.expected} is needed`;
     case 'unrecognized_keys':
-      return `nothing is known of “${lineText(issue.keys[0] ?? '').slice(0, 40)}”`;
+      return `unknown field “${lineText(issue.keys[0] ?? '').slice(0, 40)}”`;
     case 'invalid_value':
       return `it can be ${issue.values.slice(0, 8).map(String).join(', ')}`;
     case 'invalid_union':
-      return 'nothing of that kind is known';
+      return 'unknown type';
     case 'invalid_format':
-      return 'that form does not fit';
+      return 'wrong format';
     default:
       return issue.message.slice(0, 1).toLowerCase() + issue.message.slice(1);
   }
@@ -95,7 +95,7 @@ function deepest(issue: Issue): Issue {
   return inner.sort((a, b) => b.path.length - a.path.length)[0] ?? issue;
 }
 
-/** What a schema found, with its place and the value that stands there: `question 4, variant 2: credit is 1.5, at most 1`. */
+/** What a schema found, with its place and the value found there: `question 4, variant 2: credit is 1.5, at most 1`. */
 export function problemWords(found: Issue, data: unknown): string {
   const issue = deepest(found);
   const place = placeWords(issue.path);

@@ -117,7 +117,7 @@ export function readQuizFile(
 ): Result<ReadQuiz> {
   if (isJson(bytes)) {
     const data = parseJson(bytes);
-    if (!data.ok) return refused('This is no quiz file: it cannot be read as JSON.');
+    if (!data.ok) return refused('This is not a quiz file: it cannot be read as JSON.');
     const file = readQuizData(data.value, zone);
     if (!file.ok) return file;
     const lost = checkPictures(file.value, new Map());
@@ -131,8 +131,8 @@ export function readQuizFile(
   if (!json)
     return refused(
       parts.value.has('backup.json')
-        ? 'This is a backup of a whole Shelf, no single quiz.'
-        : 'The file holds no quiz.',
+        ? 'This is a backup of a whole Shelf, not a single quiz.'
+        : 'The file does not contain a quiz.',
     );
   const data = parseJson(json);
   if (!data.ok) return refused('quiz.json cannot be read as JSON.');

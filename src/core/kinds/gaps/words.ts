@@ -3,7 +3,7 @@ import { type Problem } from '../kind';
 import { rightIn } from './cells';
 import { hasGapKey } from './mark';
 import type { GapsQuestion } from './schema';
-import { share, text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
+import { counted, text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
 
 export function problems(question: GapsQuestion): Problem[] {
   const found: Problem[] = [];
@@ -22,24 +22,24 @@ export function describe(question: GapsQuestion): string[] {
     (gap, index) => `Gap ${index + 1}: ${rightIn(question, gap) || 'no key yet'}.`,
   );
   const weighs = question.gaps.some(({ weight }) => weight.n !== weight.d)
-    ? [`Weights: ${question.gaps.map(({ weight }) => toPercentText(weight)).join(', ')} %.`]
+    ? [`Weights: ${question.gaps.map(({ weight }) => `${toPercentText(weight)}%`).join(', ')}.`]
     : [];
   return [
     ...gaps,
     ...weighs,
     question.model === 'weightedSum'
       ? 'Each gap earns its share.'
-      : 'All gaps right earn everything, anything else nothing.',
+      : 'Full credit only if every gap is right; otherwise none.',
   ];
 }
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  gapOpen: (v) => `Gap ${text(v['gap'])}: nothing given`,
+  gapOpen: (v) => `Gap ${text(v['gap'])}: no answer`,
   gapWaits: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} waits for you`,
   gapCounted: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} is already counted`,
-  gapCredit: (v, line) =>
-    `Gap ${text(v['gap'])}: ${quoted(v['text'])} earns ${share(line.after)}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}`,
-  'gaps.weightedSum': (v, line) => `${text(v['parts'])} gaps by their weights: ${share(line.after)}`,
-  'gaps.allOrNothing': (_, line) => `All gaps or nothing: ${share(line.after)}`,
+  gapCredit: (v, line, say) =>
+    `Gap ${text(v['gap'])}: ${quoted(v['text'])} earns ${say.share(line.after)}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}`,
+  'gaps.weightedSum': (v, line, say) => `${counted(v['parts'], 'gap')} by weight: ${say.share(line.after)}`,
+  'gaps.allOrNothing': (_, line, say) => `All gaps or nothing: ${say.share(line.after)}`,
 };

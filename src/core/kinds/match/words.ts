@@ -1,9 +1,9 @@
-import { toDecimalText } from '../../figures/fraction';
+import { costOfWrong } from '../shared/costWords';
 import { type Problem } from '../kind';
 import { optionName } from '../shared/optionName';
 import { hasKey } from './mark';
 import type { MatchQuestion } from './schema';
-import { share, points, text, type LineWords } from '../../marks/lineWords';
+import { counted, text, type LineWords } from '../../marks/lineWords';
 import type { TraceLine } from '../../marks/trace';
 
 export const nameOf = (items: MatchQuestion['partners'], id: string | null): string => {
@@ -16,9 +16,9 @@ export function problems(question: MatchQuestion): Problem[] {
 }
 
 const MODELS: Readonly<Record<MatchQuestion['model'], string>> = {
-  allOrNothing: 'All pairs right earn everything, anything else nothing.',
+  allOrNothing: 'Full credit only if every pair is right; otherwise none.',
   shareRight: 'Each right pair earns its share.',
-  rightMinusWrong: 'Each right pair earns its share, each wrong one costs',
+  rightMinusWrong: 'Each right pair earns its share; each wrong pair costs',
   pairWeights: 'Each right pair earns its weight.',
 };
 
@@ -26,25 +26,25 @@ export function describe(question: MatchQuestion): string[] {
   const { model, lambda, items, partners } = question;
   const pairs = items.map((item) =>
     item.partner === null
-      ? `“${optionName(item)}” belongs to none.`
-      : `“${optionName(item)}” belongs to “${nameOf(partners, item.partner)}”.`,
+      ? `“${optionName(item)}” has no partner.`
+      : `“${optionName(item)}” belongs with “${nameOf(partners, item.partner)}”.`,
   );
   return [
     ...pairs,
-    model === 'rightMinusWrong' ? `${MODELS[model]} ${toDecimalText(lambda)} of one.` : MODELS[model],
+    model === 'rightMinusWrong' ? `${MODELS[model]} ${costOfWrong(lambda, 'right pair')}.` : MODELS[model],
   ];
 }
 
 type Values = TraceLine['values'];
 
 const pairsText = (v: Values): string =>
-  `${text(v['right'])} right and ${text(v['wrong'])} wrong of ${text(v['partners'])} pairs`;
+  `${text(v['right'])} right and ${text(v['wrong'])} wrong, out of ${counted(v['partners'], 'pair')}`;
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  'pairs.allOrNothing': (v, line) => `${pairsText(v)}: all or nothing gives ${share(line.after)}`,
-  'pairs.shareRight': (v, line) => `${pairsText(v)}: ${share(line.after)}`,
-  'pairs.rightMinusWrong': (v, line) =>
-    `${pairsText(v)}, each wrong one at ${points(v['lambda'])}: ${share(line.after)}`,
-  'pairs.pairWeights': (v, line) => `${pairsText(v)}, by their weights: ${share(line.after)}`,
+  'pairs.allOrNothing': (v, line, say) => `${pairsText(v)}: all or nothing gives ${say.share(line.after)}`,
+  'pairs.shareRight': (v, line, say) => `${pairsText(v)}: ${say.share(line.after)}`,
+  'pairs.rightMinusWrong': (v, line, say) =>
+    `${pairsText(v)}, each wrong one at ${say.points(v['lambda'])}: ${say.share(line.after)}`,
+  'pairs.pairWeights': (v, line, say) => `${pairsText(v)}, by their weights: ${say.share(line.after)}`,
 };

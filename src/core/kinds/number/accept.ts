@@ -41,7 +41,7 @@ export function accept(
   };
   const exactly = keyNumber(text);
   if (!exactly || compareExact(exactly.value, here.value) !== 0)
-    return notKeyed('A number with so many digits cannot be keyed');
+    return notKeyed('A number with so many digits cannot be added to the key');
   const others = question.expected.filter((one) => !isSame(one.value));
   const bands = [RULES.bands[0] as (typeof RULES.bands)[number]];
   const added = { id: newId(), value: text, credit: as.credit, feedback: as.feedback, bands };

@@ -1,3 +1,4 @@
+import { typedNumber } from '../../answers/number/kept';
 import { numberText } from '../../answers/number/text';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
@@ -51,7 +52,11 @@ export function explain(
     ];
   }
   const lines: TraceLine[] = [
-    note('answer', 'readAs', { text: answer.text, value: numberText(read.value), unit: read.unit }),
+    note('answer', 'readAs', {
+      text: answer.text,
+      value: typedNumber(numberText(read.value), context.decimalSign),
+      unit: read.unit,
+    }),
   ];
   if (inUnit && (inUnit.what === 'ignored' || inUnit.what === 'unknown' || inUnit.what === 'missing'))
     lines.push(note('answer', `unit.${inUnit.what}`, { unit: read.unit }));
@@ -59,8 +64,11 @@ export function explain(
     return [...lines, note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong')];
   lines.push(
     hit === 'key'
-      ? note('rule', verdict.band ? 'inBand' : 'isKey', { key: question.key, credit: base })
-      : note('rule', 'isExpected', { key: hit.value, credit: base }),
+      ? note('rule', verdict.band ? 'inBand' : 'isKey', {
+          key: typedNumber(question.key, context.decimalSign),
+          credit: base,
+        })
+      : note('rule', 'isExpected', { key: typedNumber(hit.value, context.decimalSign), credit: base }),
   );
   let left = base;
   const step = (code: string, share: typeof base) => {

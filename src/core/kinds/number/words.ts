@@ -6,7 +6,7 @@ import { numberKeyWords } from '../../answers/number/words';
 import { type Problem } from '../kind';
 import { hasKey } from './mark';
 import type { NumberQuestion } from './schema';
-import { share, text, quoted, type LineWords } from '../../marks/lineWords';
+import { text, quoted, type LineWords } from '../../marks/lineWords';
 
 export function problems(question: NumberQuestion): Problem[] {
   return hasKey(question) ? [] : [{ code: 'noKey', text: 'no key' }];
@@ -21,14 +21,15 @@ export const lines: LineWords = {
   notANumber: (v) => `${quoted(v['text'])} cannot be read as a number`,
   readAs: (v) => `Read as ${text(v['value'])}${v['unit'] ? ` ${quoted(v['unit'])}` : ''}`,
   'unit.ignored': (v) => `The unit ${quoted(v['unit'])} is ignored`,
-  'unit.unknown': (v) => `${quoted(v['unit'])} is none of the units`,
-  'unit.missing': () => 'Without a unit: read in the unit of the key',
-  isKey: (v) => `Equals ${text(v['key'])}: ${share(v['credit'])}`,
-  inBand: (v) => `Near enough to ${text(v['key'])}: ${share(v['credit'])}`,
-  isExpected: (v) => `Expected: ${text(v['key'])} earns ${share(v['credit'])}`,
-  formShare: (v, line) =>
-    `In another form than asked for: ${share(v['share'])} of it, ${share(line.after)} left`,
-  unitShare: (v, line) => `For its unit ${share(v['share'])} of it: ${share(line.after)} left`,
+  'unit.unknown': (v) => `${quoted(v['unit'])} is not an accepted unit`,
+  'unit.missing': () => 'No unit given: taken to be in the key’s unit',
+  isKey: (v, _, say) => `Equals ${text(v['key'])}: ${say.share(v['credit'])}`,
+  inBand: (v, _, say) => `Near enough to ${text(v['key'])}: ${say.share(v['credit'])}`,
+  isExpected: (v, _, say) => `Equals ${text(v['key'])}, which you expected: ${say.share(v['credit'])}`,
+  formShare: (v, line, say) =>
+    `Not in the form asked for: keeps ${say.share(v['share'])} of its credit, which leaves ${say.share(line.after)}`,
+  unitShare: (v, line, say) =>
+    `Because of its unit it keeps ${say.share(v['share'])} of its credit, which leaves ${say.share(line.after)}`,
 };
 
 /** The key as it is written in the quiz, with its unit. */

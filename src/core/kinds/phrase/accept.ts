@@ -36,8 +36,8 @@ export function accept(
 ): Keyed<PhraseQuestion> {
   const form = unify(answer.text);
   if (form.length > LONGEST_FORM)
-    return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be keyed`);
-  if (isBlankText(form, question.settings)) return notKeyed('A blank answer cannot be keyed');
+    return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be added to the key`);
+  if (isBlankText(form, question.settings)) return notKeyed('A blank answer cannot be added to the key');
   const texts = new AnswerTexts(form, language);
   const variants = question.variants.flatMap((variant) => without(variant, question, texts) ?? []);
   const host = isSilent(as.feedback)

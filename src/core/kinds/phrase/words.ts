@@ -8,7 +8,7 @@ import type { Problem } from '../kind';
 import type { Variant } from '../shared/textKey/schema';
 import { hasWay } from './mark';
 import type { PhraseQuestion } from './schema';
-import { share, text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
+import { text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
 
 /** A form of which nothing is left once compared, or a pattern that cannot be read. */
 function formProblems(question: PhraseQuestion, variant: Variant, language: string): Problem[] {
@@ -20,7 +20,7 @@ function formProblems(question: PhraseQuestion, variant: Variant, language: stri
         : [{ code: 'badPattern', text: `“${form}” is not a valid pattern` }];
     }
     return comparedText(form, settings, language) === ''
-      ? [{ code: 'emptyForm', text: `nothing is left of “${form}” once compared` }]
+      ? [{ code: 'emptyForm', text: `“${form}” is only what is ignored here, so it can never match` }]
       : [];
   });
 }
@@ -49,23 +49,27 @@ const WAYS = {
 export function describe(question: PhraseQuestion): string[] {
   const variants = question.variants.map(({ forms, match, credit, decides, settings }) => {
     const own = Object.keys(settings).length > 0 ? settingsWords({ ...question.settings, ...settings }) : [];
-    const rule = `${WAYS[match]}${decides ? ', deciding' : ''}, earns ${toPercentText(credit)} %`;
+    const rule = `${WAYS[match]}${decides ? ', deciding' : ''}, earns ${toPercentText(credit)}%`;
     const compared = own.length > 0 ? ` (${own.join(' ').replace(/\.$/, '')})` : '';
     return `${forms.map((form) => `“${form}”`).join(' or ')}, ${rule}${compared}.`;
   });
-  const rest = { wrong: 'is wrong', waits: 'waits', nearMissesWait: 'is wrong, but near misses wait' };
+  const rest = {
+    wrong: 'is wrong',
+    waits: 'waits for you',
+    nearMissesWait: 'is wrong, but near misses wait for you',
+  };
   return [...variants, ...settingsWords(question.settings), `Anything else ${rest[question.unmatched]}.`];
 }
 
 const matched =
   (how: string): LineWords[string] =>
-  (v) =>
-    `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}: ${share(v['credit'])}`;
+  (v, _, say) =>
+    `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}: ${say.share(v['credit'])}`;
 
 const differs =
   (what: string): LineWords[string] =>
   (v) =>
-    `${quoted(v['form'])} differs in ${what}, which count`;
+    `${quoted(v['form'])} differs in ${what}`;
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
@@ -77,25 +81,25 @@ export const lines: LineWords = {
   'matched.phrase': matched('Contains the phrase'),
   'matched.allWords': matched('Contains all words of'),
   'matched.pattern': matched('Fits the pattern'),
-  errorPrice: (v, line) =>
-    `${typingErrors(v['errors'])} at ${share(v['price'])} each: ${share(line.after)} left of ${share(line.before)}`,
-  contradiction: () => 'It also holds another answer of different credit: worth a look',
-  noForm: () => 'A variant without a form matches nothing',
+  errorPrice: (v, line, say) =>
+    `${typingErrors(v['errors'])} at ${say.share(v['price'])} each: ${say.share(line.after)} left of ${say.share(line.before)}`,
+  contradiction: () => 'It also matches another entry of the key with different credit: worth a look',
+  noForm: () => 'An entry without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
   patternUnreadable: (v) => `${quoted(v['form'])} is not a valid pattern, so it matches nothing`,
-  'differsIn.ignoreCapitals': differs('capitals'),
-  'differsIn.ignoreArticles': differs('the article'),
-  'differsIn.ignorePunctuation': differs('punctuation'),
-  'differsIn.ignoreAccents': differs('accents'),
-  'differsIn.ignoreWordOrder': differs('the order of words'),
+  'differsIn.ignoreCapitals': differs('capitals, which count'),
+  'differsIn.ignoreArticles': differs('the article, which counts'),
+  'differsIn.ignorePunctuation': differs('punctuation, which counts'),
+  'differsIn.ignoreAccents': differs('accents, which count'),
+  'differsIn.ignoreWordOrder': differs('the order of words, which counts'),
   typingErrors: (v) =>
     `${quoted(v['form'])} is ${typingErrors(v['errors'])} away, ${text(v['allowed'])} allowed`,
   nothingInCommon: (v) => `${quoted(v['form'])}: nothing in common`,
   wordsMissing: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is missing`,
-  wordsTooMany: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is too many`,
+  wordsTooMany: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is extra`,
   otherwise: (v) => `${quoted(v['form'])} differs`,
-  alsoMatches: (v) =>
-    `${quoted(v['form'])} (${share(v['credit'])}) matches too, but comes later in the order of decision`,
-  alsoWithErrors: (v) =>
-    `${quoted(v['form'])} (${share(v['credit'])}) would match with ${typingErrors(v['errors'])}, but is further away`,
+  alsoMatches: (v, _, say) =>
+    `${quoted(v['form'])} (${say.share(v['credit'])}) also matches, but ranks below the entry that was used`,
+  alsoWithErrors: (v, _, say) =>
+    `${quoted(v['form'])} (${say.share(v['credit'])}) would match with ${typingErrors(v['errors'])}, which is a weaker match`,
 };

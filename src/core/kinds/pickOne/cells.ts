@@ -7,7 +7,7 @@ import { optionNamed } from '../shared/optionName';
 
 /**
  * The option that a file names: by its text, capitals and punctuation apart, else by its letter
- * (`B`, `b)`). Empty text is no answer.
+ * (`B`, `b)`). Empty text is not an answer.
  */
 export function readAnswer(
   question: PickOneQuestion,
@@ -19,7 +19,7 @@ export function readAnswer(
   const option = optionNamed(question.options, trimmed, language);
   return option
     ? asRead<PickOneAnswer>({ kind: 'pickOne', option: option.id })
-    : unreadable(`“${trimmed.slice(0, 40)}” is none of the options`);
+    : unreadable(`“${trimmed.slice(0, 40)}” is not one of the options`);
 }
 
 export function answerText(question: PickOneQuestion, answer: PickOneAnswer): string {

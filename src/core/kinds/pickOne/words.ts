@@ -22,7 +22,7 @@ export function problems(question: PickOneQuestion): Problem[] {
 export function describe(question: PickOneQuestion): string[] {
   const earning = question.options.filter((option) => !option.gone && option.credit.n !== 0);
   if (earning.length === 0) return ['No option is right yet: every answer waits.'];
-  return earning.map((option) => `“${optionName(option)}” earns ${toPercentText(option.credit)} %.`);
+  return earning.map((option) => `“${optionName(option)}” earns ${toPercentText(option.credit)}%.`);
 }
 
 /** The words of the lines that only this kind writes. */

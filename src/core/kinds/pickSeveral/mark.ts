@@ -63,7 +63,11 @@ export function explain(question: PickSeveralQuestion, answer: PickSeveralAnswer
   const missed = shown.filter((option) => isRight(question, option) && !chosen.includes(option));
   return [
     names,
-    change('credit', `picks.${question.model}`, null, raw, { ...picks, lambda: question.lambda }),
+    change('credit', `picks.${question.model}`, null, raw, {
+      ...picks,
+      leftWrong: picks.options - picks.right - picks.pickedWrong,
+      lambda: question.lambda,
+    }),
     ...boundLines(raw, question),
     ...missed.map((option) => note('others', 'rightOption', { text: optionName(option) })),
   ];

@@ -1,9 +1,10 @@
-import { toDecimalText, toPercentText } from '../../figures/fraction';
+import { toPercentText } from '../../figures/fraction';
+import { costOfWrong } from '../shared/costWords';
 import { type Problem } from '../kind';
 import { optionName } from '../shared/optionName';
 import { hasKey, openOptions } from './mark';
 import type { PickSeveralQuestion } from './schema';
-import { share, points, text, type LineWords } from '../../marks/lineWords';
+import { counted, text, type LineWords } from '../../marks/lineWords';
 
 export function problems(question: PickSeveralQuestion): Problem[] {
   const found: Problem[] = [];
@@ -16,22 +17,23 @@ export function problems(question: PickSeveralQuestion): Problem[] {
 }
 
 const MODELS: Readonly<Record<PickSeveralQuestion['model'], string>> = {
-  allOrNothing: 'Exactly the right ones earn everything, anything else nothing.',
-  shareOfRight: 'Each right pick earns its share; more picks than there are right ones cost as much.',
-  rightMinusWrong: 'Each right pick earns its share, each wrong pick costs',
-  everyOption: 'Every option counts: picked where it is right, left where it is not.',
+  allOrNothing: 'Full credit only if exactly the right ones are picked; otherwise none.',
+  shareOfRight:
+    'Each right pick earns its share; every pick beyond the number of right options costs as much as a right one earns.',
+  rightMinusWrong: 'Each right pick earns its share; each wrong pick costs',
+  everyOption: 'Every option counts: picked if it is right, left unpicked if it is not.',
   ownWeights: 'The weights of the picked options add up.',
 };
 
 export function describe(question: PickSeveralQuestion): string[] {
   const { model, lambda } = question;
   const rule =
-    model === 'rightMinusWrong' ? `${MODELS[model]} ${toDecimalText(lambda)} of one.` : MODELS[model];
+    model === 'rightMinusWrong' ? `${MODELS[model]} ${costOfWrong(lambda, 'right pick')}.` : MODELS[model];
   const options = openOptions(question)
     .filter((option) => (model === 'ownWeights' ? option.weight.n !== 0 : option.right))
     .map((option) =>
       model === 'ownWeights'
-        ? `“${optionName(option)}” weighs ${toPercentText(option.weight)} %.`
+        ? `“${optionName(option)}” weighs ${toPercentText(option.weight)}%.`
         : `“${optionName(option)}” is right.`,
     );
   return [...options, rule];
@@ -39,13 +41,13 @@ export function describe(question: PickSeveralQuestion): string[] {
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  'picks.allOrNothing': (v, line) =>
-    `${text(v['pickedRight'])} of ${text(v['right'])} right ones picked, ${text(v['pickedWrong'])} wrong: all or nothing gives ${share(line.after)}`,
-  'picks.shareOfRight': (v, line) =>
-    `${text(v['pickedRight'])} right and ${text(v['pickedWrong'])} wrong picks, less what is more than ${text(v['right'])}, of ${text(v['right'])}: ${share(line.after)}`,
-  'picks.rightMinusWrong': (v, line) =>
-    `${text(v['pickedRight'])} right less ${points(v['lambda'])} × ${text(v['pickedWrong'])} wrong, of ${text(v['right'])}: ${share(line.after)}`,
-  'picks.everyOption': (v, line) =>
-    `${text(v['pickedRight'])} right picked and the other wrong ones left, of ${text(v['options'])} options: ${share(line.after)}`,
-  'picks.ownWeights': (_, line) => `The weights of the picks add up to ${share(line.after)}`,
+  'picks.allOrNothing': (v, line, say) =>
+    `${text(v['pickedRight'])} of ${text(v['right'])} right ones picked, ${text(v['pickedWrong'])} wrong: all or nothing gives ${say.share(line.after)}`,
+  'picks.shareOfRight': (v, line, say) =>
+    `${text(v['pickedRight'])} right and ${text(v['pickedWrong'])} wrong picks, minus every pick beyond ${text(v['right'])}, out of ${text(v['right'])}: ${say.share(line.after)}`,
+  'picks.rightMinusWrong': (v, line, say) =>
+    `${text(v['pickedRight'])} right minus ${say.points(v['lambda'])} × ${text(v['pickedWrong'])} wrong, out of ${text(v['right'])}: ${say.share(line.after)}`,
+  'picks.everyOption': (v, line, say) =>
+    `${counted(v['pickedRight'], 'right one')} picked and ${counted(v['leftWrong'], 'wrong one')} left unpicked, out of ${text(v['options'])} options: ${say.share(line.after)}`,
+  'picks.ownWeights': (_, line, say) => `The weights of the picks add up to ${say.share(line.after)}`,
 };

@@ -1,21 +1,22 @@
-import { share, quoted, type LineWords } from '../../marks/lineWords';
+import { quoted, type LineWords } from '../../marks/lineWords';
 
 /** The words of the lines that several kinds write. */
 export const SHARED_LINES: LineWords = {
-  earns: (_, line) => `It earns ${share(line.after)}`,
-  blank: () => 'Nothing was given: 0, and nothing waits',
+  earns: (_, line, say) => `It earns ${say.share(line.after)}`,
+  blank: () => 'No answer: 0 points, nothing to mark',
   picked: (v) => `Picked ${quoted(v['text'])}`,
   unread: (v) => `${quoted(v['text'])} cannot be read as an answer to this question`,
   noKey: () => 'The question has no key, so the answer waits for you',
-  waits: () => 'Waits for you',
-  optionCredit: (v) => `${quoted(v['text'])} earns ${share(v['credit'])}`,
-  rightOption: (v) => `Right would be ${quoted(v['text'])}`,
-  unmatchedWrong: () => 'Matches nothing in the key: anything else is wrong',
-  unmatchedWaits: () => 'Matches nothing in the key: it waits for you',
+  waits: () => 'It waits for you',
+  optionCredit: (v, _, say) => `${quoted(v['text'])} earns ${say.share(v['credit'])}`,
+  rightOption: (v) => `The right answer is ${quoted(v['text'])}`,
+  unmatchedWrong: () => 'Matches nothing in the key, so it is wrong',
+  unmatchedWaits: () => 'Matches nothing in the key, so it waits for you',
   pairRight: (v) => `${quoted(v['left'])} with ${quoted(v['right'])}: right`,
   pairWrong: (v) =>
-    `${quoted(v['left'])} with ${quoted(v['right'])}: wrong${v['partner'] ? `, it belongs to ${quoted(v['partner'])}` : ', it belongs to none'}`,
-  pairOpen: (v) => `${quoted(v['left'])} is left open`,
-  creditFloor: (_, line) => `Not below 0: ${share(line.after)} instead of ${share(line.before)}`,
-  creditCap: (_, line) => `At most all of it: ${share(line.after)} instead of ${share(line.before)}`,
+    `${quoted(v['left'])} with ${quoted(v['right'])}: wrong${v['partner'] ? `, it belongs with ${quoted(v['partner'])}` : ', it has no match'}`,
+  pairOpen: (v) => `${quoted(v['left'])} is left unmatched`,
+  creditFloor: (_, line, say) => `Not below 0: ${say.share(line.after)} instead of ${say.share(line.before)}`,
+  creditCap: (_, line, say) =>
+    `Capped at full credit: ${say.share(line.after)} instead of ${say.share(line.before)}`,
 };

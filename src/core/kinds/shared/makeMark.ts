@@ -4,7 +4,7 @@ import { clamp, equal, larger, ONE, ZERO, type Fraction } from '../../figures/fr
 import { BLANK, type Mark, type PartMark } from '../../marks/mark';
 import { change, type TraceLine } from '../../marks/trace';
 
-/** What of a question every mark depends on. */
+/** The parts of a question that every mark depends on. */
 export interface FeedbackRules {
   readonly right: Feedback;
   readonly partly: Feedback;

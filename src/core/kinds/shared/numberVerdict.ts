@@ -11,7 +11,7 @@ import { SILENCE } from '../../content/silence';
 
 /** How a typed number was judged. */
 export interface NumberVerdict {
-  /** null: it is no number. */
+  /** null: it is not a number. */
   readonly read: ReadNumber | null;
   readonly inUnit: InKeyUnit | null;
   /** What matched: the key, an expected value, or nothing. */

@@ -116,7 +116,7 @@ export function isInside(spot: Point, shape: Shape, size: Size): boolean {
 const toNumber = ({ n, d }: Exact): number => Number(n) / Number(d);
 
 /**
- * The distance from a point to an ellipse with half axes a and b around 0, by the trust-worthy iteration on the
+ * The distance from a point to an ellipse with half axes a and b around 0, by the robust iteration on the
  * evolute (robust for every place outside). Only + − × ÷ and square roots, so that every machine agrees.
  */
 function distanceToEllipse(a: number, b: number, x: number, y: number): number {

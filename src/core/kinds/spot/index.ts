@@ -1,5 +1,6 @@
 import { shown, shownRight } from './shown';
-import { larger, smaller, toDecimalText, toPercentText, ZERO } from '../../figures/fraction';
+import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
+import { costOfWrong } from '../shared/costWords';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
 import { readAnswer, spotText } from './cells';
@@ -23,9 +24,9 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
     larger({ n: -1, d: 1 }, smaller(ZERO, { n: -question.lambda.n, d: question.lambda.d })),
   describe: ({ areas, asked, lambda, rim }) => [
     `${asked} ${asked === 1 ? 'spot is' : 'spots are'} asked for.`,
-    ...areas.map(({ name, credit }) => `“${name}” earns ${toPercentText(credit)} %.`),
-    ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)} % of it.`] : []),
-    ...(lambda.n > 0 ? [`A spot in or near no area costs ${toDecimalText(lambda)} of one.`] : []),
+    ...areas.map(({ name, credit }) => `“${name}” earns ${toPercentText(credit)}%.`),
+    ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)}% of its credit.`] : []),
+    ...(lambda.n > 0 ? [`A spot outside every area costs ${costOfWrong(lambda, 'right one')}.`] : []),
   ],
   mark,
   explain,

@@ -1,7 +1,7 @@
 import { type Problem } from '../kind';
 import { hasKey } from './mark';
 import type { SpotQuestion } from './schema';
-import { share, points, text, quoted, fractionText, type LineWords } from '../../marks/lineWords';
+import { text, quoted, fractionText, type LineWords } from '../../marks/lineWords';
 
 export const problems = (question: SpotQuestion): Problem[] => {
   const found: Problem[] = hasKey(question) ? [] : [{ code: 'noKey', text: 'no area' }];
@@ -11,10 +11,10 @@ export const problems = (question: SpotQuestion): Problem[] => {
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  spotIn: (v, line) =>
-    `Spot ${text(v['spot'])} is ${v['near'] ? 'near' : 'in'} ${quoted(v['area'])}: ${share(line.after)}`,
-  spotCounted: (v) => `Spot ${text(v['spot'])} is in an area that counts already`,
-  spotAstray: (v) => `Spot ${text(v['spot'])} is in no area`,
-  spots: (v, line) =>
-    `${fractionText(v['earned'])} earned less ${points(v['lambda'])} × ${text(v['astray'])} astray, of ${text(v['asked'])}: ${share(line.after)}`,
+  spotIn: (v, line, say) =>
+    `Spot ${text(v['spot'])} is ${v['near'] ? 'near' : 'in'} ${quoted(v['area'])}: ${say.share(line.after)}`,
+  spotCounted: (v) => `Spot ${text(v['spot'])} is in an area that is already counted`,
+  spotAstray: (v) => `Spot ${text(v['spot'])} is not in any area`,
+  spots: (v, line, say) =>
+    `${fractionText(v['earned'])} earned minus ${say.points(v['lambda'])} × ${text(v['astray'])} astray, out of ${text(v['asked'])}: ${say.share(line.after)}`,
 };

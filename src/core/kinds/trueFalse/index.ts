@@ -24,7 +24,7 @@ export const trueFalse = defineKind<TrueFalseQuestion, TrueFalseAnswer, TrueFals
   choicesShown: () => 2,
   describe: (question) =>
     [true, false].map(
-      (value) => `“${nameOf(value)}” earns ${toPercentText(sideOf(question, value).credit)} %.`,
+      (value) => `“${nameOf(value)}” earns ${toPercentText(sideOf(question, value).credit)}%.`,
     ),
   mark,
   explain,

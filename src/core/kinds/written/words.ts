@@ -1,7 +1,7 @@
 import { toDecimalText } from '../../figures/fraction';
 import { type Problem } from '../kind';
 import type { WrittenQuestion } from './schema';
-import { share, points, text, quoted, type LineWords } from '../../marks/lineWords';
+import { text, quoted, type LineWords } from '../../marks/lineWords';
 
 export function describe({ rubric }: WrittenQuestion): string[] {
   if (!rubric) return ['You mark it by a number of points.'];
@@ -19,6 +19,7 @@ export const problems = ({ rubric }: WrittenQuestion): Problem[] =>
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
   writtenWaits: () => 'A written answer: it waits for you',
-  level: (v) => `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${points(v['points'])}`,
-  rubric: (v) => `The rubric gives ${share(v['credit'])}`,
+  level: (v, _, say) =>
+    `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${say.points(v['points'])}`,
+  rubric: (v, _, say) => `The rubric gives ${say.share(v['credit'])}`,
 };
