@@ -125,12 +125,25 @@ async function student(size, suffix) {
   if (suffix === '-phone') await shot(page, 'sit-last-page-phone');
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByText('It has been received.').waitFor();
-  await shot(page, `slip${suffix}`);
+  if (suffix === '-phone') await shot(page, 'slip-phone');
+}
+
+/** The teacher's phone: an answer opened on Check, and who has not handed in. */
+async function phone() {
+  const page = await fresh('chalk', { width: 360, height: 740 });
+  await page.goto(`${address}/quiz/?id=demo-rivers#check`);
+  await page
+    .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
+    .first()
+    .click();
+  await page.getByText('How this came about').waitFor();
+  await shot(page, 'check-phone');
 }
 
 await teacher('chalk', '');
 await teacher('slate', '-slate');
 await print();
+await phone();
 await classList();
 await student({ width: 1280, height: 800 }, '');
 await student({ width: 360, height: 740 }, '-phone');

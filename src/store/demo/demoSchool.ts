@@ -5,31 +5,15 @@ import { placedIn } from '@/core/quiz/paper';
 import type { Opening } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { CLASSES, MEMBERS, STUDENTS } from '../../../demo/classes';
-import { PICTURES } from '../../../demo/pictures';
-import drawn from '../../../demo/pictures/pictures.json';
 import { SCHOOL, type DemoPaper, type DemoWork, type Moment } from '../../../demo/school';
 import { now, ownZone } from '../records/clock';
-import { db, type MediaRecord } from '../records/db';
+import { db } from '../records/db';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 
 /** The ids of the demo quizzes, the same in every browser. */
 export const DEMO_QUIZZES: readonly string[] = SCHOOL.map(({ quiz }) => quiz.id);
 const DAY = 86_400_000;
 const MINUTE = 60_000;
-
-/** The drawings of the school, read before anything is written: a transaction cannot wait for them. */
-export type Drawings = readonly MediaRecord[];
-
-/** Reads the school's drawings; fails where they cannot be had. */
-export const readDrawings = async (): Promise<Drawings> =>
-  Promise.all(
-    Object.entries(PICTURES).map(async ([name, address]) => {
-      const response = await fetch(address);
-      if (!response.ok) throw new Error(`The picture ${name} could not be read: ${response.status}`);
-      const { hash } = drawn[name as keyof typeof drawn];
-      return { hash, blob: new Blob([await response.arrayBuffer()], { type: 'image/webp' }), keptAt: now() };
-    }),
-  );
 
 /** A moment as ms since 1970, by the browser's own time zone. */
 function timeOf(at: number, { days, hour, schoolDay }: Moment): number {
@@ -141,13 +125,12 @@ async function writeQuiz(work: DemoWork, at: number): Promise<void> {
 }
 
 /** Writes the made-up school, unless another tab was faster. */
-export async function writeDemo(drawings: Drawings): Promise<void> {
+export async function writeDemo(): Promise<void> {
   const school = [db.students, db.classes, db.members, db.tickets, db.attempts, db.overrides, db.comments];
-  await db.transaction('rw', [...REVISION_TABLES, ...school, db.media, db.meta], async () => {
+  await db.transaction('rw', [...REVISION_TABLES, ...school, db.meta], async () => {
     if (await db.meta.get('started')) return;
     const at = now();
     await db.meta.put({ key: 'started', value: at });
-    await db.media.bulkPut([...drawings]);
     await db.students.bulkPut([...STUDENTS]);
     await db.classes.bulkPut([...CLASSES]);
     await db.members.bulkPut([...MEMBERS]);

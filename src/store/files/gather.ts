@@ -6,6 +6,7 @@ import type { Attempt } from '@/core/quiz/attempt';
 import { pictureHashes } from '@/core/content/pictureHashes';
 import { paperFrom } from '@/core/quiz/paper';
 import { now } from '../records/clock';
+import { pictureBlob } from '../quiz/pictures';
 import { db, type HistoryRecord } from '../records/db';
 import { CLASS_LIST, SHELF } from '../records/history';
 import { ofQuiz } from '../records/ofQuiz';
@@ -96,8 +97,8 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
 export async function collectPictures(data: unknown): Promise<Pictures> {
   const pictures = new Map<string, Uint8Array>();
   for (const hash of pictureHashes(data)) {
-    const kept = await db.media.get(hash);
-    if (kept) pictures.set(hash, new Uint8Array(await kept.blob.arrayBuffer()));
+    const blob = await pictureBlob(hash);
+    if (blob) pictures.set(hash, new Uint8Array(await blob.arrayBuffer()));
   }
   return pictures;
 }

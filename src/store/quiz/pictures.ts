@@ -12,9 +12,21 @@ export const keepPicture = (hash: string, blob: Blob): Promise<void> =>
     await db.media.put({ hash, blob: kept?.blob ?? blob, keptAt: now() });
   });
 
-/** A picture's bytes; null where this browser does not have them. */
+/** A drawing of the demo school, fetched when it is first asked for; null for any other picture, or without the server. */
+async function drawing(hash: string): Promise<Blob | null> {
+  try {
+    const { demoDrawing } = await import('../demo/drawings');
+    const blob = await demoDrawing(hash);
+    if (blob) await keepPicture(hash, blob);
+    return blob;
+  } catch {
+    return null;
+  }
+}
+
+/** A picture's bytes; null where this browser does not have them. Not to be called inside a transaction. */
 export const pictureBlob = async (hash: string): Promise<Blob | null> =>
-  (await db.media.get(hash))?.blob ?? null;
+  (await db.media.get(hash))?.blob ?? drawing(hash);
 
 const HOLDERS = [db.quizzes, db.questions, db.quizRevs, db.questionRevs, db.history];
 

@@ -138,11 +138,10 @@ async function withoutDemo(quizIds: readonly string[]): Promise<void> {
 
 /** Puts the made-up school back as it was on the first visit: all of it or, where that fails, nothing. */
 export async function resetDemo(): Promise<void> {
-  const { DEMO_QUIZZES, readDrawings, writeDemo } = await import('../demo/demoSchool');
-  const drawings = await readDrawings();
+  const { DEMO_QUIZZES, writeDemo } = await import('../demo/demoSchool');
   await db.transaction('rw', db.tables, async () => {
     await withoutDemo(DEMO_QUIZZES);
     await db.meta.delete('started');
-    await writeDemo(drawings);
+    await writeDemo();
   });
 }

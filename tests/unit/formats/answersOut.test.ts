@@ -1,4 +1,3 @@
-import '../support/drawings';
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';

@@ -1,5 +1,5 @@
-import '../support/drawings';
 import 'fake-indexeddb/auto';
+import '../support/drawings';
 import assert from 'node:assert/strict';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
@@ -8,6 +8,7 @@ import { pictureHashes } from '@/core/content/pictureHashes';
 import { Question, readCell } from '@/core/kinds';
 import { QuizContent } from '@/core/quiz/quiz';
 import { ensureDemo } from '@/store/demo/demo';
+import { pictureBlob } from '@/store/quiz/pictures';
 import { db } from '@/store/records/db';
 import { quizCounts } from '@/workers/class/tray';
 import { readingOf } from '@/core/scoring/markAttempt';
@@ -72,10 +73,12 @@ describe('the demo school', () => {
       const bytes = readFileSync(`demo/pictures/${name}.webp`);
       assert.equal(createHash('sha256').update(bytes).digest('hex'), hash, name);
       assert.ok(existsSync(`demo/pictures/${name}.svg`));
-      assert.equal((await db.media.get(hash))?.blob.size, bytes.length);
+      assert.equal((await pictureBlob(hash))?.size, bytes.length, 'fetched when it is first asked for');
+      assert.equal((await db.media.get(hash))?.blob.size, bytes.length, 'and kept from then on');
     }
     const shown = pictureHashes(await db.questions.toArray());
     assert.equal(shown.size, Object.keys(drawn).length);
-    for (const hash of shown) assert.ok(await db.media.get(hash));
+    for (const hash of shown) assert.ok(await pictureBlob(hash));
+    assert.equal(await pictureBlob('0'.repeat(64)), null);
   });
 });

@@ -1,4 +1,3 @@
-import '../support/drawings';
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
@@ -12,6 +11,7 @@ import * as comments from '@/store/work/comments';
 import { db } from '@/store/records/db';
 import * as demo from '@/store/demo/demo';
 import { DEMO_QUIZ } from '../../demoQuiz';
+import { keepDrawings } from '../support/drawings';
 import * as edits from '@/store/quiz/edits';
 import { failureOf } from '@/store/records/failure';
 import * as history from '@/store/records/history';
@@ -49,6 +49,7 @@ const rev = async (quizId: string, id: string) => (await db.questions.get([quizI
 
 async function school(): Promise<School> {
   await demo.ensureDemo();
+  await keepDrawings();
   const quizId = await quizzes.createQuiz({ ...emptyContent('Rivers'), order: ['q1', 'q2'] }, [
     silt(),
     levee(),

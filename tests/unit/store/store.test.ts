@@ -1,4 +1,3 @@
-import '../support/drawings';
 import 'fake-indexeddb/auto';
 import { applyNow } from '../support/applyNow';
 import assert from 'node:assert/strict';

@@ -1,4 +1,3 @@
-import '../support/drawings';
 import 'fake-indexeddb/auto';
 import { applyNow } from '../support/applyNow';
 import assert from 'node:assert/strict';
@@ -14,6 +13,7 @@ import { ensureDemo } from '@/store/demo/demo';
 import { ofQuiz } from '@/store/records/ofQuiz';
 import { SCHOOL } from '../../../demo/school';
 import { DEMO_QUIZ } from '../../demoQuiz';
+import { keepDrawings } from '../support/drawings';
 import { saveContent, saveQuestion } from '@/store/quiz/edits';
 import { nextSteps, undo } from '@/store/records/history';
 import { setOverride } from '@/store/work/overrides';
@@ -98,6 +98,7 @@ const everything = async () => {
 beforeEach(async () => {
   await emptyBrowser();
   await ensureDemo();
+  await keepDrawings();
 });
 
 describe('a backup', () => {
