@@ -45,7 +45,11 @@ const smallTargets = (page: Page): Promise<string[]> =>
       });
   });
 
-const wide = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+/** How wide the page is, and what stands in an open dialog. */
+const wide = (page: Page) =>
+  page.evaluate(() =>
+    Math.max(document.documentElement.scrollWidth, document.querySelector('dialog[open]')?.scrollWidth ?? 0),
+  );
 
 async function fits(page: Page, what: string): Promise<void> {
   expect(await wide(page), `${what} is not wider than the screen`).toBeLessThanOrEqual(360);
@@ -72,6 +76,7 @@ for (const theme of ['chalk', 'slate'])
         await expectAccessible(page, `${id} ${station}`);
       }
     await page.goto(quiz('demo-rivers', 'plan'));
+    await expect(page.getByText('Attempts and being late')).toBeVisible();
     await page.getByRole('button', { name: /All stations/ }).tap();
     await fits(page, 'the line of stations');
     await expectAccessible(page, 'the line of stations');
@@ -87,6 +92,11 @@ for (const theme of ['chalk', 'slate'])
     await expect(page.getByRole('dialog')).toBeVisible();
     await fits(page, 'Open');
     await expectAccessible(page, 'Open');
+    await page.goto(quiz('demo-rivers', 'tray'));
+    await page.getByLabel('Answer file', { exact: true }).setInputFiles('demo/import/answers-flawed.csv');
+    await expect(page.getByText(/papers ready/)).toBeVisible();
+    await fits(page, 'an answer file');
+    await expectAccessible(page, 'an answer file');
     await page.goto('/class/');
     await expect(page.getByText('26 students.')).toBeVisible();
     await fits(page, 'class list');
@@ -134,6 +144,13 @@ test('accept this answer for all: in three taps, its effect seen before', async 
   const bar = page.getByRole('region', { name: 'Changes not applied' });
   await expect(bar.getByText('5 students up')).toBeVisible();
   await expect(page.getByText(/would earn 2 of 2/)).toBeInViewport();
+  await bar.getByRole('button', { name: 'See who' }).tap();
+  await expect(page.getByRole('dialog').getByText('Bela Fenn')).toBeInViewport();
+  await expect(page.getByRole('dialog').getByRole('listitem').first()).toContainText(
+    /8 of 12 →becomes 10 of 12/,
+  );
+  await fits(page, 'who goes up');
+  await page.getByRole('button', { name: 'Close', exact: true }).tap();
   await tap(bar.getByRole('button', { name: 'Apply to all' }));
   expect(taps()).toBeLessThanOrEqual(3);
   await expect(page.getByRole('button', { name: /^Question 4: right, 2 points, “flood plain”/ })).toHaveCount(

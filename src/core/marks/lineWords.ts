@@ -1,3 +1,4 @@
+import { plural } from '../figures/plural';
 import { isShownExactly, toFractionText, type Fraction } from '../figures/fraction';
 import type { Figures } from '../figures/written';
 import { shownText } from '../content/shownText';
@@ -34,7 +35,7 @@ export const text = (value: TraceValue | undefined): string => String(value ?? '
 export const quoted = (value: TraceValue | undefined): string => `“${shownText(text(value))}”`;
 /** “1 pair”, “3 pairs”; the plural with an s where none is given. */
 export const counted = (value: TraceValue | undefined, one: string, many = `${one}s`): string =>
-  `${text(value)} ${value === 1 ? one : many}`;
+  `${text(value)} ${plural(Number(value), one, many)}`;
 export const typingErrors = (value: TraceValue | undefined): string => counted(value, 'typing error');
 export const fractionText = (value: TraceValue | undefined): string =>
   isFraction(value) ? toFractionText(value) : '';

@@ -1,3 +1,4 @@
+import { plural } from '../figures/plural';
 import { toFractionText } from '../figures/fraction';
 import { KINDS } from '../kinds';
 import { SHARED_LINES } from '../kinds/shared/lines';
@@ -33,7 +34,7 @@ const SCORING: LineWords = {
   override: (v, line, say) =>
     `Your own score counts: ${say.points(line.after)} of ${say.points(v['possible'])}${v['reason'] ? ` (“${text(v['reason'])}”)` : ''}`,
   sum: (v, line, say) =>
-    `${counted(v['questions'], 'question')} ${v['questions'] === 1 ? 'adds' : 'add'} up to ${say.exactPoints(line.after)} of ${say.points(v['outOf'])}`,
+    `${counted(v['questions'], 'question')} ${plural(Number(v['questions']), 'adds', 'add')} up to ${say.exactPoints(line.after)} of ${say.points(v['outOf'])}`,
   stillWaiting: (v, _, say) => `${say.points(v['waiting'])} points are not marked yet`,
   late: (v, line, say) =>
     `${howLate(v)}, which costs ${lateShare(v, say)} of the ${text(v['of'])} points: ${say.exactPoints(line.after)} left of ${say.exactPoints(line.before)}`,

@@ -109,7 +109,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
   const { score, outOf, waiting } = row.total;
   return (
     <>
-      <h2 className="text-[17px]">
+      <h2 className="text-[17px] max-lg:sr-only">
         <StudentName name={row.name} apart={row.apart} />
         {row.of > 1 && <span className="font-normal text-soft">, attempt {row.number}</span>}
       </h2>

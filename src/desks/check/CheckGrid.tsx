@@ -2,7 +2,7 @@ import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { percent, points } from '@/ui/words/figures';
+import { percent, points, pointWord } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { isMarked, spokenCell } from './cellWords';
 import { totalColumn, type Place } from './rows';
@@ -129,7 +129,7 @@ function Head({ table }: { readonly table: CheckTable }) {
           <th key={question.id} className="head-cell px-1 pb-2 font-normal" title={question.title}>
             <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
             <span className="caption figures block leading-tight">
-              {points(question.points)} {question.points.n === 1 && question.points.d === 1 ? 'pt' : 'pts'}
+              {points(question.points)} {pointWord(question.points, 'pt')}
             </span>
             <span className="figures block text-[12px] text-soft">
               {question.share === null

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { compare, multiply } from '@/core/figures/fraction';
 import type { LateRule } from '@/core/quiz/rules';
 import { Conflict } from '@/ui/editing/Conflict';
@@ -118,7 +119,7 @@ function DayRow({ rows, at, onRow, onRemove }: DayRowProps) {
           if (days >= least && days <= most) onRow({ ...row, days });
         }}
       />{' '}
-      {row.days === 1 ? 'day' : 'days'}
+      {plural(row.days, 'day')}
       {at === rows.length - 1 && ', and any longer'}:{' '}
       <PercentField
         className="sentence-part"

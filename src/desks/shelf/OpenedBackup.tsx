@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { useState } from 'react';
 import type { Choice } from '@/store/files/restore';
 import { Dialog } from '@/ui/widgets/Dialog';
@@ -198,7 +199,7 @@ export function OpenedBackupDialog({
       {opened.lost.length > 0 && <Lost texts={opened.lost} />}
       {replaced > 0 && (
         <p className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2" role="status">
-          {count(replaced, 'quiz', 'quizzes')} here, with all work, {replaced === 1 ? 'is' : 'are'} replaced.
+          {count(replaced, 'quiz', 'quizzes')} here, with all work, {plural(replaced, 'is', 'are')} replaced.
           This cannot be undone.
         </p>
       )}

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import type { RefObject } from 'react';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { plainText } from '@/core/content/plainText';
@@ -26,9 +27,7 @@ interface MissingProps {
 const Missing = ({ missing, onGo }: MissingProps) => (
   <>
     <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">
-      {missing.length === 1
-        ? '1 question has no answer yet:'
-        : `${missing.length} questions have no answer yet:`}
+      {`${missing.length} ${plural(missing.length, 'question has', 'questions have')} no answer yet:`}
     </p>
     <ul className="mt-2 border-t border-line">
       {missing.map(({ question, index }) => (
@@ -72,7 +71,7 @@ export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo
       <KeepLine keep={keep} />
       <p className="mt-4">
         {must > 0
-          ? `Before you can hand in, ${must === 1 ? 'one question' : `${must} questions`} must be answered.`
+          ? `Before you can hand in, ${plural(must, 'one question', `${must} questions`)} must be answered.`
           : onceOnly
             ? 'You can hand in only once; after that nothing can be changed.'
             : 'What is handed in cannot be changed afterwards.'}

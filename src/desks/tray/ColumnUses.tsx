@@ -45,7 +45,7 @@ interface SelectProps {
 
 const UseSelect = ({ label, value, titles, onChoose }: SelectProps) => (
   <select
-    className="lined-field !w-72 truncate"
+    className="lined-field !w-72 truncate max-sm:!w-48"
     aria-label={label}
     value={value}
     onChange={(event) => onChoose(event.target.value)}
@@ -86,7 +86,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
     (record, at) => [record.id, `${at + 1}. ${questionTitle(record.question.text).slice(0, 60)}`] as const,
   );
   return (
-    <div className="max-h-[34vh] overflow-auto">
+    <div className="max-h-[34vh] overflow-auto max-sm:max-w-full">
       <table className="w-full text-left text-[14px]">
         <thead>
           <tr className="label-small border-b border-line">

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ReadChoices, Unknown } from '@/core/formats/answerFile';
 import { listedStudents } from '@/store/class/roster';
@@ -62,7 +63,7 @@ function Row({ unknown, listed, onChoose }: RowProps) {
 
 function addWords(rest: number, all: number): string {
   if (rest === all) return 'Add all';
-  return rest === 1 ? 'Add the one who matches nobody' : `Add the ${rest} who match nobody`;
+  return plural(rest, 'Add the one who matches nobody', `Add the ${rest} who match nobody`);
 }
 
 /** Those in the file who are not on the class list: somebody likely is proposed; else they are left out until added. */
@@ -82,7 +83,7 @@ export function UnknownStudents({ unknown, choices, onChange }: Props) {
     <div className="mt-3">
       <p>
         <span className="font-semibold">
-          {count(unknown.length, 'student')} in the file {unknown.length === 1 ? 'is' : 'are'} not on the
+          {count(unknown.length, 'student')} in the file {plural(unknown.length, 'is', 'are')} not on the
           class list.
         </span>{' '}
         {rest.length > 0 && (

@@ -1,27 +1,15 @@
 import { useState, type ReactNode } from 'react';
-import { gainOf, maximumMoves } from '@/core/checking/gain';
-import { divide } from '@/core/figures/fraction';
 import { undoStep } from '@/store/records/history';
 import { applyDraft, undoRevision } from '@/store/quiz/revisions';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count, percent, points, time } from '@/ui/words/figures';
+import { count, time } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useCovered } from '@/ui/widgets/useCovered';
-import type { NamedChange, Pending } from '@/workers/classDesk';
-
-function words({ up, down, unchanged }: Pending): string {
-  if (up + down === 0) return 'No score changes';
-  const parts = [
-    up > 0 ? `${count(up, 'student')} up` : '',
-    down > 0 ? `${count(down, 'student')} down` : '',
-  ];
-  return `${parts.filter(Boolean).join(', ')}, ${unchanged} unchanged`;
-}
+import type { Pending } from '@/workers/classDesk';
+import { effectWords, Who } from './Who';
 
 /** The rest of the effect: own scores that would differ, and scores that students know already. */
 function moreWords({ overridesDiffer, seen }: Pending): string {
@@ -33,68 +21,6 @@ function moreWords({ overridesDiffer, seen }: Pending): string {
     .filter(Boolean)
     .map((part) => `, ${part}`)
     .join('');
-}
-
-function Row({ change }: { readonly change: NamedChange }) {
-  const { before, after, outOfBefore, outOfAfter, waitingAfter } = change;
-  const gain = gainOf(change);
-  const moves = maximumMoves(change);
-  const share = (score: typeof before, outOf: typeof before) =>
-    moves && outOf.n > 0 ? ` (${percent(divide(score, outOf))})` : '';
-  return (
-    <tr className="border-b border-hair">
-      <td className="py-1.5 pr-4">
-        {change.name}
-        {change.apart && <span className="caption"> {change.apart}</span>}
-        {change.seen && <span className="caption block">has seen the old score</span>}
-      </td>
-      <td className="figures px-3 text-right whitespace-nowrap">
-        {points(before)} of {points(outOfBefore)}
-        {share(before, outOfBefore)}
-      </td>
-      <td className="figures px-3 text-right font-semibold whitespace-nowrap">
-        {points(after)} of {points(outOfAfter)}
-        {share(after, outOfAfter)}
-      </td>
-      <td className="figures px-3 text-right whitespace-nowrap">
-        {gain.n > 0 ? '+' : ''}
-        {moves ? percent(gain) : points(gain)}
-      </td>
-      <td className="figures px-3 text-right text-saffron-text">
-        {waitingAfter.n > 0 ? points(waitingAfter) : ''}
-      </td>
-    </tr>
-  );
-}
-
-/** Who goes up or down, before it happens. */
-function Who({ pending, onClose }: { readonly pending: Pending; readonly onClose: () => void }) {
-  return (
-    <Dialog title={words(pending)} onClose={onClose} wide>
-      {pending.students.length === 0 ? (
-        <p>The changes only affect texts or feedback: no score changes.</p>
-      ) : (
-        <table className="w-full text-left">
-          <thead>
-            <tr className="label-small border-b border-line">
-              <th className="pb-1 font-semibold">Student</th>
-              <th className="px-3 pb-1 text-right font-semibold">Now</th>
-              <th className="px-3 pb-1 text-right font-semibold">After</th>
-              <th className="px-3 pb-1 text-right font-semibold">Change</th>
-              <th className="px-3 pb-1 text-right font-semibold">Not marked yet</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pending.students.map((change) => (
-              <Row key={change.studentId} change={change} />
-            ))}
-          </tbody>
-        </table>
-      )}
-      {pending.more > 0 && <p className="mt-2 text-soft">and {pending.more} more</p>}
-      <DialogFoot label="Close" onGo={onClose} />
-    </Dialog>
-  );
 }
 
 interface FootProps {
@@ -163,7 +89,7 @@ function Waiting({ pending }: { readonly pending: Pending }) {
         {count(pending.count, 'change')} not applied
       </p>
       <p className="figures flex-1 max-sm:basis-full max-sm:text-[14px]" role="status">
-        {words(pending)}
+        {effectWords(pending)}
         {moreWords(pending)}
       </p>
       <button

@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import { NEW_TITLE } from '@/store/quiz/quizzes';
 import { RichText } from '@/ui/widgets/RichText';
 import { DecimalField } from '@/ui/widgets/DecimalField';
+import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -67,7 +68,7 @@ function QuizSentence() {
         most={1000}
         onChange={points.edit}
       />{' '}
-      {points.value.n === 1 && points.value.d === 1 ? 'point' : 'points'} and{' '}
+      {pointWord(points.value)} and{' '}
       <select
         className="sentence-part"
         aria-label="Must questions be answered"

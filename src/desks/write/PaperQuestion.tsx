@@ -8,7 +8,7 @@ import { pointsOfPlaced } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/records/db';
-import { isOne, points } from '@/ui/words/figures';
+import { points, pointWord } from '@/ui/words/figures';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { RichText } from '@/ui/widgets/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
@@ -82,7 +82,7 @@ function Edge({ record, number, inHand, onTake, onMove, sortable, problem }: Edg
           {number}
         </button>
         <span className="caption figures block leading-tight whitespace-nowrap">
-          {points(worth)} {isOne(worth) ? 'pt' : 'pts'}
+          {points(worth)} {pointWord(worth, 'pt')}
         </span>
         {problem && (
           <span className="block text-[12px] leading-tight font-semibold text-saffron-text lg:hidden">

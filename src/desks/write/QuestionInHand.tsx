@@ -11,7 +11,7 @@ import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
-import { points } from '@/ui/words/figures';
+import { points, pointWord } from '@/ui/words/figures';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { RichText } from '@/ui/widgets/RichText';
 import { useDraft, type Draft } from '@/ui/editing/useDraft';
@@ -121,7 +121,7 @@ function PointsPart({ placed, onPoints }: PointsProps) {
         onEmpty={() => onPoints(null)}
         onChange={onPoints}
       />{' '}
-      {value.n === 1 && value.d === 1 ? 'point' : 'points'}
+      {pointWord(value)}
       {own === null ? (
         <span className="text-soft"> (quiz default)</span>
       ) : (

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { bestPossible } from '@/core/scoring/markAttempt';
 import { equal } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/CreditPie';
@@ -25,8 +26,8 @@ export function WholePaper() {
       </div>
       {!equal(best, outOf) && (
         <p className="mt-1 pl-[27px] text-[13.5px] text-saffron-text">
-          Full marks cannot be reached: {numbers.length === 1 ? 'question' : 'questions'} {numbers.join(', ')}{' '}
-          {numbers.length === 1 ? 'has' : 'have'} no fully right answer yet.
+          Full marks cannot be reached: {plural(numbers.length, 'question')} {numbers.join(', ')}{' '}
+          {plural(numbers.length, 'has', 'have')} no fully right answer yet.
         </p>
       )}
     </section>

@@ -17,7 +17,8 @@ async function drawing(hash: string): Promise<Blob | null> {
   try {
     const { demoDrawing } = await import('../demo/drawings');
     const blob = await demoDrawing(hash);
-    if (blob) await keepPicture(hash, blob);
+    // Where there is no room to keep it, it is shown all the same.
+    if (blob) await keepPicture(hash, blob).catch(() => undefined);
     return blob;
   } catch {
     return null;

@@ -19,6 +19,8 @@ export function Dialog({ title, onClose, children, wide = false }: Props) {
     const first =
       element?.querySelector<HTMLElement>('[data-first-focus]') ?? element?.querySelector<HTMLElement>(FIRST);
     first?.focus();
+    // It is read from its beginning, also where the first thing to press is at its end.
+    if (element) element.scrollTop = 0;
     return () => {
       // While the dialog is still in the document: closing it then would leave the focus nowhere.
       element?.close();

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { toDecimalText, type Fraction } from '@/core/figures/fraction';
 import { figuresIn } from '@/core/figures/written';
 
@@ -35,17 +36,15 @@ export const typedDecimal = (value: Fraction): string => {
   return decimalSign === ',' ? text.replace('.', ',') : text;
 };
 
-/** Whether it is exactly one, and takes the singular. */
-export const isOne = (value: Fraction): boolean => value.n === 1 && value.d === 1;
+/** The word that goes with so many points. */
+export const pointWord = (value: Fraction, one = 'point'): string => plural(value.n / value.d, one);
 
-export const pointsWord = (value: Fraction): string =>
-  `${points(value)} ${isOne(value) ? 'point' : 'points'}`;
+export const pointsWord = (value: Fraction): string => `${points(value)} ${pointWord(value)}`;
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
 /** With the year, for what may lie long ago. */
 export const dateAndTime = (at: number): string => date.format(at);
 const wholes = new Intl.NumberFormat();
-const plurals = new Intl.PluralRules('en');
-/** “1 paper”, “24 papers”: the interface is in English, whatever the language of its figures. */
+/** “1 paper”, “24 papers”. */
 export const count = (n: number, one: string, many = `${one}s`): string =>
-  `${wholes.format(n)} ${plurals.select(n) === 'one' ? one : many}`;
+  `${wholes.format(n)} ${plural(n, one, many)}`;

@@ -82,3 +82,29 @@ describe('the demo school', () => {
     assert.equal(await pictureBlob('0'.repeat(64)), null);
   });
 });
+
+describe('a drawing that cannot be kept, or not be had', () => {
+  const hash = drawn.valley.hash;
+  test('is shown all the same where there is no room', async () => {
+    await db.media.clear();
+    const { put } = db.media;
+    db.media.put = () =>
+      Promise.reject(new DOMException('No room left (test)', 'QuotaExceededError')) as never;
+    try {
+      assert.ok((await pictureBlob(hash))?.size);
+    } finally {
+      db.media.put = put;
+    }
+    assert.equal(await db.media.count(), 0);
+  });
+  test('gives its description its place without the server, and comes with it', async () => {
+    const beyond = globalThis.fetch;
+    globalThis.fetch = () => Promise.reject(new TypeError('no server (test)'));
+    try {
+      assert.equal(await pictureBlob(hash), null);
+    } finally {
+      globalThis.fetch = beyond;
+    }
+    assert.ok((await pictureBlob(hash))?.size);
+  });
+});

@@ -1,7 +1,8 @@
+import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
 import type { Band, FormRule, NumberKey, UnitRule } from './schema';
 
-const times = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+const times = (count: number, one: string): string => `${count} ${plural(count, one)}`;
 
 function bandWords(band: Band): string {
   const earns = `earns ${toPercentText(band.credit)}%`;

@@ -1,3 +1,4 @@
+import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
 import { errorsAllowed, type TextSettings } from './settings';
 
@@ -19,7 +20,7 @@ function errorWords({ typingErrors, typingErrorPrice }: TextSettings): string {
     const [short, middle] = [4, 8].map((length) => errorsAllowed('byLength', length));
     return `Typing errors allowed by length: ${short || 'none'} up to 4 letters, ${middle ?? 0} up to 8, 2 beyond${price}.`;
   }
-  return `${typingErrors} typing ${typingErrors === 1 ? 'error is' : 'errors are'} allowed${price}.`;
+  return `${typingErrors} typing ${plural(typingErrors, 'error is', 'errors are')} allowed${price}.`;
 }
 
 /** How answers are compared under these settings, in sentences: what is ignored, and how many typing errors pass. */

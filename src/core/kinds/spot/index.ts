@@ -1,3 +1,4 @@
+import { plural } from '../../figures/plural';
 import { shown, shownRight } from './shown';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { costOfWrong } from '../shared/costWords';
@@ -23,7 +24,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   lowestCredit: (question) =>
     larger({ n: -1, d: 1 }, smaller(ZERO, { n: -question.lambda.n, d: question.lambda.d })),
   describe: ({ areas, asked, lambda, rim }) => [
-    `${asked} ${asked === 1 ? 'spot is' : 'spots are'} asked for.`,
+    `${asked} ${plural(asked, 'spot is', 'spots are')} asked for.`,
     ...areas.map(({ name, credit }) => `“${name}” earns ${toPercentText(credit)}%.`),
     ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)}% of its credit.`] : []),
     ...(lambda.n > 0 ? [`A spot outside every area costs ${costOfWrong(lambda, 'right one')}.`] : []),
