@@ -4,6 +4,8 @@ import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
 import { RULES } from '@/core/kinds/number/accept';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
+import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
+import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import { NO_RULES, type QuestionRules } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
 import type { Feedback } from '@/core/content/feedback';
@@ -77,6 +79,29 @@ export const withPicture = (text: string, name: keyof Pictures, alt: string): Ri
   ...plain(text),
   { type: 'picture', picture: { ...drawn[name], alt, share: 75 } },
 ];
+
+/** A question with options, one of which is picked. */
+export const pickOne = (base: Shared, options: Option[]): PickOneQuestion => ({
+  ...base,
+  kind: 'pickOne',
+  options,
+});
+
+/** A question whose answer is a word or a phrase. */
+export const phrase = (
+  base: Shared,
+  how: PhraseQuestion['settings'],
+  variants: Variant[],
+  unmatched: PhraseQuestion['unmatched'] = 'wrong',
+): PhraseQuestion => ({ ...base, kind: 'phrase', settings: how, unmatched, variants });
+
+/** A unit that may be given with a number, by its names. */
+export const mayHave = (...names: string[]): NumberQuestion['unit'] => ({
+  kind: 'optional',
+  units: [{ names, factor: '1' }],
+  missing: { n: 1, d: 1 },
+  unknown: { n: 0, d: 1 },
+});
 
 /** A question whose answer is a number. */
 export const number = (

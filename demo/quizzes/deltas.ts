@@ -1,4 +1,16 @@
-import { expected, number, option, quiz, say, settings, shared, variant, withPicture } from '../words';
+import {
+  expected,
+  number,
+  option,
+  phrase,
+  pickOne,
+  quiz,
+  say,
+  settings,
+  shared,
+  variant,
+  withPicture,
+} from '../words';
 
 /** A draft that is not finished: one question has no key yet. */
 export const DELTAS = quiz(
@@ -9,18 +21,19 @@ export const DELTAS = quiz(
     instructions: 'After the lesson on deltas and estuaries.',
   },
   [
-    {
-      ...shared('q-bird', '', {
-        explanation:
-          'It grows where the sea is too calm to carry the mud away: each arm builds its own banks.',
-      }),
-      text: withPicture(
-        'Which of these river mouths is a bird’s foot delta?',
-        'deltas',
-        'Three river mouths from above. A: land fans out into the sea in one smooth curve, the river in three arms. B: three narrow fingers of land reach into the sea, an arm of the river in each. C: the river widens like a funnel, and no new land is built.',
-      ),
-      kind: 'pickOne',
-      options: [
+    pickOne(
+      {
+        ...shared('q-bird', '', {
+          explanation:
+            'It grows where the sea is too calm to carry the mud away: each arm builds its own banks.',
+        }),
+        text: withPicture(
+          'Which of these river mouths is a bird’s foot delta?',
+          'deltas',
+          'Three river mouths from above. A: land fans out into the sea in one smooth curve, the river in three arms. B: three narrow fingers of land reach into the sea, an arm of the river in each. C: the river widens like a funnel, and no new land is built.',
+        ),
+      },
+      [
         option('a', 'A', 0, say('That one is a smooth fan.', 'Three kinds of river mouth', 'mouths')),
         option('b', 'B', 100, say('Yes: three toes.')),
         option(
@@ -30,13 +43,11 @@ export const DELTAS = quiz(
           say('That is an estuary: no land is built there.', 'Three kinds of river mouth', 'mouths'),
         ),
       ],
-    },
-    {
-      ...shared('q-fan', 'What is the land called that a river builds up at its mouth?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass', 0.1),
-      unmatched: 'wrong',
-      variants: [
+    ),
+    phrase(
+      shared('q-fan', 'What is the land called that a river builds up at its mouth?'),
+      settings('smallErrorsPass', 0.1),
+      [
         variant('delta', ['delta', 'river delta'], 100),
         variant(
           'floodplain',
@@ -45,7 +56,7 @@ export const DELTAS = quiz(
           say('That lies beside the river, not at its end.'),
         ),
       ],
-    },
+    ),
     number(
       shared('q-grows', 'A delta grows by 15 m a year. By how many metres does it grow in 8 years?'),
       '120',
@@ -53,12 +64,10 @@ export const DELTAS = quiz(
         expected: [expected('sum', '23', 0, say('Fifteen metres in every one of the eight years.'))],
       },
     ),
-    {
-      ...shared('q-tide', 'What is a river mouth called in which the tide runs in and out?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass', 0.1),
-      unmatched: 'wrong',
-      variants: [],
-    },
+    phrase(
+      shared('q-tide', 'What is a river mouth called in which the tide runs in and out?'),
+      settings('smallErrorsPass', 0.1),
+      [],
+    ),
   ],
 );

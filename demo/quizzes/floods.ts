@@ -3,23 +3,21 @@ import {
   expected,
   number,
   option,
+  phrase,
+  pickOne,
   quiz,
   say,
   settings,
   shared,
   variant,
   withPicture,
+  mayHave,
 } from '../words';
 
 const CURVE =
   'A graph over twelve hours. Bars: rain, 2, 4, 10, 5 and 1 millimetres in hours 1 to 5. Line: discharge, 9 cubic metres in a second at first, rising from hour 3, 48 at its highest in hour 8, then falling to 20.';
 
-const HOURS = {
-  kind: 'optional' as const,
-  units: [{ names: ['h', 'hours', 'hour', 'hrs', 'hr'], factor: '1' }],
-  missing: { n: 1, d: 1 },
-  unknown: { n: 0, d: 1 },
-};
+const HOURS = mayHave('h', 'hours', 'hour', 'hrs', 'hr');
 
 /** Closed, to be checked: near misses, late work, reasons in the students' own words. */
 export const FLOODS = quiz(
@@ -68,12 +66,10 @@ export const FLOODS = quiz(
         { kind: 'amount', amount: '3', credit: { n: 1, d: 2 } },
       ],
     }),
-    {
-      ...shared('q-name', 'What is the time between the heaviest rain and the peak called?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass', 0.1),
-      unmatched: 'wrong',
-      variants: [
+    phrase(
+      shared('q-name', 'What is the time between the heaviest rain and the peak called?'),
+      settings('smallErrorsPass', 0.1),
+      [
         variant('lag', ['lag time'], 100, say('Yes.')),
         variant('peak', ['peak time', 'peak flow'], 0, say('Peak names the highest point itself.')),
         variant(
@@ -83,13 +79,12 @@ export const FLOODS = quiz(
           say('That is the part of the line that goes up.', 'Reading a hydrograph', 'hydrograph'),
         ),
       ],
-    },
-    {
-      ...shared('q-town', 'A valley is built up with roofs and car parks. What happens to a flood there?', {
+    ),
+    pickOne(
+      shared('q-town', 'A valley is built up with roofs and car parks. What happens to a flood there?', {
         explanation: 'Rain runs off hard ground at once, so more water reaches the river sooner.',
       }),
-      kind: 'pickOne',
-      options: [
+      [
         option('both', 'the peak is higher and comes sooner', 100),
         option(
           'higher',
@@ -105,16 +100,14 @@ export const FLOODS = quiz(
         ),
         option('nothing', 'nothing changes', 0),
       ],
-    },
-    {
-      ...shared('q-trees', 'Give one reason why trees in the valley make a flood lower.', {
+    ),
+    phrase(
+      shared('q-trees', 'Give one reason why trees in the valley make a flood lower.', {
         explanation:
           'Leaves catch part of the rain, roots take water up, and it sinks into loose ground more easily.',
       }),
-      kind: 'phrase',
-      settings: settings('onlyTheSense'),
-      unmatched: 'waits',
-      variants: [
+      settings('onlyTheSense'),
+      [
         variant(
           'catch',
           ['interception', 'leaves catch the rain', 'the leaves catch rain'],
@@ -134,13 +127,12 @@ export const FLOODS = quiz(
           say('Shade keeps water cool. Where does the rain go?', 'Woods and car parks', 'land-use'),
         ),
       ],
-    },
-    {
-      ...shared('q-wall', 'What is the wall of earth called that keeps a flood away from houses?'),
-      kind: 'phrase',
-      settings: settings('spellingCounts'),
-      unmatched: 'wrong',
-      variants: [
+      'waits',
+    ),
+    phrase(
+      shared('q-wall', 'What is the wall of earth called that keeps a flood away from houses?'),
+      settings('spellingCounts'),
+      [
         variant('bank', ['embankment', 'levee', 'dyke', 'dike'], 100),
         variant(
           'dam',
@@ -149,22 +141,18 @@ export const FLOODS = quiz(
           say('A dam stands across the river.', 'Six ways to live with floods', 'defences'),
         ),
       ],
-    },
-    {
-      ...shared('q-hundred', 'The map shows the “1 in 100 years” flood. What does that mean?'),
-      kind: 'pickOne',
-      options: [
-        option('chance', 'each year the chance of it is 1 in 100', 100),
-        option(
-          'every',
-          'it comes every 100 years',
-          0,
-          say('Two can come in two years. It is a chance.', 'What 1 in 100 means', 'chance'),
-        ),
-        option('past', 'it came 100 years ago', 0),
-        option('once', 'it comes once and then never again', 0),
-      ],
-    },
+    ),
+    pickOne(shared('q-hundred', 'The map shows the “1 in 100 years” flood. What does that mean?'), [
+      option('chance', 'each year the chance of it is 1 in 100', 100),
+      option(
+        'every',
+        'it comes every 100 years',
+        0,
+        say('Two can come in two years. It is a chance.', 'What 1 in 100 means', 'chance'),
+      ),
+      option('past', 'it came 100 years ago', 0),
+      option('once', 'it comes once and then never again', 0),
+    ]),
   ],
   { 'q-lag': 2, 'q-name': 2, 'q-trees': 2 },
   {

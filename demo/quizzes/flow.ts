@@ -1,4 +1,17 @@
-import { expected, number, option, quiz, say, settings, shared, variant, withPicture } from '../words';
+import {
+  expected,
+  number,
+  option,
+  phrase,
+  pickOne,
+  quiz,
+  say,
+  settings,
+  shared,
+  variant,
+  withPicture,
+  mayHave,
+} from '../words';
 
 const CUBIC = {
   kind: 'required' as const,
@@ -9,13 +22,6 @@ const CUBIC = {
   missing: { n: 1, d: 2 },
   unknown: { n: 0, d: 1 },
 };
-
-const METRES = (names: string[]) => ({
-  kind: 'optional' as const,
-  units: [{ names, factor: '1' }],
-  missing: { n: 1, d: 1 },
-  unknown: { n: 0, d: 1 },
-});
 
 /** Scheduled for next week: mostly numbers. */
 export const FLOW = quiz(
@@ -38,7 +44,7 @@ export const FLOW = quiz(
       },
       '2',
       {
-        unit: METRES(['m²', 'm2', 'm^2', 'square metres', 'sq m']),
+        unit: mayHave('m²', 'm2', 'm^2', 'square metres', 'sq m'),
         expected: [
           expected(
             'sum',
@@ -60,7 +66,7 @@ export const FLOW = quiz(
       ),
       '0.6',
       {
-        unit: METRES(['m/s', 'metres per second']),
+        unit: mayHave('m/s', 'metres per second'),
         bands: [
           { kind: 'exact', credit: { n: 1, d: 1 } },
           { kind: 'amount', amount: '0.05', credit: { n: 1, d: 2 } },
@@ -89,36 +95,31 @@ export const FLOW = quiz(
         expected: [expected('sum', '2.6', 0, say('Multiply: so much water passes each second.'))],
       },
     ),
-    {
-      ...shared('q-fastest', 'Where in the river is the water usually fastest?'),
-      kind: 'pickOne',
-      options: [
-        option('middle', 'in the middle, just below the surface', 100),
-        option(
-          'bed',
-          'at the bed',
-          0,
-          say('The bed slows it down.', 'Three measurements on one river', 'speed'),
-        ),
-        option(
-          'banks',
-          'along the banks',
-          0,
-          say('The banks slow it down.', 'Three measurements on one river', 'speed'),
-        ),
-        option('same', 'it is the same everywhere', 0),
-      ],
-    },
-    {
-      ...shared('q-meter', 'Which instrument measures the speed of the water by the turns of a propeller?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass', 0.1),
-      unmatched: 'nearMissesWait',
-      variants: [
+    pickOne(shared('q-fastest', 'Where in the river is the water usually fastest?'), [
+      option('middle', 'in the middle, just below the surface', 100),
+      option(
+        'bed',
+        'at the bed',
+        0,
+        say('The bed slows it down.', 'Three measurements on one river', 'speed'),
+      ),
+      option(
+        'banks',
+        'along the banks',
+        0,
+        say('The banks slow it down.', 'Three measurements on one river', 'speed'),
+      ),
+      option('same', 'it is the same everywhere', 0),
+    ]),
+    phrase(
+      shared('q-meter', 'Which instrument measures the speed of the water by the turns of a propeller?'),
+      settings('smallErrorsPass', 0.1),
+      [
         variant('meter', ['current meter', 'impeller flow meter', 'flow meter'], 100),
         variant('float', ['float', 'orange'], 0, say('A float shows the speed too, but nothing turns.')),
       ],
-    },
+      'nearMissesWait',
+    ),
   ],
   { 'q-flow': 3, 'q-section': 2, 'q-float': 2 },
 );

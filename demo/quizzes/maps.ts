@@ -3,23 +3,21 @@ import {
   expected,
   number,
   option,
+  phrase,
+  pickOne,
   quiz,
   say,
   settings,
   shared,
   variant,
   withPicture,
+  mayHave,
 } from '../words';
 
 const MAP =
   'A map with contour lines from 340 m in the north-west down to 220 m in the south-east. A river rises at A, on the 340 m line. A second stream joins it beside B, below the 300 m line. C stands on a slope between the 280 m and the 260 m line. D stands where the river crosses the 220 m line in the south-east.';
 
-const HEIGHT = {
-  kind: 'optional' as const,
-  units: [{ names: ['m', 'metres', 'metre'], factor: '1' }],
-  missing: { n: 1, d: 1 },
-  unknown: { n: 0, d: 1 },
-};
+const HEIGHT = mayHave('m', 'metres', 'metre');
 
 /** Handed back: set to one group of a class. */
 export const MAPS = quiz(
@@ -30,17 +28,15 @@ export const MAPS = quiz(
     instructions: 'Keep the map beside you. Heights are in metres.',
   },
   [
-    {
-      ...shared('q-joins', ''),
-      text: withPicture('Which letter stands at a confluence?', 'valley', MAP),
-      kind: 'pickOne',
-      options: [
+    pickOne(
+      { ...shared('q-joins', ''), text: withPicture('Which letter stands at a confluence?', 'valley', MAP) },
+      [
         option('a', 'A', 0, say('A river begins there.', 'Words for rivers', 'words')),
         option('b', 'B', 100, say('Yes: two become one.')),
         option('c', 'C', 0, say('There is no river at C.')),
         option('d', 'D', 0, say('Only one river passes D.', 'Words for rivers', 'words')),
       ],
-    },
+    ),
     number(shared('q-spring', 'How high above the sea is the spring at A?'), '340', {
       unit: HEIGHT,
       expected: [
@@ -69,12 +65,10 @@ export const MAPS = quiz(
         ],
       },
     ),
-    {
-      ...shared('q-way', 'In which direction does the river flow, from A to D?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass'),
-      unmatched: 'wrong',
-      variants: [
+    phrase(
+      shared('q-way', 'In which direction does the river flow, from A to D?'),
+      settings('smallErrorsPass'),
+      [
         variant('se', ['south-east', 'south east', 'southeast', 'SE'], 100),
         variant('near', ['south', 'east'], 50, say('Half of it. Look at both edges of the map.')),
         variant(
@@ -84,33 +78,27 @@ export const MAPS = quiz(
           say('That is where it comes from.', 'North, south, east, west', 'compass'),
         ),
       ],
-    },
-    {
-      ...shared('q-close', 'Contour lines that lie close together show …'),
-      kind: 'pickOne',
-      options: [
-        option('steep', 'a steep slope', 100),
-        option(
-          'flat',
-          'flat land',
-          0,
-          say('There the lines lie far apart.', 'Reading contour lines', 'contours'),
-        ),
-        option(
-          'high',
-          'high land',
-          0,
-          say('How high it is, the numbers say.', 'Reading contour lines', 'contours'),
-        ),
-        option('wet', 'wet land', 0),
-      ],
-    },
-    {
-      ...shared('q-ridge', 'What is the line along the ridge called that parts the water of two rivers?'),
-      kind: 'phrase',
-      settings: settings('smallErrorsPass', 0.1),
-      unmatched: 'wrong',
-      variants: [
+    ),
+    pickOne(shared('q-close', 'Contour lines that lie close together show …'), [
+      option('steep', 'a steep slope', 100),
+      option(
+        'flat',
+        'flat land',
+        0,
+        say('There the lines lie far apart.', 'Reading contour lines', 'contours'),
+      ),
+      option(
+        'high',
+        'high land',
+        0,
+        say('How high it is, the numbers say.', 'Reading contour lines', 'contours'),
+      ),
+      option('wet', 'wet land', 0),
+    ]),
+    phrase(
+      shared('q-ridge', 'What is the line along the ridge called that parts the water of two rivers?'),
+      settings('smallErrorsPass', 0.1),
+      [
         variant('shed', ['watershed', 'divide', 'drainage divide', 'water divide'], 100),
         variant(
           'basin',
@@ -119,7 +107,7 @@ export const MAPS = quiz(
           say('That is the land inside the line.', 'Words for rivers', 'words'),
         ),
       ],
-    },
+    ),
   ],
   { 'q-slope': 3, 'q-ridge': 2 },
   {

@@ -1,16 +1,15 @@
 import type { Question } from '@/core/kinds';
 import { SILENCE } from '@/core/content/silence';
-import { option, quiz, say, settings, shared, variant } from '../words';
+import { option, phrase, pickOne, quiz, say, settings, shared, variant } from '../words';
 
 /** Open, with work coming in: eight questions, four of each of two kinds. */
 
 const QUESTIONS: readonly Question[] = [
-  {
-    ...shared('q-cutting', 'In which part of its course does a river cut down fastest?', {
+  pickOne(
+    shared('q-cutting', 'In which part of its course does a river cut down fastest?', {
       explanation: 'Near its source the bed is steep, and most of the water’s energy goes into cutting down.',
     }),
-    kind: 'pickOne',
-    options: [
+    [
       option('upper', 'upper course', 100, say('Yes: steep bed, narrow valley.')),
       option(
         'middle',
@@ -25,17 +24,15 @@ const QUESTIONS: readonly Question[] = [
         say('There it mostly lays down what it carries.', 'Three courses of a river', 'courses'),
       ),
     ],
-  },
-  {
-    ...shared(
+  ),
+  phrase(
+    shared(
       'q-oxbow',
       'A meander is cut off in a flood. What is the crescent of still water called that is left behind?',
       { explanation: 'The river takes the short way through the neck; the old bend is sealed off by silt.' },
     ),
-    kind: 'phrase',
-    settings: settings('smallErrorsPass', 0.1),
-    unmatched: 'wrong',
-    variants: [
+    settings('smallErrorsPass', 0.1),
+    [
       variant('oxbow', ['oxbow lake'], 100, say('Yes. What happens to it in the end?')),
       variant(
         'cutoff',
@@ -51,9 +48,9 @@ const QUESTIONS: readonly Question[] = [
       ),
       variant('meander', ['meander'], 0),
     ],
-  },
-  {
-    ...shared('q-deposition', 'Which of these is built up by a river, not worn away?', {
+  ),
+  pickOne(
+    shared('q-deposition', 'Which of these is built up by a river, not worn away?', {
       wrong: say(
         'Ask of each: was something added here, or taken away?',
         'Wearing away and laying down',
@@ -61,8 +58,7 @@ const QUESTIONS: readonly Question[] = [
       ),
       explanation: 'In a flood the river drops its coarsest load first, right beside its bed.',
     }),
-    kind: 'pickOne',
-    options: [
+    [
       option('levee', 'levee', 100),
       option('gorge', 'gorge', 0),
       option('pothole', 'pothole', 0),
@@ -73,20 +69,14 @@ const QUESTIONS: readonly Question[] = [
         say('A waterfall wears back, step by step.', 'How a waterfall moves', 'waterfall'),
       ),
     ],
-  },
-  {
-    ...shared(
-      'q-floodplain',
-      'What is the flat land beside a river called that lies under water in a flood?',
-      {
-        right: say('Yes.'),
-        wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
-      },
-    ),
-    kind: 'phrase',
-    settings: settings('spellingCounts'),
-    unmatched: 'wrong',
-    variants: [
+  ),
+  phrase(
+    shared('q-floodplain', 'What is the flat land beside a river called that lies under water in a flood?', {
+      right: say('Yes.'),
+      wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
+    }),
+    settings('spellingCounts'),
+    [
       variant('plain', ['floodplain'], 100),
       variant(
         'meadow',
@@ -101,17 +91,16 @@ const QUESTIONS: readonly Question[] = [
         say('A delta lies where the river ends.', 'Where a river ends', 'delta'),
       ),
     ],
-  },
-  {
-    ...shared(
+  ),
+  pickOne(
+    shared(
       'q-speed',
       'Compared with the upper course, the average speed of the water in the lower course is usually …',
       {
         explanation: 'The bed is smoother and deeper there, so less of the energy is lost to friction.',
       },
     ),
-    kind: 'pickOne',
-    options: [
+    [
       option('higher', 'a little higher', 100),
       option(
         'steeper',
@@ -131,15 +120,13 @@ const QUESTIONS: readonly Question[] = [
       ),
       option('same', 'the same', 0),
     ],
-  },
-  {
-    ...shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', {
+  ),
+  phrase(
+    shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', {
       explanation: 'Discharge = cross-section × speed, in cubic metres per second.',
     }),
-    kind: 'phrase',
-    settings: settings('smallErrorsPass'),
-    unmatched: 'wrong',
-    variants: [
+    settings('smallErrorsPass'),
+    [
       variant('discharge', ['discharge', 'river discharge'], 100),
       variant('flow', ['flow', 'flow rate'], 50, say('Close: the measured volume has a name of its own.')),
       variant(
@@ -149,9 +136,9 @@ const QUESTIONS: readonly Question[] = [
         say('That is metres per second. Here it is cubic metres.', 'Speed and discharge', 'discharge'),
       ),
     ],
-  },
-  {
-    ...shared(
+  ),
+  pickOne(
+    shared(
       'q-contours',
       'Contour lines bend into a V where they cross a river. Which way does the V point?',
       {
@@ -162,26 +149,19 @@ const QUESTIONS: readonly Question[] = [
         ),
       },
     ),
-    kind: 'pickOne',
-    options: [
+    [
       option('up', 'upstream', 100),
       option('down', 'downstream', 0),
       option('bank', 'to the steeper bank', 0),
     ],
-  },
-  {
-    ...shared(
-      'q-abrasion',
-      'Stones carried by a river wear down its bed like sandpaper. What is this called?',
-      {
-        right: say('Yes: the load is the tool.'),
-        explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
-      },
-    ),
-    kind: 'phrase',
-    settings: settings('smallErrorsPass'),
-    unmatched: 'waits',
-    variants: [
+  ),
+  phrase(
+    shared('q-abrasion', 'Stones carried by a river wear down its bed like sandpaper. What is this called?', {
+      right: say('Yes: the load is the tool.'),
+      explanation: 'Abrasion wears the bed; attrition wears the stones themselves.',
+    }),
+    settings('smallErrorsPass'),
+    [
       variant('abrasion', ['abrasion', 'corrasion'], 100, SILENCE, 'phrase'),
       variant('erosion', ['erosion'], 50, say('That is the whole family. Which member?')),
       variant(
@@ -191,7 +171,8 @@ const QUESTIONS: readonly Question[] = [
         say('There the stones wear each other.', 'Four ways of wearing away', 'erosion'),
       ),
     ],
-  },
+    'waits',
+  ),
 ];
 
 export const RIVERS = quiz(
