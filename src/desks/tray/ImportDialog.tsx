@@ -161,7 +161,7 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
           </button>
         </RowsFound>
       </div>
-      <div className="sticky -bottom-6 -mx-7 mt-4 -mb-6 border-t border-line bg-paper px-7 pb-4 max-sm:-bottom-5 max-sm:-mx-4 max-sm:-mb-5 max-sm:px-4">
+      <div className="sticky -bottom-6 -mx-7 mt-4 -mb-6 border-t border-line bg-paper px-7 pb-4 max-sm:-mx-4 max-sm:px-4 max-sm:[bottom:-20px] max-sm:[margin-bottom:-20px]">
         <DialogFoot
           label={take.busy ? 'Importing …' : `Import ${count(papers.length, 'paper')}`}
           onGo={take.start}

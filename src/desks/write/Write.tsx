@@ -101,16 +101,10 @@ function useOrderKeys(
   });
 }
 
-/** The whole paper as one page, with the margin in which computed marks stand. */
-export default function Write() {
-  const { quiz, questions } = useQuiz();
-  const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
-  const order = quiz.content.order;
-  const inHand = questions.find((record) => record.id === hand) ?? null;
-  const margin = useMarginState();
-  const narrow = useNarrow('tablet');
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-
+/** What can be done with the questions of the paper; the one in hand follows. */
+function useActs(hand: string | null, onHand: (id: string | null) => void) {
+  const { quiz } = useQuiz();
+  const { order } = quiz.content;
   const reorder = async (id: string, to: number) => {
     const next = move(order, order.indexOf(id), to);
     const saved = await saveContent(
@@ -123,23 +117,36 @@ export default function Write() {
     else if (order.indexOf(id) !== to && next.includes(id))
       notify(`Question ${order.indexOf(id) + 1} is now question ${next.indexOf(id) + 1}`);
   };
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) run(() => reorder(String(active.id), order.indexOf(String(over.id))));
-  };
-  const add = async (kind: KindName) => setHand(await addQuestion(quiz.id, kind, hand));
+  const add = async (kind: KindName) => onHand(await addQuestion(quiz.id, kind, hand));
   const remove = async (id: string) => {
     const at = order.indexOf(id);
     const step = await removeQuestion(quiz.id, id);
-    setHand(order[at + 1] ?? order[at - 1] ?? null);
+    onHand(order[at + 1] ?? order[at - 1] ?? null);
     if (step === null) return;
     const restore = async () => {
       const undone = await undoStep(quiz.id, step);
-      if (undone === 'undone') setHand(id);
+      if (undone === 'undone') onHand(id);
       else notify('It was changed again since: take it back with Undo, step by step');
     };
     notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => run(restore) });
   };
+  return { reorder, add, remove };
+}
 
+/** The whole paper as one page, with the margin in which computed marks stand. */
+export default function Write() {
+  const { quiz, questions } = useQuiz();
+  const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
+  const order = quiz.content.order;
+  const inHand = questions.find((record) => record.id === hand) ?? null;
+  const margin = useMarginState();
+  const narrow = useNarrow('tablet');
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+
+  const { reorder, add, remove } = useActs(hand, setHand);
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) run(() => reorder(String(active.id), order.indexOf(String(over.id))));
+  };
   useOrderKeys(order, hand, setHand, (id, to) => run(() => reorder(id, to)));
 
   return (
