@@ -115,7 +115,6 @@ function Papers({ table }: { readonly table: CheckTable }) {
   const margin = useRef<HTMLElement>(null);
   const rows = useMemo(() => rowsShown(table, search, sort), [table, search, sort]);
   const { place, action, went, choose, go, act, look, lookOn, keys } = usePlace(rows, margin);
-  const phone = useNarrow('phone');
   const narrow = useNarrow('tablet');
   const row = rows.find((one) => one.attemptId === place?.attemptId);
   // A sheet rises with what was pressed, and what was pressed comes into view above it.
@@ -127,7 +126,8 @@ function Papers({ table }: { readonly table: CheckTable }) {
     },
     [narrow, go, choose],
   );
-  const View = phone ? CheckList : CheckGrid;
+  // Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet.
+  const View = narrow ? CheckList : CheckGrid;
   return (
     <main
       // As wide as the table needs: on a wide screen it stays together with its margin in the middle.

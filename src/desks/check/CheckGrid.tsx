@@ -225,7 +225,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTab
       <div
         ref={box}
         tabIndex={-1}
-        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto max-lg:max-h-[max(300px,calc(100dvh-460px))] overscroll-contain outline-none"
+        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none"
         onKeyDown={(event) => {
           if (event.ctrlKey || event.metaKey || event.altKey) return;
           if (onKey(event.key)) event.preventDefault();
