@@ -315,6 +315,19 @@ test('an effect that cannot be worked out is said, and worked out when tried aga
   await expect(bar(page).getByText(/5 students up/)).toBeVisible();
 });
 
+test('how answers came out is said beside a question once it can be read again', async ({ page }) => {
+  await openDemo(page, 'plan');
+  await writes(page, 'read nothing');
+  await goTo(page, 'Write');
+  const beside = margin(page);
+  await expect(
+    beside.getByText(/Some of what is stored here cannot be read|This could not be shown/),
+  ).toBeVisible();
+  await writes(page, 'succeed');
+  await beside.getByRole('button', { name: 'Try again' }).click();
+  await expect(beside.getByText('24 papers')).toBeVisible();
+});
+
 test('keys and stations after a failure work as before', async ({ page }) => {
   await openDemo(page, 'check');
   await writes(page, 'fail');

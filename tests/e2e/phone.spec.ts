@@ -82,7 +82,11 @@ for (const theme of LONG ? ['chalk', 'slate'] : ['chalk'])
     await page.getByRole('button', { name: /All stations/ }).tap();
     await fits(page, 'the line of stations');
     await expectAccessible(page, 'the line of stations');
-    await page.getByRole('link', { name: 'Check' }).tap();
+    const check = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Check/ });
+    await page.getByRole('heading', { name: 'Ready-made plans' }).tap();
+    await expect(check).toBeHidden();
+    await page.getByRole('button', { name: /All stations/ }).tap();
+    await check.tap();
     await page
       .getByRole('button', { name: /^Question 4: wrong/ })
       .first()
@@ -134,6 +138,11 @@ test('why this score: from any station in three taps, beside the answer', async 
   await expect(margin.getByText('Xenia Flood').first()).toBeInViewport();
   const sheet = await margin.boundingBox();
   await expect.poll(async () => (await last.boundingBox())?.y ?? 0).toBeLessThan(sheet?.y ?? 0);
+  // With a keyboard: what a key opens comes with the sheet.
+  await margin.getByRole('button', { name: /Lower the margin/ }).tap();
+  await last.focus();
+  await page.keyboard.press('h');
+  await expect(margin.getByRole('button', { name: 'Save this score' })).toBeInViewport();
 });
 
 test('accept this answer for all: in three taps, its effect seen before', async ({ page }) => {

@@ -137,7 +137,12 @@ export function Actions(props: Props) {
   });
   useEffect(() => {
     if (action === 'accept') latest.current(ONE);
-    else if (action) forms.current?.querySelector<HTMLElement>('input, textarea')?.focus();
+    else if (action) {
+      const field = forms.current?.querySelector<HTMLElement>('input, textarea');
+      field?.focus();
+      // With its buttons, where the margin is a sheet with little room.
+      field?.closest('[data-own-undo]')?.scrollIntoView({ block: 'nearest' });
+    }
   }, [action]);
   return (
     <div

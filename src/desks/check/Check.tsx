@@ -126,6 +126,12 @@ function Papers({ table }: { readonly table: CheckTable }) {
     },
     [narrow, go, choose],
   );
+  // What a key opens is on the sheet, which rises with it.
+  const onKey = (key: string): boolean => {
+    const known = keys(key);
+    if (known && key !== 'Escape') setUp(true);
+    return known;
+  };
   // Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet.
   const View = narrow ? CheckList : CheckGrid;
   return (
@@ -145,7 +151,7 @@ function Papers({ table }: { readonly table: CheckTable }) {
         />
         <NothingShown table={table} rows={rows} search={search} />
         {place && rows.length > 0 && (
-          <View table={table} rows={rows} place={place} went={went} onPlace={press} onKey={keys} />
+          <View table={table} rows={rows} place={place} went={went} onPlace={press} onKey={onKey} />
         )}
       </div>
       {row && place && (

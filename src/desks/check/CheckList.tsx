@@ -92,7 +92,7 @@ export function CheckList({ rows, place, went, onPlace, onKey }: CheckTableProps
   useEffect(() => {
     if (went > 0)
       box.current?.querySelector<HTMLElement>(`[data-cell="${cell}"]`)?.focus({ preventScroll: true });
-    // The focus goes with moves only, not with what else is drawn anew.
+    // The focus goes with moves only, not whenever something else is redrawn.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [went]);
   return (

@@ -134,7 +134,7 @@ function Remove({ classId, student }: Pick<Props, 'classId' | 'student'>) {
   );
 }
 
-/** The fields of a student, each by itself. */
+/** The fields of a student, each on its own. */
 function useFace({ classId, student, namesake }: Props) {
   const { name, number, email, groups } = useFields(classId, student);
   return {

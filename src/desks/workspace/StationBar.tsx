@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronLeft } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
@@ -97,9 +97,20 @@ function openTitle({ quiz }: QuizView): string {
 /** The same on a phone: the name of the station at hand and the line as dots; pressed, all of them with their names. */
 function StationsFolded({ station, left, tools }: StationsProps & { readonly tools: ReactNode }) {
   const [open, setOpen] = useState(false);
+  const nav = useRef<HTMLElement>(null);
+  // A press anywhere else folds the line again.
+  useEffect(() => {
+    if (!open) return;
+    const fold = ({ target }: PointerEvent) => {
+      if (!nav.current?.contains(target as Node)) setOpen(false);
+    };
+    addEventListener('pointerdown', fold);
+    return () => removeEventListener('pointerdown', fold);
+  }, [open]);
   const here = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
     <nav
+      ref={nav}
       aria-label="Stations"
       className="order-last col-span-2 border-t border-line"
       onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}

@@ -1,6 +1,8 @@
 import { Suspense, useState } from 'react';
 import { bestPossible } from '@/core/scoring/markAttempt';
+import { Failed } from '@/ui/widgets/Failed';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
+import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
 import { usePaper } from '@/ui/teacher/quizContext';
 import { HowItWent, Problems } from './Notes';
@@ -18,9 +20,11 @@ interface Props {
 /** What is computed for the question in hand. */
 export function InHand({ record, number, margin }: Props) {
   const { id } = record;
+  const failed = margin.spreadsFailed;
   return (
     <>
       <HowItWent id={id} spreads={margin.spreads} />
+      {failed && <Failed text={readingFailed(failed.failure)} onAgain={failed.again} />}
       <Problems lines={margin.ready.get(id)} />
       <Suspense>
         <TryAnswer

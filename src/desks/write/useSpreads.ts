@@ -1,7 +1,7 @@
 import type { Spread } from '@/core/checking/spread';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { useSettled } from '@/ui/widgets/useSettled';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import { classWorker, quickWorker } from '@/workers/clients';
 
 /** How answers came out by question, and whose they are. */
@@ -10,19 +10,18 @@ export interface Spreads {
   readonly byQuestion: Readonly<Record<string, Spread>>;
 }
 
-/** The class's own answers once somebody's work counts; before that, those of a made-up class. null until known. */
-export function useSpreads(): Spreads | null {
+/** The class's own answers once somebody's work counts; before that, those of a made-up class. */
+export function useSpreads(): Query<Spreads> {
   const { quiz, attemptsSeq } = useQuiz();
   // A made-up class is marked when the hand rests, not with each key: what is tried comes first.
   const paper = useSettled(usePaper(), 400);
   const counting = quiz.firstHandInAt !== null;
   const state = counting ? `${quiz.standing.live}/${attemptsSeq}` : '';
-  const { value } = useQuery(
+  return useQuery(
     async (): Promise<Spreads> =>
       counting
         ? { of: 'students', byQuestion: await classWorker().spreads(quiz.id) }
         : { of: 'madeUp', byQuestion: await quickWorker().madeUpSpreads(paper) },
     [quiz.id, counting, state, counting ? null : paper],
   );
-  return value;
 }

@@ -4,7 +4,7 @@ import { useNarrow } from './useNarrow';
 
 interface Props {
   readonly ref?: Ref<HTMLElement>;
-  /** What stands on the sheet's handle while it is down. */
+  /** What the sheet's handle says. */
   readonly peek: ReactNode;
   /** Whether the sheet is up, where there is no room for a column. */
   readonly open: boolean;
