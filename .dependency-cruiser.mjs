@@ -50,6 +50,9 @@ const climbing = (root, floors, name) =>
     }),
   );
 
+/** What of a kind the student's page may carry: how far an answer is complete, and how it is written down. */
+const STUDENTS_OWN = '^src/core/kinds/(progress|[^/]+/(progress|none|typedIn|places))[.]ts$';
+
 export default {
   forbidden: [
     {
@@ -102,6 +105,18 @@ export default {
       from: { path: '^src/(desks/sit|kinds/[^/]+/(Sit|Shown))[/.]' },
       to: {
         path: '^src/(store|core/(answers|marks|kinds|scoring))/',
+        pathNot: STUDENTS_OWN,
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'students-own',
+      comment: 'What the student’s page may carry of a kind brings nothing of its keys along.',
+      severity: 'error',
+      from: { path: STUDENTS_OWN },
+      to: {
+        path: '^src/',
+        pathNot: [STUDENTS_OWN, '^src/core/figures/'],
         dependencyTypesNot: ['type-only'],
       },
     },

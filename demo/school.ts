@@ -4,11 +4,13 @@ import { CYCLE_QUIZ } from './quizzes/cycle';
 import { DELTAS } from './quizzes/deltas';
 import { FLOODS } from './quizzes/floods';
 import { FLOW } from './quizzes/flow';
+import { JOURNEY } from './quizzes/journey';
 import { MAPS } from './quizzes/maps';
 import { RIVERS } from './quizzes/rivers';
 import type { DemoQuiz } from './words';
 import { CYCLE_WRITTEN } from './work/cycle';
 import { FLOODS_WRITTEN } from './work/floods';
+import { JOURNEY_WRITTEN } from './work/journey';
 import { MAPS_WRITTEN } from './work/maps';
 import { RIVERS_WRITTEN } from './work/rivers';
 
@@ -127,6 +129,14 @@ export const SCHOOL: readonly DemoWork[] = [
     age: 8,
     opening: { from: on(-6, 15), due: on(-2, 16), until: on(-1, 16) },
     papers: floodsPapers,
+  },
+  {
+    ...NO_WORK,
+    quiz: JOURNEY,
+    setTo: [{ classId: CLASS_7B.id, group: null }],
+    age: 12,
+    opening: { from: on(-11, 15), due: null, until: on(-7, 16) },
+    papers: overEvenings(idsOf(CLASS_7B.id), JOURNEY_WRITTEN, 3),
   },
   {
     quiz: MAPS,

@@ -6,6 +6,16 @@ import { RULES } from '@/core/kinds/number/accept';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
+import type { GapsQuestion } from '@/core/kinds/gaps/schema';
+import type { MatchQuestion } from '@/core/kinds/match/schema';
+import type { NoteQuestion } from '@/core/kinds/note/schema';
+import type { OrderQuestion } from '@/core/kinds/order/schema';
+import type { PickSeveralQuestion } from '@/core/kinds/pickSeveral/schema';
+import type { RowsQuestion } from '@/core/kinds/rows/schema';
+import type { SpotQuestion } from '@/core/kinds/spot/schema';
+import type { TrueFalseQuestion } from '@/core/kinds/trueFalse/schema';
+import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import { NO_RULES, type QuestionRules } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
 import type { Feedback } from '@/core/content/feedback';
@@ -117,6 +127,210 @@ export const expected = (
   percent: number,
   feedback: Feedback = SILENCE,
 ): NumberQuestion['expected'][number] => ({ id, value, credit: share(percent), feedback, bands: null });
+
+const ONE = { n: 1, d: 1 };
+const ZERO = { n: 0, d: 1 };
+/** An id out of words, the same each time. */
+const idOf = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 30);
+const named = (text: string) => ({ id: idOf(text), text, picture: null });
+
+/** A text between questions. */
+export const note = (base: Shared): NoteQuestion => ({ ...base, kind: 'note' });
+
+/** Options of which several fit: those that are right, and the others with what helps whoever picks them. */
+export const pickSeveral = (
+  base: Shared,
+  right: readonly string[],
+  wrong: readonly (readonly [string, Feedback])[],
+  lambda = ONE,
+): PickSeveralQuestion => ({
+  ...base,
+  kind: 'pickSeveral',
+  options: [
+    ...right.map((text) => ({ ...named(text), right: true, weight: ZERO, feedback: SILENCE, gone: false })),
+    ...wrong.map(([text, feedback]) => ({
+      ...named(text),
+      right: false,
+      weight: ZERO,
+      feedback,
+      gone: false,
+    })),
+  ],
+  model: 'rightMinusWrong',
+  lambda,
+});
+
+/** A statement that is true, or false; `otherwise` is read by those who take it for the other. */
+export const trueFalse = (base: Shared, isTrue: boolean, otherwise: Feedback): TrueFalseQuestion => {
+  const right = { credit: ONE, feedback: SILENCE };
+  const wrong = { credit: ZERO, feedback: otherwise };
+  return { ...base, kind: 'trueFalse', whenTrue: isTrue ? right : wrong, whenFalse: isTrue ? wrong : right };
+};
+
+type Gap = GapsQuestion['gaps'][number];
+
+/** A gap that is typed. */
+export const typed = (id: string, how: GapsQuestion['settings'], variants: Variant[]): Gap => ({
+  id,
+  weight: ONE,
+  type: 'text',
+  settings: how,
+  variants,
+  unmatched: 'wrong',
+});
+
+/** A gap that is filled with a word of the bank; others are expected, with what then helps. */
+export const banked = (id: string, word: string, ...wrong: (readonly [string, Feedback])[]): Gap => ({
+  id,
+  weight: ONE,
+  type: 'bank',
+  words: [
+    { word: idOf(word), credit: ONE, feedback: SILENCE },
+    ...wrong.map(([other, feedback]) => ({ word: idOf(other), credit: ZERO, feedback })),
+  ],
+});
+
+/** A text with gaps: `{id}` is the place of one. */
+export const gaps = (
+  base: Shared,
+  passage: string,
+  own: readonly Gap[],
+  bank: readonly string[] = [],
+): GapsQuestion => ({
+  ...base,
+  kind: 'gaps',
+  passage: passage
+    .split(/\{([a-z-]+)\}/)
+    .map((text, at) => (at % 2 === 0 ? { text } : { gap: text }))
+    .filter((part) => 'gap' in part || part.text !== ''),
+  gaps: [...own],
+  bank: bank.map((text) => ({ id: idOf(text), text, times: 1 })),
+  settings: DEFAULT_SETTINGS,
+  ideas: [],
+  model: 'weightedSum',
+});
+
+/** Pairs, what belongs to none on the right, and what helps whoever pairs one wrongly. */
+export const match = (
+  base: Shared,
+  pairs: readonly (readonly [string, string, Feedback?])[],
+  extra: readonly string[] = [],
+): MatchQuestion => ({
+  ...base,
+  kind: 'match',
+  items: pairs.map(([left, right, feedback = SILENCE]) => ({
+    ...named(left),
+    partner: idOf(right),
+    weight: ONE,
+    feedback,
+  })),
+  partners: [...new Set([...pairs.map(([, right]) => right), ...extra])].map(named),
+  model: 'shareRight',
+  lambda: ONE,
+});
+
+/** Things in their right order. */
+export const order = (base: Shared, items: readonly string[]): OrderQuestion => ({
+  ...base,
+  kind: 'order',
+  items: items.map(named),
+  model: { kind: 'neighbours' },
+});
+
+/** Boxes with what belongs in each. */
+export const boxes = (
+  base: Shared,
+  content: Readonly<Record<string, readonly string[]>>,
+  feedback: Readonly<Record<string, Feedback>> = {},
+): BoxesQuestion => ({
+  ...base,
+  kind: 'boxes',
+  boxes: Object.keys(content).map((text) => ({ id: idOf(text), text })),
+  items: Object.entries(content).flatMap(([box, items]) =>
+    items.map((text) => ({ ...named(text), boxes: [idOf(box)], feedback: feedback[text] ?? SILENCE })),
+  ),
+  model: 'shareRight',
+  lambda: ONE,
+});
+
+/** Rows that all offer the same, with the right one of each. */
+export const rows = (
+  base: Shared,
+  options: readonly string[],
+  right: readonly (readonly [string, string, Feedback?])[],
+): RowsQuestion => ({
+  ...base,
+  kind: 'rows',
+  rows: right.map(([text, answer, feedback = SILENCE]) => ({
+    id: idOf(text),
+    text,
+    several: false,
+    feedback,
+    options: options.map((option) => ({
+      id: idOf(`${text.slice(0, 20)} ${option}`),
+      text: option,
+      credit: option === answer ? ONE : ZERO,
+      right: option === answer,
+    })),
+  })),
+  model: 'rightMinusWrong',
+  lambda: ONE,
+  joined: 'mean',
+});
+
+type Area = SpotQuestion['areas'][number];
+const per = (percent: number) => ({ n: percent, d: 100 });
+
+/** An ellipse on a picture, by its box in per cent of the picture. */
+export const around = (
+  name: string,
+  [left, top, width, height]: readonly [number, number, number, number],
+  credit = ONE,
+  feedback: Feedback = SILENCE,
+): Area => ({
+  id: idOf(name),
+  name,
+  shape: { kind: 'ellipse', left: per(left), top: per(top), width: per(width), height: per(height) },
+  credit,
+  feedback,
+});
+
+/** Places on one of the school's drawings. */
+export const spot = (
+  base: Shared,
+  name: keyof Pictures,
+  alt: string,
+  areas: readonly Area[],
+  asked = 1,
+): SpotQuestion => ({
+  ...base,
+  kind: 'spot',
+  picture: { ...drawn[name], alt, share: 100 },
+  areas: [...areas],
+  asked,
+  lambda: ZERO,
+  rim: null,
+});
+
+/** An answer in the student's own words, marked by criteria: each with its levels from 0 points on. */
+export const written = (
+  base: Shared,
+  criteria: Readonly<Record<string, readonly string[]>>,
+  ideas: readonly string[],
+): WrittenQuestion => ({
+  ...base,
+  kind: 'written',
+  rubric: Object.entries(criteria).map(([text, levels]) => ({
+    id: idOf(text),
+    text,
+    levels: levels.map((level, at) => ({ id: `${idOf(text)}-${at}`, text: level, points: { n: at, d: 1 } })),
+  })),
+  ideas: [...ideas],
+});
 
 /** A quiz from its questions; those that are not worth one point say so. */
 export function quiz(

@@ -40,8 +40,3 @@ export interface Faces<Q extends Question> {
   /** True where a trial answer is typed, and Enter keeps it. */
   readonly typed: boolean;
 }
-
-/** A kind's faces, with the defaults for what it has none of. */
-export const defineFaces = <Q extends Question>(
-  faces: Omit<Faces<Q>, 'Rules' | 'typed'> & Partial<Faces<Q>>,
-): Faces<Q> => ({ Rules: () => null, typed: false, ...faces });

@@ -32,9 +32,6 @@ export type Face = z.infer<AnyKind['face']>;
 export type KindName = Question['kind'];
 export const KIND_NAMES: readonly KindName[] = KINDS.map(({ name }) => name);
 
-/** Kinds that can be written and sat on screen; the others are marked all the same. */
-export const ON_SCREEN = ['pickOne', 'phrase', 'number'] as const satisfies readonly KindName[];
-
 /** One schema of all, told apart by their kind. */
 const anyOf = <One>(schemas: readonly z.ZodType<One>[]): z.ZodType<One> =>
   z.discriminatedUnion('kind', schemas as never) as unknown as z.ZodType<One>;

@@ -51,11 +51,22 @@ interface Shared {
   decimalSign: unknown;
 }
 
+/** What a teacher reads where kinds are chosen. */
+export interface About {
+  /** What the student does. */
+  readonly what: string;
+  /** Who marks it: the quiz, the teacher, or nobody. */
+  readonly marks: 'itself' | 'byHand' | 'nothing';
+  /** What earns part of the points. */
+  readonly part: string;
+}
+
 /** What a kind must say of itself. */
 interface Needed<Question extends { kind: string }, Answer, Face> {
   readonly name: Question['kind'];
   /** As the teacher reads it. */
   readonly title: string;
+  readonly about: About;
   readonly question: z.ZodType<Question>;
   readonly answer: z.ZodType<Answer>;
   /** What a student sees to answer: never anything of the key. */
@@ -71,6 +82,11 @@ interface Needed<Question extends { kind: string }, Answer, Face> {
 
 /** What a kind may say of itself; each has a default. */
 interface Defaulted<Question, Answer, Face> {
+  /**
+   * The question as it counts: without what is still empty, which nobody is shown. All that is said of a question here is
+   * said of that. By default the question itself.
+   */
+  asItCounts(question: Question): Question;
   /** The next question's body after this one: the same rules, nothing else. By default a new one. */
   next(question: Question, newId: () => string): Omit<Question, keyof Shared>;
   /** The largest credit the key can give, null without a key. By default 1. */
@@ -136,6 +152,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
   const textOf = (answer: Answer): string => shownText(String((answer as { text?: unknown }).text ?? ''));
   const answerText = own.answerText ?? ((_: Question, answer: Answer) => textOf(answer));
   return {
+    asItCounts: (question) => question,
     next: (_, newId) => own.create(newId),
     bestCredit: (question) => (own.hasKey(question) ? ONE : null),
     lowestCredit: () => ZERO,
@@ -162,7 +179,47 @@ function defaults<Question extends { kind: string }, Answer, Face>(
   };
 }
 
+/** What is worked out of a question once, as long as the question lives: questions never change. */
+function once<Question extends object>(
+  work: (question: Question) => Question,
+): (question: Question) => Question {
+  const known = new WeakMap<Question, Question>();
+  return (question) => {
+    const before = known.get(question);
+    if (before) return before;
+    const made = work(question);
+    known.set(question, made);
+    return made;
+  };
+}
+
+/** A kind whose functions are all given the question as it counts. */
+function counting<Question extends { kind: string }, Answer, Face>(
+  kind: Kind<Question, Answer, Face>,
+): Kind<Question, Answer, Face> {
+  const counts = once(kind.asItCounts);
+  return {
+    ...kind,
+    hasKey: (question) => kind.hasKey(counts(question)),
+    problems: (question, context) => kind.problems(counts(question), context),
+    describe: (question, context) => kind.describe(counts(question), context),
+    mark: (question, answer, context) => kind.mark(counts(question), answer, context),
+    explain: (question, answer, context) => kind.explain(counts(question), answer, context),
+    bestCredit: (question) => kind.bestCredit(counts(question)),
+    lowestCredit: (question) => kind.lowestCredit(counts(question)),
+    answerText: (question, answer) => kind.answerText(counts(question), answer),
+    readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
+    shown: (question, answer) => kind.shown(counts(question), answer),
+    shownRight: (question, context) => kind.shownRight(counts(question), context),
+    makeUp: (question, random, wanted) => kind.makeUp(counts(question), random, wanted),
+    faceOf: (question, seed) => kind.faceOf(counts(question), seed),
+  };
+}
+
 /** A kind from what it says of itself, with the defaults for the rest. */
-export const defineKind = <Question extends { kind: string }, Answer, Face>(
+export function defineKind<Question extends { kind: string }, Answer, Face>(
   own: Own<Question, Answer, Face>,
-): Kind<Question, Answer, Face> => ({ ...defaults(own), ...own });
+): Kind<Question, Answer, Face> {
+  const kind = { ...defaults(own), ...own };
+  return own.asItCounts ? counting(kind) : kind;
+}

@@ -5,11 +5,11 @@ export function insertAfter(order: readonly string[], id: string, after: string 
 }
 
 /** The order with the item at `from` moved to `to`; unchanged where either lies outside. */
-export function move(order: readonly string[], from: number, to: number): string[] {
+export function move<One>(order: readonly One[], from: number, to: number): One[] {
   const moved = [...order];
   if (to < 0 || to >= order.length) return moved;
-  const [id] = moved.splice(from, 1);
-  if (id === undefined) return [...order];
-  moved.splice(to, 0, id);
+  const [one] = moved.splice(from, 1);
+  if (one === undefined) return [...order];
+  moved.splice(to, 0, one);
   return moved;
 }

@@ -13,8 +13,12 @@ export const pointsOf = (question: Question, paper: Paper): Fraction =>
   pointsOfPlaced({ question, placement: placementIn(paper, question.id) }, paper.content);
 
 /** Whether a paper can be handed in without an answer to this question. */
-export const mustAnswer = ({ id }: Question, paper: Paper): boolean =>
-  placementIn(paper, id).mustAnswer ?? paper.content.mustAnswer;
+export const mustAnswer = (question: Question, paper: Paper): boolean =>
+  kindOf(question).asks && (placementIn(paper, question.id).mustAnswer ?? paper.content.mustAnswer);
+
+/** The questions of a paper that ask for something; notes do not. */
+export const askedIn = ({ questions }: Pick<Paper, 'questions'>): Question[] =>
+  questions.filter((question) => kindOf(question).asks);
 
 /** True for a placement whose points are in the maximum: bonus, left-out and unmarked questions are not. */
 export const isInMaximum = ({ standing }: Placement): boolean =>

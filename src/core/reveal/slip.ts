@@ -92,7 +92,9 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
         ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
         : null,
     comment: words?.[''] ?? null,
-    parts: Object.values(shown).some((showing) => showing.shown) ? parts : [],
+    parts: Object.values(shown).some((showing) => showing.shown)
+      ? parts.filter((_, index) => kindOf(paper.questions[index] as Question).asks)
+      : [],
     toCome: ASPECTS.flatMap((aspect) => {
       const showing = shown[aspect];
       return showing.shown ? [] : [{ aspect, waitsFor: showing.waitsFor, until: showing.until }];

@@ -2,7 +2,7 @@ import { MarkedClass } from '../checking/classWork';
 import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
 import { ASPECTS } from '../quiz/plan';
-import { pointsOfPaper } from '../quiz/points';
+import { askedIn, pointsOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { attemptState, finishedAt, isFinished, isOpen, isOver } from '../quiz/window';
 import type { Attempts, Cover, PaperPacket } from '../reveal/packets';
@@ -24,7 +24,7 @@ function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
     title,
     instructions,
     student: student.name,
-    questions: paper.questions.length,
+    questions: askedIn(paper).length,
     points: pointsOfPaper(paper),
     until: opening?.until ?? null,
     due: opening?.due ?? null,

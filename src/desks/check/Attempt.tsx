@@ -143,7 +143,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
       <ol className="mt-4" aria-label="Answers">
         {row.cells.map((cell, index) => (
           <li key={index} className="flex items-baseline gap-2.5 border-b border-line py-1.5 text-[14px]">
-            <span className="figures w-5 text-right font-semibold">{index + 1}</span>
+            <span className="figures w-5 text-right font-semibold">{cell.number}</span>
             <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} />
             <span className="min-w-0 flex-1 truncate">
               {cell.answer || <span className="text-soft">no answer</span>}

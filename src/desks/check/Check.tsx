@@ -100,7 +100,7 @@ function AtHand({
       <span className="min-w-0 flex-1 truncate font-semibold">{row.name}</span>
       <span className="caption figures whitespace-nowrap">
         {cell && question
-          ? `question ${place.column + 1}: ${cell.verdict === 'waits' ? 'not marked yet' : `${points(cell.earned)} of ${points(question.points)}`}`
+          ? `question ${question.number}: ${cell.verdict === 'waits' ? 'not marked yet' : `${points(cell.earned)} of ${points(question.points)}`}`
           : `${points(row.total.score)} of ${points(row.total.outOf)}`}
       </span>
     </span>

@@ -43,7 +43,7 @@ function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
         data-cell={`${attemptId}:${column}`}
         tabIndex={here ? 0 : -1}
         className={cellClass(here)}
-        aria-label={spokenCell(cell, column + 1)}
+        aria-label={spokenCell(cell)}
         aria-pressed={here}
         title={cell.answer}
         onClick={() => onPlace({ attemptId, column })}
@@ -125,9 +125,9 @@ function Head({ table }: { readonly table: CheckTable }) {
         <th className="head-cell sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
           <span className="label-small">Student</span>
         </th>
-        {questions.map((question, index) => (
+        {questions.map((question) => (
           <th key={question.id} className="head-cell px-1 pb-2 font-normal" title={question.title}>
-            <span className="block font-title text-[15px] font-semibold">{index + 1}</span>
+            <span className="block font-title text-[15px] font-semibold">{question.number}</span>
             <span className="caption figures block leading-tight">
               {points(question.points)} {pointWord(question.points, 'pt')}
             </span>

@@ -62,7 +62,7 @@ const Row = memo(function Row({ row, index, measure, hand, onPlace }: RowProps) 
             type="button"
             data-cell={`${attemptId}:${at}`}
             tabIndex={hand === at ? 0 : -1}
-            aria-label={spokenCell(cell, at + 1)}
+            aria-label={spokenCell(cell)}
             aria-pressed={hand === at}
             className={`flex h-9 w-[30px] items-center justify-center rounded ${
               hand === at ? 'bg-paper outline-2 -outline-offset-2 outline-saffron' : ''

@@ -104,7 +104,7 @@ function OneAnswer(props: Props) {
     <>
       <p className="label-small max-lg:sr-only">
         <StudentName name={row.name} apart={row.apart} />, {row.of > 1 && `attempt ${row.number}, `}question{' '}
-        {column + 1}
+        {cell.number}
       </p>
       <h2 className="mt-0.5 text-[16px] leading-snug">{question.title}</h2>
       <div className="mt-3 flex items-baseline gap-2.5 border-y border-line py-2.5">

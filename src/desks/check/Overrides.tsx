@@ -51,7 +51,7 @@ function List({ table, title, scores, onGo }: ListProps) {
                 <StudentName name={row.name} apart={row.apart} />
               </span>
               <span className="figures whitespace-nowrap">
-                {column + 1}: {points(cell.earned)} of{' '}
+                {cell.number}: {points(cell.earned)} of{' '}
                 {points(table.questions[column]?.points ?? cell.earned)}
               </span>
               <span className="min-w-0 flex-1 truncate text-soft">

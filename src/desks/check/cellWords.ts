@@ -7,7 +7,7 @@ export const isMarked = (cell: CheckCell): boolean =>
   cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction;
 
 /** What a cell says to a screen reader: all that its disc and its dot show. */
-export function spokenCell(cell: CheckCell, number: number): string {
+export function spokenCell(cell: CheckCell): string {
   const parts = [
     verdictWords(cell.verdict, cell.credit),
     cell.verdict === 'waits' ? '' : pointsWord(cell.earned),
@@ -17,5 +17,5 @@ export function spokenCell(cell: CheckCell, number: number): string {
     cell.contradiction && !cell.override ? 'matches two entries of the key' : '',
     cell.answer ? `“${cell.answer}”` : '',
   ];
-  return `Question ${number}: ${parts.filter(Boolean).join(', ')}`;
+  return `Question ${cell.number}: ${parts.filter(Boolean).join(', ')}`;
 }

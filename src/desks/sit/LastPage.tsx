@@ -1,5 +1,6 @@
 import { plural } from '@/core/figures/plural';
 import type { RefObject } from 'react';
+import type { Progress } from '@/core/kinds/progress';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { plainText } from '@/core/content/plainText';
 import type { KeepState } from './useAnswers';
@@ -11,63 +12,81 @@ interface Props {
   readonly questions: readonly StudentQuestion[];
   /** False where the paper can be sat again after it was handed in. */
   readonly onceOnly: boolean;
-  readonly answered: (id: string) => boolean;
+  /** How far each question is answered, in their order. */
+  readonly done: readonly Progress[];
   readonly keep: KeepState;
   readonly onGo: (index: number) => void;
   /** Fails where the paper was not handed in. */
   readonly onHandIn: () => Promise<void>;
 }
 
+interface Open {
+  readonly question: StudentQuestion;
+  readonly index: number;
+}
+
 interface MissingProps {
-  readonly missing: readonly { readonly question: StudentQuestion; readonly index: number }[];
+  readonly title: string;
+  readonly missing: readonly Open[];
   readonly onGo: (index: number) => void;
 }
 
-/** The questions without an answer, each a way back to it. */
-const Missing = ({ missing, onGo }: MissingProps) => (
-  <>
-    <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">
-      {`${missing.length} ${plural(missing.length, 'question has', 'questions have')} no answer yet:`}
-    </p>
-    <ul className="mt-2 border-t border-line">
-      {missing.map(({ question, index }) => (
-        <li key={question.id} className="border-b border-hair">
-          <button
-            type="button"
-            className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
-            onClick={() => onGo(index)}
-          >
-            <span className="figures font-semibold">{index + 1}</span>
-            <span className="truncate underline underline-offset-2">
-              {plainText(question.text) || 'Question without text'}
-            </span>
-            {question.mustAnswer && (
-              <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
-            )}
-          </button>
-        </li>
-      ))}
-    </ul>
-  </>
-);
+/** Questions without an answer, or with a part of one, each a way back to it. */
+const Missing = ({ title, missing, onGo }: MissingProps) =>
+  missing.length > 0 && (
+    <>
+      <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">{title}</p>
+      <ul className="mt-2 border-t border-line">
+        {missing.map(({ question, index }) => (
+          <li key={question.id} className="border-b border-hair">
+            <button
+              type="button"
+              className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
+              onClick={() => onGo(index)}
+            >
+              <span className="figures font-semibold">{index + 1}</span>
+              <span className="truncate underline underline-offset-2">
+                {plainText(question.text) || 'Question without text'}
+              </span>
+              {question.mustAnswer && (
+                <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
+              )}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
 
 /** Before handing in: what is missing is named, and one press hands in. */
-export function LastPage({ headingRef, questions, onceOnly, answered, keep, onGo, onHandIn }: Props) {
+export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
-  const missing = questions
-    .map((question, index) => ({ question, index }))
-    .filter(({ question }) => !answered(question.id));
+  const asked = questions.filter(({ face }) => face.kind !== 'note').length;
+  const open = (progress: Progress): Open[] =>
+    questions.map((question, index) => ({ question, index })).filter(({ index }) => done[index] === progress);
+  const missing = open('none');
+  const begun = open('some');
   const must = missing.filter(({ question }) => question.mustAnswer).length;
   return (
     <>
       <h1 ref={headingRef} tabIndex={-1} className="text-[22px] outline-none">
         Ready to hand in?
       </h1>
-      {missing.length === 0 ? (
-        <p className="mt-3 text-[16.5px]">All {questions.length} questions are answered.</p>
-      ) : (
-        <Missing missing={missing} onGo={onGo} />
+      {missing.length + begun.length === 0 && (
+        <p className="mt-3 text-[16.5px]">
+          {asked === 1 ? 'The question is answered.' : `All ${asked} questions are answered.`}
+        </p>
       )}
+      <Missing
+        title={`${missing.length} ${plural(missing.length, 'question has', 'questions have')} no answer yet:`}
+        missing={missing}
+        onGo={onGo}
+      />
+      <Missing
+        title={`${begun.length} ${plural(begun.length, 'question is', 'questions are')} answered only in part:`}
+        missing={begun}
+        onGo={onGo}
+      />
       <KeepLine keep={keep} />
       <p className="mt-4">
         {must > 0

@@ -1,5 +1,5 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
-import type { Answer } from '@/core/kinds';
+import { progressOfAnswer, type Progress } from '@/core/kinds/progress';
 import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { sitFace } from '@/kinds/sit';
@@ -9,10 +9,6 @@ import { LastPage } from './LastPage';
 import { KeepLine } from './KeepLine';
 import { run } from './run';
 import { useAnswers } from './useAnswers';
-
-/** Spaces alone are not an answer. */
-const isAnswered = (answer: Answer | undefined): boolean =>
-  answer !== undefined && (!('text' in answer) || answer.text.trim() !== '');
 
 interface Props {
   readonly port: StudentPort;
@@ -25,9 +21,15 @@ interface Props {
 interface TopProps {
   readonly cover: Cover;
   readonly at: number;
-  /** Which questions have an answer, in their order. */
-  readonly done: readonly boolean[];
+  /** How far each question is answered, in their order. */
+  readonly done: readonly Progress[];
 }
+
+const DONE: Readonly<Record<Progress, string>> = {
+  none: 'bg-line',
+  some: 'bg-[linear-gradient(to_right,var(--ink)_50%,var(--line)_50%)]',
+  all: 'bg-ink',
+};
 
 /** What the quiz is, until when, and how far one has come. */
 function Top({ cover, at, done }: TopProps) {
@@ -45,10 +47,10 @@ function Top({ cover, at, done }: TopProps) {
         )}
       </header>
       <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
-        {done.map((answered, index) => (
+        {done.map((progress, index) => (
           <span
             key={index}
-            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : answered ? 'bg-ink' : 'bg-line'}`}
+            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : DONE[progress]}`}
           />
         ))}
       </div>
@@ -85,14 +87,20 @@ function Ways({ at, last, onGo }: WaysProps) {
   );
 }
 
+/** The first question that is not answered in all its parts, with the notes before it; behind the last where there is none. */
+function firstOpen({ questions, answers }: Working): number {
+  const first = questions.findIndex(({ id, face }) => progressOfAnswer(face, answers[id] ?? null) !== 'all');
+  if (first < 0) return questions.length;
+  let at = first;
+  while (questions[at - 1]?.face.kind === 'note') at--;
+  return at;
+}
+
 /** One question after the other, then the last page before handing in. */
 export function WorkPages({ port, address, cover, working, onDone }: Props) {
   const { questions } = working;
   const { answers, keep, give, settled } = useAnswers(port, address, working);
-  const [at, setAt] = useState(() => {
-    const first = questions.findIndex((question) => !isAnswered(working.answers[question.id]));
-    return first < 0 ? questions.length : first;
-  });
+  const [at, setAt] = useState(() => firstOpen(working));
   const heading = useRef<HTMLHeadingElement>(null);
   const moved = useRef(false);
   useEffect(() => {
@@ -104,16 +112,20 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
   };
   const question = questions[at];
   const Face = question ? sitFace(question.face.kind) : null;
+  const done = questions.map(({ id, face }) => progressOfAnswer(face, answers[id] ?? null));
+  const isNote = question?.face.kind === 'note';
   const titleId = `question-${at + 1}`;
   return (
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
-      <Top cover={cover} at={at} done={questions.map(({ id }) => isAnswered(answers[id]))} />
+      <Top cover={cover} at={at} done={done} />
       <main className="flex-1 px-[18px] pt-4 pb-8">
         {question && Face ? (
           <>
             <p className="caption figures">
-              Question {at + 1} of {questions.length} · {pointsWord(question.points)}
-              {question.mustAnswer && ' · must be answered'}
+              {isNote
+                ? `${at + 1} of ${questions.length} · to read, nothing to answer`
+                : `Question ${at + 1} of ${questions.length} · ${pointsWord(question.points)}`}
+              {question.mustAnswer && !isNote && ' · must be answered'}
             </p>
             <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
               <RichText text={question.text} className="!text-[19px] leading-snug font-semibold" />
@@ -127,7 +139,7 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 onAnswer={(answer) => give(question.id, answer)}
               />
             </Suspense>
-            <KeepLine keep={keep} />
+            {!isNote && <KeepLine keep={keep} />}
             {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
               <button
                 type="button"
@@ -143,7 +155,7 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
             headingRef={heading}
             questions={questions}
             onceOnly={cover.attempts.most === 1}
-            answered={(id) => isAnswered(answers[id])}
+            done={done}
             keep={keep}
             onGo={go}
             onHandIn={async () => {

@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import { kindOf, ON_SCREEN } from '@/core/kinds';
+import { KIND_NAMES, kindOf } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
 import { addQuestion } from '@/store/quiz/edits';
@@ -36,7 +36,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
       keys: `Alt ${index + 1}`,
       run: () => go(`#${name}`),
     })),
-    ...ON_SCREEN.map((kind) => ({
+    ...KIND_NAMES.map((kind) => ({
       name: `New question: ${kindOf({ kind }).title.toLowerCase()}`,
       run: act(async () => {
         await addQuestion(id, kind, null);

@@ -1,4 +1,5 @@
 import { Suspense, useState } from 'react';
+import { kindOf } from '@/core/kinds';
 import { bestPossible } from '@/core/scoring/markAttempt';
 import { Failed } from '@/ui/widgets/Failed';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
@@ -20,6 +21,7 @@ interface Props {
 /** What is computed for the question in hand. */
 export function InHand({ record, number, margin }: Props) {
   const { id } = record;
+  if (!kindOf(record.question).asks) return <p className="caption">A note: it asks for nothing.</p>;
   const failed = margin.spreadsFailed;
   return (
     <>

@@ -1,5 +1,5 @@
 import { spreadTotal } from '@/core/checking/spread';
-import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
 import { SpreadRow } from '@/ui/widgets/SpreadRow';
@@ -78,7 +78,7 @@ interface Props {
 /** What is known of a question that is folded, beside it. */
 export const Notes = ({ question, number, spreads, problems, kept }: Props) => (
   <div role="group" aria-label={`About question ${number}`} className="py-4">
-    <HowItWent id={question.id} spreads={spreads} />
+    {kindOf(question).asks && <HowItWent id={question.id} spreads={spreads} />}
     <Problems lines={problems} />
     {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}
   </div>

@@ -2,6 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { Suspense, useEffect, useRef, type RefObject } from 'react';
+import { kindOf } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { pointsOfPlaced } from '@/core/quiz/points';
@@ -81,9 +82,11 @@ function Edge({ record, number, inHand, onTake, onMove, sortable, problem }: Edg
         >
           {number}
         </button>
-        <span className="caption figures block leading-tight whitespace-nowrap">
-          {points(worth)} {pointWord(worth, 'pt')}
-        </span>
+        {kindOf(record.question).asks && (
+          <span className="caption figures block leading-tight whitespace-nowrap">
+            {points(worth)} {pointWord(worth, 'pt')}
+          </span>
+        )}
         {problem && (
           <span className="block text-[12px] leading-tight font-semibold text-saffron-text lg:hidden">
             {problem}

@@ -220,8 +220,12 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
         seen={quiz.firstHandInAt !== null}
         context={readingOf(question, quiz.content)}
       />
-      <General question={question} onChange={edit} />
-      <Rules draft={draft} />
+      {kindOf(question).asks && (
+        <>
+          <General question={question} onChange={edit} />
+          <Rules draft={draft} />
+        </>
+      )}
     </section>
   );
 }

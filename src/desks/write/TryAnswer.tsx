@@ -119,6 +119,11 @@ export function TryAnswer({ question, number, kept, onKept }: TryProps) {
           What comes back appears here as you type: the points, the feedback, and how it was decided.
         </p>
       )}
+      {answer && !typed && (
+        <button type="button" className="btn btn-outline btn-xs mt-2" onClick={keep}>
+          Keep this answer
+        </button>
+      )}
       {answer && typed && <p className="caption mt-1">Enter keeps it and tries another.</p>}
     </section>
   );

@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
-import { kindOf, ON_SCREEN, type KindName } from '@/core/kinds';
+import { kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { addQuestion, removeQuestion, saveContent } from '@/store/quiz/edits';
 import { undoStep } from '@/store/records/history';
@@ -19,6 +19,7 @@ import { useNarrow } from '@/ui/widgets/useNarrow';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
+import { KindChooser } from './KindChooser';
 import { MarginSheet } from './Margin';
 import { PaperQuestion } from './PaperQuestion';
 import { useMarginState } from './useMarginState';
@@ -29,27 +30,37 @@ interface AddProps {
   readonly onAdd: (kind: KindName) => void;
 }
 
-/** The line at which the paper goes on: the next question takes kind and rules of the one before. */
+/** The line at which the paper goes on: the next question takes kind and rules of the one before, or another kind. */
 function NextQuestion({ last, onAdd }: AddProps) {
-  const others = ON_SCREEN.filter((kind) => kind !== last);
+  const [choosing, setChoosing] = useState(false);
+  const add = (kind: KindName) => {
+    setChoosing(false);
+    onAdd(kind);
+  };
   return (
-    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2 px-9 py-6 max-sm:px-4">
-      {last && (
-        <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => onAdd(last)}>
-          Next question: {kindOf({ kind: last }).title.toLowerCase()}
-        </button>
+    <div className="px-9 py-6 max-sm:px-4">
+      {last ? (
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-2">
+          <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => add(last)}>
+            Next question: {kindOf({ kind: last }).title.toLowerCase()}
+          </button>
+          <button
+            type="button"
+            className="link-text min-h-9 cursor-pointer"
+            aria-expanded={choosing}
+            onClick={() => setChoosing(!choosing)}
+          >
+            or another kind
+          </button>
+        </div>
+      ) : (
+        <h2 className="text-[17px]">What kind is the first question?</h2>
       )}
-      <span className="text-soft">{last ? 'or' : 'Begin with'}</span>
-      {others.map((kind) => (
-        <button
-          key={kind}
-          type="button"
-          className={last ? 'link-text cursor-pointer' : 'btn btn-outline btn-sm h-9'}
-          onClick={() => onAdd(kind)}
-        >
-          {last ? kindOf({ kind }).title.toLowerCase() : kindOf({ kind }).title}
-        </button>
-      ))}
+      {(choosing || !last) && (
+        <div className="mt-3">
+          <KindChooser onChoose={add} />
+        </div>
+      )}
     </div>
   );
 }

@@ -2,14 +2,17 @@ import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { Faces } from '../faces';
 import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
 import { TypedTry } from '../shared/TypedTry';
-import { VariantList } from './VariantList';
+import { VariantList } from '../shared/textKey/VariantList';
 
-export const Write: Faces<PhraseQuestion>['Write'] = ({ question, onChange, context: { language } }) => (
-  <div>
-    <VariantList side="right" question={question} language={language} onChange={onChange} />
-    <VariantList side="wrong" question={question} language={language} onChange={onChange} />
-  </div>
-);
+export const Write: Faces<PhraseQuestion>['Write'] = ({ question, onChange, context: { language } }) => {
+  const put = (variants: PhraseQuestion['variants']) => onChange({ ...question, variants });
+  return (
+    <div>
+      <VariantList side="right" textKey={question} language={language} onChange={put} />
+      <VariantList side="wrong" textKey={question} language={language} onChange={put} />
+    </div>
+  );
+};
 
 export const Folded: Faces<PhraseQuestion>['Folded'] = ({ question: { variants } }) => {
   const expected = variants.filter(({ credit }) => credit.n === 0);

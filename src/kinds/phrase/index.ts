@@ -1,5 +1,5 @@
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
-import { defineFaces } from '../faces';
+import { defineFaces } from '../defineFaces';
 import { Rules } from './Rules';
 import { Folded, Try, Write } from './Write';
 

@@ -1,5 +1,5 @@
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
-import { defineFaces } from '../faces';
+import { defineFaces } from '../defineFaces';
 import { Folded, Try, Write } from './Write';
 
 export default defineFaces<PickOneQuestion>({ Write, Folded, Try });

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
+import type { Picture as PictureData } from '@/core/content/picture';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/CreditPie';
+import { Picture } from '@/ui/widgets/Picture';
 import { percent } from '@/ui/words/figures';
 
 /** One answer of a folded key: its disc, and the words. */
@@ -18,4 +20,38 @@ export const FoldedEntry = ({ credit, children }: { credit: Fraction; children: 
 /** A folded key: the answers beside each other. */
 export const FoldedKey = ({ children }: { children: ReactNode }) => (
   <ul className="mt-1.5 flex flex-wrap gap-x-5 gap-y-1">{children}</ul>
+);
+
+interface FoldedThing {
+  readonly text: string;
+  readonly picture: PictureData | null;
+}
+
+/** Words and small picture of something in a folded key. */
+export const FoldedThing = ({ text, picture, empty }: FoldedThing & { readonly empty: string }) => (
+  <>
+    {picture && <Picture picture={picture} small />}
+    {text || (picture ? '' : empty)}
+  </>
+);
+
+interface OptionsProps<One> {
+  readonly options: readonly One[];
+  readonly credit: (option: One) => Fraction;
+}
+
+/** The options of a folded question, without those that are gone. */
+export const FoldedOptions = <One extends FoldedThing & { readonly id: string; readonly gone: boolean }>({
+  options,
+  credit,
+}: OptionsProps<One>) => (
+  <FoldedKey>
+    {options
+      .filter(({ gone }) => !gone)
+      .map((option) => (
+        <FoldedEntry key={option.id} credit={credit(option)}>
+          <FoldedThing text={option.text} picture={option.picture} empty="empty option" />
+        </FoldedEntry>
+      ))}
+  </FoldedKey>
 );

@@ -1,10 +1,9 @@
-import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { PercentField } from '@/ui/widgets/PercentField';
+import { Disc, KeyLine } from './KeyLine';
 
 /** One entry of a key that earns something and says something. */
 interface Entry {
@@ -17,7 +16,8 @@ interface Props<One extends Entry> {
   /** What the entry is called, as in “Credit for delta”. */
   readonly name: string;
   readonly onChange: (entry: One) => void;
-  readonly onRemove: () => void;
+  /** Absent where it cannot be deleted. */
+  readonly onRemove?: () => void;
   /** Where the disc is pressed to make the entry right or wrong. */
   readonly onToggle?: () => void;
   readonly placeholder?: string;
@@ -27,49 +27,33 @@ interface Props<One extends Entry> {
   readonly buttons?: ReactNode;
 }
 
-/** A row of a key: what it holds, what it earns, what the student then reads. */
+/** A line of a key whose entry has a credit of its own. */
 export function KeyRow<One extends Entry>(props: Props<One>) {
-  const { entry, name, onChange, onRemove, onToggle, placeholder, children, buttons } = props;
-  const right = entry.credit.n > 0;
+  const { entry, name, onChange, onToggle, children, ...more } = props;
+  const disc = onToggle ? (
+    <Disc credit={entry.credit} name={name} onToggle={onToggle} />
+  ) : (
+    <span className="pt-1 pl-1.5">
+      <CreditPie credit={entry.credit} label="" />
+    </span>
+  );
   return (
-    <li className="key-row border-b border-dotted border-line py-1.5">
-      {onToggle ? (
-        <button
-          type="button"
-          className="icon-button"
-          aria-pressed={right}
-          aria-label={`${name} is right`}
-          title={right ? 'Mark as wrong' : 'Mark as right'}
-          onClick={onToggle}
-        >
-          <CreditPie credit={entry.credit} label="" />
-        </button>
-      ) : (
-        <span className="pt-1 pl-1.5">
-          <CreditPie credit={entry.credit} label="" />
-        </span>
-      )}
-      {children}
-      <PercentField
-        value={entry.credit}
-        label={`Credit for ${name}`}
-        className="plain-field !w-10 font-semibold"
-        onChange={(credit) => onChange({ ...entry, credit })}
-      />
-      <div className="key-feedback">
-        <FeedbackField
-          value={entry.feedback}
-          about={name}
-          placeholder={placeholder}
-          onChange={(feedback) => onChange({ ...entry, feedback })}
+    <KeyLine
+      {...more}
+      name={name}
+      mark={disc}
+      figure={
+        <PercentField
+          value={entry.credit}
+          label={`Credit for ${name}`}
+          className="plain-field !w-10 font-semibold"
+          onChange={(credit) => onChange({ ...entry, credit })}
         />
-      </div>
-      <div className="flex justify-end">
-        {buttons}
-        <button type="button" className="icon-button" aria-label={`Delete ${name}`} onClick={onRemove}>
-          <X size={15} aria-hidden />
-        </button>
-      </div>
-    </li>
+      }
+      feedback={entry.feedback}
+      onFeedback={(feedback) => onChange({ ...entry, feedback })}
+    >
+      {children}
+    </KeyLine>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { pastedLines } from './useRows';
 
 interface Props {
   readonly label: string;
@@ -6,12 +7,14 @@ interface Props {
   readonly most: number;
   /** Takes what was typed; false where it cannot be, and stays to be put right. */
   readonly onAdd: (text: string) => boolean | void;
+  /** Takes several lines that were pasted; absent where they come in as one. */
+  readonly onLines?: (lines: string[]) => void;
   /** Why what is typed cannot be taken. */
   readonly trouble?: string;
 }
 
 /** A dashed place for one more entry of a list; Enter or leaving it takes what was typed. */
-export function NewEntry({ label, placeholder, most, onAdd, trouble }: Props) {
+export function NewEntry({ label, placeholder, most, onAdd, onLines, trouble }: Props) {
   const [text, setText] = useState('');
   const [refused, setRefused] = useState(false);
   const add = () => {
@@ -31,6 +34,12 @@ export function NewEntry({ label, placeholder, most, onAdd, trouble }: Props) {
           value={text}
           onChange={(event) => setText(event.target.value)}
           onBlur={add}
+          onPaste={(event) => {
+            const lines = pastedLines(event.clipboardData);
+            if (!onLines || lines.length < 2) return;
+            event.preventDefault();
+            onLines(lines.slice(0, 100));
+          }}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             event.preventDefault();

@@ -1,4 +1,5 @@
 import type { Unmatched } from '@/core/kinds/shared/textKey/schema';
+import { ChoicePart } from './ChoicePart';
 
 const WORDS: Readonly<Record<Unmatched, string>> = {
   wrong: 'is wrong',
@@ -15,18 +16,7 @@ interface Props {
 export const UnmatchedPart = ({ value, onChange }: Props) => (
   <>
     {'Anything else '}
-    <select
-      className="sentence-part"
-      aria-label="Anything else"
-      value={value}
-      onChange={(event) => onChange(event.target.value as Unmatched)}
-    >
-      {Object.entries(WORDS).map(([name, words]) => (
-        <option key={name} value={name}>
-          {words}
-        </option>
-      ))}
-    </select>
+    <ChoicePart label="Anything else" value={value} words={WORDS} onChange={onChange} />
     {'. '}
   </>
 );

@@ -16,7 +16,8 @@ interface Props {
 function shapeOf(credit: Fraction, verdict: Verdict | undefined): string {
   if (verdict === 'waits') return 'pie-waits';
   if (verdict === 'blank') return 'pie-blank';
-  if (credit.n <= 0) return '';
+  if (credit.n < 0) return 'pie-below';
+  if (credit.n === 0) return '';
   return credit.n === credit.d ? 'pie-full' : 'pie-part';
 }
 

@@ -6,7 +6,8 @@ interface Props {
   readonly value: Fraction | null;
   readonly label: string;
   readonly onChange: (value: Fraction) => void;
-  /** Largest value that is taken. */
+  /** Least and largest value that are taken; 0 unless set. */
+  readonly least?: number;
   readonly most: number;
   /** Shown where the value is null. */
   readonly fallback?: string;
@@ -21,6 +22,7 @@ export function DecimalField({
   value,
   label,
   onChange,
+  least = 0,
   most,
   fallback = '',
   className = '',
@@ -28,7 +30,8 @@ export function DecimalField({
 }: Props) {
   const [text, setText] = useState(shown(value));
   const read = readDecimal(text);
-  const valid = (text.trim() === '' && onEmpty) || (read && read.n >= 0 && read.n <= most * read.d);
+  const inside = (number: Fraction) => number.n >= least * number.d && number.n <= most * number.d;
+  const valid = (text.trim() === '' && onEmpty) || (read && inside(read));
   useEffect(() => {
     setText((current) => {
       const typed = readDecimal(current);
@@ -41,7 +44,7 @@ export function DecimalField({
       inputMode="decimal"
       aria-label={label}
       aria-invalid={!valid}
-      title={valid ? undefined : `A number from 0 to ${most}, at most 3 decimals`}
+      title={valid ? undefined : `A number from ${least} to ${most}, at most 3 decimals`}
       value={text}
       placeholder={fallback}
       size={Math.max(2, (text || fallback).length)}
@@ -50,7 +53,7 @@ export function DecimalField({
         setText(typed);
         const number = readDecimal(typed);
         if (typed.trim() === '' && onEmpty) onEmpty();
-        else if (number && number.n >= 0 && number.n <= most * number.d) onChange(number);
+        else if (number && inside(number)) onChange(number);
       }}
       onBlur={() => !valid && setText(shown(value))}
     />

@@ -9,15 +9,18 @@ interface Props {
   readonly label: string;
   readonly onChange: (value: Fraction) => void;
   readonly className?: string;
+  /** Least that is taken, in per cent. */
+  readonly least?: number;
 }
 
-/** A share typed as per cent, 0 to 100. */
-export function PercentField({ value, label, onChange, className = '' }: Props) {
+/** A share typed as per cent, 0 to 100 unless less is allowed. */
+export function PercentField({ value, label, onChange, className = '', least = 0 }: Props) {
   return (
     <span className="whitespace-nowrap">
       <DecimalField
         value={multiply(value, HUNDRED)}
         label={`${label}, per cent`}
+        least={least}
         most={100}
         className={`figures text-right ${className}`}
         onChange={(percent) => onChange(multiply(percent, HUNDREDTH))}

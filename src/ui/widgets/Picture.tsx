@@ -33,9 +33,12 @@ const NARROW = 440 / 100;
 export function Picture({
   picture,
   small = false,
+  fills = false,
 }: {
   readonly picture: PictureData;
   readonly small?: boolean;
+  /** As wide as what it stands in, without room around it. */
+  readonly fills?: boolean;
 }) {
   const load = useContext(PictureSource);
   const [address, setAddress] = useState<string | null>(null);
@@ -54,13 +57,13 @@ export function Picture({
   const style = small
     ? { height: 40, width: 'auto', maxWidth: 96 }
     : {
-        width: `max(${share}%, min(100%, ${Math.max(150, share * NARROW)}px))`,
+        width: fills ? '100%' : `max(${share}%, min(100%, ${Math.max(150, share * NARROW)}px))`,
         aspectRatio: `${width} / ${height}`,
       };
   if (!address) {
     return (
       <span
-        className="my-1 inline-block border border-line bg-hair px-2 py-1 text-[13px] text-soft"
+        className={`${fills ? '' : 'my-1'} inline-block border border-line bg-hair px-2 py-1 text-[13px] text-soft`}
         style={small ? {} : style}
       >
         {alt || 'Picture'}
@@ -68,6 +71,14 @@ export function Picture({
     );
   }
   return (
-    <img src={address} alt={alt} width={width} height={height} className="my-1 block h-auto" style={style} />
+    <img
+      src={address}
+      alt={alt}
+      width={width}
+      height={height}
+      className={`${fills ? '' : 'my-1'} block h-auto`}
+      style={style}
+      draggable={false}
+    />
   );
 }

@@ -3,7 +3,7 @@ import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { spreadOf, type Spread } from '@/core/checking/spread';
-import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
 import type { NearMiss, Verdict } from '@/core/marks/mark';
@@ -24,13 +24,15 @@ import { same } from '@/core/figures/deepEqual';
 import { keyField, stepOf } from '@/store/records/history';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { placementIn } from '@/core/quiz/paper';
-import { outOfPaper, pointsOf } from '@/core/quiz/points';
+import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/window';
 import { tryAnswer, type Trial } from '../quickDesk';
 import { readerWords } from '../readerWords';
 import { byName, liveClass, namesakes, toldApart, workOf, type NamedWork } from './papers';
 
 export interface CheckCell {
+  /** The question's number on the paper. */
+  readonly number: number;
   readonly verdict: Verdict;
   readonly credit: Fraction;
   readonly earned: Fraction;
@@ -69,6 +71,8 @@ export interface CheckRow {
 /** One column of the table. */
 export interface TableQuestion {
   readonly id: string;
+  /** Its number on the paper: notes have one, too, and no column. */
+  readonly number: number;
   readonly title: string;
   readonly points: Fraction;
   /** The mean share of its points that was earned, 0 … 1; null while no answer to it is marked. */
@@ -88,10 +92,11 @@ export interface CheckTable {
   readonly several: boolean;
 }
 
-function cellOf(question: Question, attempt: Attempt, score: QuestionScore): CheckCell {
+function cellOf(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
   const answer = attempt.answers[question.id];
   const { mark, earned, waiting } = score;
   return {
+    number,
     verdict: verdictOfScore(score),
     credit: shareOfScore(score),
     earned,
@@ -120,7 +125,9 @@ function rowsOf(work: NamedWork, questions: readonly Question[], twice: Readonly
       notCounted,
       recorded: work.recorded,
       stands: work.counted === attempt,
-      cells: questions.map((question, index) => cellOf(question, attempt, scores[index] as QuestionScore)),
+      cells: questions.flatMap((question, index) =>
+        kindOf(question).asks ? [cellOf(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
+      ),
     };
   });
 }
@@ -154,8 +161,9 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   const twice = namesakes(live.students.values());
   const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice));
   return {
-    questions: paper.questions.map((question, index) => ({
+    questions: askedIn(paper).map((question, index) => ({
       id: question.id,
+      number: paper.questions.indexOf(question) + 1,
       title: questionTitle(question.text),
       points: pointsOf(question, paper),
       share: shareOf(rows, index),

@@ -3,8 +3,7 @@ import { isJson, type Result } from '@/core/formats/quizFile/archive';
 import { compareCopies, compareStudents, copyChanges, type Standing } from '@/core/formats/quizFile/compare';
 import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizFile/quizFile';
 import { checkPictures } from '@/core/formats/quizFile/checks';
-import type { ClassPart, BackedQuiz, QuizFile } from '@/core/formats/quizFile/schema';
-import { ON_SCREEN, type Question } from '@/core/kinds';
+import type { ClassPart, QuizFile } from '@/core/formats/quizFile/schema';
 import { now, ownZone } from '@/store/records/clock';
 import { collectBackup, collectPictures, collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
@@ -137,19 +136,10 @@ let waiting: {
   readonly backup: Backup | null;
 } | null = null;
 
-/** Kinds of questions that can be marked but not shown yet. */
-function withoutScreen(questions: readonly Question[]): string[] {
-  const shown: readonly string[] = ON_SCREEN;
-  const at = questions.findIndex(({ kind }) => !shown.includes(kind));
-  return at < 0 ? [] : [`question ${at + 1} is of a kind that has no screen here yet`];
-}
-
 async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
   const read = readQuizFile(bytes, ownZone());
   if (!read.ok) return read;
   const { file } = read.value;
-  const hidden = withoutScreen(file.quiz.questions);
-  if (hidden.length > 0) return { ok: false, problems: hidden };
   const here = await db.quizzes.get(file.quiz.id);
   const mine = here && (await draftPaper(here.id));
   waiting = { token: ++tokens, quiz: read.value, backup: null };
@@ -180,15 +170,8 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
     ...broken.map(({ id, title, problems }) => `${title ?? id}: ${problems[0] ?? ''}`),
     ...missing,
   ];
-  const whole: BackedQuiz[] = [];
   for (const one of backup.quizzes) {
     const { id, content, questions, changedAt } = one.quiz;
-    const hidden = withoutScreen(questions);
-    if (hidden.length > 0) {
-      lost.push(...hidden.map((text) => `${content.title}: ${text}`));
-      continue;
-    }
-    whole.push(one);
     const mine = await collectQuiz(id);
     quizzes.push({
       id,
@@ -201,7 +184,7 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
     });
   }
   const { added, differ } = compareStudents(await everybody(), backup.file.students);
-  waiting = { token: ++tokens, quiz: null, backup: { ...backup, quizzes: whole } };
+  waiting = { token: ++tokens, quiz: null, backup };
   const students = { added: added.length, differ: differ.map(({ name }) => name) };
   return {
     ok: true,

@@ -43,7 +43,9 @@ const NESTED = new Set([
 function filled(value: unknown, kind: KindName, list: string): unknown {
   if (Array.isArray(value)) return value.map((one) => filled(one, kind, list));
   if (typeof value !== 'object' || value === null) return value;
-  const more = FIELDS[kind]?.[list] ?? {};
+  const fields: object = FIELDS[kind]?.[list] ?? {};
+  // What a case gives no words is named after its id: without a name it would count for nothing.
+  const more = 'text' in fields && 'id' in value ? { ...fields, text: value.id } : fields;
   const inside = (key: string, part: unknown) =>
     FIELDS[kind]?.[key] || NESTED.has(key) ? filled(part, kind, key) : part;
   return {

@@ -2,13 +2,15 @@ import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
 import { randomFrom, shuffled } from '../../figures/random';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
+import { NONE_IN_CELL } from '../shared/none';
 import { optionName } from '../shared/optionName';
 import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
-import { boxName, boxOf, explain, hasKey, lowestCredit, mark, type Item } from './mark';
+import { boxName, boxOf, isSaidNowhere, explain, hasKey, lowestCredit, mark, type Item } from './mark';
 import { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
 import { lines, describe, problems } from './words';
 
@@ -17,9 +19,15 @@ const emptyItem = (id: string): Item => ({ id, text: '', picture: null, boxes: [
 export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   name: 'boxes',
   title: 'Sort into boxes',
+  about: {
+    what: 'Things are sorted into boxes.',
+    marks: 'itself',
+    part: 'each thing in its box earns its share.',
+  },
   question: BoxesQuestion,
   answer: BoxesAnswer,
   face: BoxesFace,
+  asItCounts,
   create: (newId) => ({
     kind: 'boxes',
     boxes: [0, 1].map(() => ({ id: newId(), text: '' })),
@@ -45,7 +53,8 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
     joinParts(
       question.items.flatMap((item) => {
         const box = boxOf(question, answer, item);
-        return box === null ? [] : [joinPair(optionName(item), boxName(question, box))];
+        if (box !== null) return [joinPair(optionName(item), boxName(question, box))];
+        return isSaidNowhere(answer, item) ? [joinPair(optionName(item), NONE_IN_CELL)] : [];
       }),
     ),
   readAnswer,
@@ -56,6 +65,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
     kind: 'boxes',
     boxes: question.boxes.map(({ id, text }) => ({ id, text })),
     items: shuffled(randomFrom(seed), question.items).map(({ id, text, picture }) => ({ id, text, picture })),
+    withNone: question.items.some(({ boxes: own }) => own.length === 0),
   }),
   lines,
   places: { boxes: 'box', items: 'item' },

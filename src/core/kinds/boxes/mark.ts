@@ -11,6 +11,7 @@ import {
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
+import { NONE } from '../shared/none';
 import { optionName } from '../shared/optionName';
 import { pairLines } from '../shared/pairLines';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
@@ -27,6 +28,10 @@ export function boxOf(question: BoxesQuestion, answer: BoxesAnswer | null, item:
   const box = answer && Object.hasOwn(answer.placed, item.id) ? answer.placed[item.id] : undefined;
   return box !== undefined && question.boxes.some(({ id }) => id === box) ? box : null;
 }
+
+/** True where the student says that the item belongs in no box. */
+export const isSaidNowhere = (answer: BoxesAnswer, item: Item): boolean =>
+  Object.hasOwn(answer.placed, item.id) && answer.placed[item.id] === NONE;
 
 interface SortCounts {
   readonly belong: number;

@@ -16,7 +16,7 @@ export const BoxesQuestion = z.strictObject({
 });
 export type BoxesQuestion = z.infer<typeof BoxesQuestion>;
 
-/** The box into which each item was put. */
+/** The box into which each item was put; `none` where it is said to belong in none. */
 export const BoxesAnswer = z.strictObject({
   kind: z.literal('boxes'),
   placed: z.record(Id, Id).refine((placed) => Object.keys(placed).length <= 100, 'At most 100 items'),
@@ -27,5 +27,7 @@ export const BoxesFace = z.strictObject({
   kind: z.literal('boxes'),
   boxes: z.array(z.strictObject({ id: Id, text: z.string() })),
   items: z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() })),
+  /** Whether some item belongs in none: then that can be said of any. */
+  withNone: z.boolean(),
 });
 export type BoxesFace = z.infer<typeof BoxesFace>;

@@ -1,6 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { thing, words } from '../shared/shownThings';
-import { belonging, boxName, boxOf } from './mark';
+import { belonging, boxName, boxOf, isSaidNowhere } from './mark';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
 
 /** Each item with the box it was put into. */
@@ -8,7 +8,9 @@ export const shown = (question: BoxesQuestion, answer: BoxesAnswer): ShownAnswer
   form: 'pairs',
   pairs: question.items.map((item) => ({
     left: thing(item),
-    right: words(boxName(question, boxOf(question, answer, item))),
+    right: words(
+      isSaidNowhere(answer, item) ? 'belongs in none' : boxName(question, boxOf(question, answer, item)),
+    ),
   })),
 });
 

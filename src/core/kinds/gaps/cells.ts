@@ -2,7 +2,8 @@ import { shownText } from '../../content/shownText';
 import { asRead, unreadable, type ReadCell } from '../kind';
 import { splitParts } from '../shared/answerCells';
 import type { GapsAnswer, GapsQuestion } from './schema';
-import { typedIn, type Gap } from './schema';
+import type { Gap } from './schema';
+import { typedIn } from './typedIn';
 
 /** What was given in a gap, in words. */
 export function givenIn(question: GapsQuestion, gap: Gap, answer: GapsAnswer | null): string {

@@ -3,6 +3,7 @@ import { NUMBER_PLACES } from '../../answers/number/schema';
 import { shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { randomFrom, shuffled } from '../../figures/random';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts as joinCells } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
@@ -15,9 +16,15 @@ import { lines, describe, problems } from './words';
 export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   name: 'gaps',
   title: 'Gaps',
+  about: {
+    what: 'Gaps in a text are typed, or picked from a list or a bank of words.',
+    marks: 'itself',
+    part: 'each gap earns its share.',
+  },
   question: GapsQuestion,
   answer: GapsAnswer,
   face: GapsFace,
+  asItCounts,
   create: () => ({
     kind: 'gaps',
     passage: [],

@@ -4,7 +4,8 @@ import { change, note, type TraceLine } from '../../marks/trace';
 import { joinedCredit } from '../shared/joinParts';
 import { boundLines } from '../shared/makeMark';
 import type { GapsAnswer, GapsQuestion } from './schema';
-import { typedIn, type Gap } from './schema';
+import type { Gap } from './schema';
+import { typedIn } from './typedIn';
 
 import { isBlankText } from '../../answers/text/prepare';
 import { bestPairs } from '../../figures/bestPairs';

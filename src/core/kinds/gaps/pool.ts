@@ -8,7 +8,7 @@ import { judgeText } from '../shared/textKey/judge';
 import { AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
 import type { TextKey } from '../shared/textKey/schema';
 import type { GapsAnswer, GapsQuestion } from './schema';
-import { typedIn } from './schema';
+import { typedIn } from './typedIn';
 
 /** All variants of all ideas as one key, made once for each question. */
 const keys = new WeakMap<GapsQuestion, TextKey>();

@@ -80,7 +80,3 @@ export const GapsFace = z.strictObject({
   bank: z.array(z.strictObject({ id: Id, text: z.string(), times: z.number().int() })),
 });
 export type GapsFace = z.infer<typeof GapsFace>;
-
-/** What stands in a gap; empty where nothing does. */
-export const typedIn = (answer: GapsAnswer | null, id: string): string =>
-  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';

@@ -1,5 +1,6 @@
 import type { MarkingContext } from '../../marks/mark';
 import { asRead, type ReadCell } from '../kind';
+import { NONE } from '../shared/none';
 import { readPairs } from '../shared/pairCells';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
@@ -13,7 +14,9 @@ export function readAnswer(
   return asRead(read.pairs.length === 0 ? null : { kind: 'match', pairs: Object.fromEntries(read.pairs) });
 }
 
-export const entriesOf = (question: MatchQuestion, { pairs }: MatchAnswer) =>
-  question.items.flatMap((item) =>
-    Object.hasOwn(pairs, item.id) ? [{ item, to: pairs[item.id] as string }] : [],
-  );
+/** The pairs that were made, in the question's order: with one of its partners, or said to have none. */
+export const entriesOf = ({ items, partners }: MatchQuestion, { pairs }: MatchAnswer) =>
+  items.flatMap((item) => {
+    const to = Object.hasOwn(pairs, item.id) ? (pairs[item.id] as string) : null;
+    return to !== null && (to === NONE || partners.some(({ id }) => id === to)) ? [{ item, to }] : [];
+  });

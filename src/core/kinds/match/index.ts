@@ -2,9 +2,11 @@ import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
 import { randomFrom, shuffled } from '../../figures/random';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
+import { NONE_IN_CELL } from '../shared/none';
 import { optionName } from '../shared/optionName';
 import { entriesOf, readAnswer } from './cells';
 import { makeUp } from './makeUp';
@@ -12,33 +14,43 @@ import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { MatchAnswer, MatchFace, MatchQuestion } from './schema';
 import { lines, describe, nameOf, problems } from './words';
 
-const emptyItem = (id: string) => ({
+const emptyItem = (id: string, partner: string) => ({
   id,
   text: '',
   picture: null,
-  partner: null,
+  partner,
   weight: ONE,
   feedback: SILENCE,
 });
 const emptyPartner = (id: string) => ({ id, text: '', picture: null });
 
+/** Two pairs of which nothing is written yet. */
+function emptyPairs(newId: () => string): Pick<MatchQuestion, 'items' | 'partners'> {
+  const partners = [emptyPartner(newId()), emptyPartner(newId())];
+  return { items: partners.map(({ id }) => emptyItem(newId(), id)), partners };
+}
+
 export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   name: 'match',
   title: 'Match',
+  about: {
+    what: 'Each thing on the left gets its partner on the right.',
+    marks: 'itself',
+    part: 'each pair earns its share.',
+  },
   question: MatchQuestion,
   answer: MatchAnswer,
   face: MatchFace,
+  asItCounts,
   create: (newId) => ({
     kind: 'match',
-    items: [emptyItem(newId()), emptyItem(newId())],
-    partners: [emptyPartner(newId()), emptyPartner(newId())],
+    ...emptyPairs(newId),
     model: 'shareRight',
     lambda: ONE,
   }),
   next: ({ model, lambda }, newId) => ({
     kind: 'match',
-    items: [emptyItem(newId()), emptyItem(newId())],
-    partners: [emptyPartner(newId()), emptyPartner(newId())],
+    ...emptyPairs(newId),
     model,
     lambda,
   }),
@@ -53,7 +65,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   answerText: (question, answer) =>
     joinParts(
       entriesOf(question, answer).map(({ item, to }) =>
-        joinPair(optionName(item), nameOf(question.partners, to)),
+        joinPair(optionName(item), nameOf(question.partners, to) || NONE_IN_CELL),
       ),
     ),
   readAnswer,
@@ -68,6 +80,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
       text,
       picture,
     })),
+    withNone: question.items.some(({ partner }) => partner === null),
   }),
   lines,
   places: { items: 'item', partners: 'partner' },

@@ -18,7 +18,7 @@ export const MatchQuestion = z.strictObject({
 });
 export type MatchQuestion = z.infer<typeof MatchQuestion>;
 
-/** Which right-hand item was given to each left one. */
+/** Which right-hand item was given to each left one; `none` where it is said to have no partner. */
 export const MatchAnswer = z.strictObject({
   kind: z.literal('match'),
   pairs: z.record(Id, Id).refine((pairs) => Object.keys(pairs).length <= 100, 'At most 100 pairs'),
@@ -26,5 +26,11 @@ export const MatchAnswer = z.strictObject({
 export type MatchAnswer = z.infer<typeof MatchAnswer>;
 
 const Shown = z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() }));
-export const MatchFace = z.strictObject({ kind: z.literal('match'), items: Shown, partners: Shown });
+export const MatchFace = z.strictObject({
+  kind: z.literal('match'),
+  items: Shown,
+  partners: Shown,
+  /** Whether some item belongs to none: then that can be said of any. */
+  withNone: z.boolean(),
+});
 export type MatchFace = z.infer<typeof MatchFace>;

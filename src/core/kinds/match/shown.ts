@@ -1,4 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
+import { inWords } from '../../content/shownLine';
+import { NONE } from '../shared/none';
 import { thing } from '../shared/shownThings';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
@@ -6,7 +8,8 @@ type Item = MatchQuestion['items'][number];
 
 const put = (question: MatchQuestion, item: Item, to: string | null | undefined) => ({
   left: thing(item),
-  right: question.partners.filter(({ id }) => id === to).map(thing),
+  right:
+    to === NONE ? [inWords('belongs to none')] : question.partners.filter(({ id }) => id === to).map(thing),
 });
 
 /** Each item with what it was matched to. */

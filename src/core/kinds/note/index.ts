@@ -7,6 +7,11 @@ import { describe, problems } from './words';
 export const note = defineKind<NoteQuestion, NoteAnswer, NoteFace>({
   name: 'note',
   title: 'Note',
+  about: {
+    what: 'Text between questions, such as a source to read.',
+    marks: 'nothing',
+    part: '',
+  },
   question: NoteQuestion,
   answer: NoteAnswer,
   face: NoteFace,

@@ -11,6 +11,11 @@ import { lines, describe, problems, shownRight } from './words';
 export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   name: 'number',
   title: 'Number',
+  about: {
+    what: 'A number is typed, with a unit or without.',
+    marks: 'itself',
+    part: 'a near value, another form or unit can earn a part.',
+  },
   question: NumberQuestion,
   answer: NumberAnswer,
   face: NumberFace,

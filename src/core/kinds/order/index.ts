@@ -1,5 +1,6 @@
 import { shown, shownRight } from './shown';
 import { randomFrom, shuffled } from '../../figures/random';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
 import { optionName } from '../shared/optionName';
@@ -12,9 +13,15 @@ import { lines, MODELS, problems } from './words';
 export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   name: 'order',
   title: 'Put in order',
+  about: {
+    what: 'Things are put in their right order.',
+    marks: 'itself',
+    part: 'neighbours, places or stretches in order earn a part.',
+  },
   question: OrderQuestion,
   answer: OrderAnswer,
   face: OrderFace,
+  asItCounts,
   create: (newId) => ({
     kind: 'order',
     items: [0, 1, 2].map(() => ({ id: newId(), text: '', picture: null })),

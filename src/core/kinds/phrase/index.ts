@@ -12,6 +12,11 @@ import { lines, describe, problems, shownRight } from './words';
 export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   name: 'phrase',
   title: 'Word or phrase',
+  about: {
+    what: 'A word or a short phrase is typed.',
+    marks: 'itself',
+    part: 'other forms can earn a part, and typing errors can cost.',
+  },
   question: PhraseQuestion,
   answer: PhraseAnswer,
   face: PhraseFace,

@@ -27,6 +27,11 @@ const create = (newId: () => string) => ({
 export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   name: 'pickOne',
   title: 'Pick one',
+  about: {
+    what: 'One of several options is picked.',
+    marks: 'itself',
+    part: 'each option can earn a part.',
+  },
   question: PickOneQuestion,
   answer: PickOneAnswer,
   face: PickOneFace,

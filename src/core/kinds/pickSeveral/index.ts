@@ -1,6 +1,7 @@
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
 import { optionName } from '../shared/optionName';
@@ -23,9 +24,15 @@ const emptyOption = (id: string): SeveralOption => ({
 export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, PickSeveralFace>({
   name: 'pickSeveral',
   title: 'Pick several',
+  about: {
+    what: 'Every option that fits is ticked.',
+    marks: 'itself',
+    part: 'each right pick earns its share, and wrong ones can cost.',
+  },
   question: PickSeveralQuestion,
   answer: PickSeveralAnswer,
   face: PickSeveralFace,
+  asItCounts,
   create: (newId) => ({
     kind: 'pickSeveral',
     options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
@@ -54,9 +61,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   makeUp,
   faceOf: (question) => ({
     kind: 'pickSeveral',
-    options: openOptions(question)
-      .filter((option) => optionName(option) !== '')
-      .map(({ id, text, picture }) => ({ id, text, picture })),
+    options: openOptions(question).map(({ id, text, picture }) => ({ id, text, picture })),
   }),
   lines,
   places: { options: 'option' },

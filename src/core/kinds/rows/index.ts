@@ -1,6 +1,7 @@
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
+import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts as joinCells, joinPair } from '../shared/answerCells';
 import { readAnswer } from './cells';
@@ -20,9 +21,15 @@ const emptyRow = (newId: () => string): Row => ({
 export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   name: 'rows',
   title: 'Row by row',
+  about: {
+    what: 'Each row is answered from its own options.',
+    marks: 'itself',
+    part: 'each row earns its share.',
+  },
   question: RowsQuestion,
   answer: RowsAnswer,
   face: RowsFace,
+  asItCounts,
   create: (newId) => ({
     kind: 'rows',
     rows: [emptyRow(newId), emptyRow(newId)],

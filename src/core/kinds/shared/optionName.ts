@@ -6,6 +6,12 @@ import type { Option } from './option';
 export const optionName = ({ text, picture }: Pick<Option, 'text' | 'picture'>): string =>
   text.trim() || picture?.alt || '';
 
+/** The things of a list that have a name; one that is still empty is shown to nobody and counts for nothing. */
+export function namedOnes<One extends { text: string; picture?: Option['picture'] }>(list: One[]): One[] {
+  const isNamed = ({ text, picture = null }: One) => optionName({ text, picture }) !== '';
+  return list.every(isNamed) ? list : list.filter(isNamed);
+}
+
 type HasName = Pick<Option, 'text' | 'picture'> & { readonly gone?: boolean };
 
 /** The first thing of a list that is named so: letter by letter, else with capitals and punctuation apart. */

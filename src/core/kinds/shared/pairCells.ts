@@ -1,5 +1,6 @@
 import { unreadable } from '../kind';
 import { splitPair, splitParts } from './answerCells';
+import { NONE, NONE_IN_CELL } from './none';
 import type { Option } from './option';
 import { namedSo } from './optionName';
 
@@ -17,7 +18,7 @@ export function readPairs(
     const sides = splitPair(part);
     if (!sides) return unreadable(`“${part}” is not a pair: write it with an arrow, as in “a → b”`);
     const from = namedSo(left, sides[0], language);
-    const to = namedSo(right, sides[1], language);
+    const to = namedSo(right, sides[1], language) ?? (sides[1] === NONE_IN_CELL ? { id: NONE } : undefined);
     if (!from || !to) return unreadable(`“${from ? sides[1] : sides[0]}” is not in the question`);
     pairs.push([from.id, to.id]);
   }

@@ -13,6 +13,11 @@ import { lines, problems } from './words';
 export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   name: 'spot',
   title: 'Spot on a picture',
+  about: {
+    what: 'Places are pressed on a picture.',
+    marks: 'itself',
+    part: 'each right spot earns its share, and near ones a part.',
+  },
   question: SpotQuestion,
   answer: SpotAnswer,
   face: SpotFace,

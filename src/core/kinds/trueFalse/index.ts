@@ -12,6 +12,11 @@ const NOTHING = { credit: ZERO, feedback: SILENCE };
 export const trueFalse = defineKind<TrueFalseQuestion, TrueFalseAnswer, TrueFalseFace>({
   name: 'trueFalse',
   title: 'True or false',
+  about: {
+    what: 'A statement is true or false.',
+    marks: 'itself',
+    part: 'a side can earn a part.',
+  },
   question: TrueFalseQuestion,
   answer: TrueFalseAnswer,
   face: TrueFalseFace,

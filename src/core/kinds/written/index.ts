@@ -10,6 +10,11 @@ import { lines, describe, problems } from './words';
 export const written = defineKind<WrittenQuestion, WrittenAnswer, WrittenFace>({
   name: 'written',
   title: 'Written answer',
+  about: {
+    what: 'A longer answer in the student’s own words.',
+    marks: 'byHand',
+    part: 'any part you give, by points or by criteria.',
+  },
   question: WrittenQuestion,
   answer: WrittenAnswer,
   face: WrittenFace,

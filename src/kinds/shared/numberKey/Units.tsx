@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { UnitRule } from '@/core/answers/number/schema';
 import { PercentField } from '@/ui/widgets/PercentField';
-import { NewEntry } from '../shared/NewEntry';
+import { NewEntry } from '../NewEntry';
 import { TypedNumber } from './TypedNumber';
 import { unitName } from '@/core/answers/number/unit';
 

@@ -1,8 +1,7 @@
 import { X } from 'lucide-react';
 import type { DecimalSign } from '@/core/answers/number/read';
-import type { Band } from '@/core/answers/number/schema';
+import type { Band, NumberKey } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';
-import type { NumberQuestion } from '@/core/kinds/number/schema';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { CountField } from './CountField';
@@ -184,15 +183,15 @@ function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
 }
 
 interface Props {
-  readonly question: NumberQuestion;
+  readonly numberKey: NumberKey;
   readonly sign: DecimalSign;
-  readonly onChange: (question: NumberQuestion) => void;
+  readonly onChange: (changed: Pick<NumberKey, 'bands'>) => void;
 }
 
 /** How near the key an answer must be, and what that earns: the best of the rows counts. */
-export function Bands({ question, sign, onChange }: Props) {
-  const { bands } = question;
-  const put = (next: readonly Band[]) => onChange({ ...question, bands: [...next] });
+export function Bands({ numberKey, sign, onChange }: Props) {
+  const { bands } = numberKey;
+  const put = (next: readonly Band[]) => onChange({ bands: [...next] });
   const set = (at: number, band: Band) => put(bands.map((old, index) => (index === at ? band : old)));
   return (
     <>
@@ -205,7 +204,7 @@ export function Bands({ question, sign, onChange }: Props) {
               band={band}
               name={name}
               sign={sign}
-              keyText={question.key || '0'}
+              keyText={numberKey.key || '0'}
               onChange={(next) => set(at, next)}
               onRemove={bands.length === 1 ? undefined : () => put(bands.filter((_, index) => index !== at))}
             />

@@ -1,18 +1,17 @@
 import { keptNumber, typedNumber } from '@/core/answers/number/kept';
 import type { DecimalSign } from '@/core/answers/number/read';
-import type { ExpectedValue } from '@/core/answers/number/schema';
+import type { ExpectedValue, NumberKey } from '@/core/answers/number/schema';
 import { SILENCE } from '@/core/content/silence';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import type { NumberQuestion } from '@/core/kinds/number/schema';
 import { newId } from '@/store/records/ids';
-import { KeyRow } from '../shared/KeyRow';
-import { NewEntry } from '../shared/NewEntry';
+import { KeyRow } from '../KeyRow';
+import { NewEntry } from '../NewEntry';
 import { TypedNumber } from './TypedNumber';
 
 interface Props {
-  readonly question: NumberQuestion;
+  readonly numberKey: NumberKey;
   readonly sign: DecimalSign;
-  readonly onChange: (question: NumberQuestion) => void;
+  readonly onChange: (changed: Pick<NumberKey, 'expected'>) => void;
 }
 
 /** Whether an expected value is met as near as the key is, only exactly, or by bands of its own (from a file). */
@@ -70,9 +69,9 @@ function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
 }
 
 /** Values that are expected beside the key: what they earn, and what then helps. */
-export function Expected({ question, sign, onChange }: Props) {
-  const { expected } = question;
-  const put = (next: readonly ExpectedValue[]) => onChange({ ...question, expected: [...next] });
+export function Expected({ numberKey, sign, onChange }: Props) {
+  const { expected } = numberKey;
+  const put = (next: readonly ExpectedValue[]) => onChange({ expected: [...next] });
   const set = (changed: ExpectedValue) => put(expected.map((old) => (old.id === changed.id ? changed : old)));
   const add = (typed: string) => {
     const kept = keptNumber(typed, sign);

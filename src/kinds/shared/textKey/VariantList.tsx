@@ -2,13 +2,13 @@ import { X } from 'lucide-react';
 import { readPattern } from '@/core/answers/text/pattern';
 import { comparedText } from '@/core/answers/text/prepare';
 import type { WayOfMatching } from '@/core/answers/text/settings';
-import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
-import type { Variant } from '@/core/kinds/shared/textKey/schema';
+import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/records/ids';
-import { KeyRow } from '../shared/KeyRow';
-import { NewEntry } from '../shared/NewEntry';
+import { ChoicePart } from '../ChoicePart';
+import { KeyRow } from '../KeyRow';
+import { NewEntry } from '../NewEntry';
 
 const WAYS: Readonly<Record<WayOfMatching, string>> = {
   whole: 'as the whole answer',
@@ -18,15 +18,15 @@ const WAYS: Readonly<Record<WayOfMatching, string>> = {
 };
 
 interface RowProps {
-  readonly question: PhraseQuestion;
+  readonly settings: TextKey['settings'];
   readonly variant: Variant;
   readonly language: string;
   readonly onChange: (variant: Variant) => void;
   readonly onRemove: () => void;
 }
 
-function formTrouble(question: PhraseQuestion, variant: Variant, language: string): string | null {
-  const settings = { ...question.settings, ...variant.settings };
+function formTrouble(own: TextKey['settings'], variant: Variant, language: string): string | null {
+  const settings = { ...own, ...variant.settings };
   for (const form of variant.forms) {
     if (variant.match === 'pattern') {
       if (!readPattern(form, settings, language))
@@ -84,9 +84,9 @@ function Forms({ variant, name, onChange }: FormsProps) {
   );
 }
 
-function VariantRow({ question, variant, language, onChange, onRemove }: RowProps) {
+function VariantRow({ settings, variant, language, onChange, onRemove }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
-  const trouble = formTrouble(question, variant, language);
+  const trouble = formTrouble(settings, variant, language);
   return (
     <KeyRow
       entry={variant}
@@ -98,18 +98,13 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
       <div>
         <div className="flex flex-wrap items-center gap-1">
           <Forms variant={variant} name={name} onChange={onChange} />
-          <select
-            className="sentence-part !text-[13.5px] !font-normal !text-soft"
-            aria-label={`How ${name} matches`}
+          <ChoicePart
+            label={`How ${name} matches`}
             value={variant.match}
-            onChange={(event) => onChange({ ...variant, match: event.target.value as WayOfMatching })}
-          >
-            {Object.entries(WAYS).map(([way, words]) => (
-              <option key={way} value={way}>
-                {words}
-              </option>
-            ))}
-          </select>
+            words={WAYS}
+            quiet
+            onChange={(match) => onChange({ ...variant, match })}
+          />
         </div>
         {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
       </div>
@@ -119,9 +114,11 @@ function VariantRow({ question, variant, language, onChange, onRemove }: RowProp
 
 interface ListProps {
   readonly side: 'right' | 'wrong';
-  readonly question: PhraseQuestion;
+  /** The part of the question that it is about, as in “gap 2”; absent where it is the whole. */
+  readonly about?: string;
+  readonly textKey: TextKey;
   readonly language: string;
-  readonly onChange: (question: PhraseQuestion) => void;
+  readonly onChange: (variants: Variant[]) => void;
 }
 
 const TEXTS = {
@@ -133,24 +130,22 @@ const TEXTS = {
   },
 } as const;
 
+/** A new variant of one form, matched as the whole answer. */
+export const newVariant = (form: string, side: 'right' | 'wrong' = 'right'): Variant => ({
+  id: newId(),
+  forms: [form],
+  match: 'whole',
+  credit: side === 'right' ? ONE : ZERO,
+  feedback: SILENCE,
+  decides: false,
+  settings: {},
+});
+
 /** The accepted variants, or the wrong answers that are expected, each keyed in place. */
-export function VariantList({ side, question, language, onChange }: ListProps) {
+export function VariantList({ side, about, textKey, language, onChange }: ListProps) {
   const texts = TEXTS[side];
-  const variants = question.variants.filter((variant) => variant.credit.n > 0 === (side === 'right'));
-  const put = (next: Variant[]) => onChange({ ...question, variants: next });
-  const add = (form: string) =>
-    put([
-      ...question.variants,
-      {
-        id: newId(),
-        forms: [form],
-        match: 'whole',
-        credit: side === 'right' ? ONE : ZERO,
-        feedback: SILENCE,
-        decides: false,
-        settings: {},
-      },
-    ]);
+  const { settings, variants: all } = textKey;
+  const variants = all.filter((variant) => variant.credit.n > 0 === (side === 'right'));
   return (
     <div className="mt-3">
       <p className="label-small">{texts.title}</p>
@@ -158,18 +153,21 @@ export function VariantList({ side, question, language, onChange }: ListProps) {
         {variants.map((variant) => (
           <VariantRow
             key={variant.id}
-            question={question}
+            settings={settings}
             variant={variant}
             language={language}
-            onChange={(changed) =>
-              put(question.variants.map((old) => (old.id === variant.id ? changed : old)))
-            }
-            onRemove={() => put(question.variants.filter((old) => old.id !== variant.id))}
+            onChange={(changed) => onChange(all.map((old) => (old.id === variant.id ? changed : old)))}
+            onRemove={() => onChange(all.filter((old) => old.id !== variant.id))}
           />
         ))}
       </ul>
       <div className="mt-2 pl-8">
-        <NewEntry most={500} label={texts.label} placeholder={texts.placeholder} onAdd={add} />
+        <NewEntry
+          most={500}
+          label={about ? `${texts.label} in ${about}` : texts.label}
+          placeholder={texts.placeholder}
+          onAdd={(form) => onChange([...all, newVariant(form, side)])}
+        />
       </div>
     </div>
   );

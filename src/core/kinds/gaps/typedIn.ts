@@ -1,0 +1,5 @@
+import type { GapsAnswer } from './schema';
+
+/** What stands in a gap; empty where nothing does. */
+export const typedIn = (answer: GapsAnswer | null, id: string): string =>
+  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';

@@ -1,0 +1,8 @@
+import { namedOnes } from '../shared/optionName';
+import type { PickSeveralQuestion } from './schema';
+
+/** Without options that have no name. */
+export function asItCounts(question: PickSeveralQuestion): PickSeveralQuestion {
+  const options = namedOnes(question.options);
+  return options === question.options ? question : { ...question, options };
+}

@@ -1,0 +1,54 @@
+import { useId, useRef, type KeyboardEvent } from 'react';
+import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
+import type { About } from '@/core/kinds/kind';
+
+const MARKS: Readonly<Record<About['marks'], string>> = {
+  itself: 'Marks itself',
+  byHand: 'You mark it',
+  nothing: 'Nothing to answer, no points',
+};
+
+/** Who marks it and how part of the points is earned, in one line. */
+const markingWords = ({ marks, part }: About): string =>
+  part === '' ? `${MARKS[marks]}.` : `${MARKS[marks]}; ${part}`;
+
+interface Props {
+  readonly onChoose: (kind: KindName) => void;
+}
+
+/** Every kind of question, with what it is and how it is marked; arrow keys go from one to the next. */
+export function KindChooser({ onChoose }: Props) {
+  const list = useRef<HTMLUListElement>(null);
+  const id = useId();
+  const keys = (event: KeyboardEvent) => {
+    const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+    if (!by || event.altKey) return;
+    event.preventDefault();
+    const buttons = [...(list.current?.querySelectorAll('button') ?? [])];
+    const at = buttons.findIndex((button) => button === document.activeElement);
+    buttons[(at + by + buttons.length) % buttons.length]?.focus();
+  };
+  return (
+    <ul ref={list} aria-label="Kinds of question" className="grid gap-x-8 sm:grid-cols-2" onKeyDown={keys}>
+      {KIND_NAMES.map((kind) => {
+        const { title, about } = kindOf({ kind });
+        return (
+          <li key={kind} className="border-b border-hair">
+            <button
+              type="button"
+              className="w-full cursor-pointer py-2 text-left hover:bg-base-200"
+              aria-label={title}
+              aria-describedby={`${id}-${kind}`}
+              onClick={() => onChoose(kind)}
+            >
+              <span className="font-semibold">{title}</span>
+              <span id={`${id}-${kind}`} className="block text-[13.5px] leading-snug text-soft">
+                {about.what} {markingWords(about)}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

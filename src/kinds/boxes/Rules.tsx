@@ -1,0 +1,34 @@
+import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
+import type { Faces } from '../faces';
+import { ChoicePart, PricePart } from '../shared/ChoicePart';
+
+const MODELS: Readonly<Record<BoxesQuestion['model'], string>> = {
+  shareRight: 'each item in a right box earns its share',
+  rightMinusWrong: 'each item in a right box earns its share, and one in a wrong box takes some back',
+  allOrNothing: 'everything must be in a right box, or none earns anything',
+};
+
+/** How sorted items become part of the points. */
+export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange }) => (
+  <>
+    {'For part of the points, '}
+    <ChoicePart
+      label="Part credit"
+      value={question.model}
+      words={MODELS}
+      onChange={(model) => onChange({ ...question, model })}
+    />
+    {question.model === 'rightMinusWrong' && (
+      <>
+        {': '}
+        <PricePart
+          wrong="one in a wrong box"
+          right="a right one"
+          value={question.lambda}
+          onChange={(lambda) => onChange({ ...question, lambda })}
+        />
+      </>
+    )}
+    {'. '}
+  </>
+);

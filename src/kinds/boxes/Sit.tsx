@@ -1,0 +1,170 @@
+import {
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { CSS } from '@dnd-kit/utilities';
+import { useRef, useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
+import type { BoxesFace } from '@/core/kinds/boxes/schema';
+import { NONE } from '@/core/kinds/shared/none';
+import type { SitProps } from '../faces';
+import { ChooseFrom } from '../shared/ChooseFrom';
+import { PickWords } from '../shared/PickLabel';
+
+type Item = BoxesFace['items'][number];
+
+const nameOf = ({ text, picture }: Item): string => text.trim() || (picture?.alt ?? '');
+
+interface ChipProps {
+  readonly item: Item;
+  /** Where it is now, in words. */
+  readonly where: string;
+  readonly open: boolean;
+  readonly onPress: () => void;
+}
+
+/** One thing to sort: dragged into a box, or pressed to choose one. */
+function Chip({ item, where, open, onPress }: ChipProps) {
+  const drag = useDraggable({ id: item.id });
+  return (
+    <button
+      ref={drag.setNodeRef}
+      type="button"
+      data-item={item.id}
+      style={{ transform: CSS.Translate.toString(drag.transform) }}
+      className={`min-h-11 cursor-grab touch-manipulation rounded border bg-paper px-3.5 py-1.5 text-left ${
+        open ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
+      } ${drag.isDragging ? 'relative z-10 shadow-lg' : ''}`}
+      aria-expanded={open}
+      aria-label={`${nameOf(item)}: ${where}`}
+      {...drag.listeners}
+      onClick={onPress}
+    >
+      <PickWords {...item} />
+    </button>
+  );
+}
+
+interface PlaceProps {
+  readonly id: string;
+  readonly title: string;
+  readonly dashed?: boolean;
+  readonly children: ReactNode;
+}
+
+/** A box, into which things are dropped. */
+function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
+  const drop = useDroppable({ id });
+  return (
+    <section
+      ref={drop.setNodeRef}
+      aria-label={title}
+      className={`rounded border px-3 pt-1.5 pb-3 ${dashed ? 'border-dashed' : ''} ${
+        drop.isOver ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
+      }`}
+    >
+      <h2 className="mb-1.5 text-[15px]">{title}</h2>
+      <div className="flex min-h-11 flex-wrap gap-2">{children}</div>
+    </section>
+  );
+}
+
+/** Where what is not sorted yet lies. */
+const UNSORTED = 'unsorted';
+
+/** Things are sorted into boxes: dragged there, or pressed and told where. */
+export default function BoxesSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const group = useRef<HTMLDivElement>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const [said, setSaid] = useState('');
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  if (face.kind !== 'boxes') return null;
+  const placed = answer?.kind === 'boxes' ? answer.placed : {};
+  const places = [
+    ...face.boxes.map(({ id, text }) => ({ id, text })),
+    ...(face.withNone ? [{ id: NONE, text: 'Belongs in none' }] : []),
+  ];
+  const put = (item: Item, to: string) => {
+    const { [item.id]: _, ...rest } = placed;
+    const next = to === UNSORTED ? rest : { ...rest, [item.id]: to };
+    onAnswer(Object.keys(next).length === 0 ? null : { kind: 'boxes', placed: next });
+    const title = places.find(({ id }) => id === to)?.text;
+    setSaid(title === undefined ? `${nameOf(item)} is not sorted any more.` : `${nameOf(item)}: ${title}.`);
+  };
+  const closed = (item: Item, act: () => void) => {
+    flushSync(() => {
+      act();
+      setOpen(null);
+    });
+    group.current?.querySelector<HTMLButtonElement>(`[data-item="${item.id}"]`)?.focus();
+  };
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const item = face.items.find(({ id }) => id === active.id);
+    if (item && over && over.id !== (placed[item.id] ?? UNSORTED)) put(item, String(over.id));
+  };
+  const known = new Set(places.map(({ id }) => id));
+  const placeOf = ({ id }: Item): string => {
+    const place = placed[id];
+    return place !== undefined && known.has(place) ? place : UNSORTED;
+  };
+  const inHand = face.items.find(({ id }) => id === open);
+  const chips = (place: string) =>
+    face.items
+      .filter((item) => placeOf(item) === place)
+      .map((item) => (
+        <Chip
+          key={item.id}
+          item={item}
+          where={places.find(({ id }) => id === place)?.text ?? 'not sorted yet'}
+          open={open === item.id}
+          onPress={() => setOpen(open === item.id ? null : item.id)}
+        />
+      ));
+  /** Below the place where the thing in hand lies: where it can go. */
+  const choose = (place: string) =>
+    inHand &&
+    placeOf(inHand) === place && (
+      <ChooseFrom
+        key={inHand.id}
+        label={`Where does ${nameOf(inHand)} belong?`}
+        choices={[
+          ...places.map(({ id, text }) => ({ id, name: text, shown: text })),
+          ...(place === UNSORTED ? [] : [{ id: UNSORTED, name: 'take it out', shown: 'take it out' }]),
+        ]}
+        chosen={place}
+        onChoose={(to) => closed(inHand, () => put(inHand, to))}
+        onClose={() => closed(inHand, () => undefined)}
+      />
+    );
+  const left = chips(UNSORTED);
+  return (
+    <div ref={group} role="group" aria-labelledby={labelledBy}>
+      <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
+        <BoxPlace id={UNSORTED} title={left.length > 0 ? 'To be sorted' : 'Everything is sorted'} dashed>
+          {left}
+        </BoxPlace>
+        {choose(UNSORTED)}
+        <p className="caption my-2">Press one and choose its box, or drag it there.</p>
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] items-start gap-3">
+          {places.map(({ id, text }) => (
+            <div key={id}>
+              <BoxPlace id={id} title={text}>
+                {chips(id)}
+              </BoxPlace>
+              {choose(id)}
+            </div>
+          ))}
+        </div>
+      </DndContext>
+      <p aria-live="polite" className="sr-only">
+        {said}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,71 @@
+import type { GapsQuestion, Idea } from '@/core/kinds/gaps/schema';
+import type { MarkingContext } from '@/core/marks/mark';
+import { newId } from '@/store/records/ids';
+import { X } from 'lucide-react';
+import { NewEntry } from '../shared/NewEntry';
+import { SpellingPart } from '../shared/textKey/SpellingPart';
+import { newVariant, VariantList } from '../shared/textKey/VariantList';
+
+interface Props {
+  readonly question: GapsQuestion;
+  readonly context: MarkingContext;
+  readonly onChange: (question: GapsQuestion) => void;
+}
+
+/** The ideas that gaps share: each counts once, in whichever gap it stands. */
+export function Ideas({ question, context: { language }, onChange }: Props) {
+  const { ideas, settings } = question;
+  const asked = question.gaps.filter(({ type }) => type === 'pool').length;
+  const put = (next: Idea[]) => onChange({ ...question, ideas: next });
+  return (
+    <div className="mt-4">
+      <p className="label-small">
+        Ideas, of which {asked} {asked === 1 ? 'is' : 'are'} asked for; each counts once, in any of the gaps
+      </p>
+      <ol className="list-none">
+        {ideas.map((idea, at) => (
+          <li key={idea.id} className="mt-2 border-l-2 border-line pl-4">
+            <div className="flex items-baseline justify-between gap-2">
+              <span className="font-semibold">
+                {idea.variants.find(({ credit }) => credit.n > 0)?.forms[0] ?? `Idea ${at + 1}`}
+              </span>
+              <button
+                type="button"
+                className="icon-button"
+                aria-label={`Delete idea ${at + 1}`}
+                onClick={() => put(ideas.filter(({ id }) => id !== idea.id))}
+              >
+                <X size={15} aria-hidden />
+              </button>
+            </div>
+            <VariantList
+              side="right"
+              about={`idea ${at + 1}`}
+              textKey={{ settings, variants: idea.variants }}
+              language={language}
+              onChange={(variants) =>
+                put(ideas.map((one) => (one.id === idea.id ? { ...idea, variants } : one)))
+              }
+            />
+          </li>
+        ))}
+      </ol>
+      <div className="mt-2">
+        <NewEntry
+          most={500}
+          label="Another idea"
+          placeholder="another idea"
+          onAdd={(form) => put([...ideas, { id: newId(), variants: [newVariant(form)] }])}
+        />
+      </div>
+      <p className="mt-2 leading-loose">
+        {'In the ideas: '}
+        <SpellingPart
+          settings={settings}
+          language={language}
+          onChange={(next) => onChange({ ...question, settings: next })}
+        />
+      </p>
+    </div>
+  );
+}

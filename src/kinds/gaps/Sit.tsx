@@ -1,0 +1,124 @@
+import type { GapsAnswer, GapsFace } from '@/core/kinds/gaps/schema';
+import { typedIn } from '@/core/kinds/gaps/typedIn';
+import type { SitProps } from '../faces';
+
+type FaceGap = GapsFace['gaps'][number];
+
+interface GapProps {
+  readonly gap: FaceGap;
+  readonly bank: GapsFace['bank'];
+  readonly number: number;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+}
+
+/** One gap where it stands in the text: typed, or picked. */
+function GapField({ gap, bank, number, value, onChange }: GapProps) {
+  const label = `Gap ${number}`;
+  if (gap.type === 'typed')
+    return (
+      <input
+        className="gap-field"
+        aria-label={label}
+        autoComplete="off"
+        autoCorrect="off"
+        autoCapitalize="off"
+        spellCheck={false}
+        enterKeyHint="next"
+        maxLength={2000}
+        size={Math.max(8, value.length)}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    );
+  const options = gap.type === 'list' ? gap.options : bank;
+  return (
+    <select
+      className="gap-field"
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      <option value="">…</option>
+      {options.map(({ id, text }) => (
+        <option key={id} value={id}>
+          {text}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+interface BankProps {
+  readonly bank: GapsFace['bank'];
+  /** How often each word stands in a gap. */
+  readonly used: (id: string) => number;
+  readonly onPick: (id: string) => void;
+}
+
+/** The words to fill gaps from: a press puts one into the next empty gap. */
+const BankWords = ({ bank, used, onPick }: BankProps) => (
+  <div className="mb-4 border-y border-line py-3">
+    <p className="caption mb-1.5">Words for the gaps. Press one to put it into the next empty gap.</p>
+    <ul className="flex flex-wrap gap-2">
+      {bank.map(({ id, text, times }) => {
+        const left = times - used(id);
+        return (
+          <li key={id}>
+            <button
+              type="button"
+              className={`min-h-9 cursor-pointer rounded border px-3 py-1 ${left <= 0 ? 'border-line text-soft line-through' : 'border-[var(--field)] font-semibold'}`}
+              disabled={left <= 0}
+              onClick={() => onPick(id)}
+            >
+              {text}
+              {times > 1 && left > 0 && <span className="caption"> ×{left}</span>}
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  </div>
+);
+
+/** The passage, each gap filled where it stands. */
+export default function GapsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  if (face.kind !== 'gaps') return null;
+  const given = answer?.kind === 'gaps' ? answer : null;
+  const put = (id: string, value: string) => {
+    const { [id]: _, ...rest } = given?.gaps ?? {};
+    const gaps: GapsAnswer['gaps'] = value === '' ? rest : { ...rest, [id]: value };
+    onAnswer(Object.keys(gaps).length === 0 ? null : { kind: 'gaps', gaps });
+  };
+  const used = (word: string) =>
+    face.gaps.filter(({ id, type }) => type === 'bank' && typedIn(given, id) === word).length;
+  const pick = (word: string) => {
+    const next = face.gaps.find(({ id, type }) => type === 'bank' && typedIn(given, id) === '');
+    if (next) put(next.id, word);
+  };
+  const bank = face.bank.length > 0 && face.gaps.some(({ type }) => type === 'bank');
+  return (
+    <div role="group" aria-labelledby={labelledBy}>
+      {bank && <BankWords bank={face.bank} used={used} onPick={pick} />}
+      <div className="passage-sit whitespace-pre-line">
+        {face.passage.map((part, at) => {
+          if ('text' in part) return part.text;
+          const index = face.gaps.findIndex(({ id }) => id === part.gap);
+          const gap = face.gaps[index];
+          return (
+            gap && (
+              <GapField
+                key={at}
+                gap={gap}
+                bank={face.bank}
+                number={index + 1}
+                value={typedIn(given, gap.id)}
+                onChange={(value) => put(gap.id, value)}
+              />
+            )
+          );
+        })}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { ChevronDown } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
+import type { MatchFace } from '@/core/kinds/match/schema';
+import { NONE } from '@/core/kinds/shared/none';
+import type { SitProps } from '../faces';
+import { ChooseFrom } from '../shared/ChooseFrom';
+import { PickWords } from '../shared/PickLabel';
+
+type Item = MatchFace['items'][number];
+
+const nameOf = ({ text, picture }: Item): string => text.trim() || (picture?.alt ?? '');
+
+interface RowProps {
+  readonly item: Item;
+  readonly partners: readonly Item[];
+  readonly withNone: boolean;
+  readonly chosen: string | null;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly onClose: () => void;
+  readonly onChoose: (partner: string) => void;
+}
+
+/** One item, and beside it what it was matched with; a press opens what it can be matched with. */
+function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onChoose }: RowProps) {
+  const name = nameOf(item);
+  const partner = partners.find(({ id }) => id === chosen);
+  const none = chosen === NONE;
+  const shown = partner ? nameOf(partner) : none ? 'belongs to none' : 'choose';
+  const choices = partners.map((one) => ({ id: one.id, name: nameOf(one), shown: <PickWords {...one} /> }));
+  return (
+    <li className="border-b border-hair py-2.5">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">
+        <span className="break-words">
+          <PickWords {...item} />
+        </span>
+        <button
+          type="button"
+          data-item={item.id}
+          className={`flex min-h-12 cursor-pointer items-center justify-between gap-2 rounded border px-3 py-1.5 text-left ${
+            partner || none ? 'border-ink font-semibold' : 'border-dashed border-[var(--field)] text-soft'
+          }`}
+          aria-expanded={open}
+          aria-label={`${name}: ${shown}`}
+          onClick={open ? onClose : onOpen}
+        >
+          <span className="min-w-0 break-words">{partner ? <PickWords {...partner} /> : shown}</span>
+          <ChevronDown size={16} className="flex-none" aria-hidden />
+        </button>
+      </div>
+      {open && (
+        <ChooseFrom
+          label={`What belongs to ${name}?`}
+          choices={[
+            ...choices,
+            ...(withNone ? [{ id: NONE, name: 'belongs to none', shown: 'belongs to none' }] : []),
+          ]}
+          chosen={chosen}
+          onChoose={onChoose}
+          onClose={onClose}
+        />
+      )}
+    </li>
+  );
+}
+
+/** Each item is given its partner; one that was chosen can be taken back by choosing it again. */
+export default function MatchSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const list = useRef<HTMLUListElement>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  if (face.kind !== 'match') return null;
+  const pairs = answer?.kind === 'match' ? answer.pairs : {};
+  /** Closes what is open; the focus goes back to where it was opened. */
+  const close = (item: string) => {
+    flushSync(() => setOpen(null));
+    list.current?.querySelector<HTMLButtonElement>(`[data-item="${item}"]`)?.focus();
+  };
+  const choose = (item: string, partner: string) => {
+    const { [item]: before, ...rest } = pairs;
+    const next = before === partner ? rest : { ...rest, [item]: partner };
+    onAnswer(Object.keys(next).length === 0 ? null : { kind: 'match', pairs: next });
+    close(item);
+  };
+  return (
+    <div role="group" aria-labelledby={labelledBy}>
+      <p className="caption mb-1">
+        Choose what belongs to each one{face.withNone && '; some belong to none'}.
+      </p>
+      <ul ref={list}>
+        {face.items.map((item) => (
+          <ItemRow
+            key={item.id}
+            item={item}
+            partners={face.partners}
+            withNone={face.withNone}
+            chosen={pairs[item.id] ?? null}
+            open={open === item.id}
+            onOpen={() => setOpen(item.id)}
+            onClose={() => close(item.id)}
+            onChoose={(partner) => choose(item.id, partner)}
+          />
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+import { X } from 'lucide-react';
+import type { ClipboardEvent, KeyboardEvent } from 'react';
+import { SILENCE } from '@/core/content/silence';
+import { ONE } from '@/core/figures/fraction';
+import {
+  extraPartners,
+  partnerOf,
+  withLines,
+  withoutItem,
+  withPair,
+  withPartner,
+  withShared,
+  type MatchItem,
+  type Partner,
+} from '@/core/kinds/match/edit';
+import type { MatchQuestion } from '@/core/kinds/match/schema';
+import { optionName } from '@/core/kinds/shared/optionName';
+import { newId } from '@/store/records/ids';
+import { DecimalField } from '@/ui/widgets/DecimalField';
+import { Picture } from '@/ui/widgets/Picture';
+import type { Faces } from '../faces';
+import { Another } from '../shared/Another';
+import { FoldedThing } from '../shared/FoldedKey';
+import { KeyLine } from '../shared/KeyLine';
+import { NewEntry } from '../shared/NewEntry';
+import { isUnnamed } from '../shared/openRows';
+import { MoveButtons, ThingField } from '../shared/ThingField';
+import { pastedLines, useRows } from '../shared/useRows';
+
+interface Editing {
+  readonly question: MatchQuestion;
+  readonly onChange: (question: MatchQuestion) => void;
+}
+
+type Keys = KeyboardEvent<HTMLInputElement>;
+type Paste = ClipboardEvent<HTMLInputElement>;
+
+/** Pairs typed side by side: Enter goes from the left to the right, and from there to the next pair. */
+function usePairs({ question, onChange }: Editing) {
+  const { items } = question;
+  const rows = useRows<MatchItem>({
+    rows: items,
+    onRows: (next) => onChange({ ...question, items: next }),
+    blank: (text = '') => ({
+      id: newId(),
+      text,
+      picture: null,
+      partner: null,
+      weight: ONE,
+      feedback: SILENCE,
+    }),
+    isEmpty: isUnnamed,
+    fill: (item, text) => ({ ...item, text }),
+    onRemove: (item) => onChange(withoutItem(question, item)),
+  });
+  /** The fields stand in turn: left, right, left, right. */
+  const fieldOf = (item: MatchItem, side: 'left' | 'right') =>
+    2 * items.indexOf(item) + (side === 'left' ? 0 : 1);
+  const add = () => rows.goTo(2 * items.length, () => onChange(withPair(question, '', '', newId)));
+  const remove = (item: MatchItem) =>
+    rows.goTo(Math.max(0, fieldOf(item, 'left') - 1), () => rows.remove(item));
+  const paste = (item: MatchItem, side: 'left' | 'right') => (event: Paste) => {
+    const lines = pastedLines(event.clipboardData);
+    const empty = event.currentTarget.value === '';
+    if (!empty || (lines.length < 2 && !lines[0]?.includes('\t'))) return;
+    event.preventDefault();
+    onChange(withShared(withLines(question, item, side, lines.slice(0, 100), newId)));
+  };
+  const left = {
+    replace: rows.replace,
+    keys: (item: MatchItem) => (event: Keys) => {
+      if (event.key === 'Enter') {
+        event.preventDefault();
+        rows.goTo(fieldOf(item, 'right'));
+      } else if (event.key === 'Backspace' && event.currentTarget.value === '' && items.length > 1) {
+        if (!isUnnamed(partnerOf(question, item) ?? { text: '', picture: null })) return;
+        event.preventDefault();
+        remove(item);
+      }
+    },
+    paste: (item: MatchItem) => paste(item, 'left'),
+  };
+  const right = (item: MatchItem) => ({
+    replace: (partner: Partner) => onChange(withPartner(question, item, partner, newId)),
+    keys: () => (event: Keys) => {
+      if (event.key !== 'Enter') return;
+      event.preventDefault();
+      const next = items[items.indexOf(item) + 1];
+      if (next) rows.goTo(fieldOf(next, 'left'));
+      else add();
+    },
+    paste: () => paste(item, 'right'),
+  });
+  return { rows, add, left, right };
+}
+
+/** Partners that belong to no item. */
+function Extra({ question, onChange }: Editing) {
+  const put = (partners: Partner[]) => onChange({ ...question, partners });
+  const extra = extraPartners(question);
+  return (
+    <div className="mt-4">
+      <p className="label-small">Extra ones on the right, which belong to none</p>
+      <div className="mt-1 flex flex-wrap items-center gap-1.5">
+        {extra.map((partner, at) => (
+          <span key={partner.id} className="chip">
+            {partner.picture && <Picture picture={partner.picture} small />}
+            <input
+              aria-label={`Extra one ${at + 1}`}
+              maxLength={2000}
+              size={Math.max(2, partner.text.length)}
+              value={partner.text}
+              onChange={(event) =>
+                put(
+                  question.partners.map((one) =>
+                    one.id === partner.id ? { ...one, text: event.target.value } : one,
+                  ),
+                )
+              }
+            />
+            <button
+              type="button"
+              className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
+              aria-label={`Delete the extra one ${optionName(partner) || at + 1}`}
+              onClick={() => put(question.partners.filter(({ id }) => id !== partner.id))}
+            >
+              <X size={13} aria-hidden />
+            </button>
+          </span>
+        ))}
+        <NewEntry
+          most={2000}
+          label="Another extra one"
+          placeholder="an extra one"
+          onAdd={(text) => put([...question.partners, { id: newId(), text, picture: null }])}
+        />
+      </div>
+    </div>
+  );
+}
+
+export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => {
+  const { rows, add, left, right } = usePairs({ question, onChange });
+  const share = () => {
+    const shared = withShared(question);
+    if (shared !== question) onChange(shared);
+  };
+  const weighs = question.model === 'pairWeights';
+  return (
+    <div>
+      <p className="label-small mt-3">Pairs, side by side; students get the right side shuffled</p>
+      <ul ref={rows.list} className={`mt-1 key-pairs ${weighs ? 'key-pairs-weighed' : ''}`}>
+        {question.items.map((item, at) => {
+          const about = optionName(item) || `Item ${at + 1}`;
+          const partner = partnerOf(question, item) ?? { id: `${item.id}-none`, text: '', picture: null };
+          return (
+            <KeyLine
+              key={item.id}
+              name={about}
+              mark={<span />}
+              figure={
+                weighs && (
+                  <DecimalField
+                    value={item.weight}
+                    label={`Weight of ${about}`}
+                    most={1000}
+                    className="plain-field figures !w-12 text-right font-semibold"
+                    onChange={(weight) => rows.replace({ ...item, weight })}
+                  />
+                )
+              }
+              feedback={item.feedback}
+              onFeedback={(feedback) => rows.replace({ ...item, feedback })}
+              placeholder="What would help here?"
+              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(item, by)} />}
+              onRemove={() => rows.remove(item)}
+            >
+              <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-start gap-x-2">
+                <ThingField thing={item} place={`Item ${at + 1}`} rows={left} />
+                <span className="pt-1 text-soft" aria-hidden>
+                  —
+                </span>
+                <ThingField
+                  thing={partner}
+                  place={`Partner of item ${at + 1}`}
+                  empty="belongs to none"
+                  strong
+                  rows={right(item)}
+                  onLeave={share}
+                />
+              </div>
+            </KeyLine>
+          );
+        })}
+      </ul>
+      <Another onPress={add}>Another pair</Another>
+      <Extra question={question} onChange={onChange} />
+    </div>
+  );
+};
+
+/** The pairs below each other, and what belongs to none. */
+export const Folded: Faces<MatchQuestion>['Folded'] = ({ question }) => {
+  const extra = extraPartners(question).filter((partner) => !isUnnamed(partner));
+  return (
+    <>
+      <ul className="mt-1.5 grid gap-x-6 gap-y-1 sm:grid-cols-2">
+        {question.items
+          .filter((item) => !isUnnamed(item))
+          .map((item) => {
+            const partner = partnerOf(question, item);
+            return (
+              <li key={item.id}>
+                <FoldedThing {...item} empty="" /> <span className="text-soft">—</span>{' '}
+                {partner && !isUnnamed(partner) ? (
+                  <span className="font-semibold">
+                    <FoldedThing {...partner} empty="" />
+                  </span>
+                ) : (
+                  <span className="text-soft">belongs to none</span>
+                )}
+              </li>
+            );
+          })}
+      </ul>
+      {extra.length > 0 && <p className="caption mt-1">extra: {extra.map(optionName).join(' · ')}</p>}
+    </>
+  );
+};

@@ -1,0 +1,4 @@
+/** A note asks for nothing. */
+export default function NoteSit() {
+  return null;
+}

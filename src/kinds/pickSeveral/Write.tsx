@@ -1,0 +1,83 @@
+import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
+import { isRight } from '@/core/kinds/pickSeveral/mark';
+import type { PickSeveralQuestion, SeveralOption } from '@/core/kinds/pickSeveral/schema';
+import { optionName } from '@/core/kinds/shared/optionName';
+import { SILENCE } from '@/core/content/silence';
+import { newId } from '@/store/records/ids';
+import { PercentField } from '@/ui/widgets/PercentField';
+import type { Faces } from '../faces';
+import { Another } from '../shared/Another';
+import { FoldedOptions } from '../shared/FoldedKey';
+import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
+import { openRows } from '../shared/openRows';
+import { MoveButtons, ThingField } from '../shared/ThingField';
+import { useRows } from '../shared/useRows';
+
+const blank = (text = ''): SeveralOption => ({
+  id: newId(),
+  text,
+  picture: null,
+  right: false,
+  weight: ZERO,
+  feedback: SILENCE,
+  gone: false,
+});
+
+/** What the disc of an option shows: right or not, or its own weight where options have weights. */
+const shownCredit = (question: PickSeveralQuestion, option: SeveralOption): Fraction =>
+  question.model === 'ownWeights' ? option.weight : creditOf(option.right);
+
+export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange, seen }) => {
+  const put = (options: SeveralOption[]) => onChange({ ...question, options });
+  const options = openRows(question.options);
+  const rows = useRows({ ...options.editing(put, seen), blank });
+  const weighs = question.model === 'ownWeights';
+  const toggled = (option: SeveralOption): SeveralOption =>
+    weighs ? { ...option, weight: option.weight.n > 0 ? ZERO : ONE } : { ...option, right: !option.right };
+  return (
+    <div>
+      <p className="label-small mt-3">Options (click the disc of each one that is right)</p>
+      <ul ref={rows.list} className="mt-1">
+        {options.open.map((option, index) => {
+          const about = optionName(option) || `Option ${index + 1}`;
+          const credit = shownCredit(question, option);
+          return (
+            <KeyLine
+              key={option.id}
+              name={about}
+              mark={<Disc credit={credit} name={about} onToggle={() => rows.replace(toggled(option))} />}
+              figure={
+                weighs && (
+                  <PercentField
+                    value={option.weight}
+                    label={`Weight of ${about}`}
+                    least={-100}
+                    className="plain-field !w-12 font-semibold"
+                    onChange={(weight) => rows.replace({ ...option, weight })}
+                  />
+                )
+              }
+              feedback={option.feedback}
+              onFeedback={(feedback) => rows.replace({ ...option, feedback })}
+              placeholder="Feedback if picked"
+              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />}
+              onRemove={() => rows.remove(option)}
+            >
+              <ThingField
+                thing={option}
+                place={`Option ${index + 1}`}
+                strong={isRight(question, option)}
+                rows={rows}
+              />
+            </KeyLine>
+          );
+        })}
+      </ul>
+      <Another onPress={() => rows.add()}>Another option</Another>
+    </div>
+  );
+};
+
+export const Folded: Faces<PickSeveralQuestion>['Folded'] = ({ question }) => (
+  <FoldedOptions options={question.options} credit={(option) => shownCredit(question, option)} />
+);

@@ -1,0 +1,49 @@
+import { withSeveral } from '@/core/kinds/rows/edit';
+import type { RowsQuestion } from '@/core/kinds/rows/schema';
+import type { Faces } from '../faces';
+import { ChoicePart } from '../shared/ChoicePart';
+import { PickModelPart } from '../shared/PickModelPart';
+
+const PICKS = { one: 'one is picked', several: 'several can be picked' };
+
+const JOINED: Readonly<Record<RowsQuestion['joined'], string>> = {
+  mean: 'each row earns its share',
+  allOrNothing: 'every row must be right, or none earns anything',
+};
+
+/** How many are picked in a row, and how rows become part of the points. */
+export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange }) => {
+  const several = question.rows.filter((row) => row.several).length;
+  const how = several === 0 ? 'one' : several === question.rows.length ? 'several' : 'mixed';
+  return (
+    <>
+      {'In each row '}
+      <ChoicePart<string>
+        label="Picks in a row"
+        value={how}
+        words={how === 'mixed' ? { ...PICKS, mixed: 'one or several, as it stands' } : PICKS}
+        onChange={(next) => next !== 'mixed' && onChange(withSeveral(question, next === 'several'))}
+      />
+      {'; '}
+      <ChoicePart
+        label="Part credit"
+        value={question.joined}
+        words={JOINED}
+        onChange={(joined) => onChange({ ...question, joined })}
+      />
+      {several > 0 && (
+        <>
+          {'. Within a row, '}
+          <PickModelPart
+            label="Part credit within a row"
+            model={question.model}
+            lambda={question.lambda}
+            onModel={(model) => onChange({ ...question, model })}
+            onLambda={(lambda) => onChange({ ...question, lambda })}
+          />
+        </>
+      )}
+      {'. '}
+    </>
+  );
+};

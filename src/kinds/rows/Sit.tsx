@@ -1,0 +1,55 @@
+import type { SitProps } from '../faces';
+import { PickLabel } from '../shared/PickLabel';
+
+/** Every row is answered by itself: one of its options, or every one that fits. */
+export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  if (face.kind !== 'rows') return null;
+  const picked = answer?.kind === 'rows' ? answer.picked : {};
+  const inRow = (id: string): readonly string[] => picked[id] ?? [];
+  const put = (row: string, options: readonly string[]) => {
+    const { [row]: _, ...rest } = picked;
+    const next = options.length === 0 ? rest : { ...rest, [row]: [...options] };
+    onAnswer(Object.keys(next).length === 0 ? null : { kind: 'rows', picked: next });
+  };
+  const press = (row: string, several: boolean, option: string) => {
+    const now = inRow(row);
+    if (!several) put(row, now.includes(option) ? [] : [option]);
+    else put(row, now.includes(option) ? now.filter((one) => one !== option) : [...now, option]);
+  };
+  return (
+    <div role="group" aria-labelledby={labelledBy}>
+      {face.rows.map((row, at) => (
+        <fieldset key={row.id} className="border-b border-hair py-3">
+          <legend className="float-left mb-2 w-full break-words">
+            {row.text}
+            {row.several && <span className="caption"> · tick every one that fits</span>}
+          </legend>
+          <div className="clear-both flex flex-wrap gap-2">
+            {row.options.map((option) => (
+              <PickLabel
+                key={option.id}
+                type={row.several ? 'checkbox' : 'radio'}
+                name={`${labelledBy}-row-${at}`}
+                className="!min-h-11 !py-1.5"
+                checked={inRow(row.id).includes(option.id)}
+                onCheck={() => press(row.id, row.several, option.id)}
+              >
+                {option.text}
+              </PickLabel>
+            ))}
+          </div>
+          {!row.several && inRow(row.id).length > 0 && (
+            <button
+              type="button"
+              className="link-text mt-1 min-h-8 cursor-pointer text-[14px]"
+              aria-label={`Clear my answer to ${row.text}`}
+              onClick={() => put(row.id, [])}
+            >
+              Clear
+            </button>
+          )}
+        </fieldset>
+      ))}
+    </div>
+  );
+}

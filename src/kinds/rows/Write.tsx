@@ -1,0 +1,323 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { creditOf, Disc } from '../shared/KeyLine';
+import {
+  commonOptions,
+  newOption,
+  newRow,
+  withCommonOption,
+  withOneMore,
+  withoutOption,
+  withPressed,
+  type RowOption,
+} from '@/core/kinds/rows/edit';
+import { isRight } from '@/core/kinds/rows/mark';
+import type { Row, RowsQuestion } from '@/core/kinds/rows/schema';
+import type { Fraction } from '@/core/figures/fraction';
+import { newId } from '@/store/records/ids';
+import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { CreditPie } from '@/ui/widgets/CreditPie';
+import { PercentField } from '@/ui/widgets/PercentField';
+import type { Faces } from '../faces';
+import { Another } from '../shared/Another';
+import { NewEntry } from '../shared/NewEntry';
+import { useRows, type Rows } from '../shared/useRows';
+
+interface Editing {
+  readonly question: RowsQuestion;
+  readonly onChange: (question: RowsQuestion) => void;
+}
+
+const rowName = (row: Row, at: number): string => row.text.trim() || `row ${at + 1}`;
+
+/** What an option's disc shows: its own credit where one is picked or weights are, else right or not. */
+const shownCredit = (question: RowsQuestion, row: Row, option: RowOption): Fraction =>
+  row.several && question.model !== 'ownWeights' ? creditOf(option.right) : option.credit;
+
+interface CellProps extends Editing {
+  readonly row: Row;
+  readonly option: RowOption;
+  readonly name: string;
+  /** Whether credits other than right and wrong are typed. */
+  readonly fine: boolean;
+}
+
+/** An option of a row, pressed right or wrong in place; its credit, where it has one of its own. */
+function OptionCell({ question, row, option, name, fine, onChange }: CellProps) {
+  const about = `${option.text || 'empty option'} for ${name}`;
+  const put = (credit: Fraction) =>
+    onChange({
+      ...question,
+      rows: question.rows.map((one) =>
+        one.id === row.id
+          ? { ...row, options: row.options.map((own) => (own.id === option.id ? { ...own, credit } : own)) }
+          : one,
+      ),
+    });
+  return (
+    <span className="inline-flex items-center">
+      <Disc
+        credit={shownCredit(question, row, option)}
+        name={about}
+        onToggle={() => onChange(withPressed(question, row, option))}
+      />
+      {fine && (!row.several || question.model === 'ownWeights') && (
+        <PercentField
+          value={option.credit}
+          label={`Credit for ${about}`}
+          className="plain-field !w-10 text-[13.5px]"
+          onChange={put}
+        />
+      )}
+    </span>
+  );
+}
+
+interface RowProps extends Editing {
+  readonly row: Row;
+  readonly at: number;
+  readonly rows: Rows<Row>;
+  readonly fine: boolean;
+}
+
+/** The words of a row. */
+const RowField = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
+  <input
+    className="plain-field"
+    data-row
+    aria-label={`Row ${at + 1}`}
+    placeholder={`Row ${at + 1}`}
+    maxLength={2000}
+    value={row.text}
+    onChange={(event) => rows.replace({ ...row, text: event.target.value })}
+    onKeyDown={rows.keys(row)}
+    onPaste={rows.paste(row)}
+  />
+);
+
+const RowFeedback = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
+  <div className="text-[14px]">
+    <FeedbackField
+      value={row.feedback}
+      about={rowName(row, at)}
+      placeholder="Feedback on this row"
+      onChange={(feedback) => rows.replace({ ...row, feedback })}
+    />
+  </div>
+);
+
+const DeleteRow = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
+  <button
+    type="button"
+    className="icon-button"
+    aria-label={`Delete ${rowName(row, at)}`}
+    onClick={() => rows.remove(row)}
+  >
+    <X size={15} aria-hidden />
+  </button>
+);
+
+interface TableProps extends Editing {
+  readonly options: readonly string[];
+  readonly rows: Rows<Row>;
+  readonly fine: boolean;
+}
+
+/** Rows that all offer the same: the options once, above a table in which the right ones are pressed. */
+function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="border-b border-line align-bottom">
+            <td className="w-1/2" />
+            {options.map((text, at) => (
+              <th key={at} scope="col" className="px-1 text-left font-normal">
+                <span className="flex items-center">
+                  <textarea
+                    className="plain-field min-w-16 resize-none text-[14px] font-semibold field-sizing-content"
+                    rows={1}
+                    aria-label={`Option ${at + 1} of every row`}
+                    placeholder={`option ${at + 1}`}
+                    maxLength={2000}
+                    value={text}
+                    onChange={(event) =>
+                      onChange(withCommonOption(question, at, event.target.value.replace(/\n/g, ' ')))
+                    }
+                  />
+                  {options.length > 2 && (
+                    <button
+                      type="button"
+                      className="icon-button"
+                      aria-label={`Delete option ${at + 1} of every row`}
+                      onClick={() => onChange(withoutOption(question, at))}
+                    >
+                      <X size={13} aria-hidden />
+                    </button>
+                  )}
+                </span>
+              </th>
+            ))}
+            <td />
+          </tr>
+        </thead>
+        <tbody ref={rows.list as never}>
+          {question.rows.map((row, at) => (
+            <tr key={row.id} className="border-b border-dotted border-line align-top">
+              <td className="py-1.5 pr-2">
+                <RowField row={row} at={at} rows={rows} />
+                <RowFeedback row={row} at={at} rows={rows} />
+              </td>
+              {row.options.map((option) => (
+                <td key={option.id} className="px-1 py-1.5">
+                  <OptionCell
+                    question={question}
+                    row={row}
+                    option={option}
+                    name={rowName(row, at)}
+                    fine={fine}
+                    onChange={onChange}
+                  />
+                </td>
+              ))}
+              <td className="w-7 py-1.5">
+                <DeleteRow row={row} at={at} rows={rows} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Rows with options of their own: each row's stand below its words. */
+function OwnOptions({ question, rows, fine, onChange }: Omit<TableProps, 'options'>) {
+  const put = (row: Row, options: RowOption[]) => rows.replace({ ...row, options });
+  return (
+    <ul ref={rows.list}>
+      {question.rows.map((row, at) => (
+        <li key={row.id} className="border-b border-dotted border-line py-1.5">
+          <div className="flex items-start">
+            <RowField row={row} at={at} rows={rows} />
+            <DeleteRow row={row} at={at} rows={rows} />
+          </div>
+          <RowFeedback row={row} at={at} rows={rows} />
+          <div className="mt-1 flex flex-wrap items-center gap-2 pl-3">
+            {row.options.map((option, index) => (
+              <span key={option.id} className="inline-flex items-center">
+                <OptionCell
+                  question={question}
+                  row={row}
+                  option={option}
+                  name={rowName(row, at)}
+                  fine={fine}
+                  onChange={onChange}
+                />
+                <span className="chip">
+                  <input
+                    aria-label={`Option ${index + 1} of ${rowName(row, at)}`}
+                    maxLength={2000}
+                    size={Math.max(3, option.text.length)}
+                    value={option.text}
+                    onChange={(event) =>
+                      put(
+                        row,
+                        row.options.map((one) =>
+                          one.id === option.id ? { ...one, text: event.target.value } : one,
+                        ),
+                      )
+                    }
+                  />
+                  <button
+                    type="button"
+                    className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
+                    aria-label={`Delete option ${index + 1} of ${rowName(row, at)}`}
+                    onClick={() =>
+                      put(
+                        row,
+                        row.options.filter(({ id }) => id !== option.id),
+                      )
+                    }
+                  >
+                    <X size={13} aria-hidden />
+                  </button>
+                </span>
+              </span>
+            ))}
+            <NewEntry
+              most={2000}
+              label={`Another option of ${rowName(row, at)}`}
+              placeholder="another option"
+              onAdd={(text) => put(row, [...row.options, newOption(newId(), text)])}
+            />
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+export const Write: Faces<RowsQuestion>['Write'] = ({ question, onChange }) => {
+  const [own, setOwn] = useState(false);
+  const [fine, setFine] = useState(() =>
+    question.rows.some((row) => row.options.some(({ credit }) => credit.n !== 0 && credit.n !== credit.d)),
+  );
+  const rows = useRows<Row>({
+    rows: question.rows,
+    onRows: (next) => onChange({ ...question, rows: next }),
+    blank: (text = '') => newRow(question, text, newId),
+    isEmpty: ({ text }) => text.trim() === '',
+    fill: (row, text) => ({ ...row, text }),
+    most: 60,
+  });
+  const common = commonOptions(question);
+  return (
+    <div>
+      <p className="label-small mt-3">Rows, with the options of each (click the disc of each right one)</p>
+      {common && !own ? (
+        <SameOptions question={question} options={common} rows={rows} fine={fine} onChange={onChange} />
+      ) : (
+        <OwnOptions question={question} rows={rows} fine={fine} onChange={onChange} />
+      )}
+      <div className="flex flex-wrap gap-x-5">
+        <Another onPress={() => rows.add()}>Another row</Another>
+        {common && !own && (
+          <Another onPress={() => onChange(withOneMore(question, '', newId))}>Another option</Another>
+        )}
+        {common && (
+          <Another onPress={() => setOwn(!own)}>
+            {own ? 'The same options for every row' : 'Other options for each row'}
+          </Another>
+        )}
+        <Another onPress={() => setFine(!fine)}>{fine ? 'Hide the credits' : 'Credits of their own'}</Another>
+      </div>
+    </div>
+  );
+};
+
+/** Each row with what is right in it. */
+export const Folded: Faces<RowsQuestion>['Folded'] = ({ question }) => (
+  <ul className="mt-1.5 space-y-1">
+    {question.rows
+      .filter(({ text }) => text.trim() !== '')
+      .map((row) => {
+        const right = row.options.filter((option) => isRight(question, row, option));
+        return (
+          <li key={row.id}>
+            {row.text} <span className="text-soft">—</span>{' '}
+            {right.length === 0 ? (
+              <span className="text-saffron-text">no key yet</span>
+            ) : (
+              right.map((option, at) => (
+                <span key={option.id} className="font-semibold">
+                  {at > 0 && ', '}
+                  <CreditPie credit={shownCredit(question, row, option)} size={11} label="" /> {option.text}
+                </span>
+              ))
+            )}
+          </li>
+        );
+      })}
+  </ul>
+);

@@ -1,0 +1,151 @@
+import { X } from 'lucide-react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { flushSync } from 'react-dom';
+import { movedPoint, placeOf, pointAt, WHOLE } from '@/core/kinds/spot/places';
+import type { Point } from '@/core/kinds/spot/schema';
+import { Picture } from '@/ui/widgets/Picture';
+import type { SitProps } from '../faces';
+import { inPercent, placeIn, stepOf, styleAt } from './picture';
+
+/** Where a spot is, as it is spoken. */
+function spoken(spot: Point): string {
+  const { x, y } = placeOf(spot);
+  return `${inPercent(x)} from the left, ${inPercent(y)} from the top`;
+}
+
+interface MarkerProps {
+  readonly spot: Point;
+  readonly number: number;
+  readonly picture: () => Element | null;
+  readonly onMove: (spot: Point) => void;
+  readonly onRemove: () => void;
+}
+
+/** A spot on the picture: dragged, or moved by arrow keys; Delete takes it away. */
+function Marker({ spot, number, picture, onMove, onRemove }: MarkerProps) {
+  // While it is dragged it follows the pointer; it is given when it is let go.
+  const [dragged, setDragged] = useState<Point | null>(null);
+  const shown = dragged ?? spot;
+  const follow = (event: PointerEvent): Point | null => {
+    const on = picture();
+    if (!on) return null;
+    const { x, y } = placeIn(on, event);
+    return pointAt(x, y);
+  };
+  const keys = (event: KeyboardEvent) => {
+    const step = stepOf(event);
+    if (step) {
+      event.preventDefault();
+      onMove(movedPoint(spot, step.dx, step.dy));
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      onRemove();
+    }
+  };
+  return (
+    <button
+      type="button"
+      data-spot={number}
+      className="spot-marker"
+      style={styleAt(placeOf(shown))}
+      aria-label={`Spot ${number}: ${spoken(shown)}`}
+      title="Drag it, or move it with the arrow keys"
+      onKeyDown={keys}
+      onPointerDown={(event) => {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDragged(spot);
+      }}
+      onPointerMove={(event) => dragged && setDragged(follow(event))}
+      onPointerUp={(event) => {
+        const to = dragged && follow(event);
+        setDragged(null);
+        if (to) onMove(to);
+      }}
+      onPointerCancel={() => setDragged(null)}
+      onClick={(event) => event.stopPropagation()}
+    >
+      {number}
+    </button>
+  );
+}
+
+/** Spots are set on the picture: by a press, or by keyboard from its middle. */
+export default function SpotSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const picture = useRef<HTMLDivElement>(null);
+  const [said, setSaid] = useState('');
+  if (face.kind !== 'spot') return null;
+  if (!face.picture) return <p className="text-soft">The picture is missing. Tell your teacher.</p>;
+  const spots = answer?.kind === 'spot' ? answer.spots : [];
+  const put = (next: readonly Point[]) =>
+    onAnswer(next.length === 0 ? null : { kind: 'spot', spots: [...next] });
+  const set = (at: number, spot: Point) => {
+    put(at < spots.length ? spots.map((one, index) => (index === at ? spot : one)) : [...spots, spot]);
+    setSaid(`Spot ${at + 1}: ${spoken(spot)}.`);
+  };
+  const remove = (at: number) => {
+    put(spots.filter((_, index) => index !== at));
+    setSaid(`Spot ${at + 1} is taken away.`);
+  };
+  const left = face.asked - spots.length;
+  return (
+    <div role="group" aria-labelledby={labelledBy}>
+      <p className="caption mb-2">
+        {face.asked === 1
+          ? 'Press the place on the picture.'
+          : `Press ${face.asked} places on the picture${left > 0 && spots.length > 0 ? `; ${left} to go` : ''}.`}
+      </p>
+      <div
+        ref={picture}
+        className="spot-picture"
+        onClick={(event) => {
+          if (!picture.current || (left <= 0 && face.asked > 1)) return;
+          const { x, y } = placeIn(picture.current, event);
+          set(left > 0 ? spots.length : 0, pointAt(x, y));
+        }}
+      >
+        <Picture picture={face.picture} fills />
+        {spots.map((spot, at) => (
+          <Marker
+            key={at}
+            spot={spot}
+            number={at + 1}
+            picture={() => picture.current}
+            onMove={(to) => set(at, to)}
+            onRemove={() => remove(at)}
+          />
+        ))}
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {left > 0 && (
+          <button
+            type="button"
+            className="btn btn-outline h-11 px-4 text-[15px]"
+            onClick={() => {
+              flushSync(() => set(spots.length, pointAt(WHOLE / 2, WHOLE / 2)));
+              picture.current?.querySelector<HTMLButtonElement>(`[data-spot="${spots.length + 1}"]`)?.focus();
+            }}
+          >
+            Set a spot with the keyboard
+          </button>
+        )}
+        {spots.map((spot, at) => (
+          <span key={at} className="figures inline-flex items-center gap-1">
+            Spot {at + 1}: {spoken(spot)}
+            <button
+              type="button"
+              className="icon-button min-h-9 min-w-9"
+              aria-label={`Take spot ${at + 1} away`}
+              onClick={() => remove(at)}
+            >
+              <X size={15} aria-hidden />
+            </button>
+          </span>
+        ))}
+      </div>
+      <p aria-live="polite" className="sr-only">
+        {said}
+      </p>
+    </div>
+  );
+}

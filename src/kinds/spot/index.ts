@@ -1,0 +1,6 @@
+import type { SpotQuestion } from '@/core/kinds/spot/schema';
+import { defineFaces } from '../defineFaces';
+import { Rules } from './Rules';
+import { Folded, Write } from './Write';
+
+export default defineFaces<SpotQuestion>({ Write, Folded, Rules });

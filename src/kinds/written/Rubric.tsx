@@ -1,0 +1,132 @@
+import { X } from 'lucide-react';
+import { add, larger, ZERO, type Fraction } from '@/core/figures/fraction';
+import { newCriterion, newLevel, type Level } from '@/core/kinds/written/edit';
+import type { Criterion } from '@/core/kinds/written/schema';
+import { newId } from '@/store/records/ids';
+import { DecimalField } from '@/ui/widgets/DecimalField';
+import { pointsWord } from '@/ui/words/figures';
+import { Another } from '../shared/Another';
+
+interface LevelProps {
+  readonly level: Level;
+  readonly place: string;
+  readonly onChange: (level: Level) => void;
+  readonly onRemove: (() => void) | undefined;
+}
+
+/** One level: what it is worth, and what an answer of that level does. */
+const LevelCell = ({ level, place, onChange, onRemove }: LevelProps) => (
+  <div className="min-w-28 flex-1 border-l border-line px-2 py-1">
+    <div className="flex items-center">
+      <DecimalField
+        value={level.points}
+        label={`Points of ${place}`}
+        most={1000}
+        className="plain-field figures !w-10 font-semibold"
+        onChange={(points) => onChange({ ...level, points })}
+      />
+      {onRemove && (
+        <button
+          type="button"
+          className="icon-button ml-auto"
+          aria-label={`Delete ${place}`}
+          onClick={onRemove}
+        >
+          <X size={13} aria-hidden />
+        </button>
+      )}
+    </div>
+    <textarea
+      className="plain-field resize-none text-[14px] field-sizing-content"
+      rows={1}
+      aria-label={`What ${place} is`}
+      placeholder="what it takes"
+      maxLength={2000}
+      value={level.text}
+      onChange={(event) => onChange({ ...level, text: event.target.value })}
+    />
+  </div>
+);
+
+interface Props {
+  readonly rubric: readonly Criterion[];
+  readonly onChange: (rubric: Criterion[]) => void;
+}
+
+/** The most that the rubric gives. */
+const bestOf = (rubric: readonly Criterion[]): Fraction =>
+  rubric.map(({ levels }) => levels.map(({ points }) => points).reduce(larger, ZERO)).reduce(add, ZERO);
+
+/** Criteria below each other, the levels of each beside it. */
+export function Rubric({ rubric, onChange }: Props) {
+  const set = (changed: Criterion) => onChange(rubric.map((one) => (one.id === changed.id ? changed : one)));
+  return (
+    <div>
+      <p className="label-small mt-3">
+        Criteria and their levels, {pointsWord(bestOf(rubric))} at best; their share counts
+      </p>
+      <ul aria-label="Criteria">
+        {rubric.map((criterion, at) => {
+          const name = criterion.text.trim() || `criterion ${at + 1}`;
+          const put = (levels: Level[]) => set({ ...criterion, levels });
+          return (
+            <li key={criterion.id} className="border-b border-dotted border-line py-1.5">
+              <div className="flex items-start gap-2">
+                <input
+                  className="plain-field font-semibold"
+                  aria-label={`Criterion ${at + 1}`}
+                  placeholder={`Criterion ${at + 1}`}
+                  maxLength={2000}
+                  value={criterion.text}
+                  onChange={(event) => set({ ...criterion, text: event.target.value })}
+                />
+                {rubric.length > 1 && (
+                  <button
+                    type="button"
+                    className="icon-button"
+                    aria-label={`Delete ${name}`}
+                    onClick={() => onChange(rubric.filter(({ id }) => id !== criterion.id))}
+                  >
+                    <X size={15} aria-hidden />
+                  </button>
+                )}
+              </div>
+              <div className="flex flex-wrap">
+                {criterion.levels.map((level, index) => (
+                  <LevelCell
+                    key={level.id}
+                    level={level}
+                    place={`level ${index + 1} of ${name}`}
+                    onChange={(changed) =>
+                      put(criterion.levels.map((one) => (one.id === level.id ? changed : one)))
+                    }
+                    onRemove={
+                      criterion.levels.length > 1
+                        ? () => put(criterion.levels.filter(({ id }) => id !== level.id))
+                        : undefined
+                    }
+                  />
+                ))}
+                {criterion.levels.length < 20 && (
+                  <button
+                    type="button"
+                    className="cursor-pointer border-l border-line px-2 text-[14px] font-semibold text-petrol hover:underline"
+                    aria-label={`Another level of ${name}`}
+                    onClick={() => put([...criterion.levels, newLevel(newId(), '', criterion.levels.length)])}
+                  >
+                    Another level
+                  </button>
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      {rubric.length < 30 && (
+        <Another onPress={() => onChange([...rubric, newCriterion(newId, '', rubric.at(-1))])}>
+          Another criterion
+        </Another>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,5 @@
+import type { WrittenQuestion } from '@/core/kinds/written/schema';
+import { defineFaces } from '../defineFaces';
+import { Folded, Write } from './Write';
+
+export default defineFaces<WrittenQuestion>({ Write, Folded });
