@@ -30,7 +30,7 @@ const HALF = { n: 1, d: 2 };
 export const JOURNEY = quiz(
   'demo-journey',
   {
-    title: 'From the spring to the sea',
+    title: 'The journey of a river',
     topic: 'Landforms',
     instructions: 'All of the river, from its beginning to its end. You may use your notes.',
   },

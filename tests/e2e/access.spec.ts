@@ -18,7 +18,7 @@ test('the Shelf, and pages that are not there', async ({ page }) => {
     page.getByRole('button', { name: 'Back up everything now' }).click(),
   ]);
   await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await backup.path());
-  await expect(page.getByText('the same as in this browser')).toHaveCount(6);
+  await expect(page.getByText('the same as in this browser')).toHaveCount(7);
   await expectAccessible(page, 'a backup');
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.goto('/class/');

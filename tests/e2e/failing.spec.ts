@@ -317,6 +317,8 @@ test('an effect that cannot be worked out is said, and worked out when tried aga
 
 test('how answers came out is said beside a question once it can be read again', async ({ page }) => {
   await openDemo(page, 'plan');
+  // The worker is there once the line of stations says what waits: only then does it hear that nothing can be read.
+  await expect(page.getByRole('navigation', { name: 'Stations' }).getByText('3 waiting')).toBeVisible();
   await writes(page, 'read nothing');
   await goTo(page, 'Write');
   const beside = margin(page);

@@ -59,7 +59,7 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
   await expect(other.getByText('The shelf is empty.')).toBeVisible();
   await openFile(other, backup.name, backup.buffer);
   const dialog = other.getByRole('dialog', { name: /^Backup of/ });
-  await expect(dialog.getByText('not on this Shelf')).toHaveCount(6);
+  await expect(dialog.getByText('not on this Shelf')).toHaveCount(7);
   await expect(dialog.getByText('48 students who will come onto your class list')).toBeVisible();
   await dialog.getByRole('button', { name: 'Restore' }).click();
   await expect(other.getByText('24 of 26 handed in')).toBeVisible();

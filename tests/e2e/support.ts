@@ -44,11 +44,20 @@ export async function goTo(page: Page, title: string): Promise<void> {
 export const saved = (page: Page) =>
   expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
 
-/** Adds a student's page: the address behind their name in the tray. */
-export async function pageOf(page: Page, name: string): Promise<Page> {
+/** Adds a question of another kind than the one before. */
+export async function anotherKind(page: Page, kind: string): Promise<void> {
+  await page.getByRole('button', { name: 'or another kind' }).click();
+  await page
+    .getByRole('list', { name: 'Kinds of question' })
+    .getByRole('button', { name: kind, exact: true })
+    .click();
+}
+
+/** Adds a student's page: the address behind their name in the tray; once handed in, the slip stands there. */
+export async function pageOf(page: Page, name: string, what: 'Page' | 'Slip' = 'Page'): Promise<Page> {
   const [opened] = await Promise.all([
     page.context().waitForEvent('page'),
-    page.getByRole('link', { name: `Page of ${name}`, exact: true }).click(),
+    page.getByRole('link', { name: `${what} of ${name}`, exact: true }).click(),
   ]);
   return opened;
 }

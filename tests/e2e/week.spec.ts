@@ -1,4 +1,4 @@
-import { checkRow, downloaded, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, checkRow, downloaded, expect, goTo, pageOf, saved, test } from './support';
 
 /**
  * A teacher's whole task on fresh data: a new quiz is written, keyed and tried, planned and opened; one
@@ -33,7 +33,7 @@ test('from a new quiz to the scores', async ({ page }) => {
     await page.getByLabel('Link address for at its source').fill('https://rivers.example/course');
     await page.getByLabel('Feedback for right answers').fill('Yes.');
 
-    await page.getByRole('button', { name: 'word or phrase' }).click();
+    await anotherKind(page, 'Word or phrase');
     await page.getByRole('textbox', { name: 'Text of question 2' }).click();
     await page.keyboard.type('What is the low wall beside a river called?');
     await page.getByLabel('Points', { exact: true }).fill('3');

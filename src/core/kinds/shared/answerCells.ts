@@ -26,8 +26,10 @@ export function splitParts(cell: string): string[] {
 
 export const joinPair = (left: string, right: string): string => `${left}${ARROW}${right}`;
 
-/** A pair's two sides; null where no arrow stands between any. */
-export function splitPair(part: string): [string, string] | null {
-  const at = part.lastIndexOf('→');
-  return at < 0 ? null : [part.slice(0, at).trim(), part.slice(at + 1).trim()];
+/** Every way to part a pair at one of its arrows, the last one first: a name may hold arrows itself. */
+export function splitPair(part: string): [string, string][] {
+  const ways: [string, string][] = [];
+  for (let at = part.lastIndexOf('→'); at >= 0; at = at === 0 ? -1 : part.lastIndexOf('→', at - 1))
+    ways.push([part.slice(0, at).trim(), part.slice(at + 1).trim()]);
+  return ways;
 }

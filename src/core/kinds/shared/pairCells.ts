@@ -14,13 +14,19 @@ export function readPairs(
   language: string,
 ): { readonly ok: true; readonly pairs: [string, string][] } | ReturnType<typeof unreadable> {
   const pairs: [string, string][] = [];
+  const named = ([from, to]: readonly [string, string]) => ({
+    from: namedSo(left, from, language)?.id,
+    to: namedSo(right, to, language)?.id ?? (to === NONE_IN_CELL ? NONE : undefined),
+  });
   for (const part of splitParts(text).filter(Boolean)) {
-    const sides = splitPair(part);
-    if (!sides) return unreadable(`“${part}” is not a pair: write it with an arrow, as in “a → b”`);
-    const from = namedSo(left, sides[0], language);
-    const to = namedSo(right, sides[1], language) ?? (sides[1] === NONE_IN_CELL ? { id: NONE } : undefined);
-    if (!from || !to) return unreadable(`“${from ? sides[1] : sides[0]}” is not in the question`);
-    pairs.push([from.id, to.id]);
+    const ways = splitPair(part);
+    const [first] = ways;
+    if (!first) return unreadable(`“${part}” is not a pair: write it with an arrow, as in “a → b”`);
+    const { from, to } =
+      ways.map(named).find((way) => way.from !== undefined && way.to !== undefined) ?? named(first);
+    if (from === undefined || to === undefined)
+      return unreadable(`“${from === undefined ? first[0] : first[1]}” is not in the question`);
+    pairs.push([from, to]);
   }
   return { ok: true, pairs };
 }
