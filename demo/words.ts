@@ -51,6 +51,7 @@ export const option = (id: string, text: string, percent: number, feedback: Feed
   credit: share(percent),
   feedback,
   gone: false,
+  keepsPlace: false,
 });
 
 export const variant = (
@@ -95,6 +96,7 @@ export const pickOne = (base: Shared, options: Option[]): PickOneQuestion => ({
   ...base,
   kind: 'pickOne',
   options,
+  shuffled: null,
 });
 
 /** A question whose answer is a word or a phrase. */
@@ -151,15 +153,24 @@ export const pickSeveral = (
   ...base,
   kind: 'pickSeveral',
   options: [
-    ...right.map((text) => ({ ...named(text), right: true, weight: ZERO, feedback: SILENCE, gone: false })),
+    ...right.map((text) => ({
+      ...named(text),
+      right: true,
+      weight: ZERO,
+      feedback: SILENCE,
+      gone: false,
+      keepsPlace: false,
+    })),
     ...wrong.map(([text, feedback]) => ({
       ...named(text),
       right: false,
       weight: ZERO,
       feedback,
       gone: false,
+      keepsPlace: false,
     })),
   ],
+  shuffled: null,
   model: 'rightMinusWrong',
   lambda,
 });
@@ -330,6 +341,8 @@ export const written = (
     levels: levels.map((level, at) => ({ id: `${idOf(text)}-${at}`, text: level, points: { n: at, d: 1 } })),
   })),
   ideas: [...ideas],
+  mostWords: null,
+  room: 'paragraph',
 });
 
 /** A quiz from its questions; those that are not worth one point say so. */

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Answer, Face, Question } from '@/core/kinds';
+import type { OptionOrder } from '@/core/kinds/kind';
 import type { MarkingContext } from '@/core/marks/mark';
 
 /** How a kind of question is answered: what is shown, what is given so far, and where a change goes. */
@@ -7,6 +8,8 @@ export interface SitProps {
   readonly face: Face;
   readonly answer: Answer | null;
   readonly labelledBy: string;
+  /** The language of the answer, such as `en`. */
+  readonly language: string;
   readonly onAnswer: (answer: Answer | null) => void;
 }
 
@@ -15,6 +18,8 @@ interface Editing<Q extends Question> {
   readonly onChange: (question: Q) => void;
   /** The quiz's language and decimal sign. */
   readonly context: MarkingContext;
+  /** How the quiz has the options of its questions. */
+  readonly optionOrder: OptionOrder;
 }
 
 /** How a teacher meets a kind of question. What a student answers with stands apart, in the kind's `Sit.tsx`. */

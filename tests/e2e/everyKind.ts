@@ -4,7 +4,10 @@ import { expect, saved } from './support';
 /** A quiz with a question of every kind, written by keys alone; and how students answer it, by keys and by touch. */
 
 /** A press by the keyboard: the thing takes the focus, and Enter presses it. */
-export const enter = (thing: Locator) => thing.press('Enter');
+export async function enter(thing: Locator): Promise<void> {
+  await expect(thing).toBeEnabled();
+  await thing.press('Enter');
+}
 
 /** A picture file of one colour, drawn in the page. */
 export async function drawing(page: Page, width: number, height: number): Promise<Buffer> {

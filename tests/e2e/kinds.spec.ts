@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { fits } from './fits';
 import { enter, sitEveryKind, writeEveryKind } from './everyKind';
-import { checkRow, downloaded, expect, goTo, pageOf, test } from './support';
+import { anotherKind, checkRow, downloaded, expect, goTo, pageOf, saved, test } from './support';
 
 const PHONE = { width: 360, height: 740 };
 
@@ -102,4 +103,142 @@ test('a question of every kind: written by keys alone, sat on a phone, marked, h
     buffer: readFileSync(await file.path()),
   });
   await expect(page.getByRole('dialog').getByText('13 questions')).toBeVisible();
+});
+
+test('a name for the teacher alone, options in each student’s order, special letters, and copies in another quiz', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill('Flüsse');
+  await page.getByLabel('Language of the answers').selectOption('de');
+  await page.getByLabel('Order of options', { exact: true }).selectOption('true');
+  await page.getByLabel('Must questions be answered').selectOption('every');
+  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+  const first = page.getByRole('region', { name: 'Question 1 in hand' });
+  await first.getByRole('textbox', { name: 'Text of question 1' }).fill('Was baut ein Fluss auf?');
+  await first.getByLabel('Option 1', { exact: true }).fill('Delta');
+  for (const name of ['Schlucht', 'Wasserfall', 'Quelle', 'nichts davon']) {
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(name);
+  }
+  await first.getByRole('button', { name: 'Delta is right' }).click();
+  await first.getByRole('button', { name: 'nichts davon keeps its place' }).click();
+  await first.getByLabel('Short name, for you alone').fill('built up');
+  await first.getByLabel('Another topic').fill('landforms');
+  await page.keyboard.press('Enter');
+  await anotherKind(page, 'Word or phrase');
+  await page.getByRole('textbox', { name: 'Text of question 2' }).fill('Wie heißt der Bogen eines Flusses?');
+  await page.getByLabel('Another right answer').fill('Mäander');
+  await page.keyboard.press('Enter');
+  await saved(page);
+
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const orders = new Set<string>();
+  for (const name of ['Ada Marsh', 'Bela Fenn', 'Cato Weir', 'Dina Ford', 'Emil Brook']) {
+    const sitting = await pageOf(page, name);
+    await sitting.getByRole('button', { name: 'Begin' }).click();
+    await expect(sitting.getByRole('radio')).toHaveCount(5);
+    const options = await sitting.getByRole('radiogroup').locator('label').allInnerTexts();
+    expect(options[4]).toBe('nichts davon');
+    expect([...options].sort()).toEqual(['Delta', 'Quelle', 'Schlucht', 'Wasserfall', 'nichts davon']);
+    expect(await sitting.content()).not.toContain('built up');
+    orders.add(options.join());
+    await sitting.getByRole('radio', { name: 'Delta' }).check();
+    await sitting.getByRole('button', { name: 'Next' }).click();
+    await sitting.getByRole('button', { name: 'Review and hand in' }).click();
+    await expect(sitting.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
+    await sitting.getByRole('button', { name: 'Back' }).click();
+    // Written by the letters below the field: one in the middle of a word, one as its capital.
+    await sitting.getByRole('textbox').fill('Mander');
+    await sitting.getByRole('textbox').press('Home');
+    await sitting.getByRole('textbox').press('ArrowRight');
+    await sitting.getByRole('textbox').press('ArrowRight');
+    await sitting.getByRole('button', { name: 'Write ä' }).click();
+    await expect(sitting.getByRole('textbox')).toHaveValue('Maänder');
+    await sitting.getByRole('textbox').fill('M');
+    await sitting.getByRole('button', { name: 'Write ä' }).click();
+    await sitting.keyboard.type('ander');
+    await expect(sitting.getByRole('textbox')).toHaveValue('Mäander');
+    await expect(sitting.getByText(/Saved on this device at/)).toBeVisible();
+    await sitting.getByRole('button', { name: 'Review and hand in' }).click();
+    await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
+    await expect(sitting.getByText('It has been received.')).toBeVisible();
+    await sitting.close();
+    await page.bringToFront();
+  }
+  expect(orders.size, 'orders in which five students met four options').toBeGreaterThan(1);
+  await goTo(page, 'Check');
+  await expect(page.getByRole('columnheader', { name: /built up/ })).toBeVisible();
+  await expect.poll(async () => (await checkRow(page, 'Emil Brook')).at(-1)).toBe('2');
+  const scores = await downloaded(page, () => page.getByRole('button', { name: 'Scores as CSV' }).click());
+  expect(scores.text).toContain('1. built up');
+
+  // Copies: one by keys, two into another quiz, taken back there.
+  await goTo(page, 'Write');
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  await page.keyboard.press('Alt+Shift+D');
+  await expect(page.getByRole('region', { name: 'Question 3 in hand' })).toContainText('Wie heißt der Bogen');
+  await page.keyboard.press('Alt+Shift+Delete');
+  await expect(page.getByText('Question 3 deleted')).toBeVisible();
+  await page.getByRole('button', { name: 'Copy questions …' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Copy questions' });
+  await expectAccessible(page, 'copying questions');
+  await dialog.getByRole('checkbox', { name: /built up/ }).check();
+  await dialog.getByRole('checkbox', { name: /Wie heißt/ }).check();
+  await dialog.getByLabel('Copy them to').selectOption({ label: 'Where a river ends, at its end' });
+  await dialog.getByRole('button', { name: 'Copy 2 questions' }).click();
+  await expect(page.getByText('2 questions copied to Where a river ends')).toBeVisible();
+  await page.goto('/quiz/?id=demo-deltas#write');
+  await expect(page.getByText('6 questions')).toBeVisible();
+  await page.getByRole('button', { name: 'Question 5', exact: true }).click();
+  const copied = page.getByRole('region', { name: 'Question 5 in hand' });
+  await expect(copied.getByLabel('Short name, for you alone')).toHaveValue('built up');
+  await expect(copied.getByText('landforms')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: Copy 2 questions' }).click();
+  await expect(page.getByText('4 questions')).toBeVisible();
+});
+
+test('every kind in Write and on a student’s page: axe finds nothing, and a phone shows all of it', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.setViewportSize(PHONE);
+  await page.goto('/quiz/?id=demo-journey#write');
+  for (let number = 1; number <= 11; number++) {
+    await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
+    await expect(page.getByRole('region', { name: `Question ${number} in hand` })).toBeVisible();
+    await fits(page, `question ${number} in Write`);
+    await expectAccessible(page, `question ${number} in Write`);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for The journey of a river' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).filter({ visible: true }).click();
+  await page.getByRole('link', { name: /The journey of a river \(copy\)/ }).click();
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const sitting = await pageOf(page, 'Amal Syke');
+  await sitting.setViewportSize(PHONE);
+  await sitting.getByRole('button', { name: 'Begin' }).click();
+  for (let number = 1; number <= 11; number++) {
+    await expect(sitting.getByText(new RegExp(`^(Question )?${number} of 11`))).toBeVisible();
+    // What opens below an item, and what stands on a picture, is looked at as well.
+    const opener = sitting.getByRole('main').locator('button[aria-expanded="false"]').first();
+    if ((await opener.count()) > 0) await opener.click();
+    const spot = sitting.getByRole('button', { name: 'Set a spot with the keyboard' });
+    if ((await spot.count()) > 0) await spot.click();
+    await fits(sitting, `question ${number} on the student’s page`);
+    await expectAccessible(sitting, `question ${number} on the student’s page`);
+    const on = number === 11 ? 'Review and hand in' : 'Next';
+    await sitting.getByRole('button', { name: on }).click();
+  }
+  await fits(sitting, 'the last page');
+  await expectAccessible(sitting, 'the last page');
 });

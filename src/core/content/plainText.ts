@@ -29,6 +29,10 @@ export function plainText(text: RichText): string {
 export const isEmptyText = (text: RichText): boolean =>
   plainText(text) === '' && picturesOf(text).length === 0;
 
+/** What lists, files and figures call a question: its short name, else its text in one line. */
+export const calledBy = ({ name, text }: { readonly name: string; readonly text: RichText }): string =>
+  name.trim() || questionTitle(text);
+
 /** A question in one line, for lists and tables: its words, else what its picture shows. */
 export const questionTitle = (text: RichText): string =>
   plainText(text) || picturesOf(text)[0]?.alt || 'Question without text';

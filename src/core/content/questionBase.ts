@@ -61,6 +61,10 @@ export type Standing = z.infer<typeof Standing>;
 /** What every question has, whatever its kind. */
 export const questionBase = {
   id: Id,
+  /** For the teacher alone: what lists, files and figures call it; empty for its text. */
+  name: z.string().max(60),
+  /** For the teacher alone: what it is about. */
+  topics: z.array(z.string().min(1).max(60)).max(20),
   text: RichText,
   /** Feedback for every right, partly right and wrong answer that has none of its own. */
   right: Feedback,

@@ -1,8 +1,10 @@
 import type { z } from '../zod';
 import type { DecimalSign, Hint, Penalty } from './questionBase';
 
-/** The rules of a question beside its key. */
+/** What a question has beside its text and its key: its name for the teacher, and its rules. */
 export interface QuestionRules {
+  readonly name: string;
+  readonly topics: string[];
   readonly negativeCredit: boolean;
   readonly penalty: Penalty;
   readonly hints: Hint[];
@@ -10,8 +12,10 @@ export interface QuestionRules {
   readonly decimalSign: z.infer<typeof DecimalSign> | null;
 }
 
-/** Nothing costs, nothing falls below 0, answers are read as the quiz says. */
+/** No name of its own, nothing costs, nothing falls below 0, answers are read as the quiz says. */
 export const NO_RULES: QuestionRules = {
+  name: '',
+  topics: [],
   negativeCredit: false,
   penalty: { kind: 'none' },
   hints: [],

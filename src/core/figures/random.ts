@@ -34,6 +34,19 @@ export function shuffled<One>(random: Random, list: readonly One[]): One[] {
   return items;
 }
 
+/** The same items in another order, but for those that stay where they are. */
+export function shuffledAround<One>(
+  random: Random,
+  list: readonly One[],
+  stays: (one: One) => boolean,
+): One[] {
+  const inTurn = shuffled(
+    random,
+    list.filter((one) => !stays(one)),
+  )[Symbol.iterator]();
+  return list.map((one) => (stays(one) ? one : (inTurn.next().value ?? one)));
+}
+
 /** A number around 0 with a spread of 1, nearly normal: twelve chances added up, less 6. */
 export function normal(random: Random): number {
   let sum = -6;

@@ -70,11 +70,13 @@ const nearly = (a: string, b: string): boolean => {
   return typingErrors([...a], [...b], most, new Map()) !== null;
 };
 
-/** The question that a heading names: by its number (`3`, `Q3`, `Question 3`) or by its text, also approximately. */
+/** The question that a heading names: by its number (`3`, `Q3`, `Question 3`) by its short name, or by its text, also approximately. */
 function questionOf(head: string, questions: readonly Question[]): Question | undefined {
   if (head === '') return undefined;
   const number = /^(?:q|question|no|nr)? ?(\d{1,3})$/.exec(head)?.[1];
   if (number) return questions[Number(number) - 1];
+  const named = questions.filter(({ name }) => compared(name) === head);
+  if (named.length === 1) return named[0];
   const titled = questions.map((question) => [question, compared(questionTitle(question.text))] as const);
   const exact = titled.find(([, text]) => text === head);
   if (exact || head.length < 12) return exact?.[0];

@@ -2,7 +2,7 @@ import papa from 'papaparse';
 import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
-import { answerText, explainAnswer, type Answer, type Question } from '../kinds';
+import { answerText, explainAnswer, kindOf, type Answer, type Question } from '../kinds';
 import { contextOf } from '../scoring/markAttempt';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
@@ -73,7 +73,9 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
     'Attempt',
     'Opened',
     'Handed in',
-    ...paper.questions.flatMap((_, at) => [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`]),
+    ...paper.questions.flatMap((question, at) =>
+      kindOf(question).asks ? [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`] : [],
+    ),
   ];
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
@@ -88,6 +90,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       attempt.source === 'file' ? null : timeCell(attempt.openedAt, zone),
       attempt.timeKnown ? timeCell(finishedAt(attempt, work.opening), zone) : null,
       ...paper.questions.flatMap((question, at): Cell[] => {
+        if (!kindOf(question).asks) return [];
         const score = scores[at] as QuestionScore;
         const answer = attempt.answers[question.id];
         const points = verdictOfScore(score) === 'waits' ? null : Number(pointsText(score.earned));

@@ -9,12 +9,18 @@ import { traceJoin } from '../scoring/traceJoin';
 import { traceWords } from '../scoring/words';
 import type { Attempt } from '../quiz/attempt';
 import type { StudentDetails } from '../quiz/school';
-import { questionTitle } from '../content/plainText';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import type { MarkedWork } from './handedIn';
-import { SCORE_COLUMNS, scoreRowOf, writeScores, zoneTime, type ScoreRow } from './scoresFile';
+import {
+  questionHeadings,
+  SCORE_COLUMNS,
+  scoreRowOf,
+  writeScores,
+  zoneTime,
+  type ScoreRow,
+} from './scoresFile';
 
 interface Figure {
   readonly about: number;
@@ -131,10 +137,9 @@ export const quizJson = (paper: Paper) => ({
 
 /** The scores of everyone with work as a scores file; there are no comments in it. */
 export function scoresCsv(work: MarkedWork): string {
-  const titles = work.marked.paper.questions.map(({ text }) => questionTitle(text));
   return writeScores(
     scoreRows(work),
-    titles,
+    questionHeadings(work.marked.paper),
     SCORE_COLUMNS.filter((column) => column !== 'comment'),
   );
 }

@@ -1,7 +1,9 @@
 import papa from 'papaparse';
 import type { StudentWork } from '../checking/classWork';
+import { calledBy } from '../content/plainText';
 import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
+import { kindOf } from '../kinds';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
@@ -85,14 +87,12 @@ const COLUMNS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, (row: ScoreRow
  */
 export function writeScores(
   rows: readonly ScoreRow[],
-  questionTitles: readonly string[],
+  headings: readonly string[],
   columns: readonly ScoreColumn[] = DEFAULT_SCORE_COLUMNS,
 ): string {
   const chosen = SCORE_COLUMNS.filter((column) => columns.includes(column));
   const header = chosen.flatMap((column) =>
-    column === 'questions'
-      ? questionTitles.map((title, index) => `${index + 1}. ${title}`)
-      : [SCORE_HEADINGS[column]],
+    column === 'questions' ? [...headings] : [SCORE_HEADINGS[column]],
   );
   const body = rows.map((row) =>
     chosen.flatMap((column): Cell[] =>
@@ -108,6 +108,12 @@ export const zoneTime = (at: number, zone: string, to: 'minute' | 'second' = 'mi
     .toISOString()
     .slice(0, to === 'minute' ? 16 : 19)
     .replace('T', ' ');
+
+/** The headings of a paper's questions: their numbers on the paper, and what they are called; notes have none. */
+export const questionHeadings = (paper: Paper): string[] =>
+  paper.questions.flatMap((question, at) =>
+    kindOf(question).asks ? [`${at + 1}. ${calledBy(question)}`] : [],
+  );
 
 /** The points of a question; none while its answer waits. */
 const partOf = (score: QuestionScore | undefined): Fraction | null =>
@@ -134,6 +140,8 @@ export function scoreRowOf(
     waiting: recorded?.waiting ?? ZERO,
     attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,
     late: sheet?.late && sheet.late.share.n > 0 ? sheet.late.share : null,
-    parts: paper.questions.map((_, index) => partOf(sheet?.scores[index])),
+    parts: paper.questions.flatMap((question, index) =>
+      kindOf(question).asks ? [partOf(sheet?.scores[index])] : [],
+    ),
   };
 }

@@ -39,6 +39,8 @@ export const notKeyed = (reason: string): { ok: false; reason: string } => ({ ok
 /** What every question has besides its kind's own body. */
 interface Shared {
   id: unknown;
+  name: unknown;
+  topics: unknown;
   text: unknown;
   right: unknown;
   partly: unknown;
@@ -60,6 +62,9 @@ export interface About {
   /** What earns part of the points. */
   readonly part: string;
 }
+
+/** The order in which a question's options are shown. */
+export type OptionOrder = 'written' | 'shuffled';
 
 /** What a kind must say of itself. */
 interface Needed<Question extends { kind: string }, Answer, Face> {
@@ -127,10 +132,11 @@ interface Defaulted<Question, Answer, Face> {
   /** A made-up answer: one that is right, or one that is wrong as students are; null, the default, for none given. */
   makeUp(question: Question, random: Random, wanted: 'right' | 'wrong'): Answer | null;
   /**
-   * What a student sees to answer. `seed` is the attempt's own: what is shuffled is shuffled by it. By default
-   * nothing but the kind.
+   * What a student sees to answer. `seed` is the attempt's own: what is shuffled is shuffled by it. `options` says how
+   * the quiz has options, where the question does not say so itself; by default as they are written. By default nothing
+   * but the kind.
    */
-  faceOf(question: Question, seed: number): Face;
+  faceOf(question: Question, seed: number, options?: OptionOrder): Face;
   /** The words of the trace's lines that this kind alone writes. */
   readonly lines: LineWords;
   /** What one entry of a list is called where a message names a place in a question: `{ areas: 'area' }`. */
@@ -212,7 +218,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => kind.shown(counts(question), answer),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
     makeUp: (question, random, wanted) => kind.makeUp(counts(question), random, wanted),
-    faceOf: (question, seed) => kind.faceOf(counts(question), seed),
+    faceOf: (question, seed, options) => kind.faceOf(counts(question), seed, options),
   };
 }
 

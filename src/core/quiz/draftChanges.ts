@@ -16,11 +16,12 @@ const rulesOf = ({ attempts, late, zone, scoring, decimalSign }: Paper['content'
   decimalSign,
 ];
 
-const textsOf = ({ title, instructions, mustAnswer, shuffled }: Paper['content']) => [
+const textsOf = ({ title, instructions, mustAnswer, shuffled, shuffledOptions }: Paper['content']) => [
   title,
   instructions,
   mustAnswer,
   shuffled,
+  shuffledOptions,
 ];
 
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */

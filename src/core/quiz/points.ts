@@ -1,7 +1,7 @@
 import { sum, ZERO, type Fraction } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import { placementIn } from './paper';
-import type { Placed, Placement } from './placement';
+import type { MustAnswer, Placed, Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
 
 /** Points of a question as it is placed: its own there, else the quiz's default. */
@@ -12,9 +12,9 @@ export const pointsOfPlaced = ({ question, placement }: Placed, content: QuizCon
 export const pointsOf = (question: Question, paper: Paper): Fraction =>
   pointsOfPlaced({ question, placement: placementIn(paper, question.id) }, paper.content);
 
-/** Whether a paper can be handed in without an answer to this question. */
-export const mustAnswer = (question: Question, paper: Paper): boolean =>
-  kindOf(question).asks && (placementIn(paper, question.id).mustAnswer ?? paper.content.mustAnswer);
+/** Whether a paper can be handed in without an answer to this question, or with a part of one. */
+export const mustAnswer = (question: Question, paper: Paper): MustAnswer =>
+  kindOf(question).asks ? (placementIn(paper, question.id).mustAnswer ?? paper.content.mustAnswer) : 'no';
 
 /** The questions of a paper that ask for something; notes do not. */
 export const askedIn = ({ questions }: Pick<Paper, 'questions'>): Question[] =>

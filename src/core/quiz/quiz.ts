@@ -1,7 +1,7 @@
 import { DecimalSign, Id, Language, Points } from '../content/questionBase';
 import { Question } from '../kinds';
 import { Aspect, RevealPlan } from './plan';
-import { Placement } from './placement';
+import { MustAnswer, Placement } from './placement';
 import { SetTo } from './school';
 import { z } from '../zod';
 import { RichText } from '../content/richText';
@@ -20,10 +20,12 @@ export const QuizContent = z.strictObject({
   /** Points of a question that sets none. */
   defaultPoints: Points,
   /** Whether a question must be answered unless it says otherwise. */
-  mustAnswer: z.boolean(),
+  mustAnswer: MustAnswer,
   order: z.array(Id).max(500),
   /** Whether each student meets the questions in an order of their own. */
   shuffled: z.boolean(),
+  /** Whether each student meets the options of a question in an order of their own, unless the question says otherwise. */
+  shuffledOptions: z.boolean(),
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
@@ -75,7 +77,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(4),
+  version: z.literal(5),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

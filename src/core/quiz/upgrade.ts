@@ -1,6 +1,7 @@
 import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../content/upgrade';
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
+import { nameFile, nameRescue } from './upgradeNamed';
 import { placeFile, placeRescue } from './upgradePlaced';
 import { fileWithClasses } from './upgradeSchool';
 
@@ -46,7 +47,7 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  placeRescue(upgradeFirstRescues(file, zone));
+  nameRescue(placeRescue(upgradeFirstRescues(file, zone)));
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
@@ -94,7 +95,8 @@ const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): 
 };
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
-export const upgradeFile = (file: unknown): unknown => fileWithClasses(placeFile(upgradeFirstFile(file)));
+export const upgradeFile = (file: unknown): unknown =>
+  nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

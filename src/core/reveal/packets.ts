@@ -7,6 +7,7 @@ import { RichText } from '../content/richText';
 import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
+import { MustAnswer } from '../quiz/placement';
 import { Aspect, Condition } from '../quiz/plan';
 
 /** Everything that may leave for a student. Strict: what is not named here stays behind. */
@@ -14,7 +15,9 @@ const StudentQuestion = z.strictObject({
   id: Id,
   text: RichText,
   points: Fraction,
-  mustAnswer: z.boolean(),
+  mustAnswer: MustAnswer,
+  /** The language in which it is answered, such as `en`. */
+  language: z.string(),
   face: Face,
 });
 export type StudentQuestion = z.infer<typeof StudentQuestion>;

@@ -1,7 +1,7 @@
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { kindOf, shownAnswer, type Question } from '../kinds';
 import { equal } from '../figures/fraction';
-import { partSeed, randomFrom, shuffled } from '../figures/random';
+import { partSeed, randomFrom, shuffledAround } from '../figures/random';
 import { contextOf } from '../scoring/markAttempt';
 import type { Mark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
@@ -16,22 +16,24 @@ import { mustAnswer, pointsOf } from '../quiz/points';
 /** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them. */
 function inStudentsOrder(paper: Paper, seed: number): readonly Question[] {
   if (!paper.content.shuffled) return paper.questions;
-  const moving = paper.questions.filter(({ id }) => !placementIn(paper, id).staysInPlace);
-  const inTurn = shuffled(randomFrom(partSeed(seed, 0)), moving)[Symbol.iterator]();
-  return paper.questions.map((question) =>
-    placementIn(paper, question.id).staysInPlace ? question : (inTurn.next().value ?? question),
+  return shuffledAround(
+    randomFrom(partSeed(seed, 0)),
+    paper.questions,
+    ({ id }) => placementIn(paper, id).staysInPlace,
   );
 }
 
 /** The paper's questions as a student sees them: nothing of any key. `seed` is the attempt's own, by which is shuffled. */
 export function questionsForStudent(paper: Paper, seed: number): StudentQuestion[] {
   const part = new Map(paper.questions.map(({ id }, at) => [id, partSeed(seed, at + 1)]));
+  const options = paper.content.shuffledOptions ? 'shuffled' : 'written';
   return inStudentsOrder(paper, seed).map((question) => ({
     id: question.id,
     text: question.text,
     points: pointsOf(question, paper),
     mustAnswer: mustAnswer(question, paper),
-    face: kindOf(question).faceOf(question, part.get(question.id) ?? seed),
+    language: contextOf(paper, question).language,
+    face: kindOf(question).faceOf(question, part.get(question.id) ?? seed, options),
   }));
 }
 

@@ -1,5 +1,7 @@
-import type { Answer, Question } from '../kinds';
+import { kindOf, type Answer, type Question } from '../kinds';
+import { progressOfAnswer } from '../kinds/progress';
 import type { Attempt } from '../quiz/attempt';
+import type { MustAnswer } from '../quiz/placement';
 import { mustAnswer } from '../quiz/points';
 import type { Opening, Paper, QuizContent } from '../quiz/quiz';
 import { attemptState, isFinished, isOpen } from '../quiz/window';
@@ -91,14 +93,19 @@ export function keep(
   return { ok: true, attempt: { ...attempt, answers, saves, savedAt: now } };
 }
 
-/** Questions that must be answered and are blank: an answer of spaces or punctuation alone is one, too. */
-function isMissingOne(paper: Paper, { answers }: Attempt): boolean {
-  return paper.questions.some(
-    (question) =>
-      mustAnswer(question, paper) &&
-      markAnswer(question, answers[question.id] ?? null, contextOf(paper, question)).state === 'blank',
-  );
+/** Whether an answer is there as far as it must be. One of spaces or punctuation alone is none. */
+function isThere(question: Question, answer: Answer | null, must: MustAnswer, paper: Paper): boolean {
+  if (must === 'no') return true;
+  const face = kindOf(question).faceOf(question, 0);
+  if (must === 'every' && progressOfAnswer(face, answer) !== 'all') return false;
+  return markAnswer(question, answer, contextOf(paper, question)).state !== 'blank';
 }
+
+/** Whether a question is left open that must be answered. */
+const isMissingOne = (paper: Paper, { answers }: Attempt): boolean =>
+  paper.questions.some(
+    (question) => !isThere(question, answers[question.id] ?? null, mustAnswer(question, paper), paper),
+  );
 
 /** The attempt handed in, once and for all: asked again, it stays as it is. */
 export function handIn(paper: Paper, attempt: Attempt, opening: Opening | null, now: number): Decided {

@@ -127,6 +127,9 @@ function Head({ table }: { readonly table: CheckTable }) {
         </th>
         {questions.map((question) => (
           <th key={question.id} className="head-cell px-1 pb-2 font-normal" title={question.title}>
+            {question.name && (
+              <span className="caption mx-auto block max-w-20 truncate leading-tight">{question.name}</span>
+            )}
             <span className="block font-title text-[15px] font-semibold">{question.number}</span>
             <span className="caption figures block leading-tight">
               {points(question.points)} {pointWord(question.points, 'pt')}

@@ -25,14 +25,19 @@ interface Open {
   readonly index: number;
 }
 
+const isNeeded = ({ mustAnswer }: StudentQuestion): boolean => mustAnswer !== 'no';
+const isNeededWhole = ({ mustAnswer }: StudentQuestion): boolean => mustAnswer === 'every';
+
 interface MissingProps {
   readonly title: string;
+  /** Whether one of them keeps the paper from being handed in. */
+  readonly blocks: (question: StudentQuestion) => boolean;
   readonly missing: readonly Open[];
   readonly onGo: (index: number) => void;
 }
 
 /** Questions without an answer, or with a part of one, each a way back to it. */
-const Missing = ({ title, missing, onGo }: MissingProps) =>
+const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
   missing.length > 0 && (
     <>
       <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">{title}</p>
@@ -48,7 +53,7 @@ const Missing = ({ title, missing, onGo }: MissingProps) =>
               <span className="truncate underline underline-offset-2">
                 {plainText(question.text) || 'Question without text'}
               </span>
-              {question.mustAnswer && (
+              {blocks(question) && (
                 <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
               )}
             </button>
@@ -66,7 +71,9 @@ export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, on
     questions.map((question, index) => ({ question, index })).filter(({ index }) => done[index] === progress);
   const missing = open('none');
   const begun = open('some');
-  const must = missing.filter(({ question }) => question.mustAnswer).length;
+  const must =
+    missing.filter(({ question }) => isNeeded(question)).length +
+    begun.filter(({ question }) => isNeededWhole(question)).length;
   return (
     <>
       <h1 ref={headingRef} tabIndex={-1} className="text-[22px] outline-none">
@@ -79,11 +86,13 @@ export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, on
       )}
       <Missing
         title={`${missing.length} ${plural(missing.length, 'question has', 'questions have')} no answer yet:`}
+        blocks={isNeeded}
         missing={missing}
         onGo={onGo}
       />
       <Missing
         title={`${begun.length} ${plural(begun.length, 'question is', 'questions are')} answered only in part:`}
+        blocks={isNeededWhole}
         missing={begun}
         onGo={onGo}
       />

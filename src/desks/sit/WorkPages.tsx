@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { progressOfAnswer, type Progress } from '@/core/kinds/progress';
-import type { Cover, Working } from '@/core/reveal/packets';
+import type { Cover, StudentQuestion, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { sitFace } from '@/kinds/sit';
 import { dayAndTime, pointsWord } from '@/ui/words/figures';
@@ -29,6 +29,12 @@ const DONE: Readonly<Record<Progress, string>> = {
   none: 'bg-line',
   some: 'bg-[linear-gradient(to_right,var(--ink)_50%,var(--line)_50%)]',
   all: 'bg-ink',
+};
+
+const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {
+  no: '',
+  any: ' · must be answered',
+  every: ' · every part must be answered',
 };
 
 /** What the quiz is, until when, and how far one has come. */
@@ -125,10 +131,13 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
               {isNote
                 ? `${at + 1} of ${questions.length} · to read, nothing to answer`
                 : `Question ${at + 1} of ${questions.length} · ${pointsWord(question.points)}`}
-              {question.mustAnswer && !isNote && ' · must be answered'}
+              {MUST[question.mustAnswer]}
             </p>
             <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
-              <RichText text={question.text} className="!text-[19px] leading-snug font-semibold" />
+              <RichText
+                text={question.text}
+                className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
+              />
             </h1>
             <Suspense fallback={<p className="text-soft">…</p>}>
               <Face
@@ -136,6 +145,7 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 face={question.face}
                 answer={answers[question.id] ?? null}
                 labelledBy={titleId}
+                language={question.language}
                 onAnswer={(answer) => give(question.id, answer)}
               />
             </Suspense>

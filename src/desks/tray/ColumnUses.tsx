@@ -1,6 +1,6 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Table } from '@/core/formats/table';
-import { questionTitle } from '@/core/content/plainText';
+import { calledBy } from '@/core/content/plainText';
 import { lineText } from '@/core/content/shownText';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
@@ -83,7 +83,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
       }),
     );
   const titles = questions.map(
-    (record, at) => [record.id, `${at + 1}. ${questionTitle(record.question.text).slice(0, 60)}`] as const,
+    (record, at) => [record.id, `${at + 1}. ${calledBy(record.question).slice(0, 60)}`] as const,
   );
   return (
     <div className="max-h-[34vh] overflow-auto max-sm:max-w-full">

@@ -16,8 +16,11 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
     keys: [
       ['Alt ↑, Alt ↓', 'the question before or after'],
       ['Alt Shift ↑, Alt Shift ↓', 'move the question'],
-      ['Enter in an option', 'another option below it'],
-      ['Backspace in an empty option', 'remove it'],
+      ['Alt Shift D', 'duplicate the question'],
+      ['Alt Shift Delete', 'delete the question'],
+      ['Ctrl G, in the text of a question with gaps', 'make a gap of what is selected'],
+      ['Enter in an option, item or row', 'another one below it'],
+      ['Backspace in an empty one', 'remove it'],
     ],
   },
   {

@@ -1,7 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { Fragment, lazy, Suspense, useState } from 'react';
+import type { MustAnswer } from '@/core/quiz/placement';
 import { NEW_TITLE } from '@/store/quiz/quizzes';
 import { RichText } from '@/ui/widgets/RichText';
 import { DecimalField } from '@/ui/widgets/DecimalField';
+import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useContentField } from '@/ui/teacher/useContentField';
@@ -53,6 +55,36 @@ function ReadingPart() {
   );
 }
 
+/** Whether every student meets questions and options in an order of their own. */
+function OrderPart() {
+  const questions = useContentField('shuffled', 'Change the order of questions');
+  const options = useContentField('shuffledOptions', 'Change the order of options');
+  const parts = [
+    ['Questions', 'Order of questions', questions],
+    ['options', 'Order of options', options],
+  ] as const;
+  return (
+    <>
+      {parts.map(([words, label, field], at) => (
+        <Fragment key={label}>
+          {at > 0 && ' and '}
+          {words} come{' '}
+          <select
+            className="sentence-part"
+            aria-label={label}
+            value={String(field.value)}
+            onChange={(event) => field.edit(event.target.value === 'true')}
+          >
+            <option value="false">as they stand here</option>
+            <option value="true">in each student’s own order</option>
+          </select>
+        </Fragment>
+      ))}
+      .
+    </>
+  );
+}
+
 /** What holds for all questions, as a sentence. */
 function QuizSentence() {
   const topic = useContentField('topic', 'Change the topic');
@@ -72,13 +104,16 @@ function QuizSentence() {
       <select
         className="sentence-part"
         aria-label="Must questions be answered"
-        value={String(must.value)}
-        onChange={(event) => must.edit(event.target.value === 'true')}
+        value={must.value}
+        onChange={(event) => must.edit(event.target.value as MustAnswer)}
       >
-        <option value="false">may be left out</option>
-        <option value="true">must be answered</option>
+        {Object.entries(MUST_WORDS).map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
       </select>{' '}
-      unless it says otherwise. <ReadingPart />. Topic:{' '}
+      unless it says otherwise. <OrderPart /> <ReadingPart />. Topic:{' '}
       <input
         className="sentence-part"
         aria-label="Topic"

@@ -26,6 +26,7 @@ interface Props {
   readonly onTake: () => void;
   readonly onMove: (by: -1 | 1) => void;
   readonly onRemove: () => void;
+  readonly onDuplicate: () => void;
   readonly margin: MarginState;
 }
 
@@ -124,7 +125,7 @@ function useIntoView(inHand: boolean, node: RefObject<HTMLElement | null>): void
 
 /** One question on the paper: its number and points in the left edge, folded as students read it, or in hand; in the margin what is known of it. */
 export function PaperQuestion(props: Props) {
-  const { record, number, inHand, onTake, onRemove, margin } = props;
+  const { record, number, inHand, onTake, onRemove, onDuplicate, margin } = props;
   const sortable = useSortable({ id: record.id });
   const { question } = record;
   const problems = margin.ready.get(record.id);
@@ -147,7 +148,7 @@ export function PaperQuestion(props: Props) {
           }
         >
           {inHand ? (
-            <QuestionInHand record={record} number={number} onRemove={onRemove} />
+            <QuestionInHand record={record} number={number} onRemove={onRemove} onDuplicate={onDuplicate} />
           ) : (
             <Folded record={record} onTake={onTake} />
           )}

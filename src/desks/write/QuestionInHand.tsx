@@ -1,7 +1,7 @@
-import { Trash2 } from 'lucide-react';
+import { Copy, Trash2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useMemo } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
-import type { Placed, Placement } from '@/core/quiz/placement';
+import type { MustAnswer, Placed, Placement } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { plainText } from '@/core/content/plainText';
@@ -11,6 +11,8 @@ import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { MUST_WORDS } from '@/ui/words/mustWords';
+import { OwnWords } from './OwnWords';
 import { points, pointWord } from '@/ui/words/figures';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { RichText } from '@/ui/widgets/RichText';
@@ -62,6 +64,7 @@ interface Props {
   readonly record: QuestionRecord;
   readonly number: number;
   readonly onRemove: () => void;
+  readonly onDuplicate: () => void;
 }
 
 function General({ question, onChange: edit }: Editing) {
@@ -154,29 +157,46 @@ function Rules({ draft }: { readonly draft: Draft<Placed> }) {
       <select
         className="sentence-part"
         aria-label="Must it be answered"
-        value={String(placement.mustAnswer)}
-        onChange={(event) =>
-          place({ mustAnswer: event.target.value === 'null' ? null : event.target.value === 'true' })
-        }
+        value={placement.mustAnswer ?? 'asQuiz'}
+        onChange={(event) => {
+          const chosen = event.target.value;
+          place({ mustAnswer: chosen === 'asQuiz' ? null : (chosen as MustAnswer) });
+        }}
       >
-        <option value="null">
-          {quiz.content.mustAnswer ? 'must be answered' : 'may be left out'}, as the quiz sets
-        </option>
-        <option value="true">must be answered</option>
-        <option value="false">may be left out</option>
+        <option value="asQuiz">{MUST_WORDS[quiz.content.mustAnswer]}, as the quiz sets</option>
+        {Object.entries(MUST_WORDS).map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
       </select>
+      {quiz.content.shuffled && (
+        <>
+          {' and '}
+          <select
+            className="sentence-part"
+            aria-label="Its place where questions are shuffled"
+            value={String(placement.staysInPlace)}
+            onChange={(event) => place({ staysInPlace: event.target.value === 'true' })}
+          >
+            <option value="false">is shuffled with the others</option>
+            <option value="true">stays in its place</option>
+          </select>
+        </>
+      )}
       {'. '}
       <KindRules
         question={question}
         onChange={(next) => draft.edit({ question: next, placement })}
         context={readingOf(question, quiz.content)}
+        optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
       />
     </div>
   );
 }
 
 /** The question in hand: text, key, feedback and rules, all in place. */
-export function QuestionInHand({ record, number, onRemove }: Props) {
+export function QuestionInHand({ record, number, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
   const draft = useQuestionDraft(record, number);
   const { question, placement } = draft.value;
@@ -192,8 +212,17 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
         what={`Question ${number}`}
         show={(version) => <Version question={version.question} />}
       />
-      <div className="flex items-start justify-between gap-4">
+      <div className="flex items-start gap-1">
         <p className="label-small mb-1">{kindOf(question).title}</p>
+        <button
+          type="button"
+          className="icon-button ml-auto"
+          aria-label={`Duplicate question ${number}`}
+          title="Duplicate the question (Alt Shift D)"
+          onClick={onDuplicate}
+        >
+          <Copy size={15} aria-hidden />
+        </button>
         <button
           type="button"
           className="icon-button"
@@ -218,6 +247,7 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
         question={question}
         onChange={edit}
         seen={quiz.firstHandInAt !== null}
+        optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
         context={readingOf(question, quiz.content)}
       />
       {kindOf(question).asks && (
@@ -226,6 +256,7 @@ export function QuestionInHand({ record, number, onRemove }: Props) {
           <Rules draft={draft} />
         </>
       )}
+      <OwnWords question={question} onChange={edit} />
     </section>
   );
 }

@@ -11,12 +11,13 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { useEffect, useState } from 'react';
 import { kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
-import { addQuestion, removeQuestion, saveContent } from '@/store/quiz/edits';
+import { addQuestion, copyQuestions, removeQuestion, saveContent } from '@/store/quiz/edits';
 import { undoStep } from '@/store/records/history';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { CopyDialog } from './CopyDialog';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { KindChooser } from './KindChooser';
@@ -28,10 +29,11 @@ import { WholePaper } from './WholePaper';
 interface AddProps {
   readonly last: KindName | null;
   readonly onAdd: (kind: KindName) => void;
+  readonly onCopy: () => void;
 }
 
 /** The line at which the paper goes on: the next question takes kind and rules of the one before, or another kind. */
-function NextQuestion({ last, onAdd }: AddProps) {
+function NextQuestion({ last, onAdd, onCopy }: AddProps) {
   const [choosing, setChoosing] = useState(false);
   const add = (kind: KindName) => {
     setChoosing(false);
@@ -51,6 +53,9 @@ function NextQuestion({ last, onAdd }: AddProps) {
             onClick={() => setChoosing(!choosing)}
           >
             or another kind
+          </button>
+          <button type="button" className="link-text ml-auto min-h-9 cursor-pointer" onClick={onCopy}>
+            Copy questions …
           </button>
         </div>
       ) : (
@@ -89,17 +94,35 @@ function spokenMoves(order: readonly string[]): Announcements {
   };
 }
 
-/** Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. */
-function useOrderKeys(
-  order: readonly string[],
-  hand: string | null,
-  onHand: (id: string) => void,
-  onMove: (id: string, to: number) => void,
-): void {
+interface Keyed {
+  readonly onHand: (id: string) => void;
+  readonly onMove: (id: string, to: number) => void;
+  readonly onCopy: (id: string) => void;
+  readonly onRemove: (id: string) => void;
+}
+
+/**
+ * Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. Alt Shift D duplicates
+ * it, Alt Shift Delete deletes it.
+ */
+function useQuestionKeys(order: readonly string[], hand: string | null, on: Keyed): void {
+  const { onHand, onMove, onCopy, onRemove } = on;
   useEffect(() => {
     if (hand === null) return;
     const keys = (event: KeyboardEvent) => {
-      if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+      if (!event.altKey) return;
+      const act =
+        event.shiftKey && event.code === 'KeyD'
+          ? onCopy
+          : event.shiftKey && event.key === 'Delete'
+            ? onRemove
+            : null;
+      if (act) {
+        event.preventDefault();
+        act(hand);
+        return;
+      }
+      if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
       event.preventDefault();
       const at = order.indexOf(hand);
       const to = at + (event.key === 'ArrowUp' ? -1 : 1);
@@ -141,7 +164,17 @@ function useActs(hand: string | null, onHand: (id: string | null) => void) {
     };
     notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => run(restore) });
   };
-  return { reorder, add, remove };
+  const duplicate = async (id: string) => {
+    const { ids, step } = await copyQuestions(quiz.id, [id], quiz.id, id);
+    const [made] = ids;
+    if (made === undefined || step === null) return;
+    onHand(made);
+    notify(`Question ${order.indexOf(id) + 1} duplicated`, {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, step)),
+    });
+  };
+  return { reorder, add, remove, duplicate };
 }
 
 /** The whole paper as one page, with the margin in which computed marks stand. */
@@ -154,11 +187,17 @@ export default function Write() {
   const narrow = useNarrow('tablet');
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
-  const { reorder, add, remove } = useActs(hand, setHand);
+  const { reorder, add, remove, duplicate } = useActs(hand, setHand);
+  const [copying, setCopying] = useState(false);
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) run(() => reorder(String(active.id), order.indexOf(String(over.id))));
   };
-  useOrderKeys(order, hand, setHand, (id, to) => run(() => reorder(id, to)));
+  useQuestionKeys(order, hand, {
+    onHand: setHand,
+    onMove: (id, to) => run(() => reorder(id, to)),
+    onCopy: (id) => run(() => duplicate(id)),
+    onRemove: (id) => run(() => remove(id)),
+  });
 
   return (
     <main className="write-page">
@@ -196,6 +235,7 @@ export default function Write() {
                 onTake={() => setHand(record.id)}
                 onMove={(by) => run(() => reorder(record.id, index + by))}
                 onRemove={() => run(() => remove(record.id))}
+                onDuplicate={() => run(() => duplicate(record.id))}
                 margin={margin}
               />
             ))}
@@ -207,9 +247,11 @@ export default function Write() {
           <NextQuestion
             last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
             onAdd={(kind) => run(() => add(kind))}
+            onCopy={() => setCopying(true)}
           />
         </div>
       </div>
+      {copying && <CopyDialog hand={hand} onClose={() => setCopying(false)} onCopied={setHand} />}
       {narrow && (
         <MarginSheet record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} margin={margin} />
       )}

@@ -3,9 +3,9 @@ import type { Faces } from '../faces';
 import { ChoicePart, PricePart } from '../shared/ChoicePart';
 
 const MODELS: Readonly<Record<BoxesQuestion['model'], string>> = {
-  shareRight: 'each item in a right box earns its share',
-  rightMinusWrong: 'each item in a right box earns its share, and one in a wrong box takes some back',
-  allOrNothing: 'everything must be in a right box, or none earns anything',
+  shareRight: 'each item in its box earns its share',
+  rightMinusWrong: 'right items earn, wrong ones cost',
+  allOrNothing: 'all or nothing',
 };
 
 /** How sorted items become part of the points. */

@@ -1,9 +1,9 @@
-import { X } from 'lucide-react';
 import { withoutWord } from '@/core/kinds/gaps/edit';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import { newId } from '@/store/records/ids';
 import { ChoicePart } from '../shared/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
+import { RemoveChip } from '../shared/RemoveChip';
 
 interface Props {
   readonly question: GapsQuestion;
@@ -53,14 +53,10 @@ export function Bank({ question, onChange }: Props) {
                 onChange={(times) => set({ ...word, times: Number(times) })}
               />
             </span>
-            <button
-              type="button"
-              className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-              aria-label={`Remove ${word.text || `word ${at + 1}`} from the bank`}
-              onClick={() => onChange(withoutWord(question, word.id))}
-            >
-              <X size={13} aria-hidden />
-            </button>
+            <RemoveChip
+              label={`Remove ${word.text || `word ${at + 1}`} from the bank`}
+              onPress={() => onChange(withoutWord(question, word.id))}
+            />
           </span>
         ))}
         <NewEntry

@@ -3,14 +3,14 @@ import type { Faces } from '../faces';
 import { ChoicePart } from '../shared/ChoicePart';
 
 const MODELS: Readonly<Record<GapsQuestion['model'], string>> = {
-  weightedSum: 'each right one earns its share',
-  allOrNothing: 'all must be right, or none earns anything',
+  weightedSum: 'each gap earns its share',
+  allOrNothing: 'all or nothing',
 };
 
 /** How gaps become part of the points. */
 export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange }) => (
   <>
-    {'Of the gaps, '}
+    {'For part of the points, '}
     <ChoicePart
       label="Part credit"
       value={question.model}

@@ -1,6 +1,8 @@
+import { useRef } from 'react';
 import type { GapsAnswer, GapsFace } from '@/core/kinds/gaps/schema';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { SitProps } from '../faces';
+import { LetterBar } from '../shared/LetterBar';
 
 type FaceGap = GapsFace['gaps'][number];
 
@@ -81,8 +83,27 @@ const BankWords = ({ bank, used, onPick }: BankProps) => (
   </div>
 );
 
+type Part = { readonly text: string } | { readonly gap: string; readonly signs: string };
+
+/** The passage with the signs that stand directly behind a gap beside it: a full stop never begins a line. */
+function withSigns(passage: GapsFace['passage']): Part[] {
+  let signs = '';
+  return passage.flatMap((part, at): Part[] => {
+    if ('text' in part) {
+      const text = part.text.slice(signs.length);
+      signs = '';
+      return [{ text }];
+    }
+    const behind = passage[at + 1];
+    signs = (behind && 'text' in behind && /^[^\s\p{L}\p{N}]{1,3}(?=\s|$)/u.exec(behind.text)?.[0]) || '';
+    return [{ gap: part.gap, signs }];
+  });
+}
+
 /** The passage, each gap filled where it stands. */
-export default function GapsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+export default function GapsSit({ face, answer, labelledBy, language, onAnswer }: SitProps) {
+  // Where letters are put: the gap that was written in last.
+  const written = useRef<HTMLInputElement | null>(null);
   if (face.kind !== 'gaps') return null;
   const given = answer?.kind === 'gaps' ? answer : null;
   const put = (id: string, value: string) => {
@@ -100,25 +121,35 @@ export default function GapsSit({ face, answer, labelledBy, onAnswer }: SitProps
   return (
     <div role="group" aria-labelledby={labelledBy}>
       {bank && <BankWords bank={face.bank} used={used} onPick={pick} />}
-      <div className="passage-sit whitespace-pre-line">
-        {face.passage.map((part, at) => {
+      <div
+        className="passage-sit whitespace-pre-line"
+        onFocus={({ target }) => {
+          if (target instanceof HTMLInputElement) written.current = target;
+        }}
+      >
+        {withSigns(face.passage).map((part, at) => {
           if ('text' in part) return part.text;
           const index = face.gaps.findIndex(({ id }) => id === part.gap);
           const gap = face.gaps[index];
           return (
             gap && (
-              <GapField
-                key={at}
-                gap={gap}
-                bank={face.bank}
-                number={index + 1}
-                value={typedIn(given, gap.id)}
-                onChange={(value) => put(gap.id, value)}
-              />
+              <span key={at} className="whitespace-nowrap">
+                <GapField
+                  gap={gap}
+                  bank={face.bank}
+                  number={index + 1}
+                  value={typedIn(given, gap.id)}
+                  onChange={(value) => put(gap.id, value)}
+                />
+                {part.signs}
+              </span>
             )
           );
         })}
       </div>
+      {face.gaps.some(({ type }) => type === 'typed') && (
+        <LetterBar language={language} field={() => written.current} />
+      )}
     </div>
   );
 }

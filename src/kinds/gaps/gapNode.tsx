@@ -45,7 +45,8 @@ function GapInText({ node, selected }: NodeViewProps) {
   const at = gaps?.question.gaps.findIndex((gap) => gap.id === id) ?? -1;
   const gap = gaps?.question.gaps[at];
   if (!gaps || !gap) return <NodeViewWrapper as="span" />;
-  const label = gapLabel(gaps.question, gap);
+  const label = gapLabel(gaps.question, gap) || 'no key yet';
+  const detail = detailOf(gap);
   const open = gaps.hand === id;
   const keyed = hasGapKey(gaps.question, gap);
   return (
@@ -53,13 +54,13 @@ function GapInText({ node, selected }: NodeViewProps) {
       <button
         type="button"
         className={`gap-chip ${keyed ? '' : 'gap-chip-open'} ${open ? 'gap-chip-hand' : ''} ${selected ? 'gap-chip-selected' : ''}`}
-        aria-label={`Gap ${at + 1}: ${label || 'no key yet'}`}
+        aria-label={`Gap ${at + 1}: ${label} ${detail}`.trim()}
         aria-expanded={open}
         data-gap-chip={id}
         onClick={() => gaps.onTake(id)}
       >
-        <span className="font-semibold">{label || 'no key yet'}</span>
-        {detailOf(gap) && <span className="text-[12.5px] text-soft"> {detailOf(gap)}</span>}
+        <span className="font-semibold">{label}</span>
+        {detail && <span className="text-[12.5px] text-soft"> {detail}</span>}
       </button>
     </NodeViewWrapper>
   );

@@ -4,9 +4,9 @@ import { ChoicePart, PricePart } from '../shared/ChoicePart';
 
 const MODELS: Readonly<Record<MatchQuestion['model'], string>> = {
   shareRight: 'each right pair earns its share',
-  rightMinusWrong: 'each right pair earns its share, and a wrong one takes some back',
-  pairWeights: 'each right pair earns a weight of its own',
-  allOrNothing: 'all pairs must be right, or none earns anything',
+  rightMinusWrong: 'right pairs earn, wrong ones cost',
+  pairWeights: 'each pair has its own weight',
+  allOrNothing: 'all or nothing',
 };
 
 /** How pairs become part of the points. */

@@ -1,4 +1,3 @@
-import { X } from 'lucide-react';
 import type { ClipboardEvent, KeyboardEvent } from 'react';
 import { SILENCE } from '@/core/content/silence';
 import { ONE } from '@/core/figures/fraction';
@@ -23,6 +22,7 @@ import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';
 import { KeyLine } from '../shared/KeyLine';
 import { NewEntry } from '../shared/NewEntry';
+import { RemoveChip } from '../shared/RemoveChip';
 import { isUnnamed } from '../shared/openRows';
 import { MoveButtons, ThingField } from '../shared/ThingField';
 import { pastedLines, useRows } from '../shared/useRows';
@@ -118,14 +118,10 @@ function Extra({ question, onChange }: Editing) {
                 )
               }
             />
-            <button
-              type="button"
-              className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-              aria-label={`Delete the extra one ${optionName(partner) || at + 1}`}
-              onClick={() => put(question.partners.filter(({ id }) => id !== partner.id))}
-            >
-              <X size={13} aria-hidden />
-            </button>
+            <RemoveChip
+              label={`Delete the extra one ${optionName(partner) || at + 1}`}
+              onPress={() => put(question.partners.filter(({ id }) => id !== partner.id))}
+            />
           </span>
         ))}
         <NewEntry
@@ -175,9 +171,9 @@ export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => 
               buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(item, by)} />}
               onRemove={() => rows.remove(item)}
             >
-              <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-start gap-x-2">
+              <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-start gap-x-2 max-sm:grid-cols-1">
                 <ThingField thing={item} place={`Item ${at + 1}`} rows={left} />
-                <span className="pt-1 text-soft" aria-hidden>
+                <span className="pt-1 text-soft max-sm:hidden" aria-hidden>
                   —
                 </span>
                 <ThingField

@@ -6,6 +6,7 @@ export default function NumberSit({ answer, labelledBy, onAnswer }: SitProps) {
   return (
     <TypedSit
       labelledBy={labelledBy}
+      language=""
       most={1000}
       value={answer?.kind === 'number' ? answer.text : ''}
       onChange={(text) => onAnswer(text === '' ? null : { kind: 'number', text })}

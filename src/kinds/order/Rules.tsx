@@ -8,12 +8,12 @@ import { ChoicePart, SwitchPart } from '../shared/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
 
 const MODELS: Readonly<Record<OrderModel['kind'], string>> = {
-  neighbours: 'each pair of neighbours together and in order earns its share',
-  rightPlaces: 'each item in its own place earns its share',
-  pairsInOrder: 'each two items in the right order earn their share, however far apart',
-  keptOrder: 'the most items that stand in order among themselves count',
-  longestRun: 'the longest stretch that is together and in order counts',
-  allOrNothing: 'only the whole order earns anything',
+  neighbours: 'right neighbours earn',
+  rightPlaces: 'right places earn',
+  pairsInOrder: 'any two in the right order earn',
+  keptOrder: 'what is in order among itself earns',
+  longestRun: 'the longest right stretch earns',
+  allOrNothing: 'all or nothing',
 };
 
 type LongestRun = Extract<OrderModel, { kind: 'longestRun' }>;

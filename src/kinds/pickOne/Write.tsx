@@ -9,6 +9,7 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
+import { isShuffled, PinButton } from '../shared/ShufflePart';
 import { MoveButtons, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 
@@ -19,9 +20,10 @@ const blank = (text = ''): Option => ({
   credit: ZERO,
   feedback: SILENCE,
   gone: false,
+  keepsPlace: false,
 });
 
-export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, seen }) => {
+export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, seen, optionOrder }) => {
   const put = (options: Option[]) => onChange({ ...question, options });
   const options = openRows(question.options);
   const rows = useRows({ ...options.editing(put, seen), blank });
@@ -40,7 +42,18 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
               onChange={rows.replace}
               onRemove={() => rows.remove(option)}
               onToggle={() => rows.replace({ ...option, credit: right ? ZERO : ONE })}
-              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />}
+              buttons={
+                <>
+                  {isShuffled(question.shuffled, optionOrder) && (
+                    <PinButton
+                      about={about}
+                      keepsPlace={option.keepsPlace}
+                      onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
+                    />
+                  )}
+                  <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
+                </>
+              }
             >
               <ThingField thing={option} place={`Option ${index + 1}`} strong={right} rows={rows} />
             </KeyRow>

@@ -1,6 +1,7 @@
 import type { PickSeveralQuestion } from '@/core/kinds/pickSeveral/schema';
 import { creditOf } from '../shared/KeyLine';
 import type { Faces } from '../faces';
+import { ShufflePart } from '../shared/ShufflePart';
 import { PickModelPart } from '../shared/PickModelPart';
 
 /** Weights that say what the discs said, taken over when options first get weights of their own. */
@@ -17,7 +18,7 @@ function withModel(question: PickSeveralQuestion, model: PickSeveralQuestion['mo
 }
 
 /** How picks become part of the points. */
-export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange }) => (
+export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (
   <>
     {'For part of the points, '}
     <PickModelPart
@@ -27,5 +28,10 @@ export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange 
       onLambda={(lambda) => onChange({ ...question, lambda })}
     />
     {'. '}
+    <ShufflePart
+      shuffled={question.shuffled}
+      quiz={optionOrder}
+      onChange={(shuffled) => onChange({ ...question, shuffled })}
+    />
   </>
 );

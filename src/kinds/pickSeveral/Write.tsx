@@ -10,6 +10,7 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
 import { openRows } from '../shared/openRows';
+import { isShuffled, PinButton } from '../shared/ShufflePart';
 import { MoveButtons, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 
@@ -21,13 +22,14 @@ const blank = (text = ''): SeveralOption => ({
   weight: ZERO,
   feedback: SILENCE,
   gone: false,
+  keepsPlace: false,
 });
 
 /** What the disc of an option shows: right or not, or its own weight where options have weights. */
 const shownCredit = (question: PickSeveralQuestion, option: SeveralOption): Fraction =>
   question.model === 'ownWeights' ? option.weight : creditOf(option.right);
 
-export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange, seen }) => {
+export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange, seen, optionOrder }) => {
   const put = (options: SeveralOption[]) => onChange({ ...question, options });
   const options = openRows(question.options);
   const rows = useRows({ ...options.editing(put, seen), blank });
@@ -60,7 +62,18 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               feedback={option.feedback}
               onFeedback={(feedback) => rows.replace({ ...option, feedback })}
               placeholder="Feedback if picked"
-              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />}
+              buttons={
+                <>
+                  {isShuffled(question.shuffled, optionOrder) && (
+                    <PinButton
+                      about={about}
+                      keepsPlace={option.keepsPlace}
+                      onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
+                    />
+                  )}
+                  <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
+                </>
+              }
               onRemove={() => rows.remove(option)}
             >
               <ThingField

@@ -8,7 +8,7 @@ const PICKS = { one: 'one is picked', several: 'several can be picked' };
 
 const JOINED: Readonly<Record<RowsQuestion['joined'], string>> = {
   mean: 'each row earns its share',
-  allOrNothing: 'every row must be right, or none earns anything',
+  allOrNothing: 'all or nothing',
 };
 
 /** How many are picked in a row, and how rows become part of the points. */

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { creditOf, Disc } from '../shared/KeyLine';
 import {
   commonOptions,
@@ -18,9 +18,11 @@ import { newId } from '@/store/records/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { PercentField } from '@/ui/widgets/PercentField';
+import { useNarrow } from '@/ui/widgets/useNarrow';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { NewEntry } from '../shared/NewEntry';
+import { RemoveChip } from '../shared/RemoveChip';
 import { useRows, type Rows } from '../shared/useRows';
 
 interface Editing {
@@ -125,12 +127,13 @@ interface TableProps extends Editing {
 
 /** Rows that all offer the same: the options once, above a table in which the right ones are pressed. */
 function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
+  const narrow = useNarrow('phone');
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-b border-line align-bottom">
-            <td className="w-1/2" />
+            <td className={narrow ? 'w-2' : 'w-1/2'} />
             {options.map((text, at) => (
               <th key={at} scope="col" className="px-1 text-left font-normal">
                 <span className="flex items-center">
@@ -162,29 +165,55 @@ function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
           </tr>
         </thead>
         <tbody ref={rows.list as never}>
-          {question.rows.map((row, at) => (
-            <tr key={row.id} className="border-b border-dotted border-line align-top">
-              <td className="py-1.5 pr-2">
-                <RowField row={row} at={at} rows={rows} />
-                <RowFeedback row={row} at={at} rows={rows} />
+          {question.rows.map((row, at) => {
+            const parts = { row, at, rows };
+            const words = (
+              <>
+                <RowField {...parts} />
+                <RowFeedback {...parts} />
+              </>
+            );
+            const cells = row.options.map((option) => (
+              <td key={option.id} className="px-1 py-1.5">
+                <OptionCell
+                  question={question}
+                  row={row}
+                  option={option}
+                  name={rowName(row, at)}
+                  fine={fine}
+                  onChange={onChange}
+                />
               </td>
-              {row.options.map((option) => (
-                <td key={option.id} className="px-1 py-1.5">
-                  <OptionCell
-                    question={question}
-                    row={row}
-                    option={option}
-                    name={rowName(row, at)}
-                    fine={fine}
-                    onChange={onChange}
-                  />
-                </td>
-              ))}
+            ));
+            const remove = (
               <td className="w-7 py-1.5">
-                <DeleteRow row={row} at={at} rows={rows} />
+                <DeleteRow {...parts} />
               </td>
-            </tr>
-          ))}
+            );
+            if (!narrow)
+              return (
+                <tr key={row.id} className="border-b border-dotted border-line align-top">
+                  <td className="py-1.5 pr-2">{words}</td>
+                  {cells}
+                  {remove}
+                </tr>
+              );
+            // On a phone the words have a line of their own, above what is pressed.
+            return (
+              <Fragment key={row.id}>
+                <tr>
+                  <td className="pt-1.5" colSpan={row.options.length + 2}>
+                    {words}
+                  </td>
+                </tr>
+                <tr className="border-b border-dotted border-line align-top">
+                  <td />
+                  {cells}
+                  {remove}
+                </tr>
+              </Fragment>
+            );
+          })}
         </tbody>
       </table>
     </div>
@@ -229,19 +258,15 @@ function OwnOptions({ question, rows, fine, onChange }: Omit<TableProps, 'option
                       )
                     }
                   />
-                  <button
-                    type="button"
-                    className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-                    aria-label={`Delete option ${index + 1} of ${rowName(row, at)}`}
-                    onClick={() =>
+                  <RemoveChip
+                    label={`Delete option ${index + 1} of ${rowName(row, at)}`}
+                    onPress={() =>
                       put(
                         row,
                         row.options.filter(({ id }) => id !== option.id),
                       )
                     }
-                  >
-                    <X size={13} aria-hidden />
-                  </button>
+                  />
                 </span>
               </span>
             ))}

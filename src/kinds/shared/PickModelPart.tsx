@@ -3,11 +3,11 @@ import type { PickModel } from '@/core/kinds/shared/pickModel';
 import { ChoicePart, PricePart } from './ChoicePart';
 
 const WORDS: Readonly<Record<PickModel, string>> = {
-  rightMinusWrong: 'each right pick earns its share, and a wrong one takes some back',
-  shareOfRight: 'each right pick earns its share, and only picks beyond the right number take it back',
-  everyOption: 'every option counts: picked where it is right, left alone where it is not',
-  allOrNothing: 'only exactly the right ones earn anything',
-  ownWeights: 'every option has a weight of its own',
+  rightMinusWrong: 'right picks earn, wrong ones cost',
+  shareOfRight: 'right picks earn, surplus ones cost',
+  everyOption: 'each option counts, picked or left',
+  allOrNothing: 'all or nothing',
+  ownWeights: 'each option has its own weight',
 };
 
 interface Props {

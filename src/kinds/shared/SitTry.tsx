@@ -13,6 +13,7 @@ export const SitTry: Faces<Question>['Try'] = ({ question, value, onChange }) =>
           face={kindOf(question).faceOf(question, 1)}
           answer={value}
           labelledBy="try-answer"
+          language="en"
           onAnswer={onChange}
         />
       </Suspense>

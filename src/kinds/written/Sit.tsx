@@ -4,15 +4,21 @@ import type { SitProps } from '../faces';
 /** Words, parted by white space. */
 const wordsIn = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
+/** Lines of room at first; more come as they are needed. */
+const ROWS = { line: 2, paragraph: 6, page: 16 } as const;
+
 /** A longer answer in the student's own words, with the browser's help in spelling. */
-export default function WrittenSit({ answer, labelledBy, onAnswer }: SitProps) {
+export default function WrittenSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  if (face.kind !== 'written') return null;
   const text = answer?.kind === 'written' ? answer.text : '';
+  const words = wordsIn(text);
+  const over = face.mostWords === null ? 0 : words - face.mostWords;
   return (
     <>
       <textarea
-        className="min-h-40 w-full rounded border border-ink bg-paper px-3 py-3 text-[17px] leading-normal field-sizing-content"
+        className="w-full rounded border border-ink bg-paper px-3 py-3 text-[17px] leading-normal field-sizing-content"
         aria-labelledby={labelledBy}
-        rows={6}
+        rows={ROWS[face.room]}
         maxLength={100_000}
         spellCheck
         value={text}
@@ -20,7 +26,12 @@ export default function WrittenSit({ answer, labelledBy, onAnswer }: SitProps) {
           onAnswer(event.target.value === '' ? null : { kind: 'written', text: event.target.value })
         }
       />
-      <p className="caption figures mt-1">{count(wordsIn(text), 'word')}. Your teacher marks this answer.</p>
+      <p className={`caption figures mt-1 ${over > 0 ? '!text-saffron-text font-semibold' : ''}`}>
+        {face.mostWords === null
+          ? count(words, 'word')
+          : `${words} of at most ${count(face.mostWords, 'word')}`}
+        {over > 0 && `: ${count(over, 'word')} too many`}. Your teacher marks this answer.
+      </p>
     </>
   );
 }

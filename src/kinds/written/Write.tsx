@@ -1,4 +1,3 @@
-import { X } from 'lucide-react';
 import { newCriterion } from '@/core/kinds/written/edit';
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import { newId } from '@/store/records/ids';
@@ -6,6 +5,7 @@ import { points } from '@/ui/words/figures';
 import type { Faces } from '../faces';
 import { SwitchPart } from '../shared/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
+import { RemoveChip } from '../shared/RemoveChip';
 import { Rubric } from './Rubric';
 
 /** Ideas to look for in an answer. */
@@ -29,14 +29,10 @@ function Ideas({
               onChange={(event) => put(ideas.map((one, index) => (index === at ? event.target.value : one)))}
               onBlur={() => idea.trim() === '' && put(ideas.filter((_, index) => index !== at))}
             />
-            <button
-              type="button"
-              className="inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-              aria-label={`Remove the idea ${idea || at + 1}`}
-              onClick={() => put(ideas.filter((_, index) => index !== at))}
-            >
-              <X size={13} aria-hidden />
-            </button>
+            <RemoveChip
+              label={`Remove the idea ${idea || at + 1}`}
+              onPress={() => put(ideas.filter((_, index) => index !== at))}
+            />
           </span>
         ))}
         {ideas.length < 50 && (

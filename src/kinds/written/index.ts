@@ -1,5 +1,6 @@
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import { defineFaces } from '../defineFaces';
+import { Rules } from './Rules';
 import { Folded, Write } from './Write';
 
-export default defineFaces<WrittenQuestion>({ Write, Folded });
+export default defineFaces<WrittenQuestion>({ Write, Folded, Rules });

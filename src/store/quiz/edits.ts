@@ -116,3 +116,56 @@ export function removeQuestion(quizId: string, questionId: string): Promise<numb
     );
   });
 }
+
+/** So many questions a quiz can hold. */
+const MOST_QUESTIONS = 500;
+
+/** Copies that were made, in their order, and the step by which they can be undone. */
+export interface Copied {
+  readonly ids: readonly string[];
+  readonly step: number | null;
+}
+
+/**
+ * Copies questions of one quiz, as they are written now and with how they stand there, into a quiz behind one of its
+ * questions, or at its end; in the order in which they stand. Those that are gone, or that have no room, are passed over.
+ */
+export function copyQuestions(
+  from: string,
+  ids: readonly string[],
+  to: string,
+  after: string | null,
+): Promise<Copied> {
+  return editing(async () => {
+    const [source, target] = [await head(from), await head(to)];
+    const wanted = source.content.order.filter((id) => ids.includes(id));
+    const found = await Promise.all(wanted.map((id) => db.questions.get([from, id])));
+    const room = MOST_QUESTIONS - target.content.order.length;
+    const copies = found
+      .flatMap((one) => (one ? [placedOf(one)] : []))
+      .slice(0, Math.max(0, room))
+      .map(({ question, placement }): Placed => {
+        const id = newId();
+        return { question: { ...question, id }, placement: { ...placement, questionId: id } };
+      });
+    if (copies.length === 0) return { ids: [], step: null };
+    const made = copies.map(({ question }) => question.id);
+    const { order } = target.content;
+    const at = after === null ? order.length : order.indexOf(after) + 1 || order.length;
+    const content = { ...target.content, order: [...order.slice(0, at), ...made, ...order.slice(at)] };
+    const step = await record(
+      to,
+      [
+        { kind: 'content', before: target.content, after: content },
+        ...copies.map((placed) => ({
+          kind: 'question' as const,
+          id: placed.question.id,
+          before: null,
+          after: placed,
+        })),
+      ],
+      { label: copies.length === 1 ? 'Copy a question' : `Copy ${copies.length} questions`, field: '' },
+    );
+    return { ids: made, step };
+  });
+}

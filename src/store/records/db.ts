@@ -30,6 +30,7 @@ import {
   setToFirst,
   stepWithClasses,
 } from '@/core/quiz/upgradeSchool';
+import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
 import { now, ownZone } from './clock';
 import { newTicket } from './ids';
@@ -189,6 +190,20 @@ async function upgradeSchool(transaction: Transaction): Promise<void> {
   await all('history', (step) => Object.assign(step, stepWithClasses(step)));
 }
 
+/** Questions get a name and topics, options may keep their place, and what must be answered says how far. */
+async function upgradeNamed(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const content = (record: Json) => {
+    record['content'] = nameContent(record['content']);
+  };
+  await all('quizzes', content);
+  await all('quizRevs', content);
+  await all('questions', (record) => Object.assign(record, nameKept(record)));
+  await all('questionRevs', (record) => Object.assign(record, nameKept(record)));
+  await all('history', (step) => Object.assign(step, nameStep(step)));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -237,6 +252,7 @@ class YentrelDb extends Dexie {
     this.version(6)
       .stores({ classes: 'id', members: '[classId+studentId], studentId' })
       .upgrade(upgradeSchool);
+    this.version(7).upgrade(upgradeNamed);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -22,7 +22,7 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
   const { questions: written, placements } = paperFrom(content, current);
   return {
     format: 'yentrel-rescue',
-    version: 4,
+    version: 5,
     content,
     questions: [...written],
     placements: [...placements],

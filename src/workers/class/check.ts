@@ -74,6 +74,8 @@ export interface TableQuestion {
   /** Its number on the paper: notes have one, too, and no column. */
   readonly number: number;
   readonly title: string;
+  /** What the teacher calls it; empty for no name of its own. */
+  readonly name: string;
   readonly points: Fraction;
   /** The mean share of its points that was earned, 0 … 1; null while no answer to it is marked. */
   readonly share: number | null;
@@ -165,6 +167,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
       id: question.id,
       number: paper.questions.indexOf(question) + 1,
       title: questionTitle(question.text),
+      name: question.name,
       points: pointsOf(question, paper),
       share: shareOf(rows, index),
       waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,

@@ -17,12 +17,17 @@ import {
   type RosterUse,
 } from '@/core/formats/rosterFile';
 import { writeRefused } from '@/core/formats/refusedFile';
-import { scoreRowOf, writeScores, zoneTime, type ScoreColumn } from '@/core/formats/scoresFile';
+import {
+  questionHeadings,
+  scoreRowOf,
+  writeScores,
+  zoneTime,
+  type ScoreColumn,
+} from '@/core/formats/scoresFile';
 import type { Table } from '@/core/formats/table';
 import type { Fraction } from '@/core/figures/fraction';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { NotCounted } from '@/core/quiz/window';
-import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/work/comments';
@@ -80,11 +85,7 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
         : null,
     });
   });
-  return writeScores(
-    rows,
-    paper.questions.map((question) => questionTitle(question.text)),
-    columns ?? (await scoreColumns(quizId)),
-  );
+  return writeScores(rows, questionHeadings(paper), columns ?? (await scoreColumns(quizId)));
 }
 
 /** All answers of the class as a file that reads back as an answer file. */

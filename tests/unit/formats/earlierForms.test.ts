@@ -21,7 +21,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4'];
 
 interface Frac {
   readonly n: number;
@@ -102,6 +102,7 @@ const TABLES_4 = {
   history: '++id, [quizId+seq], [quizId+undone+seq]',
 }; // prettier-ignore
 const TABLES_5 = { ...TABLES_4, tickets: 'studentId, &code' };
+const TABLES_6 = { ...TABLES_5, classes: 'id', members: '[classId+studentId], studentId' };
 
 /** A browser's database as an earlier version left it, opened by this one. */
 async function upgraded(version: number, tables: Record<string, string>, rows: Rows): Promise<void> {
@@ -113,6 +114,31 @@ async function upgraded(version: number, tables: Record<string, string>, rows: R
   old.close();
   await db.open();
 }
+
+describe('a database of the form before questions had names', () => {
+  const rows = rowsOf('form-4');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(6, TABLES_6, rows));
+
+  test('gives the same scores for every kind of question, and every record is one of now', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-4'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const { content, questions, placements } = await draftPaper(quizId);
+    assert.deepEqual([content.mustAnswer, content.shuffledOptions], ['any', false]);
+    assert.deepEqual(placements.find(({ questionId }) => questionId === 'q-make')?.mustAnswer, 'no');
+    assert.ok(questions.every(({ name, topics }) => name === '' && topics.length === 0));
+    const several = questions.find(({ kind }) => kind === 'pickSeveral');
+    assert.ok(several?.kind === 'pickSeveral' && several.options.every(({ keepsPlace }) => !keepsPlace));
+  });
+
+  test('what was edited is undone, step by step', async () => {
+    while (await undo(quizId));
+    const { content, placements } = await draftPaper(quizId);
+    assert.equal(content.mustAnswer, 'no');
+    assert.ok(placements.every(({ mustAnswer }) => mustAnswer === null));
+  });
+});
 
 describe('a database of the form before there were classes', () => {
   const rows = rowsOf('form-3');
@@ -167,10 +193,10 @@ describe('a database of the form before questions were placed', () => {
       placements.map(({ points, standing, mustAnswer }) => [points?.n ?? null, standing, mustAnswer]),
       [
         [4, 'counts', null],
-        [2, 'counts', true],
+        [2, 'counts', 'any'],
         [3, 'bonus', null],
         [null, 'leftOut', null],
-        [null, 'givenToAnswered', false],
+        [null, 'givenToAnswered', 'no'],
         [1, 'notMarked', null],
       ],
     );

@@ -283,7 +283,7 @@ describe('scores file', () => {
   test('a header, decimal points, two decimals, empty where nothing was handed in', () => {
     const text = writeScores(
       [row('Ada Marsh'), { ...row('Bo'), score: null, parts: [null, null] }],
-      ['First, one', 'Second'],
+      ['1. First, one', '2. Second'],
     );
     assert.equal(
       text,

@@ -163,14 +163,14 @@ describe('what is wrong in a quiz file is said with its place', () => {
   const cases: [path: (string | number)[], value: unknown, words: string][] = [
     [['quiz', 'questions', 1, 'variants', 0, 'credit'], { n: 3, d: 2 }, 'question 2, variant 1: credit is 1.5, at least −1, at most 1'],
     [['quiz', 'questions', 0, 'options', 2, 'text'], 7, 'question 1, option 3: text is 7, a text is needed'],
-    [['quiz', 'placements', 3, 'mustAnswer'], undefined, 'place of question 4: must answer is missing, yes or no is needed'],
+    [['quiz', 'placements', 3, 'mustAnswer'], undefined, 'place of question 4: must answer is missing'],
     [['quiz', 'questions', 1, 'colour'], 'blue', 'question 2: unknown field “colour”'],
     [['quiz', 'questions', 0, 'kind'], 'riddle', 'question 1: kind is “riddle”, unknown type'],
     [['quiz', 'content', 'title'], 'x'.repeat(301), `title is “${'x'.repeat(40)}”, at most 300 characters`],
     [['quiz', 'content', 'late'], { kind: 'steps', step: 'week' }, 'late: step is “week”, it can be hour, day'],
     [['quiz', 'questions', 1, 'variants', 0, 'forms', 1], null, 'question 2, variant 1, form 2 is empty, a text is needed'],
     [['share', 'at'], -1, 'share: at is -1, at least 0'],
-    [['version'], '2', 'version is “2”, it can be 4'],
+    [['version'], '2', 'version is “2”, it can be 5'],
     [['quiz', 'content', 'order', 0], 'q-none', 'the order names a question “q-none” that is not there'],
     [['quiz', 'questions', 1, 'id'], 'q-place', 'the order names'],
   ]; // prettier-ignore
@@ -261,7 +261,7 @@ describe('what is no quiz file, or means harm', () => {
     ['another quiz under the sums of this one', zipSync({ ...parts, 'quiz.json': strToU8('{}') }), /quiz\.json is damaged: its contents have changed/],
     ['a lost part', zipSync({ 'contents.json': parts['contents.json'] as Uint8Array }), /“quiz\.json” is missing from the file/],
     ['a backup', pack(new Map([['backup.json', strToU8('{}')]])), /backup of a whole Shelf/],
-    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":5}')]])), /newer Yentrel\. It uses format version 5; this Yentrel reads up to version 4/],
+    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":6}')]])), /newer Yentrel\. It uses format version 6; this Yentrel reads up to version 5/],
     ['a cut file', whole.subarray(0, whole.length - 40), /cannot be unzipped/],
   ]; // prettier-ignore
   for (const [what, bytes, words] of cases)

@@ -35,8 +35,9 @@ describe('cells of several parts', () => {
     );
   });
   test('pairs by their arrow', () => {
-    assert.deepEqual(splitPair(joinPair('Nile', 'Africa')), ['Nile', 'Africa']);
-    assert.equal(splitPair('Nile'), null);
+    assert.deepEqual(splitPair(joinPair('Nile', 'Africa')), [['Nile', 'Africa']]);
+    assert.deepEqual(splitPair('a → b → c'), [['a → b', 'c'], ['a', 'b → c']]); // prettier-ignore
+    assert.deepEqual(splitPair('Nile'), []);
     assert.deepEqual(splitParts(' a ; ;b'), ['a', '', 'b']);
   });
 });

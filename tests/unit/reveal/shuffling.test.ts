@@ -89,3 +89,46 @@ describe('a question with a language or a decimal sign of its own', () => {
     assert.deepEqual([kindRead(turkish), kindRead({ ...turkish, language: null })], ['pickOne', 'unread']);
   });
 });
+
+describe('options', () => {
+  const NAMES = ['delta', 'levee', 'gorge', 'none of these'];
+  const options = (last: boolean) =>
+    NAMES.map((text, at) => ({ id: `o${at}`, text, keepsPlace: last && at === 3 }));
+  for (const kind of ['pickOne', 'pickSeveral'] as const) {
+    const order = (question: Question, seed: number, quiz?: 'written' | 'shuffled') => {
+      const face = kindOf(question).faceOf(question, seed, quiz);
+      return 'options' in face ? face.options.map(({ text }) => text) : [];
+    };
+    const question = (shuffled: boolean | null, last = false) =>
+      filledQuestion(kind, { options: options(last), shuffled });
+    const CASES: readonly (readonly [string, Question, 'written' | 'shuffled', boolean])[] = [
+      ['as the quiz sets: as written', question(null), 'written', false],
+      ['as the quiz sets: shuffled', question(null), 'shuffled', true],
+      ['shuffled, whatever the quiz sets', question(true), 'written', true],
+      ['as written, whatever the quiz sets', question(false), 'shuffled', false],
+    ];
+    for (const [name, one, quiz, shuffles] of CASES)
+      test(`${kind}, ${name}`, () => {
+        const found = orders((seed) => order(one, seed, quiz));
+        assert.equal(found.size > 5, shuffles, [...found].join('\n'));
+        for (const seed of seeds) assert.deepEqual(order(one, seed, quiz).sort(), [...NAMES].sort());
+      });
+    test(`${kind}, one that keeps its place stands there for everybody`, () => {
+      const one = question(true, true);
+      for (const seed of seeds) assert.equal(order(one, seed)[3], 'none of these');
+      assert.ok(orders((seed) => order(one, seed)).size > 3);
+    });
+    test(`${kind}, the mark and the cell of a file know nothing of the order`, () => {
+      const one = question(true);
+      const answer = readCell(one, 'levee', { language: 'en', decimalSign: 'point' }).answer;
+      assert.equal(answer && kindOf(one).answerText(one, answer as never), 'levee');
+    });
+  }
+  test('the quiz says it for all its questions', () => {
+    const paper = (shuffledOptions: boolean) =>
+      paperOf([pickOneQuestion({ delta: '1', levee: '0', gorge: '0', cliff: '0' })], { shuffledOptions });
+    const first = (on: boolean) => orders((seed) => questionsForStudent(paper(on), seed)[0]?.face);
+    assert.equal(first(false).size, 1);
+    assert.ok(first(true).size > 5);
+  });
+});

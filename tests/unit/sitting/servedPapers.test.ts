@@ -17,7 +17,7 @@ import { openAlways, paperOf, phraseQuestion, pickOneQuestion, quizOf, variant }
 /** The students' port over the browser's database, and over a store in memory: both serve alike. */
 
 const QUESTIONS = [
-  phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1', mustAnswer: true }),
+  phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1', mustAnswer: 'any' }),
   pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2' }),
 ];
 const CONTENT = { ...emptyContent('Rivers'), order: ['q1', 'q2'] };

@@ -5,6 +5,7 @@ import type { Opening } from '@/core/quiz/quiz';
 import { begin, handIn, keep, mayBegin, type Decided, type Save } from '@/core/sitting/decide';
 import fc from 'fast-check';
 import { runs } from '../../runs';
+import { filledQuestion } from '../support/filled';
 import { paperOf, phraseQuestion, pickOneQuestion, variant } from '../support/support';
 
 const HOUR = 3_600_000;
@@ -12,7 +13,7 @@ const OPENING: Opening = { from: HOUR, until: 10 * HOUR, due: null, grace: 0 };
 const NOW = 2 * HOUR;
 
 const PAPER = paperOf([
-  phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1', mustAnswer: true }),
+  phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1', mustAnswer: 'any' }),
   pickOneQuestion({}, { id: 'q2' }),
 ]);
 
@@ -164,6 +165,29 @@ describe('handing in', () => {
   ];
   for (const [name, work, at, result] of cases)
     test(name, () => assert.equal(reasonOf(handIn(PAPER, work, OPENING, at)), result));
+  const PAIRS = filledQuestion('match', {
+    id: 'q3',
+    items: ['a', 'b'].map((id) => ({ id, partner: `to-${id}` })),
+    partners: ['to-a', 'to-b'].map((id) => ({ id })),
+  });
+  const halves = attempt({ answers: { q3: { kind: 'match', pairs: { a: 'to-b' } } } });
+  const wholes = attempt({ answers: { q3: { kind: 'match', pairs: { a: 'to-b', b: 'none' } } } });
+  const parts: [mustAnswer: 'no' | 'any' | 'every', work: Attempt, result: string][] = [
+    ['no', attempt(), 'ok'],
+    ['any', attempt(), 'missing'],
+    ['any', halves, 'ok'],
+    ['every', halves, 'missing'],
+    ['every', wholes, 'ok'],
+  ];
+  for (const [mustAnswer, work, result] of parts)
+    test(`${mustAnswer} part must be answered, ${Object.keys(work.answers).length} given: ${result}`, () => {
+      const paper = paperOf([{ ...PAIRS, mustAnswer }]);
+      assert.equal(reasonOf(handIn(paper, work, OPENING, NOW)), result);
+    });
+  test('a note must never be answered, whatever the quiz sets', () => {
+    const paper = paperOf([filledQuestion('note', { id: 'n' })], { mustAnswer: 'every' });
+    assert.equal(reasonOf(handIn(paper, attempt(), OPENING, NOW)), 'ok');
+  });
   test('it is handed in at that instant', () => {
     const decided = handIn(PAPER, answered, OPENING, NOW);
     assert.equal(decided.ok && decided.attempt.handedInAt, NOW);

@@ -117,6 +117,7 @@ const WRITES: Record<string, Op> = {
   'edits.addQuestion': ({ quizId }) => edits.addQuestion(quizId, 'pickOne', 'q1'),
   'edits.restoreQuestion': ({ quizId }) =>
     edits.restoreQuestion(quizId, parted(pickOneQuestion({ a: '1' }, { id: 'q9' })), edit),
+  'edits.copyQuestions': ({ quizId }) => edits.copyQuestions(quizId, ['q1', 'q2'], quizId, 'q1'),
   'edits.removeQuestion': ({ quizId }) => edits.removeQuestion(quizId, 'q2'),
   'history.undo': ({ quizId }) => history.undo(quizId),
   'history.redo': ({ quizId }) => history.redo(quizId),

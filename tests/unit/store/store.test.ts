@@ -304,16 +304,16 @@ describe('the student’s desk', () => {
   });
 
   test('a paper is not handed in while a question that must be answered has no answer', async () => {
-    const id = await quizOf({ ...emptyContent('R'), mustAnswer: true, order: ['q1', 'q2'] }, [
+    const id = await quizOf({ ...emptyContent('R'), mustAnswer: 'any', order: ['q1', 'q2'] }, [
       silt(),
-      { ...levee(), mustAnswer: false },
+      { ...levee(), mustAnswer: 'no' },
     ]);
     await openAlways(id);
     const working = await studentDesk.begin(await addressOf(id, 's1'));
     assert.ok(working.state === 'working');
     assert.deepEqual(
       working.working.questions.map((one) => one.mustAnswer),
-      [true, false],
+      ['any', 'no'],
     );
     const { attemptId } = working.working;
     assert.deepEqual(await studentDesk.handIn(await addressOf(id, 's1'), attemptId), {

@@ -97,6 +97,7 @@ export const pickOneQuestion = (
 ): PickOneQuestion & Placing => ({
   ...shared('q-pick'),
   kind: 'pickOne',
+  shuffled: null,
   options: Object.entries(options).map(([text, credit]) => ({
     id: text.replace(/[^a-z0-9]/g, '-'),
     text,
@@ -104,6 +105,7 @@ export const pickOneQuestion = (
     credit: share(credit),
     feedback: SILENCE,
     gone: false,
+    keepsPlace: false,
   })),
   ...more,
 });

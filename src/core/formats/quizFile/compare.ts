@@ -58,12 +58,12 @@ const SETTINGS: Readonly<Record<string, string>> = {
   title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
   defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the reveal plan',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
-  scoring: 'the rules of the score', shuffled: 'whether the questions are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
+  scoring: 'the rules of the score', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
 }; // prettier-ignore
 
 /** Fields that every question has; all others are its key. */
 const FIELDS: Readonly<Record<string, string>> = {
-  text: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
+  name: 'the short name', topics: 'the topics', shuffled: 'the order of the options', text: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
   explanation: 'the explanation', negativeCredit: 'negative credit', penalty: 'the penalty', hints: 'the hints',
   kind: 'the kind', settings: 'how answers are compared', unmatched: 'what happens to other answers',
   language: 'the language of its answers', decimalSign: 'its decimal sign',

@@ -3,6 +3,7 @@ import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
 import { optionName } from '../shared/optionName';
+import { optionsInOrder } from '../shared/optionOrder';
 import { accept } from './accept';
 import { answerText, readAnswer } from './cells';
 import { makeUp } from './makeUp';
@@ -17,11 +18,13 @@ const emptyOption = (id: string) => ({
   credit: ZERO,
   feedback: SILENCE,
   gone: false,
+  keepsPlace: false,
 });
 
 const create = (newId: () => string) => ({
   kind: 'pickOne' as const,
   options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
+  shuffled: null,
 });
 
 export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
@@ -39,6 +42,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   next: (question, newId) => ({
     kind: 'pickOne',
     options: question.options.filter((option) => !option.gone).map(() => emptyOption(newId())),
+    shuffled: question.shuffled,
   }),
   hasKey,
   problems,
@@ -56,12 +60,17 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   shownRight,
   accept,
   makeUp,
-  faceOf: (question) => ({
-    kind: 'pickOne',
-    options: question.options
-      .filter((option) => !option.gone && optionName(option) !== '')
-      .map(({ id, text, picture }) => ({ id, text, picture })),
-  }),
+  faceOf: ({ options, shuffled }, seed, order) => {
+    const open = options.filter((option) => !option.gone && optionName(option) !== '');
+    return {
+      kind: 'pickOne',
+      options: optionsInOrder({ options: open, shuffled }, seed, order).map(({ id, text, picture }) => ({
+        id,
+        text,
+        picture,
+      })),
+    };
+  },
   lines,
   places: { options: 'option' },
 });

@@ -8,6 +8,8 @@ export const PickOneQuestion = z.strictObject({
   ...questionBase,
   kind: z.literal('pickOne'),
   options: z.array(Option).max(100),
+  /** Whether each student meets the options in an order of their own; null: as the quiz says. */
+  shuffled: z.boolean().nullable(),
 });
 export type PickOneQuestion = z.infer<typeof PickOneQuestion>;
 

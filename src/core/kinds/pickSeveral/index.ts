@@ -5,6 +5,7 @@ import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
 import { optionName } from '../shared/optionName';
+import { optionsInOrder } from '../shared/optionOrder';
 import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark, openOptions } from './mark';
@@ -19,6 +20,7 @@ const emptyOption = (id: string): SeveralOption => ({
   weight: ZERO,
   feedback: SILENCE,
   gone: false,
+  keepsPlace: false,
 });
 
 export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, PickSeveralFace>({
@@ -36,12 +38,14 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   create: (newId) => ({
     kind: 'pickSeveral',
     options: [emptyOption(newId()), emptyOption(newId()), emptyOption(newId())],
+    shuffled: null,
     model: 'rightMinusWrong',
     lambda: ONE,
   }),
   next: (question, newId) => ({
     kind: 'pickSeveral',
     options: openOptions(question).map(() => emptyOption(newId())),
+    shuffled: question.shuffled,
     model: question.model,
     lambda: question.lambda,
   }),
@@ -59,9 +63,11 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   shown,
   shownRight,
   makeUp,
-  faceOf: (question) => ({
+  faceOf: (question, seed, order) => ({
     kind: 'pickSeveral',
-    options: openOptions(question).map(({ id, text, picture }) => ({ id, text, picture })),
+    options: optionsInOrder({ options: openOptions(question), shuffled: question.shuffled }, seed, order).map(
+      ({ id, text, picture }) => ({ id, text, picture }),
+    ),
   }),
   lines,
   places: { options: 'option' },

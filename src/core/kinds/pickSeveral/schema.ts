@@ -13,6 +13,8 @@ export const SeveralOption = z.strictObject({
   weight: Credit,
   feedback: Feedback,
   gone: z.boolean(),
+  /** Whether it keeps its place where options are shuffled. */
+  keepsPlace: z.boolean(),
 });
 export type SeveralOption = z.infer<typeof SeveralOption>;
 
@@ -21,6 +23,8 @@ export const PickSeveralQuestion = z.strictObject({
   ...questionBase,
   kind: z.literal('pickSeveral'),
   options: z.array(SeveralOption).max(100),
+  /** Whether each student meets the options in an order of their own; null: as the quiz says. */
+  shuffled: z.boolean().nullable(),
   model: PickModel,
   lambda: Lambda,
 });

@@ -13,5 +13,7 @@ export const Option = z.strictObject({
   feedback: Feedback,
   /** Taken off the question after students had seen it: kept so that old answers still read. */
   gone: z.boolean(),
+  /** Whether it keeps its place where options are shuffled: “none of these” at the end. */
+  keepsPlace: z.boolean(),
 });
 export type Option = z.infer<typeof Option>;

@@ -18,11 +18,19 @@ export const WrittenQuestion = z.strictObject({
   rubric: z.array(Criterion).min(1).max(30).nullable(),
   /** Ideas to look for, underlined for the marker; they give no points. */
   ideas: z.array(z.string().max(300)).max(50),
+  /** So many words at most, said to the student and counted while writing; null: as many as one likes. */
+  mostWords: z.number().int().min(1).max(10_000).nullable(),
+  /** How much room is given at first. */
+  room: z.enum(['line', 'paragraph', 'page']),
 });
 export type WrittenQuestion = z.infer<typeof WrittenQuestion>;
 
 export const WrittenAnswer = z.strictObject({ kind: z.literal('written'), text: z.string().max(100_000) });
 export type WrittenAnswer = z.infer<typeof WrittenAnswer>;
 
-export const WrittenFace = z.strictObject({ kind: z.literal('written') });
+export const WrittenFace = z.strictObject({
+  kind: z.literal('written'),
+  mostWords: z.number().int().nullable(),
+  room: z.enum(['line', 'paragraph', 'page']),
+});
 export type WrittenFace = z.infer<typeof WrittenFace>;

@@ -1,4 +1,3 @@
-import { X } from 'lucide-react';
 import { readPattern } from '@/core/answers/text/pattern';
 import { comparedText } from '@/core/answers/text/prepare';
 import type { WayOfMatching } from '@/core/answers/text/settings';
@@ -9,6 +8,7 @@ import { newId } from '@/store/records/ids';
 import { ChoicePart } from '../ChoicePart';
 import { KeyRow } from '../KeyRow';
 import { NewEntry } from '../NewEntry';
+import { RemoveChip } from '../RemoveChip';
 
 const WAYS: Readonly<Record<WayOfMatching, string>> = {
   whole: 'as the whole answer',
@@ -63,14 +63,7 @@ function Forms({ variant, name, onChange }: FormsProps) {
             onBlur={() => form.trim() === '' && variant.forms.length > 1 && dropForm(index)}
           />
           {variant.forms.length > 1 && (
-            <button
-              type="button"
-              className="-my-0.5 inline-flex size-6 cursor-pointer items-center justify-center text-soft hover:text-ink"
-              aria-label={`Remove the form ${form}`}
-              onClick={() => dropForm(index)}
-            >
-              <X size={13} aria-hidden />
-            </button>
+            <RemoveChip label={`Remove the form ${form}`} onPress={() => dropForm(index)} />
           )}
         </span>
       ))}

@@ -1,0 +1,12 @@
+import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
+import type { Faces } from '../faces';
+import { ShufflePart } from '../shared/ShufflePart';
+
+/** The order in which options are shown. */
+export const Rules: Faces<PickOneQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (
+  <ShufflePart
+    shuffled={question.shuffled}
+    quiz={optionOrder}
+    onChange={(shuffled) => onChange({ ...question, shuffled })}
+  />
+);
