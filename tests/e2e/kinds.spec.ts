@@ -230,9 +230,11 @@ test('every kind in Write and on a student’s page: axe finds nothing, and a ph
   for (let number = 1; number <= 11; number++) {
     await expect(sitting.getByText(new RegExp(`^(Question )?${number} of 11`))).toBeVisible();
     // What opens below an item, and what stands on a picture, is looked at as well.
-    const opener = sitting.getByRole('main').locator('button[aria-expanded="false"]').first();
+    await sitting.waitForLoadState('networkidle');
+    const shown = sitting.getByRole('main').filter({ visible: true });
+    const opener = shown.locator('button[aria-expanded="false"]').filter({ visible: true }).first();
     if ((await opener.count()) > 0) await opener.click();
-    const spot = sitting.getByRole('button', { name: 'Set a spot with the keyboard' });
+    const spot = shown.getByRole('button', { name: 'Set a spot with the keyboard' });
     if ((await spot.count()) > 0) await spot.click();
     await fits(sitting, `question ${number} on the student’s page`);
     await expectAccessible(sitting, `question ${number} on the student’s page`);
