@@ -10,5 +10,6 @@ const bench = (title, file) =>
   run(title, process.execPath, ['--import', 'tsx', file, ...process.argv.slice(2)], env);
 bench('Pages on a slow phone', 'bench/pageLoad.ts');
 bench('Keystroke to margin', 'bench/keystroke.ts');
+bench('A paper of 200 questions', 'bench/bigPaper.ts');
 bench('A class of 2 000', 'bench/bigClass.ts');
 process.exit(0);

@@ -49,6 +49,18 @@ async function quizFile(page) {
   await page.goto(address);
 }
 
+/** A text with gaps in hand, one of them open, and an answer tried as a student gives it. */
+async function gaps(page, suffix) {
+  await page.goto(`${address}/quiz/?id=demo-journey#write`);
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByRole('button', { name: 'Gap 1: faster' }).click();
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await margin.getByLabel('Gap 1', { exact: true }).fill('deeper');
+  await margin.getByRole('button', { name: 'erodes', exact: true }).click();
+  await margin.getByText('1.5 of 4').waitFor();
+  await shot(page, `write${suffix}`);
+}
+
 async function teacher(theme, suffix) {
   const page = await fresh(theme);
   await page.goto(address);
@@ -57,11 +69,14 @@ async function teacher(theme, suffix) {
     await shot(page, 'shelf');
     await quizFile(page);
   }
-  await page.getByRole('link', { name: 'How rivers shape the land' }).click();
-  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Try an answer' }).fill('oxbow laek');
-  await page.getByText('1.8 of 2').waitFor();
-  await shot(page, `write${suffix}`);
+  if (suffix) await gaps(page, suffix);
+  await page.goto(`${address}/quiz/?id=demo-rivers#write`);
+  if (!suffix) {
+    await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Try an answer' }).fill('oxbow laek');
+    await page.getByText('1.8 of 2').waitFor();
+    await shot(page, 'write');
+  }
   await station(page, 'Check');
   await page
     .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, saved } from './support';
+import { drawing, expect, saved } from './support';
 
 /** A quiz with a question of every kind, written by keys alone; and how students answer it, by keys and by touch. */
 
@@ -7,24 +7,6 @@ import { expect, saved } from './support';
 export async function enter(thing: Locator): Promise<void> {
   await expect(thing).toBeEnabled();
   await thing.press('Enter');
-}
-
-/** A picture file of one colour, drawn in the page. */
-export async function drawing(page: Page, width: number, height: number): Promise<Buffer> {
-  const base64 = await page.evaluate(
-    async ([w, h]) => {
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [w, h];
-      const pen = canvas.getContext('2d');
-      if (pen) {
-        pen.fillStyle = '#1d5b79';
-        pen.fillRect(0, 0, w, h);
-      }
-      return canvas.toDataURL('image/png').split(',')[1] ?? '';
-    },
-    [width, height] as const,
-  );
-  return Buffer.from(base64, 'base64');
 }
 
 /** A new question of a kind, chosen by keys, with its text and its points. */

@@ -1,23 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openDemo, pageOf, goTo, saved, test } from './support';
-
-/** A picture file of one colour, drawn in the page; wider than is ever stored. */
-async function drawing(page: Page, width: number, height: number): Promise<Buffer> {
-  const base64 = await page.evaluate(
-    async ([w, h]) => {
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [w, h];
-      const pen = canvas.getContext('2d');
-      if (pen) {
-        pen.fillStyle = '#1d5b79';
-        pen.fillRect(0, 0, w, h);
-      }
-      return canvas.toDataURL('image/png').split(',')[1] ?? '';
-    },
-    [width, height] as const,
-  );
-  return Buffer.from(base64, 'base64');
-}
+import { drawing, expect, openDemo, pageOf, goTo, saved, test } from './support';
 
 const stored = (page: Page) =>
   page.evaluate(

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { same } from '@/core/figures/deepEqual';
 import { attemptsSeq } from '@/store/records/sequence';
 import { getQuestions, getQuiz } from '@/store/quiz/quizzes';
 import { Boundary } from '@/ui/widgets/Boundary';
@@ -29,6 +30,28 @@ async function load(quizId: string): Promise<Loaded> {
   if (!quiz) return 'missing';
   const byId = new Map(records.map((record) => [record.id, record]));
   return { quiz, questions: quiz.content.order.flatMap((id) => byId.get(id) ?? []), attemptsSeq: seq };
+}
+
+/**
+ * What was loaded, with everything that is as it was before being the very same objects: of a paper of hundreds of
+ * questions only the one that was changed is drawn again.
+ */
+function withKept(loaded: Loaded, before: Loaded): Loaded {
+  if (typeof loaded !== 'object' || typeof before !== 'object') return loaded;
+  const kept = new Map(before.questions.map((record) => [record.id, record]));
+  const questions = loaded.questions.map((record) => {
+    const known = kept.get(record.id);
+    return known && known.quizId === record.quizId && known.rev === record.rev ? known : record;
+  });
+  const unchanged =
+    questions.length === before.questions.length &&
+    questions.every((one, at) => one === before.questions[at]);
+  const { content } = before.quiz;
+  return {
+    ...loaded,
+    questions: unchanged ? before.questions : questions,
+    quiz: same(content, loaded.quiz.content) ? { ...loaded.quiz, content } : loaded.quiz,
+  };
 }
 
 function useStation(): string {
@@ -89,8 +112,13 @@ export function Workspace() {
 function Stations() {
   const quizId = new URLSearchParams(location.search).get('id') ?? '';
   const ready = useReady();
+  const before = useRef<Loaded>('loading');
   const loaded = useLiveQuery(
-    async (): Promise<Loaded> => (ready === 'ready' ? load(quizId) : 'loading'),
+    async (): Promise<Loaded> => {
+      if (ready !== 'ready') return 'loading';
+      before.current = withKept(await load(quizId), before.current);
+      return before.current;
+    },
     [quizId, ready],
     'loading' as Loaded,
   );

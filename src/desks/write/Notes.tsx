@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { spreadTotal } from '@/core/checking/spread';
 import { kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import { CreditPie } from '@/ui/widgets/CreditPie';
@@ -76,10 +77,12 @@ interface Props {
 }
 
 /** What is known of a question that is folded, beside it. */
-export const Notes = ({ question, number, spreads, problems, kept }: Props) => (
-  <div role="group" aria-label={`About question ${number}`} className="py-4">
-    {kindOf(question).asks && <HowItWent id={question.id} spreads={spreads} />}
-    <Problems lines={problems} />
-    {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}
-  </div>
-);
+export const Notes = memo(function Notes({ question, number, spreads, problems, kept }: Props) {
+  return (
+    <div role="group" aria-label={`About question ${number}`} className="py-4">
+      {kindOf(question).asks && <HowItWent id={question.id} spreads={spreads} />}
+      <Problems lines={problems} />
+      {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}
+    </div>
+  );
+});

@@ -1,16 +1,16 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { Suspense, useEffect, useRef, type RefObject } from 'react';
-import { kindOf } from '@/core/kinds';
+import { createContext, memo, Suspense, use, useEffect, useMemo, useRef, type RefObject } from 'react';
+import { kindOf, type Answer, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
+import type { QuizContent } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/records/db';
 import { points, pointWord } from '@/ui/words/figures';
-import { useQuiz } from '@/ui/teacher/quizContext';
 import { RichText } from '@/ui/widgets/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
 import { useNarrow } from '@/ui/widgets/useNarrow';
@@ -18,57 +18,94 @@ import { InHand } from './Margin';
 import { Notes } from './Notes';
 import type { MarginState } from './useMarginState';
 import { QuestionInHand } from './QuestionInHand';
+import type { Spreads } from './useSpreads';
 
-interface Props {
-  readonly record: QuestionRecord;
-  readonly number: number;
-  readonly inHand: boolean;
-  readonly onTake: () => void;
-  readonly onMove: (by: -1 | 1) => void;
-  readonly onRemove: () => void;
-  readonly onDuplicate: () => void;
-  readonly margin: MarginState;
+/** What can be done with a question; the same functions as long as the paper is open. */
+export interface QuestionActs {
+  readonly take: (id: string) => void;
+  readonly moveBy: (id: string, by: -1 | 1) => void;
+  /** To a place in the order, the first being 0. */
+  readonly moveTo: (id: string, to: number) => void;
+  readonly remove: (id: string) => void;
+  readonly duplicate: (id: string) => void;
 }
 
-function Folded({ record, onTake }: Pick<Props, 'record' | 'onTake'>) {
-  // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
-  const { question } = (unsavedWork().get(`question:${record.id}`) as Placed | undefined) ?? record;
-  const { quiz } = useQuiz();
+/** The paper as it is now: read by each question for itself, so that the list need not be drawn again with every key. */
+interface PaperNow {
+  readonly byId: ReadonlyMap<string, QuestionRecord>;
+  readonly content: QuizContent;
+  readonly margin: MarginState;
+}
+export const PaperNow = createContext<PaperNow | null>(null);
+
+interface BodyProps {
+  readonly record: QuestionRecord;
+  readonly number: number;
+  readonly content: QuizContent;
+  readonly acts: QuestionActs;
+  readonly grip: Grip;
+  /** All that the margin knows, for the question in hand; null for one that is folded. */
+  readonly margin: MarginState | null;
+  readonly spreads: Spreads | null;
+  readonly problems: readonly string[] | undefined;
+  /** Answers that were tried and kept. */
+  readonly kept: readonly Answer[];
+}
+
+/** What the handle by which a question is dragged needs. */
+type Grip = Pick<ReturnType<typeof useSortable>, 'attributes' | 'listeners'>;
+
+interface FoldedProps {
+  readonly question: Question;
+  readonly content: QuizContent;
+}
+
+/** The question as students read it, with its key: drawn again only when it is another one. */
+const FoldedText = memo(function FoldedText({ question, content }: FoldedProps) {
   const { Folded: Answers } = useFaces(question.kind);
   return (
-    <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={onTake}>
+    <>
       {isEmptyText(question.text) ? (
         <p className="prose-paper text-soft">Question without text</p>
       ) : (
         <RichText text={question.text} />
       )}
-      <Answers question={question} context={readingOf(question, quiz.content)} />
+      <Answers question={question} context={readingOf(question, content)} />
+    </>
+  );
+});
+
+function Folded({ record, content, acts }: Pick<BodyProps, 'record' | 'content' | 'acts'>) {
+  // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
+  const { question } = (unsavedWork().get(`question:${record.id}`) as Placed | undefined) ?? record;
+  return (
+    <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={() => acts.take(record.id)}>
+      <FoldedText question={question} content={content} />
     </div>
   );
 }
 
-interface EdgeProps extends Pick<Props, 'record' | 'number' | 'inHand' | 'onTake' | 'onMove'> {
-  readonly sortable: ReturnType<typeof useSortable>;
+interface EdgeProps extends Pick<BodyProps, 'record' | 'number' | 'content' | 'acts' | 'grip'> {
+  readonly inHand: boolean;
   readonly problem: string | undefined;
 }
 
 /** Number, points and grip of a question, in the paper's left edge. */
-function Edge({ record, number, inHand, onTake, onMove, sortable, problem }: EdgeProps) {
-  const { quiz } = useQuiz();
-  const worth = pointsOfPlaced(record, quiz.content);
+function Edge({ record, number, content, inHand, acts, grip, problem }: EdgeProps) {
+  const worth = pointsOfPlaced(record, content);
   return (
     <div className="absolute top-4 -left-[72px] flex w-[62px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
       <button
         type="button"
         className="icon-button !min-w-[24px] touch-none cursor-grab"
-        {...sortable.attributes}
-        {...sortable.listeners}
+        {...grip.attributes}
+        {...grip.listeners}
         aria-label={`Move question ${number}`}
         title="Drag, or use the arrow keys"
         onKeyDown={(event) => {
           if (event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
           event.preventDefault();
-          onMove(event.key === 'ArrowUp' ? -1 : 1);
+          acts.moveBy(record.id, event.key === 'ArrowUp' ? -1 : 1);
         }}
       >
         <GripVertical size={14} aria-hidden />
@@ -79,7 +116,7 @@ function Edge({ record, number, inHand, onTake, onMove, sortable, problem }: Edg
           className="figures block min-h-6 w-full min-w-7 cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
           aria-expanded={inHand}
           aria-label={`Question ${number}`}
-          onClick={onTake}
+          onClick={() => acts.take(record.id)}
         >
           {number}
         </button>
@@ -123,23 +160,16 @@ function useIntoView(inHand: boolean, node: RefObject<HTMLElement | null>): void
   }, [inHand, node]);
 }
 
-/** One question on the paper: its number and points in the left edge, folded as students read it, or in hand; in the margin what is known of it. */
-export function PaperQuestion(props: Props) {
-  const { record, number, inHand, onTake, onRemove, onDuplicate, margin } = props;
-  const sortable = useSortable({ id: record.id });
+/** What stands in a question's row: drawn again only when something has changed for it. */
+const Body = memo(function Body(props: BodyProps) {
+  const { record, number, content, acts, margin, spreads, problems, kept } = props;
+  const inHand = margin !== null;
   const { question } = record;
-  const problems = margin.ready.get(record.id);
   const narrow = useNarrow('tablet');
-  useIntoView(inHand, sortable.node);
-  const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   return (
-    <li
-      ref={sortable.setNodeRef}
-      style={style}
-      className={`paper-row beneath-head relative ${sortable.isDragging ? 'z-10 shadow-lg' : ''}`}
-    >
+    <>
       <div className="relative border-b border-line bg-paper">
-        <Edge {...props} sortable={sortable} problem={problems?.[0]} />
+        <Edge {...props} inHand={inHand} problem={problems?.[0]} />
         <Suspense
           fallback={
             <div className="min-h-24 px-9 py-4 max-sm:px-4">
@@ -148,9 +178,14 @@ export function PaperQuestion(props: Props) {
           }
         >
           {inHand ? (
-            <QuestionInHand record={record} number={number} onRemove={onRemove} onDuplicate={onDuplicate} />
+            <QuestionInHand
+              record={record}
+              number={number}
+              onRemove={() => acts.remove(record.id)}
+              onDuplicate={() => acts.duplicate(record.id)}
+            />
           ) : (
-            <Folded record={record} onTake={onTake} />
+            <Folded record={record} content={content} acts={acts} />
           )}
         </Suspense>
       </div>
@@ -163,15 +198,57 @@ export function PaperQuestion(props: Props) {
       )}
       {!narrow && !inHand && (
         <div className="paper-margin">
-          <Notes
-            question={question}
-            number={number}
-            spreads={margin.spreads}
-            problems={problems}
-            kept={margin.keptOf(record.id)}
-          />
+          <Notes question={question} number={number} spreads={spreads} problems={problems} kept={kept} />
         </div>
       )}
+    </>
+  );
+});
+
+interface Props {
+  readonly id: string;
+  readonly number: number;
+  readonly inHand: boolean;
+  readonly acts: QuestionActs;
+}
+
+/** Takes what the question needs of the paper as it is now. */
+function Now({ id, inHand, ...more }: Props & { readonly grip: Grip }) {
+  const now = use(PaperNow);
+  const record = now?.byId.get(id);
+  if (!now || !record) return null;
+  const { content, margin } = now;
+  return (
+    <Body
+      {...more}
+      record={record}
+      content={content}
+      margin={inHand ? margin : null}
+      spreads={margin.spreads}
+      problems={margin.ready.get(id)}
+      kept={margin.keptOf(id)}
+    />
+  );
+}
+
+/**
+ * One question on the paper: its number and points in the left edge, folded as students read it, or in hand; in the margin
+ * what is known of it.
+ */
+export function PaperQuestion(props: Props) {
+  const { id, inHand } = props;
+  const { attributes, listeners, setNodeRef, node, transform, transition, isDragging } = useSortable({ id });
+  useIntoView(inHand, node);
+  const grip = useMemo(() => ({ attributes, listeners }), [attributes, listeners]);
+  const style = { transform: CSS.Translate.toString(transform), transition };
+  const state = inHand || isDragging ? '' : 'paper-row-folded';
+  return (
+    <li
+      ref={setNodeRef}
+      style={style}
+      className={`paper-row beneath-head relative ${state} ${isDragging ? 'z-10 shadow-lg' : ''}`}
+    >
+      <Now {...props} grip={grip} />
     </li>
   );
 }

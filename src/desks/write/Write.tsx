@@ -8,7 +8,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { addQuestion, copyQuestions, removeQuestion, saveContent } from '@/store/quiz/edits';
@@ -22,7 +22,7 @@ import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { KindChooser } from './KindChooser';
 import { MarginSheet } from './Margin';
-import { PaperQuestion } from './PaperQuestion';
+import { PaperNow, PaperQuestion, type QuestionActs } from './PaperQuestion';
 import { useMarginState } from './useMarginState';
 import { WholePaper } from './WholePaper';
 
@@ -94,28 +94,39 @@ function spokenMoves(order: readonly string[]): Announcements {
   };
 }
 
-interface Keyed {
-  readonly onHand: (id: string) => void;
-  readonly onMove: (id: string, to: number) => void;
-  readonly onCopy: (id: string) => void;
-  readonly onRemove: (id: string) => void;
+/** The same functions each time, which do what those of the last drawing do. */
+function useSteady<Acts extends object>(acts: Acts): Acts {
+  const latest = useRef(acts);
+  useEffect(() => {
+    latest.current = acts;
+  });
+  const [steady] = useState(
+    () =>
+      Object.fromEntries(
+        Object.keys(acts).map((name) => [
+          name,
+          (...given: unknown[]) =>
+            (latest.current as Record<string, (...all: unknown[]) => unknown>)[name]?.(...given),
+        ]),
+      ) as Acts,
+  );
+  return steady;
 }
 
 /**
  * Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. Alt Shift D duplicates
  * it, Alt Shift Delete deletes it.
  */
-function useQuestionKeys(order: readonly string[], hand: string | null, on: Keyed): void {
-  const { onHand, onMove, onCopy, onRemove } = on;
+function useQuestionKeys(order: readonly string[], hand: string | null, acts: QuestionActs): void {
   useEffect(() => {
     if (hand === null) return;
     const keys = (event: KeyboardEvent) => {
       if (!event.altKey) return;
       const act =
         event.shiftKey && event.code === 'KeyD'
-          ? onCopy
+          ? acts.duplicate
           : event.shiftKey && event.key === 'Delete'
-            ? onRemove
+            ? acts.remove
             : null;
       if (act) {
         event.preventDefault();
@@ -127,8 +138,8 @@ function useQuestionKeys(order: readonly string[], hand: string | null, on: Keye
       const at = order.indexOf(hand);
       const to = at + (event.key === 'ArrowUp' ? -1 : 1);
       const target = order[to];
-      if (event.shiftKey) onMove(hand, to);
-      else if (target) onHand(target);
+      if (event.shiftKey) acts.moveBy(hand, event.key === 'ArrowUp' ? -1 : 1);
+      else if (target) acts.take(target);
     };
     addEventListener('keydown', keys);
     return () => removeEventListener('keydown', keys);
@@ -177,6 +188,37 @@ function useActs(hand: string | null, onHand: (id: string | null) => void) {
   return { reorder, add, remove, duplicate };
 }
 
+interface QuestionsProps {
+  readonly order: readonly string[];
+  readonly hand: string | null;
+  readonly acts: QuestionActs;
+}
+
+/** The questions in their order, dragged by their handles: the list is drawn again only when the order changes, or the hand. */
+const Questions = memo(function Questions({ order, hand, acts }: QuestionsProps) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) acts.moveTo(String(active.id), order.indexOf(String(over.id)));
+  };
+  const items = useMemo(() => [...order], [order]);
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestTop}
+      onDragEnd={dropped}
+      accessibility={{ announcements: spokenMoves(order) }}
+    >
+      <SortableContext items={items} strategy={verticalListSortingStrategy}>
+        <ol>
+          {order.map((id, index) => (
+            <PaperQuestion key={id} id={id} number={index + 1} inHand={id === hand} acts={acts} />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+});
+
 /** The whole paper as one page, with the margin in which computed marks stand. */
 export default function Write() {
   const { quiz, questions } = useQuiz();
@@ -185,19 +227,20 @@ export default function Write() {
   const inHand = questions.find((record) => record.id === hand) ?? null;
   const margin = useMarginState();
   const narrow = useNarrow('tablet');
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-
   const { reorder, add, remove, duplicate } = useActs(hand, setHand);
-  const [copying, setCopying] = useState(false);
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) run(() => reorder(String(active.id), order.indexOf(String(over.id))));
-  };
-  useQuestionKeys(order, hand, {
-    onHand: setHand,
-    onMove: (id, to) => run(() => reorder(id, to)),
-    onCopy: (id) => run(() => duplicate(id)),
-    onRemove: (id) => run(() => remove(id)),
+  const acts = useSteady<QuestionActs>({
+    take: setHand,
+    moveBy: (id, by) => run(() => reorder(id, order.indexOf(id) + by)),
+    moveTo: (id, to) => run(() => reorder(id, to)),
+    remove: (id) => run(() => remove(id)),
+    duplicate: (id) => run(() => duplicate(id)),
   });
+  const [copying, setCopying] = useState(false);
+  const now = useMemo(
+    () => ({ byId: new Map(questions.map((one) => [one.id, one])), content: quiz.content, margin }),
+    [questions, quiz.content, margin],
+  );
+  useQuestionKeys(order, hand, acts);
 
   return (
     <main className="write-page">
@@ -218,30 +261,9 @@ export default function Write() {
           <DeletedElsewhere hand={hand} there={inHand !== null} onRestored={setHand} />
         </div>
       </div>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestTop}
-        onDragEnd={dropped}
-        accessibility={{ announcements: spokenMoves(order) }}
-      >
-        <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
-          <ol>
-            {questions.map((record, index) => (
-              <PaperQuestion
-                key={record.id}
-                record={record}
-                number={index + 1}
-                inHand={record.id === hand}
-                onTake={() => setHand(record.id)}
-                onMove={(by) => run(() => reorder(record.id, index + by))}
-                onRemove={() => run(() => remove(record.id))}
-                onDuplicate={() => run(() => duplicate(record.id))}
-                margin={margin}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+      <PaperNow value={now}>
+        <Questions order={order} hand={hand} acts={acts} />
+      </PaperNow>
       <div className="paper-row">
         <div className="bg-paper">
           <NextQuestion

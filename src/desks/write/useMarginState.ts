@@ -24,11 +24,14 @@ export function useMarginState(): MarginState {
   const { value, failure, again } = useSpreads();
   const [kept, setKept] = useState<ReadonlyMap<string, readonly Answer[]>>(new Map());
   const ready = useMemo(() => readyByQuestion(paper), [paper]);
-  return {
-    spreads: value,
-    spreadsFailed: failure && { failure, again },
-    ready,
-    keptOf: (id) => kept.get(id) ?? NONE,
-    keep: (id, answers) => setKept((before) => new Map(before).set(id, answers)),
-  };
+  return useMemo(
+    () => ({
+      spreads: value,
+      spreadsFailed: failure && { failure, again },
+      ready,
+      keptOf: (id) => kept.get(id) ?? NONE,
+      keep: (id, answers) => setKept((before) => new Map(before).set(id, answers)),
+    }),
+    [value, failure, again, ready, kept],
+  );
 }

@@ -1,6 +1,6 @@
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import type { Faces } from '../faces';
-import { ChoicePart } from '../shared/ChoicePart';
+import { ModelPart } from '../shared/ModelPart';
 
 const MODELS: Readonly<Record<GapsQuestion['model'], string>> = {
   weightedSum: 'each gap earns its share',
@@ -9,14 +9,5 @@ const MODELS: Readonly<Record<GapsQuestion['model'], string>> = {
 
 /** How gaps become part of the points. */
 export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange }) => (
-  <>
-    {'For part of the points, '}
-    <ChoicePart
-      label="Part credit"
-      value={question.model}
-      words={MODELS}
-      onChange={(model) => onChange({ ...question, model })}
-    />
-    {'. '}
-  </>
+  <ModelPart model={question.model} words={MODELS} onModel={(model) => onChange({ ...question, model })} />
 );

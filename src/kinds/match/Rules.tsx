@@ -1,6 +1,6 @@
 import type { MatchQuestion } from '@/core/kinds/match/schema';
 import type { Faces } from '../faces';
-import { ChoicePart, PricePart } from '../shared/ChoicePart';
+import { ModelPart } from '../shared/ModelPart';
 
 const MODELS: Readonly<Record<MatchQuestion['model'], string>> = {
   shareRight: 'each right pair earns its share',
@@ -11,25 +11,14 @@ const MODELS: Readonly<Record<MatchQuestion['model'], string>> = {
 
 /** How pairs become part of the points. */
 export const Rules: Faces<MatchQuestion>['Rules'] = ({ question, onChange }) => (
-  <>
-    {'For part of the points, '}
-    <ChoicePart
-      label="Part credit"
-      value={question.model}
-      words={MODELS}
-      onChange={(model) => onChange({ ...question, model })}
-    />
-    {question.model === 'rightMinusWrong' && (
-      <>
-        {': '}
-        <PricePart
-          wrong="a wrong pair"
-          right="a right one"
-          value={question.lambda}
-          onChange={(lambda) => onChange({ ...question, lambda })}
-        />
-      </>
-    )}
-    {'. '}
-  </>
+  <ModelPart
+    model={question.model}
+    words={MODELS}
+    onModel={(model) => onChange({ ...question, model })}
+    price={{
+      wrong: 'a wrong pair',
+      lambda: question.lambda,
+      onChange: (lambda) => onChange({ ...question, lambda }),
+    }}
+  />
 );

@@ -9,8 +9,8 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
-import { isShuffled, PinButton } from '../shared/ShufflePart';
-import { MoveButtons, ThingField } from '../shared/ThingField';
+import { isShuffled, OptionButtons } from '../shared/ShufflePart';
+import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 
 const blank = (text = ''): Option => ({
@@ -43,16 +43,12 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
               onRemove={() => rows.remove(option)}
               onToggle={() => rows.replace({ ...option, credit: right ? ZERO : ONE })}
               buttons={
-                <>
-                  {isShuffled(question.shuffled, optionOrder) && (
-                    <PinButton
-                      about={about}
-                      keepsPlace={option.keepsPlace}
-                      onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
-                    />
-                  )}
-                  <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
-                </>
+                <OptionButtons
+                  option={option}
+                  about={about}
+                  shuffled={isShuffled(question.shuffled, optionOrder)}
+                  rows={rows}
+                />
               }
             >
               <ThingField thing={option} place={`Option ${index + 1}`} strong={right} rows={rows} />

@@ -10,8 +10,8 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
 import { openRows } from '../shared/openRows';
-import { isShuffled, PinButton } from '../shared/ShufflePart';
-import { MoveButtons, ThingField } from '../shared/ThingField';
+import { isShuffled, OptionButtons } from '../shared/ShufflePart';
+import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 
 const blank = (text = ''): SeveralOption => ({
@@ -63,16 +63,12 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               onFeedback={(feedback) => rows.replace({ ...option, feedback })}
               placeholder="Feedback if picked"
               buttons={
-                <>
-                  {isShuffled(question.shuffled, optionOrder) && (
-                    <PinButton
-                      about={about}
-                      keepsPlace={option.keepsPlace}
-                      onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
-                    />
-                  )}
-                  <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
-                </>
+                <OptionButtons
+                  option={option}
+                  about={about}
+                  shuffled={isShuffled(question.shuffled, optionOrder)}
+                  rows={rows}
+                />
               }
               onRemove={() => rows.remove(option)}
             >

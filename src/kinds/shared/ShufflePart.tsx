@@ -1,6 +1,8 @@
 import { Pin } from 'lucide-react';
 import type { OptionOrder } from '@/core/kinds/kind';
 import { ChoicePart } from './ChoicePart';
+import { MoveButtons } from './ThingField';
+import type { Rows } from './useRows';
 
 const WORDS = {
   shuffled: 'in each student’s own order',
@@ -33,6 +35,32 @@ export const ShufflePart = ({ shuffled, quiz, onChange }: Props) => (
   </>
 );
 
+interface OptionButtonsProps<One extends { readonly keepsPlace: boolean }> {
+  readonly option: One;
+  readonly about: string;
+  readonly shuffled: boolean;
+  readonly rows: Pick<Rows<One & { readonly id: string }>, 'replace' | 'moveBy'>;
+}
+
+/** What can be done with an option's place: kept where options are shuffled, and moved. */
+export const OptionButtons = <One extends { readonly id: string; readonly keepsPlace: boolean }>({
+  option,
+  about,
+  shuffled,
+  rows,
+}: OptionButtonsProps<One>) => (
+  <>
+    {shuffled && (
+      <PinButton
+        about={about}
+        keepsPlace={option.keepsPlace}
+        onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
+      />
+    )}
+    <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
+  </>
+);
+
 interface PinProps {
   readonly about: string;
   readonly keepsPlace: boolean;
@@ -40,7 +68,7 @@ interface PinProps {
 }
 
 /** Keeps an option where it stands while the others are shuffled. */
-export const PinButton = ({ about, keepsPlace, onChange }: PinProps) => (
+const PinButton = ({ about, keepsPlace, onChange }: PinProps) => (
   <button
     type="button"
     className={`icon-button ${keepsPlace ? 'bg-hair !text-ink' : ''}`}

@@ -1,16 +1,29 @@
-import { kindOf } from '@/core/kinds';
+import { kindOf, type Question } from '@/core/kinds';
 import { bestPossible, contextOf } from '@/core/scoring/markAttempt';
-import type { Paper } from '@/core/quiz/quiz';
+import type { Paper, QuizContent } from '@/core/quiz/quiz';
+
+const UNREACHABLE: readonly string[] = ['no answer earns all of its points'];
+
+/** What is wrong with a question is worked out once, as long as it is the same one in a quiz of the same content. */
+const known = new WeakMap<Question, { readonly content: QuizContent; readonly texts: readonly string[] }>();
+
+function problemsOf(question: Question, paper: Paper): readonly string[] {
+  const before = known.get(question);
+  if (before?.content === paper.content) return before.texts;
+  const problems = kindOf(question).problems(question, contextOf(paper, question));
+  const texts = problems.map(({ text }) => text);
+  known.set(question, { content: paper.content, texts });
+  return texts;
+}
 
 /** What should be looked at in each question before students see it, by its id; nothing for those that are ready. */
 export function readyByQuestion(paper: Paper): ReadonlyMap<string, readonly string[]> {
   const unreachable = new Set(bestPossible(paper).missing);
   return new Map(
-    paper.questions.flatMap((question): [string, string[]][] => {
-      const problems = kindOf(question).problems(question, contextOf(paper, question));
-      const texts = problems.map(({ text }) => text);
+    paper.questions.flatMap((question): [string, readonly string[]][] => {
+      const texts = problemsOf(question, paper);
       if (texts.length > 0) return [[question.id, texts]];
-      return unreachable.has(question.id) ? [[question.id, ['no answer earns all of its points']]] : [];
+      return unreachable.has(question.id) ? [[question.id, UNREACHABLE]] : [];
     }),
   );
 }
