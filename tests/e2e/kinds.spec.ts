@@ -40,6 +40,7 @@ test('a question of every kind: written by keys alone, sat on a phone, marked, h
   await writeEveryKind(page);
   await page.reload();
   await expect(page.getByText('13 questions · 23 points')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 13', exact: true })).toBeVisible();
   await expect(page.getByText('Full marks cannot be reached')).toHaveCount(0);
   await expectAccessible(page, 'a quiz of every kind');
 
