@@ -5,6 +5,7 @@ import { traceAnswer } from '@/core/scoring/traceAnswer';
 import type { Fraction } from '@/core/figures/fraction';
 import { readerWords } from './readerWords';
 import type { Feedback } from '@/core/content/feedback';
+import { feedbackTold } from '@/core/marks/feedbackTold';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
@@ -44,7 +45,8 @@ export function tryAnswer(
     step: line.step,
     text: readerWords(line),
   }));
-  const { credit, errors, nearMiss, feedback } = mark;
+  const { credit, errors, nearMiss } = mark;
+  const feedback = feedbackTold(mark);
   return { verdict: verdictOf(mark), credit, earned, possible, waiting, errors, nearMiss, feedback, trace };
 }
 

@@ -1,6 +1,7 @@
 import type { StudentWork } from '../checking/classWork';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { explainAnswer, type Question } from '../kinds';
+import { feedbackTold } from '../marks/feedbackTold';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { contextOf, rulesIn } from '../scoring/markAttempt';
 import { shareOfScore, traceQuestion, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
@@ -54,7 +55,7 @@ function markJson(question: Question, score: QuestionScore) {
     typingErrors: mark.errors,
     nearMiss: mark.nearMiss,
     ownScore: override ? override.reason : null,
-    feedback: mark.feedback,
+    feedback: feedbackTold(mark),
   };
 }
 

@@ -11,6 +11,7 @@ import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from '../quiz/plan';
 import type { WhatIsShown } from './whatIsShown';
 import { placementIn } from '../quiz/paper';
+import { feedbackTold } from '../marks/feedbackTold';
 import { mustAnswer, pointsOf } from '../quiz/points';
 
 /** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them. */
@@ -61,7 +62,7 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
     const score = scores[index] as QuestionScore;
     const answer = attempt.answers[question.id];
     const kind = kindOf(question);
-    const { feedback } = score.mark;
+    const feedback = feedbackTold(score.mark);
     return {
       number: index + 1,
       points: score.possible,

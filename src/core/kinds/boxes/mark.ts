@@ -1,3 +1,4 @@
+import { SILENCE } from '../../content/silence';
 import {
   divide,
   fraction,
@@ -69,7 +70,12 @@ export function mark(question: BoxesQuestion, answer: BoxesAnswer | null): Mark 
     parts: question.items.map((item) => {
       const box = boxOf(question, answer, item);
       if (box === null) return blankPart(item.id);
-      return partOf(item.id, item.boxes.includes(box) ? ONE : ZERO, { rule: box, feedback: item.feedback });
+      const right = item.boxes.includes(box);
+      // What would help is said to those who sorted it wrongly.
+      return partOf(item.id, right ? ONE : ZERO, {
+        rule: box,
+        feedback: right ? SILENCE : item.feedback,
+      });
     }),
   });
 }

@@ -1,3 +1,4 @@
+import { SILENCE } from '../../content/silence';
 import {
   add,
   divide,
@@ -81,7 +82,12 @@ export function mark(question: MatchQuestion, answer: MatchAnswer | null): Mark 
     parts: question.items.map((item) => {
       const to = givenTo(question, answer, item.id);
       if (to === null) return blankPart(item.id);
-      return partOf(item.id, to === item.partner ? ONE : ZERO, { rule: to, feedback: item.feedback });
+      const right = to === item.partner;
+      // What would help is said to those who paired it wrongly.
+      return partOf(item.id, right ? ONE : ZERO, {
+        rule: to,
+        feedback: right ? SILENCE : item.feedback,
+      });
     }),
   });
 }

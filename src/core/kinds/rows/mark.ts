@@ -1,5 +1,6 @@
 import type { Row, RowsQuestion } from './schema';
 
+import { SILENCE } from '../../content/silence';
 import { divide, fraction, larger, ONE, smaller, sum, ZERO, type Fraction } from '../../figures/fraction';
 import type { Mark, PartMark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
@@ -45,7 +46,9 @@ function markRow(question: RowsQuestion, row: Row, answer: RowsAnswer | null): P
   if (picked.length === 0) return blankPart(row.id);
   if (!hasRowKey(question, row)) return partOf(row.id, ZERO, { state: 'waits' });
   const credit = bounded(rowCredit(question, row, picked), question);
-  return partOf(row.id, credit, { rule: picked.map(({ id }) => id).join(' '), feedback: row.feedback });
+  // What would help is said to those whose row is not fully right.
+  const feedback = credit.n === credit.d ? SILENCE : row.feedback;
+  return partOf(row.id, credit, { rule: picked.map(({ id }) => id).join(' '), feedback });
 }
 
 const anyRight = (question: RowsQuestion, answer: RowsAnswer | null): boolean =>

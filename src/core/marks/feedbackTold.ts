@@ -1,0 +1,17 @@
+import type { Feedback } from '../content/feedback';
+import { isSilent } from '../content/silence';
+import type { Mark } from './mark';
+
+/**
+ * What a student reads of an answer that is marked: the question's own feedback, and below it that of each part (a gap, a
+ * pair, a row, an area, an option), in their order, each once. Of an answer that waits nothing is read of its parts.
+ */
+export function feedbackTold(mark: Pick<Mark, 'state' | 'feedback' | 'parts'>): Feedback {
+  if (mark.state !== 'marked' || mark.parts.length === 0) return mark.feedback;
+  const spoken = [mark.feedback, ...mark.parts.map(({ feedback }) => feedback)].filter(
+    (feedback) => !isSilent(feedback),
+  );
+  const texts = spoken.map(({ text }) => text.trim()).filter(Boolean);
+  const links = new Map(spoken.flatMap((one) => one.links).map((link) => [JSON.stringify(link), link]));
+  return { text: [...new Set(texts)].join('\n'), links: [...links.values()] };
+}
