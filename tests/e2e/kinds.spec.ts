@@ -245,3 +245,86 @@ test('every kind in Write and on a student’s page: axe finds nothing, and a ph
   await fits(sitting, 'the last page');
   await expectAccessible(sitting, 'the last page');
 });
+
+test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged; ideas and lists fill gaps', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/quiz/?id=demo-journey#write');
+  await page.getByRole('button', { name: 'Question 9', exact: true }).click();
+  const hand = page.getByRole('region', { name: 'Question 9 in hand' });
+  const picture = hand.locator('.spot-picture');
+  await expect(picture.locator('img')).toBeVisible();
+  await picture.scrollIntoViewIfNeeded();
+  const box = (await picture.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const at = (x: number, y: number) => [box.x + box.width * x, box.y + box.height * y] as const;
+  const drag = async (from: readonly [number, number], to: readonly [number, number], on = page) => {
+    await on.mouse.move(...from);
+    await on.mouse.down();
+    await on.mouse.move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, { steps: 4 });
+    await on.mouse.move(...to, { steps: 4 });
+    await on.mouse.up();
+  };
+  await drag(at(0.1, 0.7), at(0.3, 0.9));
+  const area = hand.getByRole('button', { name: /^area 4: from/ });
+  await expect(area).toHaveAccessibleName('area 4: from 10% / 70% to 30% / 90%');
+  await drag(at(0.2, 0.8), at(0.25, 0.75));
+  await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 35% / 85%');
+  await drag(at(0.35, 0.85), at(0.45, 0.95));
+  await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 45% / 95%');
+  await hand.getByLabel('Right edge of area 4, per cent').fill('40');
+  await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 40% / 95%');
+  await area.press('Delete');
+  await expect(area).toHaveCount(0);
+  await hand.getByRole('button', { name: 'Add an area: polygon' }).click();
+  await hand.getByRole('button', { name: 'Add a corner behind corner 1 of area 4' }).click();
+  await expect(hand.getByText('4 corners')).toBeVisible();
+
+  // In the margin, as a student: a spot is set by a press and dragged into the area.
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const small = margin.locator('.spot-picture');
+  const inside = (await small.boundingBox()) ?? box;
+  const spotAt = (x: number, y: number) =>
+    [inside.x + inside.width * x, inside.y + inside.height * y] as const;
+  await page.mouse.click(...spotAt(0.1, 0.1));
+  await expect(margin.getByText('0 of 1', { exact: true }).first()).toBeVisible();
+  await drag(spotAt(0.1, 0.1), spotAt(0.67, 0.45));
+  await expect(margin.getByText('1 of 1', { exact: true }).first()).toBeVisible();
+
+  // An order, dragged item by item.
+  await page.getByRole('button', { name: 'Question 6', exact: true }).click();
+  await margin.getByRole('button', { name: 'Leave them in this order' }).click();
+  const middle = async (text: string) => {
+    const row = await margin.getByRole('listitem').filter({ hasText: text }).first().boundingBox();
+    return [(row?.x ?? 0) + 16, (row?.y ?? 0) + (row?.height ?? 0) / 2] as const;
+  };
+  for (const [to, item] of ['waterfall', 'confluence', 'oxbow lake', 'delta'].entries()) {
+    const rows = margin.locator('.order-row');
+    const target = await rows.nth(to).boundingBox();
+    const from = await middle(item);
+    if (target && Math.abs(from[1] - (target.y + target.height / 2)) > 4)
+      await drag(from, [from[0], target.y + target.height / 2]);
+    await expect(rows.nth(to)).toContainText(item);
+  }
+  await expect(margin.getByText('3 of 3', { exact: true }).first()).toBeVisible();
+
+  // A gap that takes one of a list, and two that take any of three ideas.
+  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  const gaps = page.getByRole('region', { name: 'Question 4 in hand' });
+  await gaps.getByRole('button', { name: /^Gap 1: faster/ }).click();
+  await gaps.getByLabel('How gap 1 is filled').selectOption('list');
+  await gaps.getByLabel('Option 2 of gap 1', { exact: true }).fill('slower');
+  await gaps.getByRole('button', { name: /^Gap 2: erodes/ }).click();
+  await gaps.getByLabel('How gap 2 is filled').selectOption('pool');
+  await gaps.getByRole('button', { name: /^Gap 3: deposits/ }).click();
+  await gaps.getByLabel('How gap 3 is filled').selectOption('pool');
+  await gaps.getByLabel('Another idea').fill('undercuts');
+  await page.keyboard.press('Enter');
+  await margin.getByLabel('Gap 1', { exact: true }).selectOption('faster');
+  await margin.getByLabel('Gap 2', { exact: true }).fill('undercuts');
+  await margin.getByLabel('Gap 3', { exact: true }).fill('undercuts');
+  await expect(margin.getByText('2 of 4', { exact: true }).first()).toBeVisible();
+  await expect(margin.getByText(/is already counted/)).toBeVisible();
+  await margin.getByLabel('Gap 3', { exact: true }).fill('erodes');
+  await expect(margin.getByText('3 of 4', { exact: true }).first()).toBeVisible();
+});

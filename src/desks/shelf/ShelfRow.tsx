@@ -84,7 +84,12 @@ function ToDo({ quiz, work }: CountsProps) {
         </a>
       </p>
     );
-  return work && work.finished > 0 ? <p className="text-soft">all marked</p> : null;
+  // Its place stays, so that what stands behind it keeps its own.
+  return work && work.finished > 0 ? (
+    <p className="text-soft">all marked</p>
+  ) : (
+    <span className="max-md:hidden" />
+  );
 }
 
 /** What the quiz is called, who takes it, and what it is about. */

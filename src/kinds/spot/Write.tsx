@@ -21,10 +21,10 @@ const TOOLS = [
 ] as const;
 
 const SIDES = [
-  ['left', 'from the left'],
-  ['top', 'from the top'],
-  ['right', 'to'],
-  ['bottom', 'down to'],
+  ['left', 'from the left', 'Left edge'],
+  ['top', 'from the top', 'Upper edge'],
+  ['right', 'to', 'Right edge'],
+  ['bottom', 'down to', 'Lower edge'],
 ] as const;
 
 interface NumbersProps {
@@ -42,12 +42,12 @@ function Numbers({ name, shape, onShape }: NumbersProps) {
   };
   return (
     <p className="caption mt-1 flex flex-wrap gap-x-3">
-      {SIDES.map(([side, words]) => (
+      {SIDES.map(([side, words, edge]) => (
         <span key={side} className="whitespace-nowrap">
           {words}{' '}
           <DecimalField
             value={multiply(shareOf(box[side]), fraction(100))}
-            label={`${words} of ${name}, per cent`}
+            label={`${edge} of ${name}, per cent`}
             most={100}
             className="sentence-part figures text-center"
             onChange={(percent) => set(side, inThousandths(multiply(percent, fraction(1, 100))))}
