@@ -308,6 +308,20 @@ test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged
   }
   await expect(margin.getByText('3 of 3', { exact: true }).first()).toBeVisible();
 
+  // Things dragged into boxes: what was dragged opens nothing.
+  await page.getByRole('button', { name: 'Question 7', exact: true }).click();
+  for (const item of ['abrasion', 'attrition', 'hydraulic action']) {
+    const thing = await margin.getByRole('button', { name: `${item}: not sorted yet` }).boundingBox();
+    const place = await margin.getByRole('region', { name: 'wears away' }).boundingBox();
+    if (!thing || !place) throw new Error('nothing to drag');
+    await drag([thing.x + 12, thing.y + 12], [place.x + place.width / 2, place.y + place.height - 12]);
+    await expect(margin.getByRole('button', { name: `${item}: wears away` })).toHaveAttribute(
+      'aria-expanded',
+      'false',
+    );
+  }
+  await expect(margin.getByText('1.2 of 2', { exact: true }).first()).toBeVisible();
+
   // A gap that takes one of a list, and two that take any of three ideas.
   await page.getByRole('button', { name: 'Question 4', exact: true }).click();
   const gaps = page.getByRole('region', { name: 'Question 4 in hand' });

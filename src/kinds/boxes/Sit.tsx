@@ -78,25 +78,67 @@ function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
 /** Where what is not sorted yet lies. */
 const UNSORTED = 'unsorted';
 
-/** Things are sorted into boxes: dragged there, or pressed and told where. */
-export default function BoxesSit({ face, answer, labelledBy, onAnswer }: SitProps) {
-  const group = useRef<HTMLDivElement>(null);
+/** What is put where, what is in hand, and what was done last, in words. */
+function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAnswer'> & { face: BoxesFace }) {
   const [open, setOpen] = useState<string | null>(null);
   const [said, setSaid] = useState('');
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  if (face.kind !== 'boxes') return null;
   const placed = answer?.kind === 'boxes' ? answer.placed : {};
   const places = [
     ...face.boxes.map(({ id, text }) => ({ id, text })),
     ...(face.withNone ? [{ id: NONE, text: 'Belongs in none' }] : []),
   ];
+  const titleOf = (place: string) => places.find(({ id }) => id === place)?.text;
+  const placeOf = ({ id }: Item): string => {
+    const place = placed[id];
+    return place !== undefined && titleOf(place) !== undefined ? place : UNSORTED;
+  };
   const put = (item: Item, to: string) => {
     const { [item.id]: _, ...rest } = placed;
     const next = to === UNSORTED ? rest : { ...rest, [item.id]: to };
     onAnswer(Object.keys(next).length === 0 ? null : { kind: 'boxes', placed: next });
-    const title = places.find(({ id }) => id === to)?.text;
+    const title = titleOf(to);
     setSaid(title === undefined ? `${nameOf(item)} is not sorted any more.` : `${nameOf(item)}: ${title}.`);
   };
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const item = face.items.find(({ id }) => id === active.id);
+    if (item && over && over.id !== placeOf(item)) put(item, String(over.id));
+  };
+  return { open, setOpen, said, places, titleOf, placeOf, put, dropped };
+}
+
+interface HandProps {
+  readonly item: Item;
+  /** Where it lies now. */
+  readonly place: string;
+  readonly places: readonly { readonly id: string; readonly text: string }[];
+  readonly onPut: (to: string) => void;
+  readonly onClose: () => void;
+}
+
+/** Below the place where the thing in hand lies: where it can go. */
+const WhereTo = ({ item, place, places, onPut, onClose }: HandProps) => (
+  <ChooseFrom
+    label={`Where does ${nameOf(item)} belong?`}
+    choices={[
+      ...places.map(({ id, text }) => ({ id, name: text, shown: text })),
+      ...(place === UNSORTED ? [] : [{ id: UNSORTED, name: 'take it out', shown: 'take it out' }]),
+    ]}
+    chosen={place}
+    onChoose={onPut}
+    onClose={onClose}
+  />
+);
+
+interface SortingProps extends Omit<SitProps, 'face' | 'language'> {
+  readonly face: BoxesFace;
+}
+
+function Sorting({ face, answer, labelledBy, onAnswer }: SortingProps) {
+  const group = useRef<HTMLDivElement>(null);
+  const sorting = useSorting({ face, answer, onAnswer });
+  const { open, setOpen, said, places, titleOf, placeOf, put, dropped } = sorting;
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  /** Closes what is open below a thing, which keeps the focus wherever it then lies. */
   const closed = (item: Item, act: () => void) => {
     flushSync(() => {
       act();
@@ -104,60 +146,47 @@ export default function BoxesSit({ face, answer, labelledBy, onAnswer }: SitProp
     });
     group.current?.querySelector<HTMLButtonElement>(`[data-item="${item.id}"]`)?.focus();
   };
-  const dropped = ({ active, over }: DragEndEvent) => {
-    const item = face.items.find(({ id }) => id === active.id);
-    if (item && over && over.id !== (placed[item.id] ?? UNSORTED)) put(item, String(over.id));
-  };
-  const known = new Set(places.map(({ id }) => id));
-  const placeOf = ({ id }: Item): string => {
-    const place = placed[id];
-    return place !== undefined && known.has(place) ? place : UNSORTED;
-  };
   const inHand = face.items.find(({ id }) => id === open);
-  const chips = (place: string) =>
+  const inside = (place: string) =>
     face.items
       .filter((item) => placeOf(item) === place)
       .map((item) => (
         <Chip
           key={item.id}
           item={item}
-          where={places.find(({ id }) => id === place)?.text ?? 'not sorted yet'}
+          where={titleOf(place) ?? 'not sorted yet'}
           open={open === item.id}
           onPress={() => setOpen(open === item.id ? null : item.id)}
         />
       ));
-  /** Below the place where the thing in hand lies: where it can go. */
-  const choose = (place: string) =>
+  const whereTo = (place: string) =>
     inHand &&
     placeOf(inHand) === place && (
-      <ChooseFrom
+      <WhereTo
         key={inHand.id}
-        label={`Where does ${nameOf(inHand)} belong?`}
-        choices={[
-          ...places.map(({ id, text }) => ({ id, name: text, shown: text })),
-          ...(place === UNSORTED ? [] : [{ id: UNSORTED, name: 'take it out', shown: 'take it out' }]),
-        ]}
-        chosen={place}
-        onChoose={(to) => closed(inHand, () => put(inHand, to))}
+        item={inHand}
+        place={place}
+        places={places}
+        onPut={(to) => closed(inHand, () => put(inHand, to))}
         onClose={() => closed(inHand, () => undefined)}
       />
     );
-  const left = chips(UNSORTED);
+  const left = inside(UNSORTED);
   return (
     <div ref={group} role="group" aria-labelledby={labelledBy}>
       <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
         <BoxPlace id={UNSORTED} title={left.length > 0 ? 'To be sorted' : 'Everything is sorted'} dashed>
           {left}
         </BoxPlace>
-        {choose(UNSORTED)}
+        {whereTo(UNSORTED)}
         <p className="caption my-2">Press one and choose its box, or drag it there.</p>
         <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] items-start gap-3">
           {places.map(({ id, text }) => (
             <div key={id}>
               <BoxPlace id={id} title={text}>
-                {chips(id)}
+                {inside(id)}
               </BoxPlace>
-              {choose(id)}
+              {whereTo(id)}
             </div>
           ))}
         </div>
@@ -167,4 +196,9 @@ export default function BoxesSit({ face, answer, labelledBy, onAnswer }: SitProp
       </p>
     </div>
   );
+}
+
+/** Things are sorted into boxes: dragged there, or pressed and told where. */
+export default function BoxesSit({ face, ...more }: SitProps) {
+  return face.kind === 'boxes' ? <Sorting face={face} {...more} /> : null;
 }

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { Fragment, useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { creditOf, Disc } from '../shared/KeyLine';
 import {
   commonOptions,
@@ -125,6 +125,92 @@ interface TableProps extends Editing {
   readonly fine: boolean;
 }
 
+/** The options that every row has, above the table. */
+const OptionHeads = ({
+  question,
+  options,
+  onChange,
+}: Pick<TableProps, 'question' | 'options' | 'onChange'>) =>
+  options.map((text, at) => (
+    <th key={at} scope="col" className="px-1 text-left font-normal">
+      <span className="flex items-center">
+        <textarea
+          className="plain-field min-w-16 resize-none text-[14px] font-semibold field-sizing-content"
+          rows={1}
+          aria-label={`Option ${at + 1} of every row`}
+          placeholder={`option ${at + 1}`}
+          maxLength={2000}
+          value={text}
+          onChange={(event) =>
+            onChange(withCommonOption(question, at, event.target.value.replace(/\n/g, ' ')))
+          }
+        />
+        {options.length > 2 && (
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Delete option ${at + 1} of every row`}
+            onClick={() => onChange(withoutOption(question, at))}
+          >
+            <X size={13} aria-hidden />
+          </button>
+        )}
+      </span>
+    </th>
+  ));
+
+/** One row of the table: its words, and an option's disc in each column. */
+function TableRow({
+  question,
+  row,
+  at,
+  rows,
+  fine,
+  onChange,
+  narrow,
+}: RowProps & { readonly narrow: boolean }) {
+  const parts = { row, at, rows };
+  const words = (
+    <>
+      <RowField {...parts} />
+      <RowFeedback {...parts} />
+    </>
+  );
+  const cells = row.options.map((option) => (
+    <td key={option.id} className="px-1 py-1.5">
+      <OptionCell
+        question={question}
+        row={row}
+        option={option}
+        name={rowName(row, at)}
+        fine={fine}
+        onChange={onChange}
+      />
+    </td>
+  ));
+  const line = (first: ReactNode) => (
+    <tr className="border-b border-dotted border-line align-top">
+      {first}
+      {cells}
+      <td className="w-7 py-1.5">
+        <DeleteRow {...parts} />
+      </td>
+    </tr>
+  );
+  if (!narrow) return line(<td className="py-1.5 pr-2">{words}</td>);
+  // On a phone the words have a line of their own, above what is pressed.
+  return (
+    <>
+      <tr>
+        <td className="pt-1.5" colSpan={row.options.length + 2}>
+          {words}
+        </td>
+      </tr>
+      {line(<td />)}
+    </>
+  );
+}
+
 /** Rows that all offer the same: the options once, above a table in which the right ones are pressed. */
 function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
   const narrow = useNarrow('phone');
@@ -134,86 +220,23 @@ function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
         <thead>
           <tr className="border-b border-line align-bottom">
             <td className={narrow ? 'w-2' : 'w-1/2'} />
-            {options.map((text, at) => (
-              <th key={at} scope="col" className="px-1 text-left font-normal">
-                <span className="flex items-center">
-                  <textarea
-                    className="plain-field min-w-16 resize-none text-[14px] font-semibold field-sizing-content"
-                    rows={1}
-                    aria-label={`Option ${at + 1} of every row`}
-                    placeholder={`option ${at + 1}`}
-                    maxLength={2000}
-                    value={text}
-                    onChange={(event) =>
-                      onChange(withCommonOption(question, at, event.target.value.replace(/\n/g, ' ')))
-                    }
-                  />
-                  {options.length > 2 && (
-                    <button
-                      type="button"
-                      className="icon-button"
-                      aria-label={`Delete option ${at + 1} of every row`}
-                      onClick={() => onChange(withoutOption(question, at))}
-                    >
-                      <X size={13} aria-hidden />
-                    </button>
-                  )}
-                </span>
-              </th>
-            ))}
+            <OptionHeads question={question} options={options} onChange={onChange} />
             <td />
           </tr>
         </thead>
         <tbody ref={rows.list as never}>
-          {question.rows.map((row, at) => {
-            const parts = { row, at, rows };
-            const words = (
-              <>
-                <RowField {...parts} />
-                <RowFeedback {...parts} />
-              </>
-            );
-            const cells = row.options.map((option) => (
-              <td key={option.id} className="px-1 py-1.5">
-                <OptionCell
-                  question={question}
-                  row={row}
-                  option={option}
-                  name={rowName(row, at)}
-                  fine={fine}
-                  onChange={onChange}
-                />
-              </td>
-            ));
-            const remove = (
-              <td className="w-7 py-1.5">
-                <DeleteRow {...parts} />
-              </td>
-            );
-            if (!narrow)
-              return (
-                <tr key={row.id} className="border-b border-dotted border-line align-top">
-                  <td className="py-1.5 pr-2">{words}</td>
-                  {cells}
-                  {remove}
-                </tr>
-              );
-            // On a phone the words have a line of their own, above what is pressed.
-            return (
-              <Fragment key={row.id}>
-                <tr>
-                  <td className="pt-1.5" colSpan={row.options.length + 2}>
-                    {words}
-                  </td>
-                </tr>
-                <tr className="border-b border-dotted border-line align-top">
-                  <td />
-                  {cells}
-                  {remove}
-                </tr>
-              </Fragment>
-            );
-          })}
+          {question.rows.map((row, at) => (
+            <TableRow
+              key={row.id}
+              question={question}
+              row={row}
+              at={at}
+              rows={rows}
+              fine={fine}
+              narrow={narrow}
+              onChange={onChange}
+            />
+          ))}
         </tbody>
       </table>
     </div>

@@ -113,13 +113,15 @@ function Handles({ area, name, shape, onGrip, onShape }: HandlesProps) {
   );
 }
 
-/** The picture with its areas: drawn, moved and resized by pointer or keys. */
-export function AreasOnPicture(props: Props) {
-  const { picture, areas, rim, tool, hand, onHand, onShape, onDraw, onRemove } = props;
+/** Drawing, moving and resizing by pointer: what is being done, and the shape of each area meanwhile. */
+function usePointer({
+  tool,
+  onHand,
+  onShape,
+  onDraw,
+}: Pick<Props, 'tool' | 'onHand' | 'onShape' | 'onDraw'>) {
   const surface = useRef<HTMLDivElement>(null);
   const [doing, setDoing] = useState<Doing | null>(null);
-  const shapeOf = (area: Area): Shape =>
-    doing && doing.what !== 'draw' && doing.area.id === area.id ? doing.shape : area.shape;
   const begin = (event: PointerEvent, make: (place: Place) => Doing) => {
     if (!surface.current || event.button !== 0) return;
     surface.current.setPointerCapture(event.pointerId);
@@ -138,19 +140,67 @@ export function AreasOnPicture(props: Props) {
     } else if (doing.shape) onDraw(doing.shape);
     else onHand(null);
   };
-  const keys = (area: Area) => (event: KeyboardEvent) => {
+  const stop = () => setDoing(null);
+  const grip = (area: Area, handle: number) => setDoing({ what: 'resize', area, handle, shape: area.shape });
+  const shapeOf = (area: Area): Shape =>
+    doing && doing.what !== 'draw' && doing.area.id === area.id ? doing.shape : area.shape;
+  const drawn = doing?.what === 'draw' ? doing.shape : null;
+  return { surface, begin, go, end, stop, grip, shapeOf, drawn };
+}
+
+interface AreaProps {
+  readonly name: string;
+  /** As it is drawn now. */
+  readonly shape: Shape;
+  readonly size: { readonly width: number; readonly height: number };
+  /** How wide the rim is drawn, in pixels of the picture; 0 for none. */
+  readonly rim: number;
+  readonly inHand: boolean;
+  readonly onKey: (event: KeyboardEvent) => void;
+  readonly onPress: (event: PointerEvent) => void;
+}
+
+/** One area on the picture: taken in hand, moved and deleted by keys as by pointer. */
+function AreaOnPicture({ name, shape, size, rim, inHand, onKey, onPress }: AreaProps) {
+  const { left, top, right, bottom } = boxOf(shape);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      className="area-shape"
+      aria-pressed={inHand}
+      aria-label={`${name}: from ${inPercent(left)} / ${inPercent(top)} to ${inPercent(right)} / ${inPercent(bottom)}`}
+      onKeyDown={onKey}
+      onPointerDown={onPress}
+    >
+      {rim > 0 && (
+        <AreaShape shape={shape} size={size} className="area-rim" strokeWidth={rim} strokeLinejoin="round" />
+      )}
+      <AreaShape shape={shape} size={size} className={`area-outline ${inHand ? 'area-in-hand' : ''}`} />
+    </g>
+  );
+}
+
+/** What the keys do with an area that has the focus. */
+const areaKeys =
+  (
+    area: Area,
+    { hand, onHand, onShape, onRemove }: Pick<Props, 'hand' | 'onHand' | 'onShape' | 'onRemove'>,
+  ) =>
+  (event: KeyboardEvent) => {
     const step = stepOf(event);
-    if (step) {
-      event.preventDefault();
-      onShape(area, movedShape(area.shape, step.dx, step.dy));
-    } else if (event.key === 'Enter' || event.key === ' ') {
-      event.preventDefault();
-      onHand(hand === area.id ? null : area.id);
-    } else if (event.key === 'Delete') {
-      event.preventDefault();
-      onRemove(area);
-    }
+    const presses = event.key === 'Enter' || event.key === ' ';
+    if (!step && !presses && event.key !== 'Delete') return;
+    event.preventDefault();
+    if (step) onShape(area, movedShape(area.shape, step.dx, step.dy));
+    else if (presses) onHand(hand === area.id ? null : area.id);
+    else onRemove(area);
   };
+
+/** The picture with its areas: drawn, moved and resized by pointer or keys. */
+export function AreasOnPicture(props: Props) {
+  const { picture, areas, rim, hand, onHand, onShape } = props;
+  const { surface, begin, go, end, stop, grip, shapeOf, drawn } = usePointer(props);
   const size = { width: picture.width, height: picture.height };
   const rimWidth = rim ? (2 * rim.n * Math.min(size.width, size.height)) / rim.d : 0;
   const inHand = areas.find(({ id }) => id === hand);
@@ -161,7 +211,7 @@ export function AreasOnPicture(props: Props) {
       onPointerDown={(event) => begin(event, (from) => ({ what: 'draw', from, shape: null }))}
       onPointerMove={go}
       onPointerUp={end}
-      onPointerCancel={() => setDoing(null)}
+      onPointerCancel={stop}
     >
       <Picture picture={picture} fills />
       <svg
@@ -169,44 +219,23 @@ export function AreasOnPicture(props: Props) {
         viewBox={`0 0 ${size.width} ${size.height}`}
         preserveAspectRatio="none"
       >
-        {areas.map((area, at) => {
-          const { left, top, right, bottom } = boxOf(shapeOf(area));
-          const name = areaName(area, at);
-          return (
-            <g
-              key={area.id}
-              role="button"
-              tabIndex={0}
-              className="area-shape"
-              aria-pressed={area.id === hand}
-              aria-label={`${name}: from ${inPercent(left)} / ${inPercent(top)} to ${inPercent(right)} / ${inPercent(bottom)}`}
-              onKeyDown={keys(area)}
-              onPointerDown={(event) => {
-                event.stopPropagation();
-                onHand(area.id);
-                begin(event, (from) => ({ what: 'move', area, from, shape: area.shape }));
-              }}
-            >
-              {rimWidth > 0 && (
-                <AreaShape
-                  shape={shapeOf(area)}
-                  size={size}
-                  className="area-rim"
-                  strokeWidth={rimWidth}
-                  strokeLinejoin="round"
-                />
-              )}
-              <AreaShape
-                shape={shapeOf(area)}
-                size={size}
-                className={`area-outline ${area.id === hand ? 'area-in-hand' : ''}`}
-              />
-            </g>
-          );
-        })}
-        {doing?.what === 'draw' && doing.shape && (
-          <AreaShape shape={doing.shape} size={size} className="area-outline area-in-hand" />
-        )}
+        {areas.map((area, at) => (
+          <AreaOnPicture
+            key={area.id}
+            name={areaName(area, at)}
+            shape={shapeOf(area)}
+            size={size}
+            rim={rimWidth}
+            inHand={area.id === hand}
+            onKey={areaKeys(area, props)}
+            onPress={(event) => {
+              event.stopPropagation();
+              onHand(area.id);
+              begin(event, (from) => ({ what: 'move', area, from, shape: area.shape }));
+            }}
+          />
+        ))}
+        {drawn && <AreaShape shape={drawn} size={size} className="area-outline area-in-hand" />}
       </svg>
       {areas.map((area, at) => {
         const { left, top } = boxOf(shapeOf(area));
@@ -227,7 +256,7 @@ export function AreasOnPicture(props: Props) {
           name={areaName(inHand, areas.indexOf(inHand))}
           shape={shapeOf(inHand)}
           onShape={(shape) => onShape(inHand, shape)}
-          onGrip={(handle) => setDoing({ what: 'resize', area: inHand, handle, shape: inHand.shape })}
+          onGrip={(handle) => grip(inHand, handle)}
         />
       )}
     </div>
