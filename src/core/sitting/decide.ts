@@ -96,8 +96,10 @@ export function keep(
 /** Whether an answer is there as far as it must be. One of spaces or punctuation alone is none. */
 function isThere(question: Question, answer: Answer | null, must: MustAnswer, paper: Paper): boolean {
   if (must === 'no') return true;
-  const face = kindOf(question).faceOf(question, 0);
-  if (must === 'every' && progressOfAnswer(face, answer) !== 'all') return false;
+  if (must === 'every') {
+    const face = kindOf(question).faceOf(question, 0);
+    if (progressOfAnswer(face, answer) !== 'all') return false;
+  }
   return markAnswer(question, answer, contextOf(paper, question)).state !== 'blank';
 }
 

@@ -15,11 +15,9 @@ import type { BoxesFace } from '@/core/kinds/boxes/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import type { SitProps } from '../faces';
 import { ChooseFrom } from '../shared/ChooseFrom';
-import { PickWords } from '../shared/PickLabel';
+import { PickWords, spokenName } from '../shared/PickLabel';
 
 type Item = BoxesFace['items'][number];
-
-const nameOf = ({ text, picture }: Item): string => text.trim() || (picture?.alt ?? '');
 
 interface ChipProps {
   readonly item: Item;
@@ -42,7 +40,7 @@ function Chip({ item, where, open, onPress }: ChipProps) {
         open ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
       } ${drag.isDragging ? 'relative z-10 shadow-lg' : ''}`}
       aria-expanded={open}
-      aria-label={`${nameOf(item)}: ${where}`}
+      aria-label={`${spokenName(item)}: ${where}`}
       {...drag.listeners}
       onClick={onPress}
     >
@@ -97,7 +95,9 @@ function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAns
     const next = to === UNSORTED ? rest : { ...rest, [item.id]: to };
     onAnswer(Object.keys(next).length === 0 ? null : { kind: 'boxes', placed: next });
     const title = titleOf(to);
-    setSaid(title === undefined ? `${nameOf(item)} is not sorted any more.` : `${nameOf(item)}: ${title}.`);
+    setSaid(
+      title === undefined ? `${spokenName(item)} is not sorted any more.` : `${spokenName(item)}: ${title}.`,
+    );
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     const item = face.items.find(({ id }) => id === active.id);
@@ -118,7 +118,7 @@ interface HandProps {
 /** Below the place where the thing in hand lies: where it can go. */
 const WhereTo = ({ item, place, places, onPut, onClose }: HandProps) => (
   <ChooseFrom
-    label={`Where does ${nameOf(item)} belong?`}
+    label={`Where does ${spokenName(item)} belong?`}
     choices={[
       ...places.map(({ id, text }) => ({ id, name: text, shown: text })),
       ...(place === UNSORTED ? [] : [{ id: UNSORTED, name: 'take it out', shown: 'take it out' }]),

@@ -1,10 +1,12 @@
 import type { GapsQuestion, Idea } from '@/core/kinds/gaps/schema';
+import { ONE } from '@/core/figures/fraction';
+import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { MarkingContext } from '@/core/marks/mark';
 import { newId } from '@/store/records/ids';
 import { X } from 'lucide-react';
 import { NewEntry } from '../shared/NewEntry';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
-import { newVariant, VariantList } from '../shared/textKey/VariantList';
+import { VariantList } from '../shared/textKey/VariantList';
 
 interface Props {
   readonly question: GapsQuestion;
@@ -55,7 +57,7 @@ export function Ideas({ question, context: { language }, onChange }: Props) {
           most={500}
           label="Another idea"
           placeholder="another idea"
-          onAdd={(form) => put([...ideas, { id: newId(), variants: [newVariant(form)] }])}
+          onAdd={(form) => put([...ideas, { id: newId(), variants: [newVariant(newId(), form, ONE)] }])}
         />
       </div>
       <p className="mt-2 leading-loose">

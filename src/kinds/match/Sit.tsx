@@ -5,11 +5,9 @@ import type { MatchFace } from '@/core/kinds/match/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import type { SitProps } from '../faces';
 import { ChooseFrom } from '../shared/ChooseFrom';
-import { PickWords } from '../shared/PickLabel';
+import { PickWords, spokenName } from '../shared/PickLabel';
 
 type Item = MatchFace['items'][number];
-
-const nameOf = ({ text, picture }: Item): string => text.trim() || (picture?.alt ?? '');
 
 interface RowProps {
   readonly item: Item;
@@ -24,11 +22,15 @@ interface RowProps {
 
 /** One item, and beside it what it was matched with; a press opens what it can be matched with. */
 function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onChoose }: RowProps) {
-  const name = nameOf(item);
+  const name = spokenName(item);
   const partner = partners.find(({ id }) => id === chosen);
   const none = chosen === NONE;
-  const shown = partner ? nameOf(partner) : none ? 'belongs to none' : 'choose';
-  const choices = partners.map((one) => ({ id: one.id, name: nameOf(one), shown: <PickWords {...one} /> }));
+  const shown = partner ? spokenName(partner) : none ? 'belongs to none' : 'choose';
+  const choices = partners.map((one) => ({
+    id: one.id,
+    name: spokenName(one),
+    shown: <PickWords {...one} />,
+  }));
   return (
     <li className="border-b border-hair py-2.5">
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">

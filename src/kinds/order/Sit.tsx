@@ -14,12 +14,9 @@ import { flushSync } from 'react-dom';
 import type { OrderFace } from '@/core/kinds/order/schema';
 import { move } from '@/core/quiz/order';
 import type { SitProps } from '../faces';
-import { ClearAnswer, PickWords } from '../shared/PickLabel';
+import { ClearAnswer, PickWords, spokenName } from '../shared/PickLabel';
 
 type Item = OrderFace['items'][number];
-
-/** What an item is called where it is spoken of. */
-const nameOf = ({ text, picture }: Item): string => text.trim() || (picture?.alt ?? '');
 
 interface RowProps {
   readonly item: Item;
@@ -32,7 +29,7 @@ interface RowProps {
 function ItemRow({ item, at, of, onMove }: RowProps) {
   const sortable = useSortable({ id: item.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
-  const name = nameOf(item);
+  const name = spokenName(item);
   return (
     <li
       ref={sortable.setNodeRef}
@@ -97,7 +94,7 @@ export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProp
     onAnswer({ kind: 'order', places: next.map(({ id }) => id), touched: true });
   const moveTo = (item: Item, to: number) => {
     put(move(items, items.indexOf(item), to));
-    setSaid(`${nameOf(item)} is now ${to + 1} of ${items.length}.`);
+    setSaid(`${spokenName(item)} is now ${to + 1} of ${items.length}.`);
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     const item = items.find(({ id }) => id === active.id);

@@ -38,6 +38,10 @@ export const PickWords = ({ text, picture }: { text: string; picture: PictureDat
   </>
 );
 
+/** What a thing is called where it is spoken of: its words, else what its picture shows. */
+export const spokenName = ({ text, picture }: { text: string; picture: PictureData | null }): string =>
+  text.trim() || (picture?.alt ?? '');
+
 /** Takes an answer back. */
 export const ClearAnswer = ({ onClear }: { readonly onClear: () => void }) => (
   <button type="button" className="link-text min-h-8 cursor-pointer text-[14px]" onClick={onClear}>

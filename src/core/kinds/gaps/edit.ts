@@ -4,7 +4,7 @@ import type { TextSettings } from '../../answers/text/settings';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
-import type { Variant } from '../shared/textKey/schema';
+import { newVariant } from '../shared/textKey/newVariant';
 import { rightIn } from './cells';
 import type { Gap, GapsQuestion } from './schema';
 
@@ -17,16 +17,6 @@ interface Making {
   readonly newId: () => string;
   readonly context: MarkingContext;
 }
-
-const variantOf = (id: string, form: string): Variant => ({
-  id,
-  forms: [form],
-  match: 'whole',
-  credit: ONE,
-  feedback: SILENCE,
-  decides: false,
-  settings: {},
-});
 
 const numberOf = (words: string, { decimalSign }: MarkingContext): NumberKey => {
   const kept = keptNumber(words, decimalSign);
@@ -70,7 +60,7 @@ function withGapOf(
   const base = { id, weight };
   switch (type) {
     case 'text': {
-      const variants = words === '' ? [] : [variantOf(newId(), words)];
+      const variants = words === '' ? [] : [newVariant(newId(), words, ONE)];
       return put({ ...base, type, settings: typedSettings(question), variants, unmatched: 'wrong' });
     }
     case 'number':
@@ -96,7 +86,7 @@ function withGapOf(
         variants.some(({ forms }) => forms.includes(words)),
       );
       if (words === '' || known) return put({ ...base, type });
-      const idea = { id: newId(), variants: [variantOf(newId(), words)] };
+      const idea = { id: newId(), variants: [newVariant(newId(), words, ONE)] };
       return put({ ...base, type }, { ideas: [...question.ideas, idea] });
     }
   }

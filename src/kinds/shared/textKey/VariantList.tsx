@@ -1,9 +1,9 @@
 import { readPattern } from '@/core/answers/text/pattern';
 import { comparedText } from '@/core/answers/text/prepare';
 import type { WayOfMatching } from '@/core/answers/text/settings';
+import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/records/ids';
 import { ChoicePart } from '../ChoicePart';
 import { KeyRow } from '../KeyRow';
@@ -123,17 +123,6 @@ const TEXTS = {
   },
 } as const;
 
-/** A new variant of one form, matched as the whole answer. */
-export const newVariant = (form: string, side: 'right' | 'wrong' = 'right'): Variant => ({
-  id: newId(),
-  forms: [form],
-  match: 'whole',
-  credit: side === 'right' ? ONE : ZERO,
-  feedback: SILENCE,
-  decides: false,
-  settings: {},
-});
-
 /** The accepted variants, or the wrong answers that are expected, each keyed in place. */
 export function VariantList({ side, about, textKey, language, onChange }: ListProps) {
   const texts = TEXTS[side];
@@ -159,7 +148,7 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
           most={500}
           label={about ? `${texts.label} in ${about}` : texts.label}
           placeholder={texts.placeholder}
-          onAdd={(form) => onChange([...all, newVariant(form, side)])}
+          onAdd={(form) => onChange([...all, newVariant(newId(), form, side === 'right' ? ONE : ZERO)])}
         />
       </div>
     </div>
