@@ -6,7 +6,7 @@
 /** The floors of the application. Workers and the server stand beside each other. */
 const HOUSE = [
   ['core'],
-  ['files'],
+  ['files', 'typeset'],
   ['store'],
   ['workers', 'server'],
   ['ui'],

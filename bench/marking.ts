@@ -116,7 +116,7 @@ const keysOf = (questions: readonly Question[]): string[] =>
   questions.map((question) =>
     kindOf(question)
       .shownRight(question, readingOf(question, PAPER_CONTENT))
-      .map(shownLine)
+      .map((answer) => shownLine(answer))
       .join()
       .toLowerCase(),
   );

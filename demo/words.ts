@@ -24,6 +24,8 @@ import type { RichText } from '@/core/content/richText';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { newPlacement, type Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
+import { formulasIn } from '@/core/content/formulaText';
+import FORMULAS from './formulas.json';
 import drawn from './pictures/pictures.json';
 
 /** The words of the demo school's quizzes in short: what each question leaves out is filled in here. */
@@ -345,6 +347,12 @@ export const written = (
   room: 'paragraph',
 });
 
+/** A question with what is made of the formulas in it, which `npm run docs` wrote down. */
+function withFormulas(question: Question): Question {
+  const formulas = formulasIn(question, FORMULAS);
+  return formulas.length > 0 ? { ...question, formulas } : question;
+}
+
 /** A quiz from its questions; those that are not worth one point say so. */
 export function quiz(
   id: string,
@@ -355,7 +363,7 @@ export function quiz(
 ): DemoQuiz {
   return {
     id,
-    questions,
+    questions: questions.map(withFormulas),
     placements: questions.map((question) => {
       const own = points[question.id];
       return { ...newPlacement(question.id), points: own === undefined ? null : { n: own, d: 1 } };

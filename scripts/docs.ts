@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { generated } from '../tests/generated';
 
-for (const [path, bytes] of generated()) {
+for (const [path, bytes] of await generated()) {
   mkdirSync(dirname(path), { recursive: true });
   writeFileSync(path, bytes);
 }

@@ -3,6 +3,9 @@ import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { canonical } from '@/core/figures/deepEqual';
 import { jsonSchema, SCHEMA_NAMES } from '@/server/schemas';
 import { CONTENT, PLACEMENTS, QUESTIONS } from './demoQuiz';
+import { SCHOOL } from '../demo/school';
+import { texIn, written } from '@/core/content/formulaText';
+import { formulasOf } from '@/typeset/complete';
 import { casesPage } from './workedCases';
 
 /** The demo quiz as a file for colleagues. */
@@ -34,8 +37,9 @@ const DEMO_REQUEST = {
 const text = (value: string): Uint8Array => new TextEncoder().encode(value);
 
 /** Every file of the project that is made from its code, by its path: `npm run docs` writes them, a test keeps them true. */
-export const generated = (): ReadonlyMap<string, Uint8Array> =>
+export const generated = async (): Promise<ReadonlyMap<string, Uint8Array>> =>
   new Map([
+    ['demo/formulas.json', text(`${JSON.stringify(await formulasOf(texIn(SCHOOL).map(written)), null, 1)}\n`)],
     ['docs/marking-cases.md', text(casesPage())],
     ...SCHEMA_NAMES.map((name) => [`docs/schema/${name}.json`, text(`${JSON.stringify(jsonSchema(name), null, 1)}\n`)] as const),
     ['demo/import/rivers.yentrel', writeQuizFile(DEMO_FILE, new Map())],

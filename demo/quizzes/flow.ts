@@ -61,7 +61,8 @@ export const FLOW = quiz(
         'q-float',
         'An orange floats 12 m down the river in 20 seconds. How fast is it, in metres per second?',
         {
-          explanation: 'Speed = way ÷ time: 12 m ÷ 20 s = 0.6 m/s.',
+          explanation:
+            'Speed is distance divided by time: \\(v = \\frac{s}{t} = \\frac{12\\,\\mathrm{m}}{20\\,\\mathrm{s}} = 0.6\\,\\mathrm{m/s}\\).',
         },
       ),
       '0.6',
@@ -84,9 +85,10 @@ export const FLOW = quiz(
     number(
       shared(
         'q-flow',
-        'The cross-section is 2 m² and the water moves at 0.6 m/s. What is the discharge? Give the unit.',
+        'The cross-section is \\(A = 2\\,\\mathrm{m^2}\\) and the water moves at \\(v = 0.6\\,\\mathrm{m/s}\\). What is the discharge \\(Q\\)? Give the unit.',
         {
-          explanation: 'Discharge = cross-section × speed: 2 m² × 0.6 m/s = 1.2 m³/s.',
+          explanation:
+            'Discharge is cross-section times speed: \\(Q = A \\cdot v = 2\\,\\mathrm{m^2} \\cdot 0.6\\,\\mathrm{m/s} = 1.2\\,\\mathrm{m^3/s}\\).',
         },
       ),
       '1.2',

@@ -123,7 +123,8 @@ const QUESTIONS: readonly Question[] = [
   ),
   phrase(
     shared('q-discharge', 'Which word names the volume of water that passes a place in a second?', {
-      explanation: 'Discharge = cross-section × speed, in cubic metres per second.',
+      explanation:
+        'Discharge is cross-section times speed, in cubic metres per second: \\(Q = A \\cdot v\\).',
     }),
     settings('smallErrorsPass'),
     [

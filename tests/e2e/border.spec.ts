@@ -33,7 +33,7 @@ test('the student’s page holds no store, no keys and no marking', () => {
   expect(modules.some((module) => module.includes('desks/sit/Sit'))).toBe(true);
   expect(modules.some((module) => module.includes('kinds/phrase/Sit'))).toBe(true);
   const forbidden =
-    /src\/store\/|src\/core\/(marking|answers|kinds|checking|formats|reveal)\/|src\/kinds\/\w+\/Write|node_modules\/(dexie|zod|re2js|papaparse)/;
+    /src\/store\/|src\/core\/(marking|answers|kinds|checking|formats|reveal)\/|src\/kinds\/\w+\/Write|node_modules\/(dexie|zod|re2js|papaparse|temml|speech-rule-engine)|src\/typeset/;
   // How far an answer is complete, and where things stand on a picture: nothing of a key.
   const own = /src\/core\/kinds\/(progress|\w+\/(progress|none|typedIn|places))\.ts$/;
   expect(modules.filter((module) => forbidden.test(module) && !own.test(module))).toEqual([]);

@@ -6,7 +6,7 @@ import { same } from '../figures/deepEqual';
 type Answers = Readonly<Record<string, Answer>>;
 
 function spoken(question: Question, answer: Answer | undefined): string {
-  return answer ? `“${shownLine(shownAnswer(question, answer))}”` : 'nothing';
+  return answer ? `“${shownLine(shownAnswer(question, answer), question.formulas)}”` : 'nothing';
 }
 
 /** The answers of a paper that changed, in words, one entry per question: “question 2: “lagoon” is now “oxbow lake””. */

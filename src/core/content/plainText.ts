@@ -1,3 +1,5 @@
+import type { Formula } from './formula';
+import { inWordsAlone } from './formulaText';
 import type { Picture } from './picture';
 import type { Block, Paragraph, RichText } from './richText';
 
@@ -29,10 +31,16 @@ export function plainText(text: RichText): string {
 export const isEmptyText = (text: RichText): boolean =>
   plainText(text) === '' && picturesOf(text).length === 0;
 
-/** What lists, files and figures call a question: its short name, else its text in one line. */
-export const calledBy = ({ name, text }: { readonly name: string; readonly text: RichText }): string =>
-  name.trim() || questionTitle(text);
+interface Called {
+  readonly name: string;
+  readonly text: RichText;
+  readonly formulas?: readonly Formula[] | undefined;
+}
 
-/** A question in one line, for lists and tables: its words, else what its picture shows. */
-export const questionTitle = (text: RichText): string =>
-  plainText(text) || picturesOf(text)[0]?.alt || 'Question without text';
+/** What lists, files and figures call a question: its short name, else its text in one line. */
+export const calledBy = ({ name, text, formulas }: Called): string =>
+  name.trim() || questionTitle(text, formulas);
+
+/** A question in one line, for lists and tables: its words, formulas as they are spoken, else what its picture shows. */
+export const questionTitle = (text: RichText, formulas: readonly Formula[] = []): string =>
+  inWordsAlone(plainText(text), formulas) || picturesOf(text)[0]?.alt || 'Question without text';

@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { Feedback } from './feedback';
+import { Formulas } from './formula';
 import { RichText } from './richText';
 import { FractionData as Fraction } from '../figures/schema';
 
@@ -66,6 +67,8 @@ export const questionBase = {
   /** For the teacher alone: what it is about. */
   topics: z.array(z.string().min(1).max(60)).max(20),
   text: RichText,
+  /** What was made of the formulas in any of its texts when it was saved; absent without any. */
+  formulas: Formulas.optional(),
   /** Feedback for every right, partly right and wrong answer that has none of its own. */
   right: Feedback,
   partly: Feedback,

@@ -1,13 +1,14 @@
+import type { Formula } from './formula';
+import { inWordsAlone } from './formulaText';
 import type { ShownAnswer, ShownThing } from './shownAnswer';
 
 /** A thing that is words alone. */
 export const inWords = (text: string): ShownThing => ({ text, picture: null });
 
-const nameOf = (thing: ShownThing | null): string =>
-  thing === null ? '–' : thing.text.trim() || thing.picture?.alt || '';
-
-/** An answer in one line, for a table or to be read aloud. */
-export function shownLine(answer: ShownAnswer): string {
+/** An answer in one line, for a table or to be read aloud; formulas of its question as they are spoken. */
+export function shownLine(answer: ShownAnswer, formulas: readonly Formula[] = []): string {
+  const nameOf = (thing: ShownThing | null): string =>
+    thing === null ? '–' : inWordsAlone(thing.text, formulas).trim() || thing.picture?.alt || '';
   switch (answer.form) {
     case 'text':
       return answer.text;

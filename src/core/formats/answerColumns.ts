@@ -77,7 +77,9 @@ function questionOf(head: string, questions: readonly Question[]): Question | un
   if (number) return questions[Number(number) - 1];
   const named = questions.filter(({ name }) => compared(name) === head);
   if (named.length === 1) return named[0];
-  const titled = questions.map((question) => [question, compared(questionTitle(question.text))] as const);
+  const titled = questions.map(
+    (question) => [question, compared(questionTitle(question.text, question.formulas))] as const,
+  );
   const exact = titled.find(([, text]) => text === head);
   if (exact || head.length < 12) return exact?.[0];
   const begun = titled.filter(([, text]) => text.startsWith(head) || head.includes(text));

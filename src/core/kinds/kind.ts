@@ -42,6 +42,7 @@ interface Shared {
   name: unknown;
   topics: unknown;
   text: unknown;
+  formulas?: unknown;
   right: unknown;
   partly: unknown;
   wrong: unknown;

@@ -1,3 +1,5 @@
+import type { Formula } from '../content/formula';
+import { formulasIn } from '../content/formulaText';
 import { same } from '../figures/deepEqual';
 
 /** Taking one change back out of data that may have been changed since: field by field, entry by entry. */
@@ -52,6 +54,18 @@ function mergeLists(
   return merged(result.map(([, entry]) => entry));
 }
 
+/** What was made of formulas follows the texts that were merged, whichever of the versions wrote them. */
+function withFormulasOf(
+  result: Readonly<Record<string, unknown>>,
+  versions: readonly Readonly<Record<string, unknown>>[],
+): Readonly<Record<string, unknown>> {
+  const known = versions.flatMap(({ formulas }) => (formulas ?? []) as Formula[]);
+  if (known.length === 0) return result;
+  const { formulas: _, ...rest } = result;
+  const formulas = formulasIn(rest, known);
+  return formulas.length > 0 ? { ...rest, formulas } : rest;
+}
+
 function mergeRecords(
   from: Readonly<Record<string, unknown>>,
   to: Readonly<Record<string, unknown>>,
@@ -59,12 +73,13 @@ function mergeRecords(
 ): Merged<unknown> {
   const result: Record<string, unknown> = { ...now };
   for (const field of new Set([...Object.keys(from), ...Object.keys(to)])) {
+    if (field === 'formulas') continue;
     const one = merge(from[field], to[field], now[field]);
     if (!one.ok) return CLASH;
     if (one.value === undefined) delete result[field];
     else result[field] = one.value;
   }
-  return merged(result);
+  return merged(withFormulasOf(result, [now, to, from]));
 }
 
 /**

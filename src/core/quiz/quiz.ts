@@ -4,6 +4,7 @@ import { Aspect, RevealPlan } from './plan';
 import { MustAnswer, Placement } from './placement';
 import { SetTo } from './school';
 import { z } from '../zod';
+import { Formulas } from '../content/formula';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
 
@@ -15,6 +16,8 @@ export const QuizContent = z.strictObject({
   title: z.string().max(300),
   topic: z.string().max(200),
   instructions: RichText,
+  /** What was made of the formulas in the instructions when they were saved; absent without any. */
+  formulas: Formulas.optional(),
   /** Language tag of the answers, such as `en`. */
   language: Language,
   /** Points of a question that sets none. */

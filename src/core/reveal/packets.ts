@@ -3,6 +3,7 @@ import { Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
 import { RemedialLink } from '../content/feedback';
+import { Formula, Formulas } from '../content/formula';
 import { RichText } from '../content/richText';
 import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';
@@ -25,6 +26,8 @@ export type StudentQuestion = z.infer<typeof StudentQuestion>;
 const Cover = z.strictObject({
   title: z.string(),
   instructions: RichText,
+  /** The formulas in them. */
+  formulas: Formulas,
   student: z.string(),
   questions: z.number().int(),
   points: Fraction,
@@ -43,6 +46,8 @@ export type Cover = z.infer<typeof Cover>;
 const Working = z.strictObject({
   attemptId: Id,
   questions: z.array(StudentQuestion),
+  /** The formulas in the questions. */
+  formulas: z.array(Formula),
   answers: z.record(Id, Answer),
   savedAt: z.number().int().nullable(),
 });
@@ -90,6 +95,8 @@ const Slip = z.strictObject({
   /** The teacher's words on the whole attempt. */
   comment: z.string().nullable(),
   parts: z.array(Part),
+  /** The formulas in what is shown. */
+  formulas: z.array(Formula),
   toCome: z.array(
     z.strictObject({
       aspect: Aspect,

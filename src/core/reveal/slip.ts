@@ -7,6 +7,8 @@ import type { Mark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
 import type { Paper } from '../quiz/quiz';
+import type { Formula } from '../content/formula';
+import { formulasIn } from '../content/formulaText';
 import type { Slip, SlipPart, StudentQuestion } from './packets';
 import { ASPECTS } from '../quiz/plan';
 import type { WhatIsShown } from './whatIsShown';
@@ -23,6 +25,13 @@ function inStudentsOrder(paper: Paper, seed: number): readonly Question[] {
     ({ id }) => placementIn(paper, id).staysInPlace,
   );
 }
+
+/** Of the formulas of a paper's questions those that stand in what leaves: what only a key writes stays behind. */
+export const formulasShown = (paper: Pick<Paper, 'questions'>, shown: unknown): Formula[] =>
+  formulasIn(
+    shown,
+    paper.questions.flatMap(({ formulas }) => formulas ?? []),
+  );
 
 /** The paper's questions as a student sees them: nothing of any key. `seed` is the attempt's own, by which is shuffled. */
 export function questionsForStudent(paper: Paper, seed: number): StudentQuestion[] {
@@ -86,6 +95,9 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
       comment: words?.[question.id] ?? null,
     };
   });
+  const told = Object.values(shown).some((showing) => showing.shown)
+    ? parts.filter((_, index) => kindOf(paper.questions[index] as Question).asks)
+    : [];
   return {
     finishedAt: finished.finishedAt,
     byItself: attempt.handedInAt === null,
@@ -95,9 +107,8 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
         ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
         : null,
     comment: words?.[''] ?? null,
-    parts: Object.values(shown).some((showing) => showing.shown)
-      ? parts.filter((_, index) => kindOf(paper.questions[index] as Question).asks)
-      : [],
+    parts: told,
+    formulas: formulasShown(paper, told),
     toCome: ASPECTS.flatMap((aspect) => {
       const showing = shown[aspect];
       return showing.shown ? [] : [{ aspect, waitsFor: showing.waitsFor, until: showing.until }];

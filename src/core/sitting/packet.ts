@@ -1,4 +1,5 @@
 import { MarkedClass } from '../checking/classWork';
+import { formulasIn } from '../content/formulaText';
 import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
 import { ASPECTS } from '../quiz/plan';
@@ -6,7 +7,7 @@ import { askedIn, pointsOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { attemptState, finishedAt, isFinished, isOpen, isOver } from '../quiz/window';
 import type { Attempts, Cover, PaperPacket } from '../reveal/packets';
-import { questionsForStudent, slipOf } from '../reveal/slip';
+import { formulasShown, questionsForStudent, slipOf } from '../reveal/slip';
 import { whatIsShown } from '../reveal/whatIsShown';
 import { mayBegin, type Sitting } from './decide';
 import type { SittingStore, Visit } from './store';
@@ -18,11 +19,12 @@ export const sittingOf = ({ standing, content }: Visit['quiz']): Sitting => ({
 });
 
 function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
-  const { title, instructions } = paper.content;
+  const { title, instructions, formulas = [] } = paper.content;
   const { opening } = quiz.standing;
   return {
     title,
     instructions,
+    formulas: formulasIn(instructions, formulas),
     student: student.name,
     questions: askedIn(paper).length,
     points: pointsOfPaper(paper),
@@ -91,7 +93,13 @@ function workingPacket(attempt: Attempt, { paper, cover }: Look): PaperPacket {
   return {
     state: 'working',
     cover,
-    working: { attemptId: id, questions, answers, savedAt: started ? savedAt : null },
+    working: {
+      attemptId: id,
+      questions,
+      formulas: formulasShown(paper, questions),
+      answers,
+      savedAt: started ? savedAt : null,
+    },
   };
 }
 

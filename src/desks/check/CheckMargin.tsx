@@ -1,6 +1,7 @@
 import { isSilent } from '@/core/content/silence';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/CreditPie';
+import { WithFormulas } from '@/ui/widgets/Formula';
 import { FeedbackView } from '@/ui/widgets/FeedbackView';
 import { undoStep } from '@/store/records/history';
 import { Failed } from '@/ui/widgets/Failed';
@@ -96,12 +97,13 @@ const Look = ({ onLook }: { readonly onLook: NonNullable<Props['onLook']> }) => 
 function OneAnswer(props: Props) {
   const { row, table, column, action, onAction, onNext, onLook } = props;
   const { opened, failure, again } = useOpened(props);
+  const { questions } = useQuiz();
   const cell = row.cells[column];
   const question = table.questions[column];
   if (!cell || !question) return null;
   const waits = cell.verdict === 'waits';
   return (
-    <>
+    <WithFormulas formulas={questions.find(({ id }) => id === question.id)?.question.formulas}>
       <p className="label-small max-lg:sr-only">
         <StudentName name={row.name} apart={row.apart} />, {row.of > 1 && `attempt ${row.number}, `}question{' '}
         {cell.number}
@@ -162,7 +164,7 @@ function OneAnswer(props: Props) {
           </p>
         </>
       )}
-    </>
+    </WithFormulas>
   );
 }
 

@@ -6,7 +6,7 @@ import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed, startingFailed } from '@/ui/words/failureWords';
 import { count, dayAndTime } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/Picture';
-import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
+import { SlipQuestions, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
@@ -33,11 +33,7 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
       {slip.score && <SlipScore score={slip.score} />}
       {recorded && <SlipRecorded recorded={recorded} />}
       {slip.comment !== null && <TeacherWords text={slip.comment} />}
-      <ol className="mt-4 border-t border-line">
-        {slip.parts.map((part) => (
-          <SlipQuestion key={part.number} part={part} />
-        ))}
-      </ol>
+      <SlipQuestions slip={slip} className="mt-4" />
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import type { Cover } from '@/core/reveal/packets';
 import { count, dayAndTime, pointsWord } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
+import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { countsWords } from '@/ui/words/attemptWords';
 import { oftenWords, whenResultsCome } from './planWords';
@@ -37,7 +38,9 @@ export function CoverPage({
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
       <p className="caption">{cover.student}’s paper</p>
       <h1 className="mt-1 text-[26px]">{cover.title}</h1>
-      <RichText text={cover.instructions} className="mt-3" />
+      <WithFormulas formulas={cover.formulas}>
+        <RichText text={cover.instructions} className="mt-3" />
+      </WithFormulas>
       <ul className="mt-6 border-t border-line">
         {facts.map((fact) => (
           <li key={fact} className="border-b border-hair py-2">

@@ -2,6 +2,7 @@ import { plural } from '@/core/figures/plural';
 import type { RefObject } from 'react';
 import type { Progress } from '@/core/kinds/progress';
 import type { StudentQuestion } from '@/core/reveal/packets';
+import { Words } from '@/ui/widgets/Formula';
 import { plainText } from '@/core/content/plainText';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';
@@ -51,7 +52,7 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
             >
               <span className="figures font-semibold">{index + 1}</span>
               <span className="truncate underline underline-offset-2">
-                {plainText(question.text) || 'Question without text'}
+                <Words text={plainText(question.text) || 'Question without text'} />
               </span>
               {blocks(question) && (
                 <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/words/figures';
 import { countsWords } from '@/ui/words/attemptWords';
-import { SlipQuestion, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
+import { SlipQuestions, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
 import { oftenWords, stillToCome, timesWords } from './planWords';
 import { useSitPress } from './useSitPress';
 
@@ -105,13 +105,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
         </ul>
       )}
       <Again cover={cover} attempts={attempts} onAgain={onAgain} />
-      {hasParts && (
-        <ol className="mt-5 border-t border-line">
-          {slip.parts.map((part) => (
-            <SlipQuestion key={part.number} part={part} />
-          ))}
-        </ol>
-      )}
+      {hasParts && <SlipQuestions slip={slip} className="mt-5" />}
     </main>
   );
 }

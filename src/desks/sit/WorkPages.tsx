@@ -4,6 +4,7 @@ import type { Cover, StudentQuestion, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { sitFace } from '@/kinds/sit';
 import { dayAndTime, pointsWord } from '@/ui/words/figures';
+import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { LastPage } from './LastPage';
 import { KeepLine } from './KeepLine';
@@ -125,60 +126,62 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
     <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
       <Top cover={cover} at={at} done={done} />
       <main className="flex-1 px-[18px] pt-4 pb-8">
-        {question && Face ? (
-          <>
-            <p className="caption figures">
-              {isNote
-                ? `${at + 1} of ${questions.length} · to read, nothing to answer`
-                : `Question ${at + 1} of ${questions.length} · ${pointsWord(question.points)}`}
-              {MUST[question.mustAnswer]}
-            </p>
-            <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
-              <RichText
-                text={question.text}
-                className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
-              />
-            </h1>
-            <Suspense fallback={<p className="text-soft">…</p>}>
-              <Face
-                key={question.id}
-                face={question.face}
-                answer={answers[question.id] ?? null}
-                labelledBy={titleId}
-                language={question.language}
-                onAnswer={(answer) => give(question.id, answer)}
-              />
-            </Suspense>
-            {!isNote && <KeepLine keep={keep} />}
-            {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
-              <button
-                type="button"
-                className="btn btn-outline mt-3 h-11 text-[15px]"
-                onClick={() => run(onDone)}
-              >
-                Check whether my paper was handed in
-              </button>
-            )}
-          </>
-        ) : (
-          <LastPage
-            headingRef={heading}
-            questions={questions}
-            onceOnly={cover.attempts.most === 1}
-            done={done}
-            keep={keep}
-            onGo={go}
-            onHandIn={async () => {
-              if (!(await settled())) throw new Error('An answer is not saved');
-              const receipt = await port.handIn(address, working.attemptId);
-              // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
-              const stands =
-                receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
-              if (!stands) throw new Error('Not handed in');
-              await onDone();
-            }}
-          />
-        )}
+        <WithFormulas formulas={working.formulas}>
+          {question && Face ? (
+            <>
+              <p className="caption figures">
+                {isNote
+                  ? `${at + 1} of ${questions.length} · to read, nothing to answer`
+                  : `Question ${at + 1} of ${questions.length} · ${pointsWord(question.points)}`}
+                {MUST[question.mustAnswer]}
+              </p>
+              <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
+                <RichText
+                  text={question.text}
+                  className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
+                />
+              </h1>
+              <Suspense fallback={<p className="text-soft">…</p>}>
+                <Face
+                  key={question.id}
+                  face={question.face}
+                  answer={answers[question.id] ?? null}
+                  labelledBy={titleId}
+                  language={question.language}
+                  onAnswer={(answer) => give(question.id, answer)}
+                />
+              </Suspense>
+              {!isNote && <KeepLine keep={keep} />}
+              {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
+                <button
+                  type="button"
+                  className="btn btn-outline mt-3 h-11 text-[15px]"
+                  onClick={() => run(onDone)}
+                >
+                  Check whether my paper was handed in
+                </button>
+              )}
+            </>
+          ) : (
+            <LastPage
+              headingRef={heading}
+              questions={questions}
+              onceOnly={cover.attempts.most === 1}
+              done={done}
+              keep={keep}
+              onGo={go}
+              onHandIn={async () => {
+                if (!(await settled())) throw new Error('An answer is not saved');
+                const receipt = await port.handIn(address, working.attemptId);
+                // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
+                const stands =
+                  receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
+                if (!stands) throw new Error('Not handed in');
+                await onDone();
+              }}
+            />
+          )}
+        </WithFormulas>
       </main>
       <Ways at={at} last={questions.length - 1} onGo={go} />
     </div>

@@ -11,6 +11,7 @@ import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/records/db';
 import { points, pointWord } from '@/ui/words/figures';
+import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
 import { useNarrow } from '@/ui/widgets/useNarrow';
@@ -167,7 +168,7 @@ const Body = memo(function Body(props: BodyProps) {
   const { question } = record;
   const narrow = useNarrow('tablet');
   return (
-    <>
+    <WithFormulas formulas={question.formulas}>
       <div className="relative border-b border-line bg-paper">
         <Edge {...props} inHand={inHand} problem={problems?.[0]} />
         <Suspense
@@ -201,7 +202,7 @@ const Body = memo(function Body(props: BodyProps) {
           <Notes question={question} number={number} spreads={spreads} problems={problems} kept={kept} />
         </div>
       )}
-    </>
+    </WithFormulas>
   );
 });
 

@@ -10,11 +10,13 @@ import { placedOf, type QuestionRecord } from '@/store/records/db';
 import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { DecimalField } from '@/ui/widgets/DecimalField';
+import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { OwnWords } from './OwnWords';
 import { points, pointWord } from '@/ui/words/figures';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { WithFormulas, Words } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { useDraft, type Draft } from '@/ui/editing/useDraft';
 
@@ -48,10 +50,12 @@ function Version({ question }: { readonly question: Question }) {
   const { quiz } = useQuiz();
   const { Folded } = useFaces(question.kind);
   return (
-    <>
-      <p className="font-medium">{plainText(question.text) || 'Question without text'}</p>
+    <WithFormulas formulas={question.formulas}>
+      <p className="font-medium">
+        <Words text={plainText(question.text) || 'Question without text'} />
+      </p>
       <Folded question={question} context={readingOf(question, quiz.content)} />
-    </>
+    </WithFormulas>
   );
 }
 
@@ -207,56 +211,60 @@ export function QuestionInHand({ record, number, onRemove, onDuplicate }: Props)
       aria-label={`Question ${number} in hand`}
       className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4"
     >
-      <Conflict
-        draft={draft}
-        what={`Question ${number}`}
-        show={(version) => <Version question={version.question} />}
-      />
-      <div className="flex items-start gap-1">
-        <p className="label-small mb-1">{kindOf(question).title}</p>
-        <button
-          type="button"
-          className="icon-button ml-auto"
-          aria-label={`Duplicate question ${number}`}
-          title="Duplicate the question (Alt Shift D)"
-          onClick={onDuplicate}
-        >
-          <Copy size={15} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="icon-button"
-          aria-label={`Delete question ${number}`}
-          title="Delete the question"
-          onClick={onRemove}
-        >
-          <Trash2 size={15} aria-hidden />
-        </button>
-      </div>
-      <Suspense fallback={<RichText text={question.text} />}>
-        <RichTextEditor
-          key={question.id}
-          value={question.text}
-          label={`Text of question ${number}`}
-          placeholder="Write or paste the question"
-          autoFocus={question.text.length === 0}
-          onChange={(text) => edit({ ...question, text })}
+      <FormulaInFields>
+        <Conflict
+          draft={draft}
+          what={`Question ${number}`}
+          show={(version) => <Version question={version.question} />}
         />
-      </Suspense>
-      <Write
-        question={question}
-        onChange={edit}
-        seen={quiz.firstHandInAt !== null}
-        optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
-        context={readingOf(question, quiz.content)}
-      />
-      {kindOf(question).asks && (
-        <>
-          <General question={question} onChange={edit} />
-          <Rules draft={draft} />
-        </>
-      )}
-      <OwnWords question={question} onChange={edit} />
+        <div className="flex items-start gap-1">
+          <p className="label-small mb-1">{kindOf(question).title}</p>
+          <span className="ml-auto" />
+          <FormulaButton />
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Duplicate question ${number}`}
+            title="Duplicate the question (Alt Shift D)"
+            onClick={onDuplicate}
+          >
+            <Copy size={15} aria-hidden />
+          </button>
+          <button
+            type="button"
+            className="icon-button"
+            aria-label={`Delete question ${number}`}
+            title="Delete the question"
+            onClick={onRemove}
+          >
+            <Trash2 size={15} aria-hidden />
+          </button>
+        </div>
+        <Suspense fallback={<RichText text={question.text} />}>
+          <RichTextEditor
+            key={question.id}
+            value={question.text}
+            label={`Text of question ${number}`}
+            placeholder="Write or paste the question"
+            autoFocus={question.text.length === 0}
+            onChange={(text) => edit({ ...question, text })}
+          />
+        </Suspense>
+        <Write
+          question={question}
+          onChange={edit}
+          seen={quiz.firstHandInAt !== null}
+          optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
+          context={readingOf(question, quiz.content)}
+        />
+        {kindOf(question).asks && (
+          <>
+            <General question={question} onChange={edit} />
+            <Rules draft={draft} />
+          </>
+        )}
+        <OwnWords question={question} onChange={edit} />
+      </FormulaInFields>
     </section>
   );
 }

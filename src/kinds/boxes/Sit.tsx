@@ -13,9 +13,10 @@ import { useRef, useState, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import type { BoxesFace } from '@/core/kinds/boxes/schema';
 import { NONE } from '@/core/kinds/shared/none';
+import { useSpoken, Words } from '@/ui/widgets/Formula';
 import type { SitProps } from '../faces';
 import { ChooseFrom } from '../shared/ChooseFrom';
-import { PickWords, spokenName } from '../shared/PickLabel';
+import { PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = BoxesFace['items'][number];
 
@@ -30,6 +31,7 @@ interface ChipProps {
 /** One thing to sort: dragged into a box, or pressed to choose one. */
 function Chip({ item, where, open, onPress }: ChipProps) {
   const drag = useDraggable({ id: item.id });
+  const name = useSpokenName()(item);
   return (
     <button
       ref={drag.setNodeRef}
@@ -40,11 +42,15 @@ function Chip({ item, where, open, onPress }: ChipProps) {
         open ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
       } ${drag.isDragging ? 'relative z-10 shadow-lg' : ''}`}
       aria-expanded={open}
-      aria-label={`${spokenName(item)}: ${where}`}
       {...drag.listeners}
       onClick={onPress}
     >
-      <PickWords {...item} />
+      <span className="sr-only">
+        {name}: {where}
+      </span>
+      <span aria-hidden>
+        <PickWords {...item} />
+      </span>
     </button>
   );
 }
@@ -62,12 +68,14 @@ function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
   return (
     <section
       ref={drop.setNodeRef}
-      aria-label={title}
+      aria-label={useSpoken()(title)}
       className={`rounded border px-3 pt-1.5 pb-3 ${dashed ? 'border-dashed' : ''} ${
         drop.isOver ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
       }`}
     >
-      <h2 className="mb-1.5 text-[15px]">{title}</h2>
+      <h2 className="mb-1.5 text-[15px]">
+        <Words text={title} />
+      </h2>
       <div className="flex min-h-11 flex-wrap gap-2">{children}</div>
     </section>
   );
@@ -80,11 +88,13 @@ const UNSORTED = 'unsorted';
 function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAnswer'> & { face: BoxesFace }) {
   const [open, setOpen] = useState<string | null>(null);
   const [said, setSaid] = useState('');
+  const spokenName = useSpokenName();
   const placed = answer?.kind === 'boxes' ? answer.placed : {};
   const places = [
     ...face.boxes.map(({ id, text }) => ({ id, text })),
     ...(face.withNone ? [{ id: NONE, text: 'Belongs in none' }] : []),
   ];
+  const spoken = useSpoken();
   const titleOf = (place: string) => places.find(({ id }) => id === place)?.text;
   const placeOf = ({ id }: Item): string => {
     const place = placed[id];
@@ -96,7 +106,9 @@ function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAns
     onAnswer(Object.keys(next).length === 0 ? null : { kind: 'boxes', placed: next });
     const title = titleOf(to);
     setSaid(
-      title === undefined ? `${spokenName(item)} is not sorted any more.` : `${spokenName(item)}: ${title}.`,
+      title === undefined
+        ? `${spokenName(item)} is not sorted any more.`
+        : `${spokenName(item)}: ${spoken(title)}.`,
     );
   };
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -116,18 +128,21 @@ interface HandProps {
 }
 
 /** Below the place where the thing in hand lies: where it can go. */
-const WhereTo = ({ item, place, places, onPut, onClose }: HandProps) => (
-  <ChooseFrom
-    label={`Where does ${spokenName(item)} belong?`}
-    choices={[
-      ...places.map(({ id, text }) => ({ id, name: text, shown: text })),
-      ...(place === UNSORTED ? [] : [{ id: UNSORTED, name: 'take it out', shown: 'take it out' }]),
-    ]}
-    chosen={place}
-    onChoose={onPut}
-    onClose={onClose}
-  />
-);
+const WhereTo = ({ item, place, places, onPut, onClose }: HandProps) => {
+  const spokenName = useSpokenName();
+  return (
+    <ChooseFrom
+      label={`Where does ${spokenName(item)} belong?`}
+      choices={[
+        ...places.map(({ id, text }) => ({ id, shown: <Words text={text} /> })),
+        ...(place === UNSORTED ? [] : [{ id: UNSORTED, shown: 'take it out' }]),
+      ]}
+      chosen={place}
+      onChoose={onPut}
+      onClose={onClose}
+    />
+  );
+};
 
 interface SortingProps extends Omit<SitProps, 'face' | 'language'> {
   readonly face: BoxesFace;

@@ -4,6 +4,8 @@ import StarterKit from '@tiptap/starter-kit';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
+import { written } from '@/core/content/formulaText';
+import { useFormulaInEditor } from '@/ui/editing/useFormulaInEditor';
 import { newId } from '@/store/records/ids';
 import { GapNode, GapsInText } from './gapNode';
 import { fromEditor, toEditor } from './passageTree';
@@ -30,12 +32,18 @@ const TEXT_ALONE = StarterKit.configure({
 
 const Lines = Document.extend({ content: 'paragraph+' });
 
+/** A formula among selected words as it is written; a gap has none. */
+const asWritten = (node: { type: { name: string }; attrs: Record<string, unknown> }): string =>
+  node.type.name === 'formula' ? written(String(node.attrs['tex'])) : '';
+
 /** Makes a gap of the words that are selected, or an empty one where the caret is. */
 function makeGap(editor: Editor, making: (made: { id: string; words: string }) => void): boolean {
   const { from, to } = editor.state.selection;
-  const words = editor.state.doc.textBetween(from, to, ' ').trim();
+  const words = editor.state.doc.textBetween(from, to, ' ', asWritten).trim();
   // Spaces that were selected with the words stay in the text.
-  const raw = editor.state.doc.textBetween(from, to, '\n', ' ');
+  const raw = editor.state.doc.textBetween(from, to, '\n', (node) =>
+    node.type.name === 'formula' ? '\uFFFC' : ' ',
+  );
   const before = raw.length - raw.trimStart().length;
   const after = words === '' ? 0 : raw.length - raw.trimEnd().length;
   const id = newId();
@@ -93,15 +101,22 @@ export default function PassageEditor({ question, label, hand, onHand, onPassage
       }),
     [],
   );
+  const formula = useFormulaInEditor();
   const extensions = useMemo(
-    () => [Lines, TEXT_ALONE, GapNode.configure({ onTake: (id) => calls.current.onHand(id), onMake: make })],
-    [make],
+    () => [
+      Lines,
+      TEXT_ALONE,
+      formula.extension,
+      GapNode.configure({ onTake: (id) => calls.current.onHand(id), onMake: make }),
+    ],
+    [make, formula.extension],
   );
   const editor = useEditor({
     extensions,
     content: toEditor(passage),
     injectCSS: false,
     editorProps: {
+      handleDOMEvents: formula.listening,
       attributes: {
         role: 'textbox',
         'aria-label': label,
@@ -116,6 +131,7 @@ export default function PassageEditor({ question, label, hand, onHand, onPassage
       calls.current.onPassage(latest.current, fresh);
     },
   });
+  formula.editor.current = editor;
   useEffect(() => {
     if (!editor || same(passage, latest.current)) return;
     latest.current = passage;
@@ -132,6 +148,7 @@ export default function PassageEditor({ question, label, hand, onHand, onPassage
         )}
         <EditorContent editor={editor} />
       </div>
+      {formula.dialog}
       {editor && <GapTool editor={editor} onMake={() => make(editor)} />}
     </GapsInText.Provider>
   );

@@ -1,4 +1,5 @@
 import { useRef } from 'react';
+import { useSpoken, Words } from '@/ui/widgets/Formula';
 import type { GapsAnswer, GapsFace } from '@/core/kinds/gaps/schema';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { SitProps } from '../faces';
@@ -17,6 +18,7 @@ interface GapProps {
 /** One gap where it stands in the text: typed, or picked. */
 function GapField({ gap, bank, number, value, onChange }: GapProps) {
   const label = `Gap ${number}`;
+  const spoken = useSpoken();
   if (gap.type === 'typed')
     return (
       <input
@@ -44,7 +46,7 @@ function GapField({ gap, bank, number, value, onChange }: GapProps) {
       <option value="">…</option>
       {options.map(({ id, text }) => (
         <option key={id} value={id}>
-          {text}
+          {spoken(text)}
         </option>
       ))}
     </select>
@@ -73,7 +75,7 @@ const BankWords = ({ bank, used, onPick }: BankProps) => (
               disabled={left <= 0}
               onClick={() => onPick(id)}
             >
-              {text}
+              <Words text={text} />
               {times > 1 && left > 0 && <span className="caption"> ×{left}</span>}
             </button>
           </li>
@@ -95,7 +97,7 @@ function withSigns(passage: GapsFace['passage']): Part[] {
       return [{ text }];
     }
     const behind = passage[at + 1];
-    signs = (behind && 'text' in behind && /^[^\s\p{L}\p{N}]{1,3}(?=\s|$)/u.exec(behind.text)?.[0]) || '';
+    signs = (behind && 'text' in behind && /^[^\s\p{L}\p{N}\\]{1,3}(?=\s|$)/u.exec(behind.text)?.[0]) || '';
     return [{ gap: part.gap, signs }];
   });
 }
@@ -128,7 +130,7 @@ export default function GapsSit({ face, answer, labelledBy, language, onAnswer }
         }}
       >
         {withSigns(face.passage).map((part, at) => {
-          if ('text' in part) return part.text;
+          if ('text' in part) return <Words key={at} text={part.text} />;
           const index = face.gaps.findIndex(({ id }) => id === part.gap);
           const gap = face.gaps[index];
           return (

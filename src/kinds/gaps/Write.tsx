@@ -1,3 +1,4 @@
+import { Words } from '@/ui/widgets/Formula';
 import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { withNewGap, withPassage } from '@/core/kinds/gaps/edit';
 import { hasGapKey } from '@/core/kinds/gaps/mark';
@@ -47,7 +48,7 @@ export const Write: Faces<GapsQuestion>['Write'] = ({ question, onChange, contex
 export const Folded: Faces<GapsQuestion>['Folded'] = ({ question }) => (
   <p className="prose-paper mt-1.5 whitespace-pre-line">
     {question.passage.map((part, at) => {
-      if ('text' in part) return part.text;
+      if ('text' in part) return <Words key={at} text={part.text} />;
       const gap = question.gaps.find(({ id }) => id === part.gap);
       return (
         gap && (

@@ -1,4 +1,5 @@
 import type { JSONContent } from '@tiptap/core';
+import { inlineOf, textOfNode } from '@/ui/editing/inlineNodes';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 
 type Passage = GapsQuestion['passage'];
@@ -15,7 +16,7 @@ export function toEditor(passage: Passage): JSONContent {
     }
     part.text.split('\n').forEach((text, at) => {
       if (at > 0) lines.push([]);
-      if (text !== '') lines.at(-1)?.push({ type: 'text', text });
+      lines.at(-1)?.push(...inlineOf(text));
     });
   }
   return { type: 'doc', content: lines.map((content) => ({ type: 'paragraph', content })) };
@@ -32,7 +33,8 @@ export function fromEditor(doc: JSONContent): Passage {
   (doc.content ?? []).forEach((line, at) => {
     if (at > 0) say('\n');
     for (const node of line.content ?? []) {
-      if (node.type === 'text') say(node.text ?? '');
+      const text = textOfNode(node);
+      if (text !== null) say(text);
       else if (node.type === 'hardBreak') say('\n');
       else if (node.type === 'gap') parts.push({ gap: String(node.attrs?.['gap'] ?? '') });
     }

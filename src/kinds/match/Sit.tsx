@@ -5,7 +5,7 @@ import type { MatchFace } from '@/core/kinds/match/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import type { SitProps } from '../faces';
 import { ChooseFrom } from '../shared/ChooseFrom';
-import { PickWords, spokenName } from '../shared/PickLabel';
+import { PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = MatchFace['items'][number];
 
@@ -22,13 +22,13 @@ interface RowProps {
 
 /** One item, and beside it what it was matched with; a press opens what it can be matched with. */
 function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onChoose }: RowProps) {
+  const spokenName = useSpokenName();
   const name = spokenName(item);
   const partner = partners.find(({ id }) => id === chosen);
   const none = chosen === NONE;
-  const shown = partner ? spokenName(partner) : none ? 'belongs to none' : 'choose';
+  const empty = none ? 'belongs to none' : 'choose';
   const choices = partners.map((one) => ({
     id: one.id,
-    name: spokenName(one),
     shown: <PickWords {...one} />,
   }));
   return (
@@ -44,20 +44,21 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
             partner || none ? 'border-ink font-semibold' : 'border-dashed border-[var(--field)] text-soft'
           }`}
           aria-expanded={open}
-          aria-label={`${name}: ${shown}`}
           onClick={open ? onClose : onOpen}
         >
-          <span className="min-w-0 break-words">{partner ? <PickWords {...partner} /> : shown}</span>
+          <span className="sr-only">
+            {name}: {partner ? spokenName(partner) : empty}
+          </span>
+          <span className="min-w-0 break-words" aria-hidden>
+            {partner ? <PickWords {...partner} /> : empty}
+          </span>
           <ChevronDown size={16} className="flex-none" aria-hidden />
         </button>
       </div>
       {open && (
         <ChooseFrom
           label={`What belongs to ${name}?`}
-          choices={[
-            ...choices,
-            ...(withNone ? [{ id: NONE, name: 'belongs to none', shown: 'belongs to none' }] : []),
-          ]}
+          choices={[...choices, ...(withNone ? [{ id: NONE, shown: 'belongs to none' }] : [])]}
           chosen={chosen}
           onChoose={onChoose}
           onClose={onClose}

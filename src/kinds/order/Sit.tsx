@@ -14,7 +14,7 @@ import { flushSync } from 'react-dom';
 import type { OrderFace } from '@/core/kinds/order/schema';
 import { move } from '@/core/quiz/order';
 import type { SitProps } from '../faces';
-import { ClearAnswer, PickWords, spokenName } from '../shared/PickLabel';
+import { ClearAnswer, PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = OrderFace['items'][number];
 
@@ -29,7 +29,7 @@ interface RowProps {
 function ItemRow({ item, at, of, onMove }: RowProps) {
   const sortable = useSortable({ id: item.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
-  const name = spokenName(item);
+  const name = useSpokenName()(item);
   return (
     <li
       ref={sortable.setNodeRef}
@@ -86,6 +86,7 @@ function inOrder(items: readonly Item[], places: readonly (string | null)[]): It
 export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProps) {
   const list = useRef<HTMLOListElement>(null);
   const [said, setSaid] = useState('');
+  const spokenName = useSpokenName();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   if (face.kind !== 'order') return null;
   const given = answer?.kind === 'order' && answer.touched ? answer : null;

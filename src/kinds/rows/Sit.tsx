@@ -1,8 +1,10 @@
+import { useSpoken, Words } from '@/ui/widgets/Formula';
 import type { SitProps } from '../faces';
 import { PickLabel } from '../shared/PickLabel';
 
 /** Every row is answered by itself: one of its options, or every one that fits. */
 export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const spoken = useSpoken();
   if (face.kind !== 'rows') return null;
   const picked = answer?.kind === 'rows' ? answer.picked : {};
   const inRow = (id: string): readonly string[] => picked[id] ?? [];
@@ -21,7 +23,7 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
       {face.rows.map((row, at) => (
         <fieldset key={row.id} className="border-b border-hair py-3">
           <legend className="float-left mb-2 w-full break-words">
-            {row.text}
+            <Words text={row.text} />
             {row.several && <span className="caption"> · tick every one that fits</span>}
           </legend>
           <div className="clear-both flex flex-wrap gap-2">
@@ -34,7 +36,7 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
                 checked={inRow(row.id).includes(option.id)}
                 onCheck={() => press(row.id, row.several, option.id)}
               >
-                {option.text}
+                <Words text={option.text} />
               </PickLabel>
             ))}
           </div>
@@ -42,7 +44,7 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
             <button
               type="button"
               className="link-text mt-1 min-h-8 cursor-pointer text-[14px]"
-              aria-label={`Clear my answer to ${row.text}`}
+              aria-label={`Clear my answer to ${spoken(row.text)}`}
               onClick={() => put(row.id, [])}
             >
               Clear

@@ -16,6 +16,7 @@ import type { Row, RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Fraction } from '@/core/figures/fraction';
 import { newId } from '@/store/records/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { Words } from '@/ui/widgets/Formula';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { useNarrow } from '@/ui/widgets/useNarrow';
@@ -353,14 +354,15 @@ export const Folded: Faces<RowsQuestion>['Folded'] = ({ question }) => (
         const right = row.options.filter((option) => isRight(question, row, option));
         return (
           <li key={row.id}>
-            {row.text} <span className="text-soft">—</span>{' '}
+            <Words text={row.text} /> <span className="text-soft">—</span>{' '}
             {right.length === 0 ? (
               <span className="text-saffron-text">no key yet</span>
             ) : (
               right.map((option, at) => (
                 <span key={option.id} className="font-semibold">
                   {at > 0 && ', '}
-                  <CreditPie credit={shownCredit(question, row, option)} size={11} label="" /> {option.text}
+                  <CreditPie credit={shownCredit(question, row, option)} size={11} label="" />{' '}
+                  <Words text={option.text} />
                 </span>
               ))
             )}

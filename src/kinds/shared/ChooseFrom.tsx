@@ -2,7 +2,6 @@ import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
 
 interface Choice {
   readonly id: string;
-  readonly name: string;
   readonly shown: ReactNode;
 }
 
@@ -45,14 +44,13 @@ export function ChooseFrom({ label, choices, chosen, onChoose, onClose }: Props)
       className="mt-2 flex flex-wrap gap-2 border-l-2 border-petrol py-1 pl-3"
       onKeyDown={keys}
     >
-      {choices.map(({ id, name, shown }) => (
+      {choices.map(({ id, shown }) => (
         <button
           key={id}
           type="button"
           className={`min-h-11 cursor-pointer rounded border px-3.5 py-1.5 text-left ${
             id === chosen ? 'border-ink font-semibold ring-1 ring-ink' : 'border-[var(--field)]'
           }`}
-          aria-label={name}
           aria-pressed={id === chosen}
           onClick={() => onChoose(id)}
         >

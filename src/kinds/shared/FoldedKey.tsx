@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/CreditPie';
+import { Words } from '@/ui/widgets/Formula';
 import { Picture } from '@/ui/widgets/Picture';
 import { percent } from '@/ui/words/figures';
 
@@ -31,7 +32,7 @@ interface FoldedThing {
 export const FoldedThing = ({ text, picture, empty }: FoldedThing & { readonly empty: string }) => (
   <>
     {picture && <Picture picture={picture} small />}
-    {text || (picture ? '' : empty)}
+    {text ? <Words text={text} /> : picture ? '' : empty}
   </>
 );
 

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
+import { useSpoken, Words } from '@/ui/widgets/Formula';
 import { Picture } from '@/ui/widgets/Picture';
 
 interface Props {
@@ -34,13 +35,15 @@ export const PickLabel = ({ type, name, checked, onCheck, children, className = 
 export const PickWords = ({ text, picture }: { text: string; picture: PictureData | null }) => (
   <>
     {picture && <Picture picture={picture} />}
-    {text}
+    <Words text={text} />
   </>
 );
 
-/** What a thing is called where it is spoken of: its words, else what its picture shows. */
-export const spokenName = ({ text, picture }: { text: string; picture: PictureData | null }): string =>
-  text.trim() || (picture?.alt ?? '');
+/** What a thing is called where it is spoken of: its words, formulas spoken, else what its picture shows. */
+export function useSpokenName(): (thing: { text: string; picture: PictureData | null }) => string {
+  const spoken = useSpoken();
+  return ({ text, picture }) => spoken(text).trim() || (picture?.alt ?? '');
+}
 
 /** Takes an answer back. */
 export const ClearAnswer = ({ onClear }: { readonly onClear: () => void }) => (

@@ -4,6 +4,7 @@ import { insertAfter } from '@/core/quiz/order';
 import { newPlacement, type Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
+import { withFormulas } from '@/typeset/complete';
 import { db, placedOf, type QuestionRecord } from '../records/db';
 import { editing, record, type EditLabel } from '../records/history';
 import { newId } from '../records/ids';
@@ -17,18 +18,20 @@ export type Saved<T> =
  * Saves some fields of the content. `base` holds those fields as the editor last saw them: where another
  * tab has changed one of them meanwhile, nothing is written and their content is given back.
  */
-export function saveContent(
+export async function saveContent(
   quizId: string,
   patch: Partial<QuizContent>,
   base: Partial<QuizContent>,
   label: EditLabel,
 ): Promise<Saved<QuizContent>> {
+  const texts = patch.instructions && (await withFormulas({ instructions: patch.instructions }));
   return editing(async () => {
     const quiz = await head(quizId);
     const fields = Object.keys(patch) as (keyof QuizContent)[];
     if (fields.some((field) => !same(quiz.content[field], base[field])))
       return { ok: false, theirs: quiz.content };
-    const after = { ...quiz.content, ...patch };
+    const { formulas, ...content } = quiz.content;
+    const after = { ...content, ...patch, ...(texts ?? (formulas && { formulas })) };
     if (same(after, quiz.content)) return { ok: true, rev: quiz.changeSeq };
     const rev = await record(quizId, [{ kind: 'content', before: quiz.content, after }], label);
     return { ok: true, rev };
@@ -36,12 +39,13 @@ export function saveContent(
 }
 
 /** Saves a question, and how it stands in the quiz, that was read at `baseRev`. Where it has been changed since, nothing is written. */
-export function saveQuestion(
+export async function saveQuestion(
   quizId: string,
-  placed: Placed,
+  written: Placed,
   baseRev: number,
   label: EditLabel,
 ): Promise<Saved<QuestionRecord | null>> {
+  const placed = { ...written, question: await withFormulas(written.question) };
   return editing(async () => {
     const { id } = placed.question;
     const current = await db.questions.get([quizId, id]);
@@ -80,7 +84,8 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
 }
 
 /** Puts a question back that another tab deleted while it was written here: at the end, where the order has lost it. */
-export function restoreQuestion(quizId: string, placed: Placed, label: EditLabel): Promise<number> {
+export async function restoreQuestion(quizId: string, written: Placed, label: EditLabel): Promise<number> {
+  const placed = { ...written, question: await withFormulas(written.question) };
   return editing(async () => {
     const quiz = await head(quizId);
     const { id } = placed.question;

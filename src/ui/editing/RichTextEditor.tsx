@@ -4,11 +4,21 @@ import Subscript from '@tiptap/extension-subscript';
 import Superscript from '@tiptap/extension-superscript';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Image, Italic, List, ListOrdered, Subscript as Sub, Superscript as Sup } from 'lucide-react';
+import {
+  Bold,
+  Image,
+  Italic,
+  List,
+  ListOrdered,
+  Radical,
+  Subscript as Sub,
+  Superscript as Sup,
+} from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
+import { useFormulaInEditor } from './useFormulaInEditor';
 import { PictureDialog } from './PictureDialog';
 import { isPictureFile } from './pictureFile';
 import { PictureNode } from './pictureNode';
@@ -53,9 +63,10 @@ const TOOLS = [
 interface ToolsProps {
   readonly editor: Editor;
   readonly onPicture: () => void;
+  readonly onFormula: () => void;
 }
 
-function Tools({ editor, onPicture }: ToolsProps) {
+function Tools({ editor, onPicture, onFormula }: ToolsProps) {
   const active = useEditorState({
     editor,
     selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
@@ -82,6 +93,17 @@ function Tools({ editor, onPicture }: ToolsProps) {
           <Icon size={15} aria-hidden />
         </button>
       ))}
+      <button
+        type="button"
+        className="icon-button"
+        tabIndex={-1}
+        aria-label="Formula"
+        title="Formula (Ctrl M)"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={onFormula}
+      >
+        <Radical size={15} aria-hidden />
+      </button>
       <button
         type="button"
         className="icon-button"
@@ -123,11 +145,13 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     setAdding(file);
     return true;
   };
+  const formula = useFormulaInEditor();
   const editor = useEditor({
-    extensions: EXTENSIONS,
+    extensions: [...EXTENSIONS, formula.extension],
     content: toEditor(value),
     injectCSS: false,
     editorProps: {
+      handleDOMEvents: formula.listening,
       handlePaste: (_, event) => takeFile(event.clipboardData),
       handleDrop: (_, event) => takeFile(event.dataTransfer),
       attributes: {
@@ -142,6 +166,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
       changed.current(latest.current);
     },
   });
+  formula.editor.current = editor;
   useEffect(() => {
     if (!editor || same(value, latest.current)) return;
     latest.current = value;
@@ -167,7 +192,10 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
         {empty && <p className="prose-paper pointer-events-none absolute text-soft">{placeholder}</p>}
         <EditorContent editor={editor} />
       </div>
-      {editor && <Tools editor={editor} onPicture={() => setAdding('choose')} />}
+      {editor && (
+        <Tools editor={editor} onPicture={() => setAdding('choose')} onFormula={() => formula.want(editor)} />
+      )}
+      {formula.dialog}
       {editor && adding && (
         <PictureDialog
           picture={null}

@@ -1,5 +1,7 @@
 import type { JSONContent } from '@tiptap/core';
+import { same } from '@/core/figures/deepEqual';
 import { Picture } from '@/core/content/picture';
+import { inlineOf, textOfNode } from './inlineNodes';
 import { type Block, type Mark, RichText, type TextRun } from '@/core/content/richText';
 
 /** Between the editor's own document and our tree. What the tree has no place for becomes plain text. */
@@ -17,12 +19,18 @@ const FROM_MARK: Readonly<Record<Mark, string>> = {
   sup: 'superscript',
 };
 
+/** The runs of a paragraph; neighbours with the same marks are one, so that a formula stands in its words. */
 function runs(nodes: readonly JSONContent[] = []): TextRun[] {
-  return nodes.flatMap((node): TextRun[] => {
-    if (node.type !== 'text' || !node.text) return [];
+  const made: TextRun[] = [];
+  for (const node of nodes) {
+    const text = textOfNode(node);
+    if (!text) continue;
     const marks = (node.marks ?? []).flatMap((mark) => TO_MARK[mark.type] ?? []);
-    return [{ type: 'text', text: node.text, marks }];
-  });
+    const last = made.at(-1);
+    if (last && same(last.marks, marks)) last.text += text;
+    else made.push({ type: 'text', text, marks });
+  }
+  return made;
 }
 
 const paragraphOf = (content: readonly JSONContent[]) => ({
@@ -66,15 +74,15 @@ export function fromEditor(doc: JSONContent): RichText {
   return empty ? [] : RichText.parse(blocks);
 }
 
-const textNode = ({ text, marks }: TextRun): JSONContent => ({
-  type: 'text',
-  text,
-  marks: marks.map((mark) => ({ type: FROM_MARK[mark] })),
-});
+const textNodes = ({ text, marks }: TextRun): JSONContent[] =>
+  inlineOf(
+    text,
+    marks.map((mark) => ({ type: FROM_MARK[mark] })),
+  );
 
 function nodeOf(block: Block): JSONContent {
   if (block.type === 'picture') return { type: 'picture', attrs: { picture: block.picture } };
-  if (block.type === 'paragraph') return { type: 'paragraph', content: block.runs.map(textNode) };
+  if (block.type === 'paragraph') return { type: 'paragraph', content: block.runs.flatMap(textNodes) };
   return {
     type: block.type === 'bullets' ? 'bulletList' : 'orderedList',
     content: block.items.map((item) => ({ type: 'listItem', content: item.map(nodeOf) })),

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Words } from './Formula';
 import { Picture } from './Picture';
 import type { Block, RichText as Tree, TextRun } from '@/core/content/richText';
 
@@ -10,7 +11,9 @@ function run({ text, marks }: TextRun, key: number): ReactNode {
       const Tag = WRAP[mark];
       return <Tag key={key}>{inner}</Tag>;
     },
-    <span key={key}>{text}</span>,
+    <span key={key}>
+      <Words text={text} />
+    </span>,
   );
 }
 

@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import type { ShownAnswer as Data, ShownThing } from '@/core/content/shownAnswer';
+import { Words } from './Formula';
 import { Picture } from './Picture';
 
 function Thing({ thing }: { readonly thing: ShownThing | null }) {
@@ -7,7 +8,7 @@ function Thing({ thing }: { readonly thing: ShownThing | null }) {
   return (
     <>
       {thing.picture && <Picture picture={thing.picture} small />}
-      {thing.text}
+      <Words text={thing.text} />
     </>
   );
 }

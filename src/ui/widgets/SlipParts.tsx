@@ -2,6 +2,7 @@ import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
 import { isSilent } from '@/core/content/silence';
 import { CreditPie } from './CreditPie';
 import { FeedbackView } from './FeedbackView';
+import { WithFormulas, Words } from './Formula';
 import { count, percent, points } from '../words/figures';
 import { ShownAnswer, ShownAnswers } from './ShownAnswer';
 import { RichText } from './RichText';
@@ -47,7 +48,7 @@ export function TeacherWords({ text }: { readonly text: string }) {
 }
 
 /** One question of a slip: exactly what is shown of it. */
-export function SlipQuestion({ part }: { readonly part: SlipPart }) {
+function SlipQuestion({ part }: { readonly part: SlipPart }) {
   const { text, ownAnswer, feedback, right, comment } = part;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
@@ -75,11 +76,24 @@ export function SlipQuestion({ part }: { readonly part: SlipPart }) {
       )}
       {comment !== null && <TeacherWords text={comment} />}
       {right && right.explanation !== '' && (
-        <p className="mt-1 whitespace-pre-line text-soft">{right.explanation}</p>
+        <p className="mt-1 whitespace-pre-line text-soft">
+          <Words text={right.explanation} />
+        </p>
       )}
     </li>
   );
 }
+
+/** The questions of a slip, in the order of the paper. */
+export const SlipQuestions = ({ slip, className }: { readonly slip: Slip; readonly className: string }) => (
+  <WithFormulas formulas={slip.formulas}>
+    <ol className={`border-t border-line ${className}`}>
+      {slip.parts.map((part) => (
+        <SlipQuestion key={part.number} part={part} />
+      ))}
+    </ol>
+  </WithFormulas>
+);
 
 /** What several attempts come to together. */
 export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore }) {

@@ -1,3 +1,4 @@
+import { Words } from './Formula';
 import type { TraceText } from '@/workers/quickDesk';
 
 interface Props {
@@ -13,7 +14,9 @@ export function Trace({ lines, folded = false }: Props) {
   const list = (
     <ul className="mt-0.5 space-y-0.5 text-soft">
       {others.map((line, index) => (
-        <li key={index}>{line.text}</li>
+        <li key={index}>
+          <Words text={line.text} />
+        </li>
       ))}
     </ul>
   );
@@ -22,7 +25,7 @@ export function Trace({ lines, folded = false }: Props) {
       <ol className="space-y-1">
         {main.map((line, index) => (
           <li key={index} className={line.step === 'points' ? 'figures font-semibold' : ''}>
-            {line.text}
+            <Words text={line.text} />
           </li>
         ))}
       </ol>

@@ -1,8 +1,17 @@
+import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
 import { bestPossible, contextOf } from '@/core/scoring/markAttempt';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 
 const UNREACHABLE: readonly string[] = ['no answer earns all of its points'];
+
+/** Formulas in a question that could not be set: students would read them as they were typed. */
+const unsetIn = (question: Question): string[] =>
+  texIn(question)
+    .filter((tex) => !question.formulas?.some((formula) => formula.tex === tex))
+    .map(
+      (tex) => `the formula ${tex.length > 30 ? `${tex.slice(0, 30)}…` : tex} cannot be shown: correct it`,
+    );
 
 /** What is wrong with a question is worked out once, as long as it is the same one in a quiz of the same content. */
 const known = new WeakMap<Question, { readonly content: QuizContent; readonly texts: readonly string[] }>();
@@ -11,7 +20,7 @@ function problemsOf(question: Question, paper: Paper): readonly string[] {
   const before = known.get(question);
   if (before?.content === paper.content) return before.texts;
   const problems = kindOf(question).problems(question, contextOf(paper, question));
-  const texts = problems.map(({ text }) => text);
+  const texts = [...problems.map(({ text }) => text), ...unsetIn(question)];
   known.set(question, { content: paper.content, texts });
   return texts;
 }

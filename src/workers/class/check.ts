@@ -103,7 +103,7 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     credit: shareOfScore(score),
     earned,
     waiting,
-    answer: answer ? shownLine(shownAnswer(question, answer)) : '',
+    answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
     nearMiss: mark.nearMiss,
     contradiction: mark.contradiction,
     override: score.override && {
@@ -166,7 +166,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
     questions: askedIn(paper).map((question, index) => ({
       id: question.id,
       number: paper.questions.indexOf(question) + 1,
-      title: questionTitle(question.text),
+      title: questionTitle(question.text, question.formulas),
       name: question.name,
       points: pointsOf(question, paper),
       share: shareOf(rows, index),

@@ -37,7 +37,7 @@ function resultOf(mark: Mark): string {
   return `${verdictOf(mark)}${errors}${mark.nearMiss ? `; near miss: ${mark.nearMiss}` : ''}`;
 }
 
-for (const [path, bytes] of generated())
+for (const [path, bytes] of await generated())
   test(`${path} is what the code makes`, () => {
     assert.ok(Buffer.from(bytes).equals(readFileSync(path)), 'to write it anew: npm run docs');
   });

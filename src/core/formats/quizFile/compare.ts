@@ -63,7 +63,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
 
 /** Fields that every question has; all others are its key. */
 const FIELDS: Readonly<Record<string, string>> = {
-  name: 'the short name', topics: 'the topics', shuffled: 'the order of the options', text: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
+  name: 'the short name', topics: 'the topics', shuffled: 'the order of the options', text: 'the wording', formulas: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
   explanation: 'the explanation', negativeCredit: 'negative credit', penalty: 'the penalty', hints: 'the hints',
   kind: 'the kind', settings: 'how answers are compared', unmatched: 'what happens to other answers',
   language: 'the language of its answers', decimalSign: 'its decimal sign',
@@ -95,7 +95,10 @@ function questionChanges(mine: Placed, theirs: Placed): string {
 /** What a later copy of a quiz changes, line by line; empty where nothing differs. */
 export function copyChanges(mine: Paper, theirs: Paper): string[] {
   const titles = new Map(
-    [...mine.questions, ...theirs.questions].map(({ id, text }) => [id, questionTitle(text)]),
+    [...mine.questions, ...theirs.questions].map(({ id, text, formulas }) => [
+      id,
+      questionTitle(text, formulas),
+    ]),
   );
   const words = { added: 'new', removed: 'gone', changed: 'changed' } as const;
   const questions = draftChanges(theirs, mine).flatMap(({ kind, questionId }) => {
