@@ -59,7 +59,7 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await change.getByLabel('Formula in TeX').fill('\\frac{5}{3}');
   await change.getByRole('button', { name: 'Save' }).click();
   await expect(first.getByLabel('Option 2', { exact: true })).toHaveValue('about \\(\\frac{5}{3}\\)');
-  await first.getByRole('button', { name: /0\.6.* is right$/ }).click();
+  await first.getByRole('button', { name: '0.6 m divided by s is right' }).click();
   await first.getByLabel('Feedback for wrong answers').fill('Turn it round: \\(\\frac{s}{t}\\).');
   await first.getByLabel('Explanation').fill('\\(\\frac{12}{20} = 0.6\\) and \\(\\nosuch\\)');
   await saved(page);
@@ -77,7 +77,16 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await expectAccessible(page, 'questions with formulas');
   await page.getByRole('button', { name: 'Delete question 2' }).click();
   await page.reload();
-  const folded = page.getByRole('list', { name: 'Questions' });
+  await anotherKind(page, 'Note');
+  await page.getByRole('textbox', { name: 'Text of question 2' }).click();
+  // One that is wider than a phone.
+  await page.keyboard.type(
+    '\\(a + b + c + d + e + f + g + h + i + j + k + l + m + n + o + p + q + r + s = 190\\)',
+  );
+  await saved(page);
+  const folded = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Question 1', exact: true }) });
   await expect(folded.getByRole('math', maths('v equals s over t'))).toBeVisible();
   await expect(folded.getByRole('math', maths('five thirds'))).toBeVisible();
 
@@ -99,8 +108,11 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await expectAccessible(sitting, 'a question with formulas');
   await fits(sitting, 'a question with formulas');
   await sitting.getByRole('radio', { name: 'about five thirds' }).check();
+  await sitting.getByRole('button', { name: 'Next' }).click();
+  await expect(sitting.getByRole('math', maths(/^a plus b/))).toBeVisible();
+  await fits(sitting, 'a formula wider than a phone');
+  await expectAccessible(sitting, 'a formula wider than a phone');
   await sitting.getByRole('button', { name: 'Review and hand in' }).click();
-  await expect(sitting.getByRole('math', maths('v equals s over t'))).toBeVisible();
   await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(sitting.getByText('Not right')).toBeVisible();
   expect(loaded.filter((url) => /typeset/.test(url))).toEqual([]);

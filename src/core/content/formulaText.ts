@@ -1,9 +1,17 @@
-import type { Formula } from './formula';
-
 /** Formulas in texts, in the signs they are typed in. Without schemas, so that the student's page can carry it. */
 
 /** The longest formula, in signs as typed. */
 export const LONGEST_FORMULA = 500;
+
+/** A formula as it was typed, and what was made of it when its text was saved. */
+export interface Formula {
+  /** As typed, in TeX. */
+  readonly tex: string;
+  /** As it is read aloud. */
+  readonly words: string;
+  /** As it is set, in MathML. */
+  readonly mathml: string;
+}
 
 /** A formula in a text: `\(v = \frac{s}{t}\)`; a line end in it, `\\`, may stand before a bracket. */
 const WRITTEN = /\\\(((?:\\\\|\\[^()]|[^\\]){1,600}?)\\\)/g;

@@ -10,7 +10,6 @@ import {
   type Place,
 } from '@/core/kinds/boxes/edit';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
-import { optionName } from '@/core/kinds/shared/optionName';
 import { newId } from '@/store/records/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import type { Faces } from '../faces';
@@ -20,6 +19,7 @@ import { NewEntry } from '../shared/NewEntry';
 import { isUnnamed } from '../shared/openRows';
 import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
+import { useSpokenName } from '../shared/PickLabel';
 
 interface ColumnProps {
   readonly question: BoxesQuestion;
@@ -31,6 +31,7 @@ interface ColumnProps {
 
 /** What belongs in one box, typed into it. */
 function BoxItems({ question, place, name, onChange }: ColumnProps) {
+  const spokenName = useSpokenName();
   const items = itemsIn(question, place);
   const rows = useRows<BoxItem>({
     rows: items,
@@ -65,7 +66,7 @@ function BoxItems({ question, place, name, onChange }: ColumnProps) {
                 <button
                   type="button"
                   className="icon-button"
-                  aria-label={`Take ${optionName(item) || label} out of ${name}`}
+                  aria-label={`Take ${spokenName(item) || label} out of ${name}`}
                   onClick={() => rows.remove(item)}
                 >
                   <X size={14} aria-hidden />
@@ -76,7 +77,7 @@ function BoxItems({ question, place, name, onChange }: ColumnProps) {
                 <div className="text-[14px]">
                   <FeedbackField
                     value={item.feedback}
-                    about={optionName(item)}
+                    about={spokenName(item)}
                     placeholder="What would help here?"
                     onChange={(feedback) => rows.replace({ ...item, feedback })}
                   />

@@ -13,7 +13,6 @@ import {
   type Partner,
 } from '@/core/kinds/match/edit';
 import type { MatchQuestion } from '@/core/kinds/match/schema';
-import { optionName } from '@/core/kinds/shared/optionName';
 import { newId } from '@/store/records/ids';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { Picture } from '@/ui/widgets/Picture';
@@ -26,6 +25,7 @@ import { RemoveChip } from '../shared/RemoveChip';
 import { isUnnamed } from '../shared/openRows';
 import { MoveButtons, ThingField } from '../shared/ThingField';
 import { pastedLines, useRows } from '../shared/useRows';
+import { useSpokenName } from '../shared/PickLabel';
 
 interface Editing {
   readonly question: MatchQuestion;
@@ -96,6 +96,7 @@ function usePairs({ question, onChange }: Editing) {
 
 /** Partners that belong to no item. */
 function Extra({ question, onChange }: Editing) {
+  const spokenName = useSpokenName();
   const put = (partners: Partner[]) => onChange({ ...question, partners });
   const extra = extraPartners(question);
   return (
@@ -119,7 +120,7 @@ function Extra({ question, onChange }: Editing) {
               }
             />
             <RemoveChip
-              label={`Delete the extra one ${optionName(partner) || at + 1}`}
+              label={`Delete the extra one ${spokenName(partner) || at + 1}`}
               onPress={() => put(question.partners.filter(({ id }) => id !== partner.id))}
             />
           </span>
@@ -136,6 +137,7 @@ function Extra({ question, onChange }: Editing) {
 }
 
 export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => {
+  const spokenName = useSpokenName();
   const { rows, add, left, right } = usePairs({ question, onChange });
   const share = () => {
     const shared = withShared(question);
@@ -147,7 +149,7 @@ export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => 
       <p className="label-small mt-3">Pairs, side by side; students get the right side shuffled</p>
       <ul ref={rows.list} className={`mt-1 key-pairs ${weighs ? 'key-pairs-weighed' : ''}`}>
         {question.items.map((item, at) => {
-          const about = optionName(item) || `Item ${at + 1}`;
+          const about = spokenName(item) || `Item ${at + 1}`;
           const partner = partnerOf(question, item) ?? { id: `${item.id}-none`, text: '', picture: null };
           return (
             <KeyLine
@@ -219,7 +221,17 @@ export const Folded: Faces<MatchQuestion>['Folded'] = ({ question }) => {
             );
           })}
       </ul>
-      {extra.length > 0 && <p className="caption mt-1">extra: {extra.map(optionName).join(' · ')}</p>}
+      {extra.length > 0 && (
+        <p className="caption mt-1">
+          extra:{' '}
+          {extra.map((one, at) => (
+            <span key={one.id}>
+              {at > 0 && ' · '}
+              <FoldedThing {...one} empty="" />
+            </span>
+          ))}
+        </p>
+      )}
     </>
   );
 };

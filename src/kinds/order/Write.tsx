@@ -1,5 +1,4 @@
 import type { OrderQuestion } from '@/core/kinds/order/schema';
-import { optionName } from '@/core/kinds/shared/optionName';
 import { newId } from '@/store/records/ids';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
@@ -8,10 +7,12 @@ import { KeyLine } from '../shared/KeyLine';
 import { isUnnamed } from '../shared/openRows';
 import { MoveButtons, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
+import { useSpokenName } from '../shared/PickLabel';
 
 type Item = OrderQuestion['items'][number];
 
 export const Write: Faces<OrderQuestion>['Write'] = ({ question, onChange }) => {
+  const spokenName = useSpokenName();
   const { items } = question;
   const rows = useRows<Item>({
     rows: items,
@@ -26,7 +27,7 @@ export const Write: Faces<OrderQuestion>['Write'] = ({ question, onChange }) => 
       <p className="label-small mt-3">Items in their right order; students get them shuffled</p>
       <ol ref={rows.list} className="key-narrow mt-1">
         {items.map((item, at) => {
-          const about = optionName(item) || `Item ${at + 1}`;
+          const about = spokenName(item) || `Item ${at + 1}`;
           return (
             <KeyLine
               key={item.id}

@@ -1,7 +1,6 @@
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Option } from '@/core/kinds/shared/option';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
-import { optionName } from '@/core/kinds/shared/optionName';
 import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/records/ids';
 import type { Faces } from '../faces';
@@ -12,6 +11,7 @@ import { openRows } from '../shared/openRows';
 import { isShuffled, OptionButtons } from '../shared/ShufflePart';
 import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
+import { useSpokenName } from '../shared/PickLabel';
 
 const blank = (text = ''): Option => ({
   id: newId(),
@@ -24,6 +24,7 @@ const blank = (text = ''): Option => ({
 });
 
 export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, seen, optionOrder }) => {
+  const spokenName = useSpokenName();
   const put = (options: Option[]) => onChange({ ...question, options });
   const options = openRows(question.options);
   const rows = useRows({ ...options.editing(put, seen), blank });
@@ -32,7 +33,7 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
       <p className="label-small mt-3">Options (click the disc to mark one right)</p>
       <ul ref={rows.list} className="mt-1">
         {options.open.map((option, index) => {
-          const about = optionName(option) || `Option ${index + 1}`;
+          const about = spokenName(option) || `Option ${index + 1}`;
           const right = option.credit.n > 0;
           return (
             <KeyRow
@@ -65,22 +66,25 @@ export const Folded: Faces<PickOneQuestion>['Folded'] = ({ question }) => (
   <FoldedOptions options={question.options} credit={({ credit }) => credit} />
 );
 
-export const Try: Faces<PickOneQuestion>['Try'] = ({ question, value, onChange }) => (
-  <select
-    className="lined-field"
-    aria-label="Try an answer"
-    value={value?.kind === 'pickOne' ? value.option : ''}
-    onChange={(event) =>
-      onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)
-    }
-  >
-    <option value="">Pick one …</option>
-    {question.options
-      .filter((option) => !option.gone)
-      .map((option) => (
-        <option key={option.id} value={option.id}>
-          {optionName(option) || 'empty option'}
-        </option>
-      ))}
-  </select>
-);
+export const Try: Faces<PickOneQuestion>['Try'] = ({ question, value, onChange }) => {
+  const spokenName = useSpokenName();
+  return (
+    <select
+      className="lined-field"
+      aria-label="Try an answer"
+      value={value?.kind === 'pickOne' ? value.option : ''}
+      onChange={(event) =>
+        onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)
+      }
+    >
+      <option value="">Pick one …</option>
+      {question.options
+        .filter((option) => !option.gone)
+        .map((option) => (
+          <option key={option.id} value={option.id}>
+            {spokenName(option) || 'empty option'}
+          </option>
+        ))}
+    </select>
+  );
+};

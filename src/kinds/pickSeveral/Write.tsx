@@ -1,7 +1,6 @@
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { isRight } from '@/core/kinds/pickSeveral/mark';
 import type { PickSeveralQuestion, SeveralOption } from '@/core/kinds/pickSeveral/schema';
-import { optionName } from '@/core/kinds/shared/optionName';
 import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/store/records/ids';
 import { PercentField } from '@/ui/widgets/PercentField';
@@ -13,6 +12,7 @@ import { openRows } from '../shared/openRows';
 import { isShuffled, OptionButtons } from '../shared/ShufflePart';
 import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
+import { useSpokenName } from '../shared/PickLabel';
 
 const blank = (text = ''): SeveralOption => ({
   id: newId(),
@@ -30,6 +30,7 @@ const shownCredit = (question: PickSeveralQuestion, option: SeveralOption): Frac
   question.model === 'ownWeights' ? option.weight : creditOf(option.right);
 
 export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange, seen, optionOrder }) => {
+  const spokenName = useSpokenName();
   const put = (options: SeveralOption[]) => onChange({ ...question, options });
   const options = openRows(question.options);
   const rows = useRows({ ...options.editing(put, seen), blank });
@@ -41,7 +42,7 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
       <p className="label-small mt-3">Options (click the disc of each one that is right)</p>
       <ul ref={rows.list} className="mt-1">
         {options.open.map((option, index) => {
-          const about = optionName(option) || `Option ${index + 1}`;
+          const about = spokenName(option) || `Option ${index + 1}`;
           const credit = shownCredit(question, option);
           return (
             <KeyLine

@@ -19,17 +19,20 @@ const FROM_MARK: Readonly<Record<Mark, string>> = {
   sup: 'superscript',
 };
 
-/** The runs of a paragraph; neighbours with the same marks are one, so that a formula stands in its words. */
+const marksOf = (node: JSONContent): Mark[] => (node.marks ?? []).flatMap((mark) => TO_MARK[mark.type] ?? []);
+
+/** The runs of a paragraph. A formula and the words beside it are one run, where they have the same marks. */
 function runs(nodes: readonly JSONContent[] = []): TextRun[] {
   const made: TextRun[] = [];
-  for (const node of nodes) {
+  nodes.forEach((node, at) => {
     const text = textOfNode(node);
-    if (!text) continue;
-    const marks = (node.marks ?? []).flatMap((mark) => TO_MARK[mark.type] ?? []);
+    if (!text) return;
+    const marks = marksOf(node);
     const last = made.at(-1);
-    if (last && same(last.marks, marks)) last.text += text;
+    const beside = node.type === 'formula' || nodes[at - 1]?.type === 'formula';
+    if (last && beside && same(last.marks, marks)) last.text += text;
     else made.push({ type: 'text', text, marks });
-  }
+  });
   return made;
 }
 

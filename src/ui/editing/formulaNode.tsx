@@ -58,7 +58,6 @@ export const FormulaNode = Node.create<{ readonly onWanted: (editor: Editor) => 
   inline: true,
   atom: true,
   selectable: true,
-  marks: '',
   addOptions: () => ({ onWanted: () => undefined }),
   addAttributes: () => ({
     tex: {

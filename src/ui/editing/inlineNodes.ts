@@ -5,11 +5,10 @@ import { partsOf, written } from '@/core/content/formulaText';
 
 /** A text as the editor's inline nodes. */
 export const inlineOf = (text: string, marks: NonNullable<JSONContent['marks']> = []): JSONContent[] =>
-  partsOf(text).map((part) =>
-    'words' in part
-      ? { type: 'text', text: part.words, ...(marks.length > 0 && { marks }) }
-      : { type: 'formula', attrs: { tex: part.tex } },
-  );
+  partsOf(text).map((part) => ({
+    ...('words' in part ? { type: 'text', text: part.words } : { type: 'formula', attrs: { tex: part.tex } }),
+    ...(marks.length > 0 && { marks }),
+  }));
 
 /** What an inline node is in the text; null for one that is not text. */
 export function textOfNode(node: JSONContent): string | null {

@@ -1,4 +1,13 @@
-import { createContext, createElement, useContext, type ReactNode } from 'react';
+import {
+  createContext,
+  createElement,
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+  type ReactNode,
+  type RefObject,
+} from 'react';
 import type { Formula as Data } from '@/core/content/formula';
 import { inWordsAlone, partsOf } from '@/core/content/formulaText';
 
@@ -63,11 +72,28 @@ function inside(mathml: string): ReactNode {
   return made;
 }
 
-/** A formula as it is set; by a screen reader it is read in words. */
+/** Whether a formula is wider than the text it stands in, which then slides. */
+function useSlides(math: RefObject<Element | null>): boolean {
+  const [slides, setSlides] = useState(false);
+  useEffect(() => {
+    const own = math.current;
+    const box = own?.closest('p, li, legend, label');
+    if (!own || !box) return;
+    const watch = new ResizeObserver(() => setSlides(own.getBoundingClientRect().width > box.clientWidth));
+    watch.observe(box);
+    return () => watch.disconnect();
+  }, [math]);
+  return slides;
+}
+
+/** A formula as it is set; by a screen reader it is read in words. One that slides can be reached by keys. */
 export function Formula({ formula }: { readonly formula: Data }) {
+  const math = useRef<Element>(null);
+  const slides = useSlides(math);
   const made = inside(formula.mathml);
   if (made === null) return <code>{formula.tex}</code>;
-  return createElement('math', { 'aria-label': formula.words || formula.tex, className: 'formula' }, made);
+  const label = formula.words || formula.tex;
+  return createElement('math', { ref: math, 'aria-label': label, tabIndex: slides ? 0 : undefined }, made);
 }
 
 const Known = createContext<readonly Data[]>([]);
