@@ -10,6 +10,7 @@ import type { Question } from '@/core/kinds';
 import { newPlacement } from '@/core/quiz/placement';
 import { JOURNEY } from '../demo/quizzes/journey';
 import { RIVERS } from '../demo/quizzes/rivers';
+import { markTimes, spreadOf } from './markTimes';
 
 const QUESTIONS = 200;
 const address = process.env['ADDRESS'] ?? 'http://127.0.0.1:4321';
@@ -123,6 +124,18 @@ for (const [name, number, field] of EDITORS) {
 }
 console.log('From a key to its being painted (16 ms and less is shown as 16)');
 console.table(editors);
+// The first question of a word or phrase.
+const phrase = kinds.findIndex(({ kind }) => kind === 'phrase') + 1;
+await page.getByRole('button', { name: `Question ${phrase}`, exact: true }).click();
+await page.getByRole('textbox', { name: 'Try an answer' }).waitFor();
+await page.waitForTimeout(400);
+const marks = await markTimes(page);
+console.log('Until the margin shows the mark');
+console.table({
+  'bare echo of a key': spreadOf(marks.bare),
+  'a key in the trial answer': spreadOf(marks.margin),
+  'a key in the points': spreadOf(marks.points),
+});
 await browser.close();
 
 const file = process.argv[process.argv.indexOf('--json') + 1];
