@@ -1,6 +1,7 @@
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { isInMaximum, pointsOf } from '../quiz/points';
-import { placementIn } from '../quiz/paper';
+import { paperFrom, placedIn, placementIn } from '../quiz/paper';
+import type { Placed } from '../quiz/placement';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { add, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Override } from '../quiz/override';
@@ -35,6 +36,19 @@ export function contextOf(paper: Paper, question: OwnReading): MarkingContext {
   const context = contextOfPaper(paper);
   const asTheQuiz = question.language === null && question.decimalSign === null;
   return asTheQuiz ? context : { ...context, ...readingOf(question, context) };
+}
+
+/**
+ * What of a paper is asked for when one of its questions is marked: that question as it is given here, which may be newer
+ * than the paper's, and those whose keys are tried too.
+ */
+export function paperAround(paper: Paper, placed: Placed): Paper {
+  const { question } = placed;
+  const { readsOthers } = kindOf(question);
+  const others = placedIn(paper).filter(
+    (one) => one.question.id !== question.id && readsOthers && kindOf(one.question).isReadByOthers,
+  );
+  return paperFrom(paper.content, [placed, ...others]);
 }
 
 /** The same for contexts in which every answer is marked alike. */

@@ -9,18 +9,19 @@ import { usePaper } from '@/ui/teacher/quizContext';
 import { HowItWent, Problems } from './Notes';
 import { TryAnswer } from './TryAnswer';
 import type { MarginState } from './useMarginState';
-import type { QuestionRecord } from '@/store/records/db';
+import type { Placed } from '@/core/quiz/placement';
 import { WholePaper } from './WholePaper';
 
 interface Props {
-  readonly record: QuestionRecord;
+  /** The question as it is written now, which may not be stored yet. */
+  readonly record: Placed;
   readonly number: number;
   readonly margin: MarginState;
 }
 
 /** What is computed for the question in hand. */
 export function InHand({ record, number, margin }: Props) {
-  const { id } = record;
+  const { id } = record.question;
   if (!kindOf(record.question).asks) return <p className="caption">A note: it asks for nothing.</p>;
   const failed = margin.spreadsFailed;
   return (
@@ -31,7 +32,7 @@ export function InHand({ record, number, margin }: Props) {
       <Suspense>
         <TryAnswer
           key={id}
-          question={record.question}
+          placed={record}
           number={number}
           kept={margin.keptOf(id)}
           onKept={(kept) => margin.keep(id, kept)}
@@ -59,7 +60,7 @@ export function MarginSheet({
   record,
   number,
   margin,
-}: { readonly record: QuestionRecord | null } & Omit<Props, 'record'>) {
+}: { readonly record: Placed | null } & Omit<Props, 'record'>) {
   const [up, setUp] = useState(false);
   return (
     <MarginColumn peek={<Peek />} open={up} onOpen={setUp}>

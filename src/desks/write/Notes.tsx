@@ -1,6 +1,7 @@
+import type { Placed } from '@/core/quiz/placement';
 import { memo } from 'react';
 import { spreadTotal } from '@/core/checking/spread';
-import { kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { kindOf, shownAnswer, type Answer } from '@/core/kinds';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
 import { SpreadRow } from '@/ui/widgets/SpreadRow';
@@ -41,8 +42,8 @@ export function HowItWent({ id, spreads }: { readonly id: string; readonly sprea
   );
 }
 
-function Kept({ question, answers }: { readonly question: Question; readonly answers: readonly Answer[] }) {
-  const { value } = useTrials(question, answers);
+function Kept({ placed, answers }: { readonly placed: Placed; readonly answers: readonly Answer[] }) {
+  const { value } = useTrials(placed, answers);
   if (value?.length !== answers.length) return null;
   return (
     <ul className="mt-1">
@@ -55,7 +56,7 @@ function Kept({ question, answers }: { readonly question: Question; readonly ans
             label={verdictWords(trial.verdict, trial.credit)}
           />
           <span className="min-w-0 flex-1 truncate">
-            <ShownAnswer answer={shownAnswer(question, answers[at] as Answer)} />
+            <ShownAnswer answer={shownAnswer(placed.question, answers[at] as Answer)} />
           </span>
           <span className="figures whitespace-nowrap">
             {trial.verdict === 'waits'
@@ -69,7 +70,7 @@ function Kept({ question, answers }: { readonly question: Question; readonly ans
 }
 
 interface Props {
-  readonly question: Question;
+  readonly placed: Placed;
   readonly number: number;
   readonly spreads: Spreads | null;
   readonly problems: readonly string[] | undefined;
@@ -77,12 +78,12 @@ interface Props {
 }
 
 /** What is known of a question that is folded, beside it. */
-export const Notes = memo(function Notes({ question, number, spreads, problems, kept }: Props) {
+export const Notes = memo(function Notes({ placed, number, spreads, problems, kept }: Props) {
   return (
     <div role="group" aria-label={`About question ${number}`} className="py-4">
-      {kindOf(question).asks && <HowItWent id={question.id} spreads={spreads} />}
+      {kindOf(placed.question).asks && <HowItWent id={placed.question.id} spreads={spreads} />}
       <Problems lines={problems} />
-      {kept.length > 0 && <Kept question={question} answers={kept.slice(0, 3)} />}
+      {kept.length > 0 && <Kept placed={placed} answers={kept.slice(0, 3)} />}
     </div>
   );
 });

@@ -1,7 +1,17 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { createContext, memo, Suspense, use, useEffect, useMemo, useRef, type RefObject } from 'react';
+import {
+  createContext,
+  memo,
+  Suspense,
+  use,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type RefObject,
+} from 'react';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
@@ -167,6 +177,8 @@ const Body = memo(function Body(props: BodyProps) {
   const inHand = margin !== null;
   const { question } = record;
   const narrow = useNarrow('tablet');
+  // What is written is marked before it is stored: marks follow the keys, however large the paper is.
+  const [written, setWritten] = useState<Placed | null>(null);
   return (
     <WithFormulas formulas={question.formulas}>
       <div className="relative border-b border-line bg-paper">
@@ -182,6 +194,7 @@ const Body = memo(function Body(props: BodyProps) {
             <QuestionInHand
               record={record}
               number={number}
+              onWritten={setWritten}
               onRemove={() => acts.remove(record.id)}
               onDuplicate={() => acts.duplicate(record.id)}
             />
@@ -193,13 +206,13 @@ const Body = memo(function Body(props: BodyProps) {
       {!narrow && inHand && (
         <div className="paper-margin">
           <aside aria-label="Margin" className="paper-margin-stays">
-            <InHand record={record} number={number} margin={margin} />
+            <InHand record={written ?? record} number={number} margin={margin} />
           </aside>
         </div>
       )}
       {!narrow && !inHand && (
         <div className="paper-margin">
-          <Notes question={question} number={number} spreads={spreads} problems={problems} kept={kept} />
+          <Notes placed={record} number={number} spreads={spreads} problems={problems} kept={kept} />
         </div>
       )}
     </WithFormulas>

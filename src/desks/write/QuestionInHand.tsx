@@ -1,5 +1,5 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { lazy, Suspense, useCallback, useMemo } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
 import type { MustAnswer, Placed, Placement } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
@@ -67,6 +67,8 @@ interface Editing {
 interface Props {
   readonly record: QuestionRecord;
   readonly number: number;
+  /** Told what is written with every key; null once the question is no longer in hand. */
+  readonly onWritten: (placed: Placed | null) => void;
   readonly onRemove: () => void;
   readonly onDuplicate: () => void;
 }
@@ -200,10 +202,12 @@ function Rules({ draft }: { readonly draft: Draft<Placed> }) {
 }
 
 /** The question in hand: text, key, feedback and rules, all in place. */
-export function QuestionInHand({ record, number, onRemove, onDuplicate }: Props) {
+export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
   const draft = useQuestionDraft(record, number);
   const { question, placement } = draft.value;
+  useEffect(() => onWritten(draft.value), [draft.value, onWritten]);
+  useEffect(() => () => onWritten(null), [onWritten]);
   const edit = (next: Question) => draft.edit({ question: next, placement });
   const { Write } = useFaces(question.kind);
   return (

@@ -1,5 +1,7 @@
 import { shownAnswer, type Answer, type Question } from '@/core/kinds';
 import { useState } from 'react';
+import type { Placed } from '@/core/quiz/placement';
+import { paperAround } from '@/core/scoring/markAttempt';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { isSilent } from '@/core/content/silence';
 import { useFaces } from '@/kinds/write';
@@ -68,17 +70,24 @@ function TrialRow({ question, answer, trial, open }: TrialProps) {
 }
 
 /** Answers tried on the question in hand, marked by the worker whenever they or the key change. */
-export function useTrials(question: Question, answers: readonly Answer[]): Query<readonly Trial[]> {
+export function useTrials(placed: Placed, answers: readonly Answer[]): Query<readonly Trial[]> {
   const paper = usePaper();
+  const { question, placement } = placed;
   const key = JSON.stringify(answers);
   return useQuery<readonly Trial[]>(
-    () => quickWorker().tryAnswers(question, JSON.parse(key) as Answer[], paper),
-    [question, key, paper],
+    () =>
+      quickWorker().tryAnswers(
+        question,
+        JSON.parse(key) as Answer[],
+        paperAround(paper, { question, placement }),
+      ),
+    [question, placement, key, paper],
   );
 }
 
 interface TryProps {
-  readonly question: Question;
+  /** The question as it is written now, which may not be stored yet. */
+  readonly placed: Placed;
   readonly number: number;
   /** Answers that were tried and kept, the last one first. */
   readonly kept: readonly Answer[];
@@ -86,10 +95,11 @@ interface TryProps {
 }
 
 /** Answers are tried on the question in hand: what comes back, and why, as they are typed. */
-export function TryAnswer({ question, number, kept, onKept }: TryProps) {
+export function TryAnswer({ placed, number, kept, onKept }: TryProps) {
+  const { question } = placed;
   const [answer, setAnswer] = useState<Answer | null>(null);
   const answers = [...(answer ? [answer] : []), ...kept];
-  const { value, failure, again } = useTrials(question, answers);
+  const { value, failure, again } = useTrials(placed, answers);
   const trials = value ?? [];
   const { Try, typed } = useFaces(question.kind);
   const keep = () => {

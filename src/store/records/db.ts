@@ -225,7 +225,8 @@ class YentrelDb extends Dexie {
   declare meta: Table<{ key: string; value: number | string }, string>;
 
   constructor() {
-    super('yentrel');
+    // Readers keep what is the same as before themselves: a cache would copy everything once more with each key.
+    super('yentrel', { cache: 'disabled' });
     this.version(1).stores({
       quizzes: 'id',
       questions: '[quizId+id], quizId',
