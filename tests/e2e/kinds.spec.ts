@@ -342,3 +342,92 @@ test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged
   await margin.getByLabel('Gap 3', { exact: true }).fill('erodes');
   await expect(margin.getByText('3 of 4', { exact: true }).first()).toBeVisible();
 });
+
+test('the keys that are more than a word: stretches of an order, a number in a gap, options of a single row, criteria', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/quiz/?id=demo-journey#write');
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const take = async (number: number) => {
+    await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
+    return page.getByRole('region', { name: `Question ${number} in hand` });
+  };
+
+  // Stretches that earn what a table says: 2 together a quarter, 3 a half, all 4 everything.
+  const order = await take(6);
+  await order.getByLabel('Part credit').selectOption('longestRun');
+  await order.getByLabel('What a stretch earns').selectOption('false');
+  for (const [at, credit] of ['25', '50', '100'].entries()) {
+    await expect(order.getByLabel(`Length of stretch ${at + 1}`)).toHaveValue(String(at + 2));
+    await order.getByLabel(`Credit for stretch ${at + 1}`).fill(credit);
+  }
+  await margin.getByRole('button', { name: 'Leave them in this order' }).click();
+  const key = ['waterfall', 'confluence', 'oxbow lake', 'delta'];
+  const rows = margin.locator('.order-row');
+  const up = (item: string) => margin.getByRole('button', { name: new RegExp(`^Move ${item} up`) }).click();
+  const places = async () =>
+    (await rows.allInnerTexts()).map((text) => key.findIndex((item) => text.includes(item)));
+  const longest = (of: readonly number[]) => {
+    let [best, now] = [1, 1];
+    for (let at = 1; at < of.length; at++) {
+      now = of[at] === (of[at - 1] as number) + 1 ? now + 1 : 1;
+      best = Math.max(best, now);
+    }
+    return best;
+  };
+  const WORTH = { 1: '0', 2: '0.75', 3: '1.5', 4: '3' } as Record<number, string>;
+  const shown = (worth: string) => margin.getByText(`${worth} of 3`, { exact: true }).first();
+  const seen = new Set<number>();
+  // Item by item to its place, as insertion sort does: at each step the stretch that stands there counts.
+  for (let round = 0; round < 8; round++) {
+    const now = await places();
+    const run = longest(now);
+    seen.add(run);
+    await expect(shown(WORTH[run] ?? '')).toBeVisible();
+    const wrong = now.findIndex((item, at) => at > 0 && item < (now[at - 1] as number));
+    if (wrong < 0) break;
+    await up(key[now[wrong] as number] as string);
+  }
+  await expect(shown('3')).toBeVisible();
+  expect(seen.size).toBeGreaterThan(1);
+
+  // A gap that takes a number, near enough.
+  const gaps = await take(4);
+  await gaps.getByRole('button', { name: /^Gap 1: faster/ }).click();
+  await gaps.getByLabel('How gap 1 is filled').selectOption('number');
+  const hand = gaps.getByRole('region', { name: 'Gap 1 in hand' });
+  await hand.getByLabel('The right number').fill('3.5');
+  await page.keyboard.press('Tab');
+  await margin.getByLabel('Gap 1', { exact: true }).fill('3.50');
+  await expect(margin.getByText('1 of 4', { exact: true }).first()).toBeVisible();
+  await margin.getByLabel('Gap 1', { exact: true }).fill('3.6');
+  await expect(margin.getByText('0 of 4', { exact: true }).first()).toBeVisible();
+
+  // A row with options of its own, of which two are right for part of the points.
+  const table = await take(8);
+  await table.getByRole('button', { name: 'Other options for each row' }).click();
+  const second = 'It is 60 km long.';
+  await table.getByLabel(`Another option of ${second}`).fill('about');
+  await page.keyboard.press('Enter');
+  await expect(table.getByLabel(`Option 4 of ${second}`, { exact: true })).toHaveValue('about');
+  await table.getByRole('button', { name: 'Credits of their own' }).click();
+  await table.getByLabel(`Credit for about for ${second}`).fill('50');
+  const row = (name: string) => margin.getByRole('group', { name });
+  await row('It carries mud at its end.').getByRole('radio', { name: 'yes' }).check();
+  await row(second).getByRole('radio', { name: 'about' }).check();
+  await expect(margin.getByText('1.5 of 3', { exact: true }).first()).toBeVisible();
+  await expect(row('Ships sail on it.').getByRole('radio')).toHaveCount(3);
+
+  // Criteria, whose best levels together are what is marked against.
+  const why = await take(11);
+  await expect(why.getByText('3 points at best')).toBeVisible();
+  await why.getByRole('button', { name: 'Another criterion' }).click();
+  await why.getByLabel('Criterion 3', { exact: true }).fill('Words of the lesson');
+  await why.getByLabel('Points of level 2 of Words of the lesson').fill('2');
+  await why.getByLabel('What level 2 of Words of the lesson is').fill('at least two');
+  await expect(why.getByText('5 points at best')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText('Words of the lesson: 0 · 2')).toBeVisible();
+});
