@@ -38,6 +38,8 @@ export interface Faces<Q extends Question> {
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;
+    /** How its answers are read. */
+    readonly context: MarkingContext;
     readonly value: Answer | null;
     readonly onChange: (answer: Answer | null) => void;
     readonly onKeep: () => void;

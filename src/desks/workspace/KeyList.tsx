@@ -19,6 +19,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['Alt Shift D', 'duplicate the question'],
       ['Alt Shift Delete', 'delete the question'],
       ['Ctrl G, in the text of a question with gaps', 'make a gap of what is selected'],
+      ['Ctrl M, in any text', 'put in a formula, or change the one at the caret'],
       ['Enter in an option, item or row', 'another one below it'],
       ['Backspace in an empty one', 'remove it'],
     ],

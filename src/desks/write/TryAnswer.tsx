@@ -1,7 +1,7 @@
 import { shownAnswer, type Answer, type Question } from '@/core/kinds';
 import { useState } from 'react';
 import type { Placed } from '@/core/quiz/placement';
-import { paperAround } from '@/core/scoring/markAttempt';
+import { paperAround, readingOf } from '@/core/scoring/markAttempt';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { isSilent } from '@/core/content/silence';
 import { useFaces } from '@/kinds/write';
@@ -10,7 +10,7 @@ import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { FeedbackView } from '@/ui/widgets/FeedbackView';
 import { points } from '@/ui/words/figures';
-import { usePaper } from '@/ui/teacher/quizContext';
+import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
 import { Trace } from '@/ui/widgets/Trace';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
@@ -97,6 +97,7 @@ interface TryProps {
 /** Answers are tried on the question in hand: what comes back, and why, as they are typed. */
 export function TryAnswer({ placed, number, kept, onKept }: TryProps) {
   const { question } = placed;
+  const { quiz } = useQuiz();
   const [answer, setAnswer] = useState<Answer | null>(null);
   const answers = [...(answer ? [answer] : []), ...kept];
   const { value, failure, again } = useTrials(placed, answers);
@@ -113,7 +114,13 @@ export function TryAnswer({ placed, number, kept, onKept }: TryProps) {
         Try an answer to question {number}
       </h2>
       <div className="mt-1.5">
-        <Try question={question} value={answer} onChange={setAnswer} onKeep={keep} />
+        <Try
+          question={question}
+          context={readingOf(question, quiz.content)}
+          value={answer}
+          onChange={setAnswer}
+          onKeep={keep}
+        />
       </div>
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       <ul aria-live="polite">

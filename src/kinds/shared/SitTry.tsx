@@ -4,7 +4,7 @@ import type { Faces } from '../faces';
 import { sitFace } from '../sit';
 
 /** A trial answer, given as a student gives it. */
-export const SitTry: Faces<Question>['Try'] = ({ question, value, onChange }) => {
+export const SitTry: Faces<Question>['Try'] = ({ question, context, value, onChange }) => {
   const Sit = sitFace(question.kind);
   return (
     <div className="sit-small py-1">
@@ -13,7 +13,7 @@ export const SitTry: Faces<Question>['Try'] = ({ question, value, onChange }) =>
           face={kindOf(question).faceOf(question, 1)}
           answer={value}
           labelledBy="try-answer"
-          language="en"
+          language={context.language}
           onAnswer={onChange}
         />
       </Suspense>
