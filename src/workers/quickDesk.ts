@@ -2,6 +2,7 @@ import type { Answer, Question } from '@/core/kinds';
 import { verdictOf, type NearMiss, type Verdict } from '@/core/marks/mark';
 import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
+import { worthOf } from '@/core/scoring/whatIf';
 import type { Fraction } from '@/core/figures/fraction';
 import { readerWords } from './readerWords';
 import type { Feedback } from '@/core/content/feedback';
@@ -55,6 +56,8 @@ export const quickDesk = {
   tryAnswers(question: Question, answers: (Answer | null)[], paper: Paper): Trial[] {
     return answers.map((answer) => tryAnswer(question, answer, paper));
   },
+  /** What the rules of a question make of ways to answer where they can surprise. */
+  worthOf,
   /** How a made-up class would do on each question. */
   madeUpSpreads,
 };

@@ -76,6 +76,7 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await saved(page);
   await expectAccessible(page, 'questions with formulas');
   await page.getByRole('button', { name: 'Delete question 2' }).click();
+  await expect(page.getByText('1 question · 1 point')).toBeVisible();
   await page.reload();
   await anotherKind(page, 'Note');
   await page.getByRole('textbox', { name: 'Text of question 2' }).click();

@@ -64,6 +64,13 @@ export interface About {
   readonly part: string;
 }
 
+/** Ways to answer whose worth a rule can make surprising, and what they are called in a sentence. */
+export interface WhatIf<Answer> {
+  readonly words: string;
+  /** Several, each as likely: their mean is meant. null is no answer. */
+  readonly answers: readonly (Answer | null)[];
+}
+
 /** The order in which a question's options are shown. */
 export type OptionOrder = 'written' | 'shuffled';
 
@@ -130,6 +137,8 @@ interface Defaulted<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
+  /** What a teacher would ask of the rules: what does ticking everything earn, what does chance? By default nothing. */
+  whatIfs(question: Question): WhatIf<Answer>[];
   /** A made-up answer: one that is right, or one that is wrong as students are; null, the default, for none given. */
   makeUp(question: Question, random: Random, wanted: 'right' | 'wrong'): Answer | null;
   /**
@@ -179,6 +188,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     shownRight: () => [],
     accept: () => notKeyed('An answer of several parts is marked by hand'),
+    whatIfs: () => [],
     makeUp: () => null,
     faceOf: () => ({ kind: own.name }) as Face,
     lines: {},
@@ -218,6 +228,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
+    whatIfs: (question) => kind.whatIfs(counts(question)),
     makeUp: (question, random, wanted) => kind.makeUp(counts(question), random, wanted),
     faceOf: (question, seed, options) => kind.faceOf(counts(question), seed, options),
   };

@@ -31,6 +31,8 @@ const Cover = z.strictObject({
   student: z.string(),
   questions: z.number().int(),
   points: Fraction,
+  /** Out of how many points scores are given, where that is not the paper's own. */
+  scaledTo: Fraction.nullable(),
   until: z.number().int().nullable(),
   due: z.number().int().nullable(),
   grace: z.number().int(),

@@ -28,6 +28,7 @@ function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
     student: student.name,
     questions: askedIn(paper).length,
     points: pointsOfPaper(paper),
+    scaledTo: paper.content.scoring.outOf,
     until: opening?.until ?? null,
     due: opening?.due ?? null,
     grace: opening?.grace ?? 0,

@@ -1,5 +1,5 @@
 import type { Cover } from '@/core/reveal/packets';
-import { count, dayAndTime, pointsWord } from '@/ui/words/figures';
+import { count, dayAndTime, points, pointsWord } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
@@ -22,7 +22,9 @@ export function CoverPage({
 }) {
   const begin = useSitPress(onBegin);
   const facts = [
-    `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}.`,
+    `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}${
+      cover.scaledTo ? `; your score is given out of ${points(cover.scaledTo)}` : ''
+    }.`,
     cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
     ...(cover.due === null ? [] : [dueWords(cover)]),
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),

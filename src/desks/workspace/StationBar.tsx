@@ -4,7 +4,7 @@ import { kindOf } from '@/core/kinds';
 import { isOpen, isOver } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
-import { count, pointsWord } from '@/ui/words/figures';
+import { count, points, pointsWord } from '@/ui/words/figures';
 import { dayAndTimeIn, shortTimeIn } from '@/ui/words/zoneTime';
 import { useCovered } from '@/ui/widgets/useCovered';
 import { useNarrow } from '@/ui/widgets/useNarrow';
@@ -189,6 +189,8 @@ export function StationBar({ station }: { readonly station: string }) {
     </>
   );
   const head = useCovered<HTMLElement>('head');
+  const scaledTo = draft.content.scoring.outOf;
+  const worth = `${pointsWord(pointsOfPaper(draft))}${scaledTo ? `, given out of ${points(scaledTo)}` : ''}`;
   return (
     <header
       ref={head}
@@ -209,7 +211,7 @@ export function StationBar({ station }: { readonly station: string }) {
           </p>
           <p className="caption figures truncate">
             {isDraft && 'Draft: '}
-            {count(questions.length, 'question')} · {!phone && `${pointsWord(pointsOfPaper(draft))} · `}
+            {count(questions.length, 'question')} · {!phone && `${worth} · `}
             <span role="status">{savingWords(saving)}</span>
           </p>
         </div>

@@ -7,6 +7,7 @@ import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useContentField } from '@/ui/teacher/useContentField';
+import { ScoreSentence } from './ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
 const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
@@ -158,6 +159,7 @@ export function Heading() {
         </div>
       </Suspense>
       <QuizSentence />
+      <ScoreSentence />
     </div>
   );
 }

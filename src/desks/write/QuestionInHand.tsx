@@ -1,20 +1,18 @@
 import { Copy, Trash2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
-import type { MustAnswer, Placed, Placement } from '@/core/quiz/placement';
-import { pointsOfPlaced } from '@/core/quiz/points';
+import type { Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/markAttempt';
 import { plainText } from '@/core/content/plainText';
+import { NegativeCredit } from '@/kinds/shared/leastCredit';
 import { useFaces } from '@/kinds/write';
 import { placedOf, type QuestionRecord } from '@/store/records/db';
 import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
-import { DecimalField } from '@/ui/widgets/DecimalField';
 import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
-import { MUST_WORDS } from '@/ui/words/mustWords';
 import { OwnWords } from './OwnWords';
-import { points, pointWord } from '@/ui/words/figures';
+import { QuestionRules } from './QuestionRules';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { WithFormulas, Words } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
@@ -108,99 +106,6 @@ function General({ question, onChange: edit }: Editing) {
   );
 }
 
-interface PointsProps {
-  readonly placed: Placed;
-  readonly onPoints: (points: Placement['points']) => void;
-}
-
-/** What the question is worth here: its own points, or the quiz's. */
-function PointsPart({ placed, onPoints }: PointsProps) {
-  const { quiz } = useQuiz();
-  const { points: own } = placed.placement;
-  const value = pointsOfPlaced(placed, quiz.content);
-  const byDefault = points(quiz.content.defaultPoints);
-  return (
-    <>
-      <DecimalField
-        className="sentence-part text-center"
-        label="Points"
-        value={own}
-        most={1000}
-        fallback={byDefault}
-        onEmpty={() => onPoints(null)}
-        onChange={onPoints}
-      />{' '}
-      {pointWord(value)}
-      {own === null ? (
-        <span className="text-soft"> (quiz default)</span>
-      ) : (
-        <>
-          {' ('}
-          <button
-            type="button"
-            className="cursor-pointer text-[13.5px] text-petrol underline underline-offset-2"
-            onClick={() => onPoints(null)}
-          >
-            use the quiz’s default ({byDefault})
-          </button>
-          {')'}
-        </>
-      )}
-    </>
-  );
-}
-
-function Rules({ draft }: { readonly draft: Draft<Placed> }) {
-  const { quiz } = useQuiz();
-  const { question, placement } = draft.value;
-  const place = (patch: Partial<Placement>) =>
-    draft.edit({ question, placement: { ...placement, ...patch } });
-  const { Rules: KindRules } = useFaces(question.kind);
-  return (
-    <div className="mt-4 leading-loose">
-      <PointsPart placed={draft.value} onPoints={(own) => place({ points: own })} />
-      {'. It '}
-      <select
-        className="sentence-part"
-        aria-label="Must it be answered"
-        value={placement.mustAnswer ?? 'asQuiz'}
-        onChange={(event) => {
-          const chosen = event.target.value;
-          place({ mustAnswer: chosen === 'asQuiz' ? null : (chosen as MustAnswer) });
-        }}
-      >
-        <option value="asQuiz">{MUST_WORDS[quiz.content.mustAnswer]}, as the quiz sets</option>
-        {Object.entries(MUST_WORDS).map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </select>
-      {quiz.content.shuffled && (
-        <>
-          {' and '}
-          <select
-            className="sentence-part"
-            aria-label="Its place where questions are shuffled"
-            value={String(placement.staysInPlace)}
-            onChange={(event) => place({ staysInPlace: event.target.value === 'true' })}
-          >
-            <option value="false">is shuffled with the others</option>
-            <option value="true">stays in its place</option>
-          </select>
-        </>
-      )}
-      {'. '}
-      <KindRules
-        question={question}
-        onChange={(next) => draft.edit({ question: next, placement })}
-        context={readingOf(question, quiz.content)}
-        optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
-      />
-    </div>
-  );
-}
-
 /** The question in hand: text, key, feedback and rules, all in place. */
 export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
@@ -254,17 +159,19 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
             onChange={(text) => edit({ ...question, text })}
           />
         </Suspense>
-        <Write
-          question={question}
-          onChange={edit}
-          seen={quiz.firstHandInAt !== null}
-          optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
-          context={readingOf(question, quiz.content)}
-        />
+        <NegativeCredit value={question.negativeCredit}>
+          <Write
+            question={question}
+            onChange={edit}
+            seen={quiz.firstHandInAt !== null}
+            optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
+            context={readingOf(question, quiz.content)}
+          />
+        </NegativeCredit>
         {kindOf(question).asks && (
           <>
             <General question={question} onChange={edit} />
-            <Rules draft={draft} />
+            <QuestionRules draft={draft} />
           </>
         )}
         <OwnWords question={question} onChange={edit} />

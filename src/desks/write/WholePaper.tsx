@@ -10,6 +10,7 @@ export function WholePaper() {
   const { quiz } = useQuiz();
   const paper = usePaper();
   const { best, outOf, missing } = bestPossible(paper);
+  const scaledTo = paper.content.scoring.outOf;
   const numbers = missing.map((id) => quiz.content.order.indexOf(id) + 1);
   const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
   return (
@@ -24,6 +25,7 @@ export function WholePaper() {
           {points(best)} of {points(outOf)}
         </span>
       </div>
+      {scaledTo && <p className="caption pl-[27px]">Scores are given out of {points(scaledTo)}.</p>}
       {!equal(best, outOf) && (
         <p className="mt-1 pl-[27px] text-[13.5px] text-saffron-text">
           Full marks cannot be reached: {plural(numbers.length, 'question')} {numbers.join(', ')}{' '}

@@ -3,6 +3,7 @@ import type { Feedback } from '@/core/content/feedback';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { PercentField } from '@/ui/widgets/PercentField';
+import { useLeastCredit } from './leastCredit';
 import { Disc, KeyLine } from './KeyLine';
 
 /** One entry of a key that earns something and says something. */
@@ -30,6 +31,7 @@ interface Props<One extends Entry> {
 /** A line of a key whose entry has a credit of its own. */
 export function KeyRow<One extends Entry>(props: Props<One>) {
   const { entry, name, onChange, onToggle, children, ...more } = props;
+  const least = useLeastCredit();
   const disc = onToggle ? (
     <Disc credit={entry.credit} name={name} onToggle={onToggle} />
   ) : (
@@ -46,7 +48,8 @@ export function KeyRow<One extends Entry>(props: Props<One>) {
         <PercentField
           value={entry.credit}
           label={`Credit for ${name}`}
-          className="plain-field !w-10 font-semibold"
+          className={`plain-field font-semibold ${least < 0 ? '!w-12' : '!w-10'}`}
+          least={least}
           onChange={(credit) => onChange({ ...entry, credit })}
         />
       }

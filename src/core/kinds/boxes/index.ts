@@ -12,6 +12,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { boxName, boxOf, isSaidNowhere, explain, hasKey, lowestCredit, mark, type Item } from './mark';
 import { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
 const emptyItem = (id: string): Item => ({ id, text: '', picture: null, boxes: [], feedback: SILENCE });
@@ -60,6 +61,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   readAnswer,
   shown,
   shownRight,
+  whatIfs,
   makeUp,
   faceOf: (question, seed) => ({
     kind: 'boxes',

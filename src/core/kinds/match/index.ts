@@ -12,6 +12,7 @@ import { entriesOf, readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { MatchAnswer, MatchFace, MatchQuestion } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, describe, nameOf, problems } from './words';
 
 const emptyItem = (id: string, partner: string) => ({
@@ -71,6 +72,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   readAnswer,
   shown,
   shownRight,
+  whatIfs,
   makeUp,
   faceOf: (question, seed) => ({
     kind: 'match',

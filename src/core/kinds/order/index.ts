@@ -8,6 +8,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, mark, namesOf, placesOf } from './mark';
 import { OrderAnswer, OrderFace, OrderQuestion } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, MODELS, problems } from './words';
 
 export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
@@ -46,6 +47,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   readAnswer,
   shown,
   shownRight,
+  whatIfs,
   makeUp,
   faceOf: (question, seed) => ({ kind: 'order', items: shuffled(randomFrom(seed), question.items) }),
   lines,

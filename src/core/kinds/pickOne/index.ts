@@ -9,6 +9,7 @@ import { answerText, readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
 const emptyOption = (id: string) => ({
@@ -59,6 +60,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   shown,
   shownRight,
   accept,
+  whatIfs,
   makeUp,
   faceOf: ({ options, shuffled }, seed, order) => {
     const open = options.filter((option) => !option.gone && optionName(option) !== '');

@@ -10,6 +10,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark, openOptions } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
 const emptyOption = (id: string): SeveralOption => ({
@@ -62,6 +63,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   readAnswer,
   shown,
   shownRight,
+  whatIfs,
   makeUp,
   faceOf: (question, seed, order) => ({
     kind: 'pickSeveral',

@@ -8,6 +8,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestRow, explain, hasKey, lowestRow, mark, meanOf, pickedIn } from './mark';
 import { RowsAnswer, RowsFace, RowsQuestion, type Row } from './schema';
+import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
 const emptyRow = (newId: () => string): Row => ({
@@ -72,6 +73,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   readAnswer,
   shown,
   shownRight,
+  whatIfs,
   makeUp,
   faceOf: (question) => ({
     kind: 'rows',

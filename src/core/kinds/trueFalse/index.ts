@@ -1,6 +1,7 @@
 import { SILENCE } from '../../content/silence';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
+import { guessing } from '../shared/guesses';
 import { accept } from './accept';
 import { readAnswer } from './cells';
 import { creditsOf, explain, hasKey, mark, nameOf, sideOf } from './mark';
@@ -41,6 +42,7 @@ export const trueFalse = defineKind<TrueFalseQuestion, TrueFalseAnswer, TrueFals
     [true, false]
       .filter((value) => sideOf(question, value).credit.n === sideOf(question, value).credit.d)
       .map((value) => ({ form: 'text', text: nameOf(value) })),
+  whatIfs: () => [guessing([true, false].map((value) => ({ kind: 'trueFalse' as const, value })))],
   makeUp: (question, random, wanted) => {
     const right = question.whenTrue.credit.n > 0;
     return random() < 0.04 ? null : { kind: 'trueFalse', value: wanted === 'right' ? right : !right };

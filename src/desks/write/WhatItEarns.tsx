@@ -1,0 +1,31 @@
+import type { Placed } from '@/core/quiz/placement';
+import { pointsOfPlaced } from '@/core/quiz/points';
+import { paperAround } from '@/core/scoring/markAttempt';
+import { usePaper } from '@/ui/teacher/quizContext';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { useSettled } from '@/ui/widgets/useSettled';
+import { points, pointsWord } from '@/ui/words/figures';
+import { quickWorker } from '@/workers/clients';
+
+/** What the rules above make of ways to answer where they can surprise, in points of this very question. */
+export function WhatItEarns({ placed }: { readonly placed: Placed }) {
+  const paper = usePaper();
+  // When the hand rests: a trial answer comes first.
+  const settled = useSettled(placed, 300);
+  const { value } = useQuery(
+    () => quickWorker().worthOf(settled.question, paperAround(paper, settled)),
+    [settled, paper.content],
+  );
+  if (!value || value.length === 0) return null;
+  return (
+    <p className="caption figures mt-1 leading-normal" role="status" aria-label="What these rules earn">
+      Of {pointsWord(pointsOfPlaced(settled, paper.content))}, these earn:{' '}
+      {value.map(({ words, points: earned }, at) => (
+        <span key={words} className="whitespace-nowrap">
+          {at > 0 && ' · '}
+          {words} <span className="font-semibold text-ink">{points(earned)}</span>
+        </span>
+      ))}
+    </p>
+  );
+}

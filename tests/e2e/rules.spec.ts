@@ -1,0 +1,129 @@
+import { expectAccessible } from './accessible';
+import { anotherKind, checkRow, expect, goTo, pageOf, saved, test } from './support';
+
+test('every rule set as a sentence is found in the figures below it, the trial, the score, the trace and the slip', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill('Rules of the river');
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const inHand = (number: number) => page.getByRole('region', { name: `Question ${number} in hand` });
+  const earn = (number: number) => inHand(number).getByRole('status', { name: 'What these rules earn' });
+
+  // Two of five are right: what a wrong pick, everything and chance earn stands below the rules.
+  await page.getByRole('button', { name: 'Pick several', exact: true }).click();
+  const first = inHand(1);
+  await first.getByRole('textbox', { name: 'Text of question 1' }).fill('Which are built up?');
+  await first.getByLabel('Option 1', { exact: true }).fill('delta');
+  for (const name of ['levee', 'gorge', 'waterfall', 'cave']) {
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(name);
+  }
+  await first.getByRole('button', { name: 'delta is right' }).click();
+  await first.getByRole('button', { name: 'levee is right' }).click();
+  await first.getByLabel('Points', { exact: true }).fill('2');
+  await expect(earn(1)).toContainText(
+    'every option ticked 0 · none ticked 0 · the right ones and a wrong one 1',
+  );
+  await first.getByLabel('Price of a wrong pick').fill('0.5');
+  await expect(earn(1)).toContainText(
+    'every option ticked 0.5 · none ticked 0 · the right ones and a wrong one 1.5',
+  );
+  await first.getByLabel('What a wrong answer costs').selectOption('points');
+  await expect(first.getByLabel('Points that a wrong answer costs')).toHaveValue('0.5');
+  await margin.getByRole('checkbox', { name: 'gorge' }).check();
+  await expect(margin.getByText('-0.5 of 2', { exact: true })).toBeVisible();
+  // A credit below 0 takes points away, once that is wanted: the larger loss counts.
+  await first.getByLabel('Credits below 0').selectOption('true');
+  await margin.getByRole('checkbox', { name: 'waterfall' }).check();
+  await margin.getByRole('checkbox', { name: 'cave' }).check();
+  await expect(margin.getByText('-1.5 of 2', { exact: true })).toBeVisible();
+  await first.getByLabel('Credits below 0').selectOption('false');
+  await expect(margin.getByText('-0.5 of 2', { exact: true })).toBeVisible();
+
+  // Guessing one of three gains nothing, once it costs what it would gain.
+  await anotherKind(page, 'Pick one');
+  const second = inHand(2);
+  await second.getByRole('textbox', { name: 'Text of question 2' }).fill('Where is it fastest?');
+  await second.getByLabel('Option 1', { exact: true }).fill('outside');
+  for (const name of ['inside', 'nowhere']) {
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(name);
+  }
+  await second.getByRole('button', { name: 'outside is right' }).click();
+  await expect(earn(2)).toContainText('a wrong option 0 · guessing, on average 0.33');
+  await second.getByLabel('What a wrong answer costs').selectOption('guessing');
+  await expect(earn(2)).toContainText('a wrong option -0.5 · guessing, on average 0');
+
+  // One on top of the maximum, one that only asks.
+  await anotherKind(page, 'Word or phrase');
+  await inHand(3).getByRole('textbox', { name: 'Text of question 3' }).fill('What is a bend called?');
+  await inHand(3).getByLabel('Another right answer').fill('meander');
+  await page.keyboard.press('Enter');
+  await inHand(3).getByLabel('How it counts').selectOption('bonus');
+  await anotherKind(page, 'Word or phrase');
+  await inHand(4).getByRole('textbox', { name: 'Text of question 4' }).fill('What should we do next?');
+  await inHand(4).getByLabel('Another right answer').fill('maps');
+  await page.keyboard.press('Enter');
+  await inHand(4).getByLabel('How it counts').selectOption('notMarked');
+
+  // The score of the paper: out of 100, whole points, bonus on top, below 0 if it comes to that.
+  await page.getByLabel('What the score is out of').selectOption('false');
+  await expect(page.getByLabel('Score out of')).toHaveValue('100');
+  await page.getByLabel('How scores are rounded').selectOption('1');
+  await page.getByLabel('Scores below 0').selectOption('false');
+  await page.getByLabel('What bonus points can do').selectOption('true');
+  await saved(page);
+  await expect(page.getByText('4 questions · 3 points, given out of 100')).toBeVisible();
+  await expectAccessible(page, 'rules as sentences');
+  await page.reload();
+  await expect(page.getByLabel('How scores are rounded')).toHaveValue('1');
+
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const sit = async (name: string, picks: readonly string[], one: string, bonus: string) => {
+    const sitting = await pageOf(page, name);
+    await expect(sitting.getByText('4 questions, 3 points; your score is given out of 100.')).toBeVisible();
+    await sitting.getByRole('button', { name: 'Begin' }).click();
+    for (const pick of picks) await sitting.getByRole('checkbox', { name: pick }).check();
+    await sitting.getByRole('button', { name: 'Next' }).click();
+    await sitting.getByRole('radio', { name: one }).check();
+    await sitting.getByRole('button', { name: 'Next' }).click();
+    if (bonus) await sitting.getByRole('textbox').fill(bonus);
+    await sitting.getByRole('button', { name: 'Next' }).click();
+    await sitting.getByRole('textbox').fill('something else');
+    await sitting.getByRole('button', { name: 'Review and hand in' }).click();
+    await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
+    return sitting;
+  };
+  // 2 + 1 + 1 of 3; 1/2 of 2 + 1; −0.5 − 0.5.
+  const ada = await sit('Ada Marsh', ['delta', 'levee'], 'outside', 'meander');
+  await expect(ada.getByText('133 of 100')).toBeVisible();
+  const bela = await sit('Bela Fenn', ['delta'], 'outside', '');
+  await expect(bela.getByText('67 of 100')).toBeVisible();
+  const cato = await sit('Cato Weir', ['gorge'], 'inside', '');
+  await expect(cato.getByText('-33 of 100')).toBeVisible();
+
+  await goTo(page, 'Check');
+  for (const [name, score] of [
+    ['Ada Marsh', '133'],
+    ['Bela Fenn', '67'],
+    ['Cato Weir', '-33'],
+  ] as const)
+    await expect.poll(async () => (await checkRow(page, name)).at(-1)).toBe(score);
+  const cells = await checkRow(page, 'Cato Weir');
+  expect(cells[0]).toMatch(/-0\.5/);
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByRole('rowheader', { name: 'Cato Weir', exact: true }) })
+    .getByRole('button')
+    .last()
+    .click();
+  const trace = page.getByRole('list', { name: 'How the total came about' });
+  await expect(trace).toContainText('100');
+  await expect(trace).toContainText('-33');
+});
