@@ -54,6 +54,15 @@ test('every rule set as a sentence is found in the figures below it, the trial, 
   }
   await second.getByRole('button', { name: 'outside is right' }).click();
   await expect(earn(2)).toContainText('a wrong option 0 · guessing, on average 0.33');
+  // An option of its own loss, which can be typed once points may be taken away.
+  const loss = second.getByLabel('Credit for inside, per cent');
+  await loss.fill('-50');
+  await expect(loss).toHaveClass(/text-error/);
+  await second.getByLabel('Credits below 0').selectOption('true');
+  await loss.fill('-50');
+  await expect(earn(2)).toContainText('a wrong option -0.25 · guessing, on average 0.17');
+  await loss.fill('0');
+  await second.getByLabel('Credits below 0').selectOption('false');
   await second.getByLabel('What a wrong answer costs').selectOption('guessing');
   await expect(earn(2)).toContainText('a wrong option -0.5 · guessing, on average 0');
 
