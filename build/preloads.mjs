@@ -10,7 +10,7 @@ const LATER = /import\(["'](\.[^"']+\.js)["']\)/g;
 /** What a worker asks for later is fetched ahead where it is small: bytes. */
 const SMALL = 12_000;
 /** Islands that show nothing before their worker has answered. */
-const WORKER_FIRST = /\/Sit\./;
+const WORKER_FIRST = /\/(StudentPage|TrialPage)\./;
 
 const found = (text, pattern) => [...text.matchAll(pattern)].map(([, path]) => path);
 

@@ -1,18 +1,21 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { PaperPacket } from '@/core/reveal/packets';
-import type { PaperAddress } from '@/core/sitting/port';
+import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { dayAndTime } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/Picture';
-import { openStudentPort } from '@/workers/studentPort';
 import { CoverPage } from './CoverPage';
 import { run } from './run';
 import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
 import { WorkPages } from './WorkPages';
 
-const port = openStudentPort();
+interface SitProps {
+  readonly port: StudentPort;
+  readonly place: PaperAddress;
+}
 
-function address(): PaperAddress {
+/** Where the page's address says that the paper is. */
+export function addressHere(): PaperAddress {
   const query = new URLSearchParams(location.search);
   return { quizId: query.get('quiz') ?? '', ticket: query.get('ticket') ?? '' };
 }
@@ -37,23 +40,21 @@ function Message({ title, text, onAgain }: MessageProps) {
   );
 }
 
-/** The student's page: nothing but the quiz, and what comes back. It knows only what the port hands out. */
-export function Sit() {
+/** A student's paper: nothing but the quiz, and what comes back. It knows only what the port hands out. */
+export function Sit(props: SitProps) {
   return (
     <SitBoundary>
-      <Paper />
+      <Paper {...props} />
     </SitBoundary>
   );
 }
 
 /** The packet of the student at this address, kept up to date. */
-function usePaper() {
+function usePaper({ port, place }: SitProps) {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
-  const [place] = useState(address);
-
   // Which of several attempts is looked at; the latest one where nothing is said.
   const [attempt, setAttempt] = useState<number | undefined>();
-  const picture = useCallback((hash: string) => port.picture(place, hash), [place]);
+  const picture = useCallback((hash: string) => port.picture(place, hash), [port, place]);
 
   const open = useCallback(async () => {
     try {
@@ -62,7 +63,7 @@ function usePaper() {
       // What is on the page already stays: a look that failed is taken again later.
       setPacket((before) => (before === 'loading' ? 'failed' : before));
     }
-  }, [place, attempt]);
+  }, [port, place, attempt]);
   // Fails where the attempt could not be begun: the page it was asked on says so, and offers it again.
   const begin = async () => {
     const next = await port.begin(place);
@@ -91,7 +92,7 @@ function usePaper() {
     setPacket('loading');
     run(open);
   };
-  return { place, packet, picture, open, begin, retry, setAttempt };
+  return { packet, picture, open, begin, retry, setAttempt };
 }
 
 /** Where there is no paper to be shown, why; null where there is one. */
@@ -120,10 +121,14 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
   }
 }
 
-function Paper() {
-  const { place, packet, picture, open, begin, retry, setAttempt } = usePaper();
+function Paper({ port, place }: SitProps) {
+  const { packet, picture, open, begin, retry, setAttempt } = usePaper({ port, place });
   if (packet === 'loading')
-    return <p className="waiting-text px-6 py-24 text-center text-soft">Loading your paper …</p>;
+    return (
+      <main className="px-6 py-24 text-center text-soft">
+        <h1 className="waiting-text text-[15px] font-normal">Loading your paper …</h1>
+      </main>
+    );
   if (packet === 'failed') {
     return (
       <Message

@@ -57,6 +57,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     { name: 'Save all answers as CSV', run: act(() => saveAnswers(id, content.title, 'csv')) },
     { name: 'Save all answers as a spreadsheet', run: act(() => saveAnswers(id, content.title, 'xlsx')) },
     { name: 'Save this quiz as a file', run: saving },
+    { name: 'Dry run: take the quiz as a student', run: () => window.open(`/try/?quiz=${id}`) },
     { name: 'Print slips with right answers', run: () => print('with') },
     { name: 'Print slips without right answers', run: () => print('without') },
     { name: 'Undo', keys: 'Ctrl Z', run: act(() => undo(id)) },

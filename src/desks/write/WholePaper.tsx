@@ -32,6 +32,14 @@ export function WholePaper() {
           {plural(numbers.length, 'has', 'have')} no fully right answer yet.
         </p>
       )}
+      {paper.questions.length > 0 && (
+        <p className="mt-2">
+          <a className="link-text" href={`/try/?quiz=${quiz.id}`} target="_blank" rel="noopener">
+            Take it as a student
+          </a>{' '}
+          <span className="caption">a dry run, of which nothing is kept</span>
+        </p>
+      )}
     </section>
   );
 }

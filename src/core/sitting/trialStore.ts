@@ -1,0 +1,80 @@
+import { ASPECTS, type RevealPlan } from '../quiz/plan';
+import type { PaperPacket } from '../reveal/packets';
+import type { Attempt } from '../quiz/attempt';
+import type { Opening, Paper, QuizContent } from '../quiz/quiz';
+import { begin } from './decide';
+import type { SittingStore, Visit } from './store';
+
+/** A quiz as it is written now, to be tried; and what of the machine that takes. */
+export interface Tried {
+  readonly quizId: string;
+  readonly content: QuizContent;
+  readonly paper: Paper;
+  readonly now: () => number;
+  readonly newId: () => string;
+  readonly newSeed: () => number;
+  readonly picture: SittingStore['picture'];
+}
+
+/** Everything at once: what comes back is what is tried. */
+const ALL_AT_ONCE = Object.fromEntries(ASPECTS.map((aspect) => [aspect, 'handedIn'])) as RevealPlan;
+
+/** What a student is told before handing in: when results come by the quiz's own plan, though the dry run shows them at once. */
+export function asPlanned(packet: PaperPacket, { plan }: QuizContent): PaperPacket {
+  if (packet.state === 'unknown' || packet.state === 'finished') return packet;
+  const cover = { ...packet.cover, plan: ASPECTS.map((aspect) => ({ aspect, when: plan[aspect] })) };
+  return { ...packet, cover };
+}
+
+/**
+ * Where a dry run lies: one student’s attempts at a quiz as it is written now, open from the first look on, in memory
+ * alone. What students will see is decided by the same code as theirs; only the plan shows everything at hand-in.
+ */
+export function trialStore({ quizId, content, paper, now, newId, newSeed, picture }: Tried): SittingStore {
+  const opening: Opening = { from: now(), due: null, grace: 0, until: null };
+  const student = { id: newId(), name: 'A student' };
+  const quiz: Visit['quiz'] = {
+    id: quizId,
+    content: { ...content, plan: ALL_AT_ONCE },
+    standing: { opening, shown: {}, shownTo: {}, live: 1, setTo: [] },
+    firstHandInAt: null,
+  };
+  let made: readonly Attempt[] = [];
+  const fresh = (number: number): Attempt => ({
+    id: newId(),
+    quizId,
+    studentId: student.id,
+    number,
+    revision: 1,
+    openedAt: now(),
+    savedAt: now(),
+    handedInAt: null,
+    timeKnown: true,
+    source: 'sat',
+    answers: {},
+    seed: newSeed(),
+    saves: {},
+    seq: 0,
+  });
+  return {
+    now,
+    picture,
+    visit: (at) => Promise.resolve(at.quizId === quizId ? { quiz, student, made } : null),
+    paper: () => Promise.resolve(paper),
+    teachersWork: () => Promise.resolve({ overrides: new Map(), rulings: new Map(), comments: new Map() }),
+    begin() {
+      const decided = begin({ opening, attempts: content.attempts }, made, now());
+      if (decided && 'number' in decided) made = [...made, fresh(decided.number)];
+      return Promise.resolve();
+    },
+    change(_, attemptId, decide) {
+      const attempt = made.find(({ id }) => id === attemptId);
+      if (!attempt) return Promise.resolve({ ok: false, reason: 'unknown' });
+      const at = now();
+      const decided = decide(paper, attempt, opening, at);
+      if (!decided.ok) return Promise.resolve(decided);
+      made = made.map((one) => (one.id === attemptId ? decided.attempt : one));
+      return Promise.resolve({ ok: true, at });
+    },
+  };
+}
