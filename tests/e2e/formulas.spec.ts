@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
-import { anotherKind, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, expect, goTo, outAndIn, pageOf, saved, test } from './support';
 
 const maths = (name: string | RegExp) => ({ role: 'math' as const, name });
 
@@ -130,18 +129,7 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await expect(page.getByRole('math', maths('five thirds')).first()).toBeVisible();
 
   // The quiz as a file has what was made of them, and brings it back.
-  await page.goto('/');
-  await page.getByRole('button', { name: 'More for Speed of a river' }).click();
-  await page.getByRole('button', { name: 'Save as a file' }).click();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the file' }).click(),
-  ]);
-  await page.getByLabel('Quiz file, backup or rescue file').setInputFiles({
-    name: file.suggestedFilename(),
-    mimeType: 'application/octet-stream',
-    buffer: readFileSync(await file.path()),
-  });
+  await outAndIn(page, 'Speed of a river');
   await page.getByRole('dialog').getByRole('button', { name: /copy/i }).first().click();
   await expect(page.getByRole('math', maths('v equals s over t')).first()).toBeVisible();
 });

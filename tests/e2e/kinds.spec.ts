@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
 import { enter, sitEveryKind, writeEveryKind } from './everyKind';
-import { anotherKind, checkRow, downloaded, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, checkRow, downloaded, expect, goTo, outAndIn, pageOf, saved, test } from './support';
 
 const PHONE = { width: 360, height: 740 };
 
@@ -91,18 +90,7 @@ test('a question of every kind: written by keys alone, sat on a phone, marked, h
   await allScores(page);
 
   // The quiz out as a file, and in again as another one.
-  await page.goto('/');
-  await page.getByRole('button', { name: 'More for Every kind of river' }).click();
-  await page.getByRole('button', { name: 'Save as a file' }).click();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the file' }).click(),
-  ]);
-  await page.getByLabel('Quiz file, backup or rescue file').setInputFiles({
-    name: file.suggestedFilename(),
-    mimeType: 'application/octet-stream',
-    buffer: readFileSync(await file.path()),
-  });
+  await outAndIn(page, 'Every kind of river');
   await expect(page.getByRole('dialog').getByText('13 questions')).toBeVisible();
 });
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { test as base, expect, type Page } from '@playwright/test';
 
 /** Every test fails on a console error, an uncaught error, or anything that the content policy refused. */
@@ -100,4 +101,20 @@ export async function drawing(page: Page, width: number, height: number): Promis
     [width, height] as const,
   );
   return Buffer.from(base64, 'base64');
+}
+
+/** A quiz out as a file, from the Shelf, and that file opened there: what it holds is then shown. */
+export async function outAndIn(page: Page, title: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: `More for ${title}` }).click();
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the file' }).click(),
+  ]);
+  await page.getByLabel('Quiz file, backup or rescue file').setInputFiles({
+    name: file.suggestedFilename(),
+    mimeType: 'application/octet-stream',
+    buffer: readFileSync(await file.path()),
+  });
 }

@@ -51,6 +51,21 @@ export function begin(
   return mayBegin(quiz, made, now) ? { number: (last?.number ?? 0) + 1 } : null;
 }
 
+/** What an attempt is when it begins, at an instant in ms since 1970. */
+export const begun = (
+  what: Pick<Attempt, 'id' | 'quizId' | 'studentId' | 'number' | 'revision' | 'seed' | 'seq'>,
+  at: number,
+): Attempt => ({
+  ...what,
+  openedAt: at,
+  savedAt: at,
+  handedInAt: null,
+  timeKnown: true,
+  source: 'sat',
+  answers: {},
+  saves: {},
+});
+
 /** Whether the attempt can still be worked at. */
 function unfinished(attempt: Attempt, opening: Opening | null, now: number): Refusal | null {
   if (attempt.handedInAt !== null) return 'handedIn';

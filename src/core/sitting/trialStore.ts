@@ -2,7 +2,7 @@ import { ASPECTS, type RevealPlan } from '../quiz/plan';
 import type { PaperPacket } from '../reveal/packets';
 import type { Attempt } from '../quiz/attempt';
 import type { Opening, Paper, QuizContent } from '../quiz/quiz';
-import { begin } from './decide';
+import { begin, begun } from './decide';
 import type { SittingStore, Visit } from './store';
 
 /** A quiz as it is written now, to be tried; and what of the machine that takes. */
@@ -40,22 +40,11 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
     firstHandInAt: null,
   };
   let made: readonly Attempt[] = [];
-  const fresh = (number: number): Attempt => ({
-    id: newId(),
-    quizId,
-    studentId: student.id,
-    number,
-    revision: 1,
-    openedAt: now(),
-    savedAt: now(),
-    handedInAt: null,
-    timeKnown: true,
-    source: 'sat',
-    answers: {},
-    seed: newSeed(),
-    saves: {},
-    seq: 0,
-  });
+  const fresh = (number: number): Attempt =>
+    begun(
+      { id: newId(), quizId, studentId: student.id, number, revision: 1, seed: newSeed(), seq: 0 },
+      now(),
+    );
   return {
     now,
     picture,

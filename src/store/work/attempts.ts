@@ -1,5 +1,5 @@
 import type { Attempt } from '@/core/quiz/attempt';
-import { begin } from '@/core/sitting/decide';
+import { begin, begun } from '@/core/sitting/decide';
 import { sittingOf } from '@/core/sitting/packet';
 import type { Decide, Stored } from '@/core/sitting/store';
 import { now } from '../records/clock';
@@ -31,22 +31,18 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
     const decided = quiz ? begin(sittingOf(quiz), made, at) : null;
     if (!quiz || !decided) return null;
     if ('goOn' in decided) return decided.goOn;
-    const attempt: Attempt = {
-      id: newId(),
-      quizId,
-      studentId,
-      number: decided.number,
-      revision: await currentRevision(quiz),
-      openedAt: at,
-      savedAt: at,
-      handedInAt: null,
-      timeKnown: true,
-      source: 'sat',
-      answers: {},
-      seed: newSeed(),
-      saves: {},
-      seq: await nextSeq(quizId),
-    };
+    const attempt = begun(
+      {
+        id: newId(),
+        quizId,
+        studentId,
+        number: decided.number,
+        revision: await currentRevision(quiz),
+        seed: newSeed(),
+        seq: await nextSeq(quizId),
+      },
+      at,
+    );
     await db.attempts.add(attempt);
     return attempt;
   });

@@ -5,6 +5,7 @@ import { Dialog } from '../widgets/Dialog';
 import { Formula } from '../widgets/Formula';
 import { run } from '../widgets/press';
 import { PIECES, withPiece, type Piece } from './formulaParts';
+import { InsertFoot } from './InsertFoot';
 import { typesetNow, useTypeset } from './useTypeset';
 
 interface Props {
@@ -112,19 +113,13 @@ export function FormulaDialog({ tex: before, onSave, onRemove, onClose }: Props)
           />
         </label>
         <Preview tex={tex} id={preview} />
-        <div className="mt-6 flex flex-wrap justify-end gap-3">
-          {onRemove && (
-            <button type="button" className="btn btn-outline mr-auto" onClick={onRemove}>
-              Remove formula
-            </button>
-          )}
-          <button type="button" className="btn btn-ghost" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-primary" disabled={tex === '' || !set?.ok}>
-            {before === '' ? 'Insert formula' : 'Save'}
-          </button>
-        </div>
+        <InsertFoot
+          what="formula"
+          fresh={before === ''}
+          ready={tex !== '' && (set?.ok ?? false)}
+          onRemove={onRemove}
+          onClose={onClose}
+        />
       </form>
     </Dialog>
   );

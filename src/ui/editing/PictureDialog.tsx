@@ -5,6 +5,7 @@ import { FileDrop } from '../widgets/FileDrop';
 import { run } from '../widgets/press';
 import { Picture } from '../widgets/Picture';
 import { PICTURE_TYPES, takePicture } from './pictureFile';
+import { InsertFoot } from './InsertFoot';
 
 interface Props {
   readonly picture: PictureData | null;
@@ -123,19 +124,13 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
         )}
         <Description alt={alt} onAlt={setAlt} plain={plain} onPlain={setPlain} />
         <Width share={share} onShare={setShare} />
-        <div className="mt-6 flex flex-wrap justify-end gap-3">
-          {onRemove && (
-            <button type="button" className="btn btn-outline mr-auto" onClick={onRemove}>
-              Remove picture
-            </button>
-          )}
-          <button type="button" className="btn btn-ghost" onClick={onClose}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-primary" disabled={!taken || !described}>
-            {picture ? 'Save' : 'Insert picture'}
-          </button>
-        </div>
+        <InsertFoot
+          what="picture"
+          fresh={picture === null}
+          ready={taken !== null && described}
+          onRemove={onRemove}
+          onClose={onClose}
+        />
       </form>
     </Dialog>
   );

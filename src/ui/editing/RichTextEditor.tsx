@@ -66,6 +66,28 @@ interface ToolsProps {
   readonly onFormula: () => void;
 }
 
+interface PutProps {
+  readonly label: string;
+  readonly keys?: string;
+  readonly Icon: typeof Image;
+  readonly onPress: () => void;
+}
+
+/** A tool that puts something in where the caret is: the text keeps the focus. */
+const Put = ({ label, keys = '', Icon, onPress }: PutProps) => (
+  <button
+    type="button"
+    className="icon-button"
+    tabIndex={-1}
+    aria-label={label}
+    title={`${label}${keys}`}
+    onMouseDown={(event) => event.preventDefault()}
+    onClick={onPress}
+  >
+    <Icon size={15} aria-hidden />
+  </button>
+);
+
 function Tools({ editor, onPicture, onFormula }: ToolsProps) {
   const active = useEditorState({
     editor,
@@ -93,28 +115,8 @@ function Tools({ editor, onPicture, onFormula }: ToolsProps) {
           <Icon size={15} aria-hidden />
         </button>
       ))}
-      <button
-        type="button"
-        className="icon-button"
-        tabIndex={-1}
-        aria-label="Formula"
-        title="Formula (Ctrl M)"
-        onMouseDown={(event) => event.preventDefault()}
-        onClick={onFormula}
-      >
-        <Radical size={15} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="icon-button"
-        tabIndex={-1}
-        aria-label="Picture"
-        title="Picture"
-        onMouseDown={(event) => event.preventDefault()}
-        onClick={onPicture}
-      >
-        <Image size={15} aria-hidden />
-      </button>
+      <Put label="Formula" keys=" (Ctrl M)" Icon={Radical} onPress={onFormula} />
+      <Put label="Picture" Icon={Image} onPress={onPicture} />
     </div>
   );
 }
