@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import type { Placed } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { paperAround } from '@/core/scoring/markAttempt';
@@ -21,10 +22,13 @@ export function WhatItEarns({ placed }: { readonly placed: Placed }) {
     <p className="caption figures mt-1 leading-normal" role="status" aria-label="What these rules earn">
       Of {pointsWord(pointsOfPlaced(settled, paper.content))}, these earn:{' '}
       {value.map(({ words, points: earned }, at) => (
-        <span key={words} className="whitespace-nowrap">
+        // Lines break between them, never within one.
+        <Fragment key={words}>
           {at > 0 && ' · '}
-          {words} <span className="font-semibold text-ink">{points(earned)}</span>
-        </span>
+          <span className="whitespace-nowrap">
+            {words} <span className="font-semibold text-ink">{points(earned)}</span>
+          </span>
+        </Fragment>
       ))}
     </p>
   );
