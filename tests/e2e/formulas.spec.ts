@@ -133,3 +133,30 @@ test('formulas are written by keys in any text, read and heard on a phone, and s
   await page.getByRole('dialog').getByRole('button', { name: /copy/i }).first().click();
   await expect(page.getByRole('math', maths('v equals s over t')).first()).toBeVisible();
 });
+
+test('what is typed is stored at once, also while the typesetter is still on its way; its formula follows', async ({
+  page,
+}) => {
+  let arrives: () => void = () => undefined;
+  const arrived = new Promise<void>((resolve) => (arrives = resolve));
+  await page.route(/_astro\/typeset[^/]*\.js/, async (route) => {
+    await arrived;
+    await route.continue();
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+  const first = page.getByRole('region', { name: 'Question 1 in hand' });
+  await first.getByLabel('Option 1', { exact: true }).fill('it is \\(x^2\\)');
+  await first.getByLabel('Option 2', { exact: true }).fill('none of these');
+  await saved(page);
+  await page.reload();
+  await expect(first.getByLabel('Option 1', { exact: true })).toHaveValue('it is \\(x^2\\)');
+  await expect(first.getByLabel('Option 2', { exact: true })).toHaveValue('none of these');
+  // Looked at alone, nothing changes; once something is written, the formula follows when it can be set.
+  await first.getByLabel('Option 2', { exact: true }).fill('none of those');
+  await saved(page);
+  arrives();
+  await anotherKind(page, 'Note');
+  await expect(page.getByRole('math', maths('x squared'))).toBeVisible();
+});

@@ -1,5 +1,7 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { lazy, Suspense, useCallback, useEffect, useMemo } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
+import { texIn } from '@/core/content/formulaText';
+import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/markAttempt';
@@ -7,13 +9,14 @@ import { plainText } from '@/core/content/plainText';
 import { NegativeCredit } from '@/kinds/shared/leastCredit';
 import { useFaces } from '@/kinds/write';
 import { placedOf, type QuestionRecord } from '@/store/records/db';
-import { restoreQuestion, saveQuestion } from '@/store/quiz/edits';
+import { completeFormulas, restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { OwnWords } from './OwnWords';
 import { QuestionRules } from './QuestionRules';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { run } from '@/ui/widgets/press';
 import { WithFormulas, Words } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { useDraft, type Draft } from '@/ui/editing/useDraft';
@@ -21,14 +24,18 @@ import { useDraft, type Draft } from '@/ui/editing/useDraft';
 const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
+const editLabel = (number: number, id: string) => ({
+  label: `Edit question ${number}`,
+  field: `question:${id}`,
+});
+
 /** The question being edited: every edit is saved on its own and can be undone. */
 function useQuestionDraft(record: QuestionRecord, number: number): Draft<Placed> {
   const { quizId, id } = record;
   const stored = useMemo(() => placedOf(record), [record]);
   const save = useCallback(
     async (placed: Placed, base: number) => {
-      const label = { label: `Edit question ${number}`, field: `question:${id}` };
-      const saved = await saveQuestion(quizId, placed, base, label);
+      const saved = await saveQuestion(quizId, placed, base, editLabel(number, id));
       if (saved.ok) return { ok: true as const, token: saved.rev };
       const { theirs } = saved;
       return { ok: false as const, theirs: theirs && { value: placedOf(theirs), token: theirs.rev } };
@@ -41,6 +48,42 @@ function useQuestionDraft(record: QuestionRecord, number: number): Draft<Placed>
   );
   const name = `question:${id}`;
   return useDraft({ name, stored, token: record.rev, reached, save, restore });
+}
+
+/**
+ * What was written before the typesetter was here is saved once more when it is, with its formulas set: from the hand, or,
+ * where the hand has moved on, `behind` it.
+ */
+function useLateFormulas(
+  { value, edit }: Draft<Placed>,
+  behind: () => Promise<void>,
+): (placed: Placed) => void {
+  const there = useRef(true);
+  const latest = useRef({ value, edit });
+  useEffect(() => {
+    latest.current = { value, edit };
+  });
+  useEffect(() => {
+    there.current = true;
+    return () => {
+      there.current = false;
+    };
+  }, []);
+  const waiting = useRef(false);
+  return (placed) => {
+    edit(placed);
+    if (waiting.current || isTypesetterHere() || texIn(placed.question).length === 0) return;
+    waiting.current = true;
+    const again = () => {
+      waiting.current = false;
+      if (there.current) latest.current.edit({ ...latest.current.value });
+      else run(behind);
+    };
+    // Where it cannot be loaded, the formula stays text, as Write says; the next key tries again.
+    loadTypesetter().then(again, () => {
+      waiting.current = false;
+    });
+  };
 }
 
 /** Both versions of a question side by side, when two tabs changed it. */
@@ -109,7 +152,11 @@ function General({ question, onChange: edit }: Editing) {
 /** The question in hand: text, key, feedback and rules, all in place. */
 export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
-  const draft = useQuestionDraft(record, number);
+  const stored = useQuestionDraft(record, number);
+  const write = useLateFormulas(stored, () =>
+    completeFormulas(quiz.id, record.id, editLabel(number, record.id)),
+  );
+  const draft = { ...stored, edit: write };
   const { question, placement } = draft.value;
   useEffect(() => onWritten(draft.value), [draft.value, onWritten]);
   useEffect(() => () => onWritten(null), [onWritten]);

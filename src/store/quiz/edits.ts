@@ -10,6 +10,9 @@ import { editing, record, type EditLabel } from '../records/history';
 import { newId } from '../records/ids';
 import { head } from './quizzes';
 
+/** How long a save waits for its formulas to be set, in ms: what is typed is stored at once, a formula can follow. */
+const PATIENCE = 300;
+
 /** A save either went through, or another tab was faster and the teacher chooses. */
 export type Saved<T> =
   { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
@@ -24,7 +27,7 @@ export async function saveContent(
   base: Partial<QuizContent>,
   label: EditLabel,
 ): Promise<Saved<QuizContent>> {
-  const texts = patch.instructions && (await withFormulas({ instructions: patch.instructions }));
+  const texts = patch.instructions && (await withFormulas({ instructions: patch.instructions }, PATIENCE));
   return editing(async () => {
     const quiz = await head(quizId);
     const fields = Object.keys(patch) as (keyof QuizContent)[];
@@ -45,7 +48,7 @@ export async function saveQuestion(
   baseRev: number,
   label: EditLabel,
 ): Promise<Saved<QuestionRecord | null>> {
-  const placed = { ...written, question: await withFormulas(written.question) };
+  const placed = { ...written, question: await withFormulas(written.question, PATIENCE) };
   return editing(async () => {
     const { id } = placed.question;
     const current = await db.questions.get([quizId, id]);
@@ -55,6 +58,12 @@ export async function saveQuestion(
     const change = { kind: 'question', id, before, after: placed } as const;
     return { ok: true, rev: await record(quizId, [change], label) };
   });
+}
+
+/** Sets what formulas of a stored question are still to be set, as part of the step that wrote them. */
+export async function completeFormulas(quizId: string, questionId: string, label: EditLabel): Promise<void> {
+  const current = await db.questions.get([quizId, questionId]);
+  if (current) await saveQuestion(quizId, placedOf(current), current.rev, label);
 }
 
 /** Adds a question behind another; it takes the rules of the one before where that is of its kind. */
@@ -85,7 +94,7 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
 
 /** Puts a question back that another tab deleted while it was written here: at the end, where the order has lost it. */
 export async function restoreQuestion(quizId: string, written: Placed, label: EditLabel): Promise<number> {
-  const placed = { ...written, question: await withFormulas(written.question) };
+  const placed = { ...written, question: await withFormulas(written.question, PATIENCE) };
   return editing(async () => {
     const quiz = await head(quizId);
     const { id } = placed.question;

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { loadTypesetter } from '@/typeset/complete';
 import type { Typeset } from '@/typeset/typeset';
 
 /** What is made of a formula while it is written; the typesetter is loaded with the first one. */
@@ -22,7 +23,7 @@ export async function typesetNow(tex: string): Promise<Typeset> {
 }
 
 async function made(tex: string): Promise<Typeset> {
-  const { typeset } = await import('@/typeset/typeset');
+  const { typeset } = await loadTypesetter();
   const result = await typeset(tex);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(tex, result);

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
+import { loadTypesetter } from '@/typeset/complete';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import * as attempts from '@/store/work/attempts';
@@ -43,11 +44,13 @@ interface School {
 
 const edit = { label: 'Edit', field: '' };
 const silt = () => phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1' });
-const levee = () => pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2' });
+// Its formula is as a save leaves it while the typesetter is still on its way.
+const levee = () => pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2', explanation: '\\(x^2\\)' });
 const say = (text: string) => ({ kind: 'phrase', text }) as const;
 const rev = async (quizId: string, id: string) => (await db.questions.get([quizId, id]))?.rev ?? 0;
 
 async function school(): Promise<School> {
+  await loadTypesetter();
   await demo.ensureDemo();
   await keepDrawings();
   const quizId = await quizzes.createQuiz({ ...emptyContent('Rivers'), order: ['q1', 'q2'] }, [
@@ -114,6 +117,7 @@ const WRITES: Record<string, Op> = {
     edits.saveContent(quizId, { title: 'Floods' }, { title: 'Rivers' }, edit),
   'edits.saveQuestion': async ({ quizId }) =>
     edits.saveQuestion(quizId, parted({ ...silt(), explanation: 'x' }), await rev(quizId, 'q1'), edit),
+  'edits.completeFormulas': ({ quizId }) => edits.completeFormulas(quizId, 'q2', edit),
   'edits.addQuestion': ({ quizId }) => edits.addQuestion(quizId, 'pickOne', 'q1'),
   'edits.restoreQuestion': ({ quizId }) =>
     edits.restoreQuestion(quizId, parted(pickOneQuestion({ a: '1' }, { id: 'q9' })), edit),
