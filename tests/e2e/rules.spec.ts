@@ -57,6 +57,9 @@ test('every rule set as a sentence is found in the figures below it, the trial, 
   // An option of its own loss, which can be typed once points may be taken away.
   const loss = second.getByLabel('Credit for inside, per cent');
   await loss.fill('-50');
+  // Whatever is stored or drawn meanwhile, what was typed stays as it was typed.
+  await saved(page);
+  await expect(loss).toHaveValue('-50');
   await expect(loss).toHaveClass(/text-error/);
   await second.getByLabel('Credits below 0').selectOption('true');
   await loss.fill('-50');

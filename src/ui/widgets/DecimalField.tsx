@@ -32,12 +32,15 @@ export function DecimalField({
   const read = readDecimal(text);
   const inside = (number: Fraction) => number.n >= least * number.d && number.n <= most * number.d;
   const valid = (text.trim() === '' && onEmpty) || (read && inside(read));
+  // By what it is, not by which object holds it: a value that is drawn again as it was takes nothing typed away.
+  const { n, d } = value ?? { n: null, d: 1 };
   useEffect(() => {
+    const held = n === null ? null : { n, d };
     setText((current) => {
       const typed = readDecimal(current);
-      return value && typed && equal(typed, value) ? current : shown(value);
+      return held && typed && equal(typed, held) ? current : shown(held);
     });
-  }, [value]);
+  }, [n, d]);
   return (
     <input
       className={`${className} ${valid ? '' : 'text-error'}`}
