@@ -52,7 +52,7 @@ const numberKey = (key: string) => ({
 
 const MAKERS: ((id: string, at: number) => Question)[] = [
   (id) => ({ ...shared(id), kind: 'number', ...numberKey('5.3') }),
-  (id, at) => ({ ...shared(id), kind: 'pickSeveral', shuffled: null, model: 'rightMinusWrong', lambda: ONE, options: WORDS.slice(0, 6).map((text, index) => ({ ...item(text), right: (index + at) % 3 === 0, weight: ZERO, feedback: SILENCE, gone: false, keepsPlace: false })) }),
+  (id, at) => ({ ...shared(id), kind: 'pickSeveral', shuffled: null, model: 'rightMinusWrong', lambda: ONE, options: WORDS.slice(0, 6).map((text, index) => ({ ...item(text), right: (index + at) % 3 === 0, weight: ZERO, feedback: SILENCE, missed: SILENCE, gone: false, keepsPlace: false })) }),
   (id, at) => ({ ...shared(id), kind: 'trueFalse', whenTrue: { credit: fraction(at % 2), feedback: SILENCE }, whenFalse: { credit: fraction(1 - (at % 2)), feedback: SILENCE } }),
   (id) => ({
     ...shared(id), kind: 'gaps', passage: [], bank: [], ideas: [], model: 'weightedSum', settings: DEFAULT_SETTINGS,

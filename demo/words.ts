@@ -53,6 +53,7 @@ export const option = (id: string, text: string, percent: number, feedback: Feed
   credit: share(percent),
   feedback,
   gone: false,
+  missed: SILENCE,
   keepsPlace: false,
 });
 
@@ -161,6 +162,7 @@ export const pickSeveral = (
       weight: ZERO,
       feedback: SILENCE,
       gone: false,
+      missed: SILENCE,
       keepsPlace: false,
     })),
     ...wrong.map(([text, feedback]) => ({
@@ -169,6 +171,7 @@ export const pickSeveral = (
       weight: ZERO,
       feedback,
       gone: false,
+      missed: SILENCE,
       keepsPlace: false,
     })),
   ],

@@ -21,5 +21,6 @@ const port = serveStudents(sittingStore);
 export const studentDesk: StudentPort = {
   ...port,
   saveAnswer: (at, sent) => orStorage(port.saveAnswer(at, sent)),
+  askHint: (at, asked) => orStorage(port.askHint(at, asked)),
   handIn: (at, attemptId) => orStorage(port.handIn(at, attemptId)),
 };

@@ -61,6 +61,7 @@ test('every rule set as a sentence is found in the figures below it, the trial, 
   await saved(page);
   await expect(loss).toHaveValue('-50');
   await expect(loss).toHaveClass(/text-error/);
+  await second.getByLabel('Credits below 0').focus();
   await second.getByLabel('Credits below 0').selectOption('true');
   await loss.fill('-50');
   await expect(earn(2)).toContainText('a wrong option -0.25 · guessing, on average 0.17');

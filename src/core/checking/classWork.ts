@@ -102,7 +102,7 @@ export class MarkedClass {
     const own = ofAttempt(this.work.overrides, attempt.id);
     return this.#scored.map((column) => {
       const { id } = column.marks.question;
-      return column.score(attempt.answers[id], own[id] ?? null);
+      return column.score(attempt.answers[id], own[id] ?? null, attempt.hints[id]);
     });
   }
 
@@ -113,6 +113,7 @@ export class MarkedClass {
     return column.score(
       attempt.answers[questionId],
       ofAttempt(this.work.overrides, attempt.id)[questionId] ?? null,
+      attempt.hints[questionId],
     );
   }
 

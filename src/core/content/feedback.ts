@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { isSafeAddress } from './links';
+import { Prose } from './prose';
 
 /** A remedial link: what to read, watch or practise next. */
 export const RemedialLink = z.strictObject({
@@ -12,7 +13,7 @@ export type RemedialLink = z.infer<typeof RemedialLink>;
 
 /** What a student reads for one answer; empty text and no links mean silence. */
 export const Feedback = z.strictObject({
-  text: z.string().max(5000),
+  text: Prose,
   links: z.array(RemedialLink).max(20),
 });
 export type Feedback = z.infer<typeof Feedback>;

@@ -1,6 +1,7 @@
 import { z } from '../zod';
 import { Feedback } from './feedback';
 import { Formulas } from './formula';
+import { Prose } from './prose';
 import { RichText } from './richText';
 import { FractionData as Fraction } from '../figures/schema';
 
@@ -52,7 +53,7 @@ export const Penalty = z.discriminatedUnion('kind', [
 export type Penalty = z.infer<typeof Penalty>;
 
 /** A hint that a student may ask for, and the share of the points that it costs once. */
-export const Hint = z.strictObject({ id: Id, text: z.string().max(5000), price: Share });
+export const Hint = z.strictObject({ id: Id, text: Prose, price: Share });
 export type Hint = z.infer<typeof Hint>;
 
 /** How a question stands in a quiz's sum: see `docs/marking.md`, standing. */
@@ -74,10 +75,11 @@ export const questionBase = {
   partly: Feedback,
   wrong: Feedback,
   /** Shown with the right answers. */
-  explanation: z.string().max(5000),
-  /** Whether its credit may fall below 0. */
-  negativeCredit: z.boolean(),
-  penalty: Penalty,
+  explanation: Prose,
+  /** Whether its credit may fall below 0; null: as the quiz has it. */
+  negativeCredit: z.boolean().nullable(),
+  /** null: the quiz's. */
+  penalty: Penalty.nullable(),
   hints: z.array(Hint).max(20),
   /** The language that answers to it are in; null: the quiz's. */
   language: Language.nullable(),

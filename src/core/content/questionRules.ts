@@ -5,19 +5,19 @@ import type { DecimalSign, Hint, Penalty } from './questionBase';
 export interface QuestionRules {
   readonly name: string;
   readonly topics: string[];
-  readonly negativeCredit: boolean;
-  readonly penalty: Penalty;
+  readonly negativeCredit: boolean | null;
+  readonly penalty: Penalty | null;
   readonly hints: Hint[];
   readonly language: string | null;
   readonly decimalSign: z.infer<typeof DecimalSign> | null;
 }
 
-/** No name of its own, nothing costs, nothing falls below 0, answers are read as the quiz says. */
+/** No name of its own, no hints; all else as the quiz says. */
 export const NO_RULES: QuestionRules = {
   name: '',
   topics: [],
-  negativeCredit: false,
-  penalty: { kind: 'none' },
+  negativeCredit: null,
+  penalty: null,
   hints: [],
   language: null,
   decimalSign: null,

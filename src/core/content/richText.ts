@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { isSafeAddress } from './links';
 import { Picture } from './picture';
 
 /** Formatted text as a small tree of what is allowed; drawn by the interface, never as HTML. */
@@ -9,6 +10,12 @@ const TextRun = z.strictObject({
   type: z.literal('text'),
   text: z.string().min(1).max(10_000),
   marks: z.array(Mark).max(4),
+  /** Where these words lead; absent where nowhere. */
+  link: z
+    .string()
+    .max(2000)
+    .refine(isSafeAddress, 'A link begins with http://, https:// or mailto:')
+    .optional(),
 });
 export type TextRun = z.infer<typeof TextRun>;
 

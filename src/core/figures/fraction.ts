@@ -55,7 +55,7 @@ export function add(a: Fraction, b: Fraction): Fraction {
 
 /** a − b, exactly. */
 export function subtract(a: Fraction, b: Fraction): Fraction {
-  return add(a, { n: -b.n, d: b.d });
+  return add(a, { n: 0 - b.n, d: b.d });
 }
 
 /** a × b, exactly. */

@@ -20,6 +20,8 @@ export const ColumnUse = z.discriminatedUnion('use', [
   z.strictObject({ use: z.literal('question'), questionId: Id }),
   /** Points that were given by hand for a question. */
   z.strictObject({ use: z.literal('points'), questionId: Id }),
+  /** Which hints were shown for a question. */
+  z.strictObject({ use: z.literal('hints'), questionId: Id }),
   z.strictObject({ use: z.literal('note') }),
   /** Which of the student's attempts the row is. */
   z.strictObject({ use: z.literal('attempt') }),
@@ -88,6 +90,7 @@ function questionOf(head: string, questions: readonly Question[]): Question | un
   return near.length === 1 ? near[0]?.[0] : undefined;
 }
 
+const HINTS_HEAD = /^hints? (?:for |shown for )?(.+)$/;
 const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
 
 function useOf(head: string, texts: readonly string[], questions: readonly Question[]): ColumnUse {
@@ -96,6 +99,8 @@ function useOf(head: string, texts: readonly string[], questions: readonly Quest
   if (HEADS.time.has(head) && looksLikeTimes(texts)) return { use: 'time', order: dateOrderOf(texts) };
   const question = questionOf(head, questions);
   if (question) return { use: 'question', questionId: question.id };
+  const hintsFor = questionOf(HINTS_HEAD.exec(head)?.[1] ?? '', questions);
+  if (hintsFor) return { use: 'hints', questionId: hintsFor.id };
   const points = POINTS_HEAD.exec(head);
   const pointsFor = questionOf(points?.[1] ?? points?.[2] ?? '', questions);
   return pointsFor ? { use: 'points', questionId: pointsFor.id } : { use: 'ignored' };

@@ -7,6 +7,7 @@ import type { Paper } from '../quiz/quiz';
 import type { ColumnUse } from './answerColumns';
 import { compared, comparedCode, StudentIndex, type Who } from './findStudent';
 import { unguarded } from './formula';
+import { hintsNamed } from './hintCells';
 import { readTime } from './readTime';
 import type { Table } from './table';
 import { lineText, shownText } from '../content/shownText';
@@ -39,6 +40,8 @@ export interface ReadPaper {
   /** null: the file does not say. */
   readonly handedInAt: number | null;
   readonly answers: Readonly<Record<string, Answer>>;
+  /** By question, the hints that were shown, where the file says so; none is an empty list. */
+  readonly hints: Readonly<Record<string, string[]>>;
   /** Points given by hand, by question. */
   readonly points: Readonly<Record<string, Fraction>>;
   readonly note: string;
@@ -253,14 +256,16 @@ function settleNumbered(
 function contentOf(
   reading: Reading,
   row: Row,
-): Pick<ReadPaper, 'answers' | 'points' | 'note' | 'handedInAt' | 'attempt' | 'saysAttempt'> {
+): Pick<ReadPaper, 'answers' | 'hints' | 'points' | 'note' | 'handedInAt' | 'attempt' | 'saysAttempt'> {
   const answers: Record<string, Answer> = {};
+  const hints: Record<string, string[]> = {};
   const points: Record<string, Fraction> = {};
   let note = '';
   let handedInAt: number | null = null;
   let attempt: number | null = null;
   reading.columns.forEach((use, index) => {
     const cell = row.cells[index] ?? '';
+    if (use.use === 'hints' && cell.trim() === '') hints[use.questionId] = [];
     if (cell.trim() === '') return;
     const problem = (text: string) => {
       reading.problems.push({
@@ -282,6 +287,18 @@ function contentOf(
     } else if (use.use === 'points') {
       const given = readPoints(reading, use.questionId, cell, problem);
       if (given) points[use.questionId] = given;
+    } else if (use.use === 'hints') {
+      const question = reading.byId.get(use.questionId);
+      if (!question) return;
+      const read = hintsNamed(
+        question,
+        unguarded(cell)
+          .trim()
+          .split(/[\s,;]+/),
+      );
+      hints[use.questionId] = read.ids;
+      for (const name of read.unknown)
+        problem(`“${lineText(name).slice(0, 40)}” is not a hint of this question; ignored`);
     } else if (use.use === 'question') {
       const question = reading.byId.get(use.questionId);
       if (!question) return;
@@ -290,7 +307,7 @@ function contentOf(
       if (read.problem !== null) problem(`${read.problem}: it is kept as it is, and waits for you`);
     }
   });
-  return { answers, points, note, handedInAt, attempt: attempt ?? 1, saysAttempt: attempt !== null };
+  return { answers, hints, points, note, handedInAt, attempt: attempt ?? 1, saysAttempt: attempt !== null };
 }
 
 /** Points as some programs write them, with the maximum: `2.00 / 4`. */

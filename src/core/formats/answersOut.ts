@@ -10,6 +10,7 @@ import type { StudentDetails } from '../quiz/school';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/window';
 import { guarded } from './formula';
+import { hintsCell } from './hintCells';
 import { zoneTime } from './scoresFile';
 
 /** All answers of a class as rows, which read back as an answer file: `answerFile.ts`. */
@@ -59,8 +60,8 @@ const cellText = (cell: Cell): string | number | null =>
     : cell;
 
 /**
- * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, then for each question the answer, its
- * points (empty while it waits) and the rule that decided. The first row holds the headings.
+ * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, then for each question the answer,
+ * the numbers of the hints that were shown where it has hints, its points (empty while it waits) and the rule that decided. The first row holds the headings.
  */
 export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, StudentDetails>): Cell[][] {
   const { paper, work } = marked;
@@ -74,7 +75,14 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
     'Opened',
     'Handed in',
     ...paper.questions.flatMap((question, at) =>
-      kindOf(question).asks ? [`Q${at + 1}`, `Points for Q${at + 1}`, `Rule for Q${at + 1}`] : [],
+      kindOf(question).asks
+        ? [
+            `Q${at + 1}`,
+            ...(question.hints.length > 0 ? [`Hints for Q${at + 1}`] : []),
+            `Points for Q${at + 1}`,
+            `Rule for Q${at + 1}`,
+          ]
+        : [],
     ),
   ];
   const collator = new Intl.Collator('en');
@@ -94,7 +102,14 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
         const score = scores[at] as QuestionScore;
         const answer = attempt.answers[question.id];
         const points = verdictOfScore(score) === 'waits' ? null : Number(pointsText(score.earned));
-        return [answerCell(question, answer), points, guarded(ruleCell(question, answer, score, paper))];
+        const hints =
+          question.hints.length > 0 ? [hintsCell(question, attempt.hints[question.id] ?? [])] : [];
+        return [
+          answerCell(question, answer),
+          ...hints,
+          points,
+          guarded(ruleCell(question, answer, score, paper)),
+        ];
       }),
     ]);
   });

@@ -9,6 +9,7 @@ import type { Override } from '../quiz/override';
 import { lineText } from '../content/shownText';
 import type { Opening, Paper } from '../quiz/quiz';
 import { z } from '../zod';
+import { hintsNamed } from './hintCells';
 import { FROM_FILE, type ReadPaper } from './answerFile';
 import { pointsText } from './answersOut';
 import type { ClassPart, QuizFile } from './quizFile/schema';
@@ -25,6 +26,10 @@ export const HandedIn = z.strictObject({
   handedInAt: z.iso.datetime({ offset: true }).nullable().default(null),
   /** By the question’s id, or its number in the paper: an answer, or the text that would stand in an answer file. */
   answers: z.record(z.string().max(40), Answer.or(z.string().max(10_000))),
+  /** By the question’s id or number, the hints that were shown: each by its id, or its number among them. */
+  hints: z
+    .record(z.string().max(40), z.array(z.string().max(40).or(z.number().int().min(1))).max(20))
+    .default({}),
 });
 export type HandedIn = z.infer<typeof HandedIn>;
 
@@ -59,6 +64,16 @@ export function attemptOf(
       if (read.problem !== null) problems.push(`answers “${key}”: ${read.problem}, so it waits for you`);
     }
   }
+  const hints: Record<string, string[]> = {};
+  for (const [key, shown] of Object.entries(one.hints)) {
+    const question = questionNamed(paper, key);
+    if (!question) unknown.push(key);
+    else {
+      const read = hintsNamed(question, shown);
+      if (read.ids.length > 0) hints[question.id] = read.ids;
+      problems.push(...read.unknown.map((name) => `hints “${key}”: there is no hint ${name}; ignored`));
+    }
+  }
   const handedInAt = one.handedInAt === null ? 0 : Date.parse(one.handedInAt);
   return {
     attempt: {
@@ -70,6 +85,7 @@ export function attemptOf(
       handedInAt,
       timeKnown: one.handedInAt !== null,
       answers,
+      hints,
     },
     unknown,
     problems,
@@ -170,7 +186,7 @@ export function markPapers(
   const groups = new Map((file.class ? studentsOf(file.class) : []).map(({ id, groups }) => [id, groups]));
   const attempts: Attempt[] = [];
   const overrides = new Map<string, Record<string, Override>>();
-  for (const { studentId, name, number, email, attempt, handedInAt, answers, points } of papers) {
+  for (const { studentId, name, number, email, attempt, handedInAt, answers, hints, points } of papers) {
     const id = studentId ?? `${name}|${number}|${email}`;
     named.set(id, { id, name, number, email, groups: groups.get(id) ?? [] });
     const attemptId = `${id}/${attempt}`;
@@ -184,9 +200,10 @@ export function markPapers(
       handedInAt: when,
       timeKnown: handedInAt !== null,
       answers,
+      hints: { ...hints },
     });
     const own = Object.entries(points).flatMap(([questionId, given]) =>
-      byHand(paper, attemptId, questionId, given, answers),
+      byHand(paper, attemptId, questionId, given, { answers, hints }),
     );
     if (own.length > 0) overrides.set(attemptId, Object.fromEntries(own));
   }
@@ -198,11 +215,11 @@ function byHand(
   attemptId: string,
   questionId: string,
   points: Fraction,
-  answers: ReadPaper['answers'],
+  { answers, hints }: Pick<ReadPaper, 'answers' | 'hints'>,
 ): [string, Override][] {
   const question = paper.questions.find(({ id }) => id === questionId);
   const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
-  const gave = question && mark ? scoreMark(mark, question, paper).marked : null;
+  const gave = question && mark ? scoreMark(mark, question, paper, null, hints[questionId]).marked : null;
   // Points that automatic marking gives are not an own score.
   if (gave && pointsText(gave) === pointsText(points)) return [];
   return [

@@ -116,10 +116,19 @@ function attemptFrom(
     source: 'file',
     seed: before?.seed ?? 0,
     saves: {},
+    hints: hintsAfter(before?.hints ?? {}, paper.hints),
     answers: before ? keptAnswers(target.paper, paper.answers, before.answers) : { ...paper.answers },
     seq: 0,
   };
 }
+
+/** The hints as the file has them, by question; what it does not say of a question stays. */
+const hintsAfter = (before: Attempt['hints'], read: ReadPaper['hints']): Attempt['hints'] =>
+  Object.fromEntries(
+    Object.entries({ ...before, ...read })
+      .filter(([, shown]) => shown.length > 0)
+      .map(([id, shown]) => [id, [...shown]]),
+  );
 
 /** The points that marking alone gives for an answer; null while it waits, and for a question that is not there. */
 function markedPoints(paper: Paper, questionId: string, answers: ReadPaper['answers']): Fraction | null {

@@ -55,6 +55,7 @@ function markJson(question: Question, score: QuestionScore) {
     typingErrors: mark.errors,
     nearMiss: mark.nearMiss,
     ownScore: override ? override.reason : null,
+    hintsCost: figure(score.hintsCost),
     feedback: feedbackTold(mark),
   };
 }
@@ -74,7 +75,7 @@ function traced(paper: Paper, question: Question, attempt: Attempt, score: Quest
   const answer = attempt.answers[question.id] ?? null;
   return [
     ...explainAnswer(question, answer, contextOf(paper, question)),
-    ...traceQuestion(score.mark, rulesIn(paper, question), score.override),
+    ...traceQuestion(score.mark, rulesIn(paper, question, attempt.hints[question.id]), score.override),
   ].map(traceWords);
 }
 

@@ -105,7 +105,10 @@ export function keyAnswer(
   const accepted = kindOf(question).accept(question, answer, as, newId, context);
   if (!accepted.ok) return accepted;
   const { keyCredit } = kindOf(question).mark(accepted.question, answer, context);
-  const bounded = as.credit.n < 0 && !question.negativeCredit ? { n: 0, d: 1 } : as.credit;
+  const bounded =
+    as.credit.n < 0 && !(question.negativeCredit ?? context.negativeCredit ?? false)
+      ? { n: 0, d: 1 }
+      : as.credit;
   return equal(keyCredit, bounded)
     ? accepted
     : notKeyed('Something else in the key would still decide about this answer: change the key in Write');

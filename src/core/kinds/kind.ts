@@ -106,6 +106,10 @@ interface Defaulted<Question, Answer, Face> {
   bestCredit(question: Question): Fraction | null;
   /** The lowest credit its key can give, 0 or below; counts only where negative credit is on. By default 0. */
   lowestCredit(question: Question): Fraction;
+  /** How many parts it has that can each be worth points: gaps, pairs, rows. null, the default, where it is one. */
+  partsOf(question: Question): number | null;
+  /** What one of these parts is called. */
+  readonly partName: string;
   /** How many options a student picks one of; null, the default, where nothing is picked so. */
   choicesShown(question: Question): number | null;
   /** Whether an answer that matches nothing is looked for among the quiz's other questions. By default not. */
@@ -137,6 +141,8 @@ interface Defaulted<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
+  /** What is said of the right things that an answer missed, in their order. By default nothing. */
+  missed(question: Question, answer: Answer | null): Feedback[];
   /** What a teacher would ask of the rules: what does ticking everything earn, what does chance? By default nothing. */
   whatIfs(question: Question): WhatIf<Answer>[];
   /** A made-up answer: one that is right, or one that is wrong as students are; null, the default, for none given. */
@@ -172,6 +178,8 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     next: (_, newId) => own.create(newId),
     bestCredit: (question) => (own.hasKey(question) ? ONE : null),
     lowestCredit: () => ZERO,
+    partsOf: () => null,
+    partName: 'part',
     choicesShown: () => null,
     readsOthers: false,
     isReadByOthers: false,
@@ -188,6 +196,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     shownRight: () => [],
     accept: () => notKeyed('An answer of several parts is marked by hand'),
+    missed: () => [],
     whatIfs: () => [],
     makeUp: () => null,
     faceOf: () => ({ kind: own.name }) as Face,
@@ -210,6 +219,27 @@ function once<Question extends object>(
   };
 }
 
+/** What a question may leave to the quiz and marking asks for. */
+interface Ruled {
+  readonly negativeCredit?: boolean | null;
+}
+
+/** A kind whose marking is given what the question leaves to the quiz. */
+function ruled<Question extends { kind: string }, Answer, Face>(
+  kind: Kind<Question, Answer, Face>,
+): Kind<Question, Answer, Face> {
+  const below = once<Question>((question) => ({ ...question, negativeCredit: true }));
+  const ruledBy = (question: Question, { negativeCredit = false }: MarkingContext): Question =>
+    negativeCredit && (question as Ruled).negativeCredit === null ? below(question) : question;
+  return {
+    ...kind,
+    mark: (question, answer, context) => kind.mark(ruledBy(question, context), answer, context),
+    explain: (question, answer, context) => kind.explain(ruledBy(question, context), answer, context),
+    describe: (question, context) => kind.describe(ruledBy(question, context), context),
+    problems: (question, context) => kind.problems(ruledBy(question, context), context),
+  };
+}
+
 /** A kind whose functions are all given the question as it counts. */
 function counting<Question extends { kind: string }, Answer, Face>(
   kind: Kind<Question, Answer, Face>,
@@ -224,10 +254,12 @@ function counting<Question extends { kind: string }, Answer, Face>(
     explain: (question, answer, context) => kind.explain(counts(question), answer, context),
     bestCredit: (question) => kind.bestCredit(counts(question)),
     lowestCredit: (question) => kind.lowestCredit(counts(question)),
+    partsOf: (question) => kind.partsOf(counts(question)),
     answerText: (question, answer) => kind.answerText(counts(question), answer),
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
+    missed: (question, answer) => kind.missed(counts(question), answer),
     whatIfs: (question) => kind.whatIfs(counts(question)),
     makeUp: (question, random, wanted) => kind.makeUp(counts(question), random, wanted),
     faceOf: (question, seed, options) => kind.faceOf(counts(question), seed, options),
@@ -239,5 +271,5 @@ export function defineKind<Question extends { kind: string }, Answer, Face>(
   own: Own<Question, Answer, Face>,
 ): Kind<Question, Answer, Face> {
   const kind = { ...defaults(own), ...own };
-  return own.asItCounts ? counting(kind) : kind;
+  return ruled(own.asItCounts ? counting(kind) : kind);
 }

@@ -1,4 +1,5 @@
 import type { Feedback } from '../content/feedback';
+import { joinProse } from '../content/prose';
 import { isSilent } from '../content/silence';
 import type { Mark } from './mark';
 
@@ -11,7 +12,6 @@ export function feedbackTold(mark: Pick<Mark, 'state' | 'feedback' | 'parts'>): 
   const spoken = [mark.feedback, ...mark.parts.map(({ feedback }) => feedback)].filter(
     (feedback) => !isSilent(feedback),
   );
-  const texts = spoken.map(({ text }) => text.trim()).filter(Boolean);
   const links = new Map(spoken.flatMap((one) => one.links).map((link) => [JSON.stringify(link), link]));
-  return { text: [...new Set(texts)].join('\n'), links: [...links.values()] };
+  return { text: joinProse(spoken.map(({ text }) => text)), links: [...links.values()] };
 }

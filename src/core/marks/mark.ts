@@ -100,6 +100,8 @@ export interface MarkingContext {
   readonly language: string;
   /** The sign before the decimals of typed numbers. */
   readonly decimalSign: 'point' | 'comma';
+  /** Whether credits may fall below 0 in questions that leave it to the quiz; not unless set. */
+  readonly negativeCredit?: boolean;
   /** The quiz's questions, among which a near miss may be right for another one. */
   readonly others?: readonly OtherQuestion[];
   /** The levels that the teacher gave a written answer, by criterion. */

@@ -1,4 +1,6 @@
 import { Answer } from '../kinds';
+import { Formulas } from '../content/formula';
+import { Prose, isEmptyProse } from '../content/prose';
 import { Id } from '../content/questionBase';
 import { z } from '../zod';
 
@@ -18,6 +20,8 @@ export const Attempt = z.strictObject({
   timeKnown: z.boolean(),
   source: z.enum(['sat', 'file']),
   answers: z.record(Id, Answer),
+  /** By question, the hints that the student asked for, in their order. */
+  hints: z.record(Id, z.array(Id).min(1).max(20)),
   /** What is shuffled for this student is shuffled by it: the same each time. */
   seed: z.number().int().min(0).max(0xffffffff),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
@@ -45,8 +49,13 @@ export const Comment = z.strictObject({
   quizId: Id,
   attemptId: Id,
   questionId: Id.or(z.literal('')),
-  text: z.string().min(1).max(5000),
+  text: Prose.refine((text) => !isEmptyProse(text), 'A comment has words'),
+  /** What was made of its formulas when it was saved; absent without any. */
+  formulas: Formulas.optional(),
   /** When it was written last, ms since 1970. */
   at: z.number().int(),
 });
 export type Comment = z.infer<typeof Comment>;
+
+/** What of a comment is read. */
+export type CommentText = Pick<Comment, 'text' | 'formulas'>;

@@ -1,3 +1,4 @@
+import type { Placed } from './placement';
 import type { Paper } from './quiz';
 import { same } from '../figures/deepEqual';
 import { placedIn } from './paper';
@@ -8,21 +9,40 @@ export interface DraftChange {
   readonly questionId: string | null;
 }
 
-const rulesOf = ({ attempts, late, zone, scoring, decimalSign }: Paper['content']) => [
-  attempts.counts,
+const rulesOf = ({
+  attempts,
   late,
   zone,
   scoring,
   decimalSign,
-];
+  penalty,
+  negativeCredit,
+}: Paper['content']) => [attempts.counts, late, zone, scoring, decimalSign, penalty, negativeCredit];
 
-const textsOf = ({ title, instructions, mustAnswer, shuffled, shuffledOptions }: Paper['content']) => [
+const textsOf = ({
   title,
   instructions,
   mustAnswer,
   shuffled,
   shuffledOptions,
+  sections,
+  pages,
+  bands,
+  bandsOnCover,
+}: Paper['content']) => [
+  title,
+  instructions,
+  mustAnswer,
+  shuffled,
+  shuffledOptions,
+  sections,
+  pages,
+  bands,
+  bandsOnCover,
 ];
+
+/** What of a question counts for students; checks are for the teacher alone. */
+const counting = ({ question, placement: { checks: _, ...placement } }: Placed) => ({ question, placement });
 
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
@@ -33,7 +53,7 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
     const questionId = placed.question.id;
     const before = liveById.get(questionId);
     if (!before) found.push({ kind: 'added', questionId });
-    else if (!same(before, placed)) found.push({ kind: 'changed', questionId });
+    else if (!same(counting(before), counting(placed))) found.push({ kind: 'changed', questionId });
   }
   for (const question of live.questions) {
     if (!draftIds.has(question.id)) found.push({ kind: 'removed', questionId: question.id });

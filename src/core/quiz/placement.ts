@@ -1,21 +1,40 @@
 import { Id, Points, Standing } from '../content/questionBase';
-import type { Question } from '../kinds';
+import { FractionData } from '../figures/schema';
+import { Answer, type Question } from '../kinds';
 import { z } from '../zod';
 
 /** Whether a paper can be handed in without an answer: yes; only with one to any part; only with one to every part. */
 export const MustAnswer = z.enum(['no', 'any', 'every']);
 export type MustAnswer = z.infer<typeof MustAnswer>;
 
+/** A trial answer that was kept, and the points that it must earn. */
+export const Check = z.strictObject({
+  id: Id,
+  /** null: no answer at all. */
+  answer: Answer.nullable(),
+  points: FractionData,
+});
+export type Check = z.infer<typeof Check>;
+
+/** So many checks a question can keep. */
+export const MOST_CHECKS = 30;
+
 /** What a question is in one quiz, and not in another: its weight, and where and how it stands there. */
 export const Placement = z.strictObject({
   questionId: Id,
   /** null: the quiz's own default. */
   points: Points.nullable(),
+  /** Whether these points are for each of its parts: a gap, a pair, a row. */
+  perPart: z.boolean(),
   /** Whether a paper can be handed in without an answer to it; null: as the quiz sets. */
   mustAnswer: MustAnswer.nullable(),
   standing: Standing,
   /** Whether it keeps its place where the quiz's questions are shuffled. */
   staysInPlace: z.boolean(),
+  /** Whether a page of the student's begins with it, where the quiz has breaks. */
+  startsPage: z.boolean(),
+  /** What its rules must give, whatever is changed. */
+  checks: z.array(Check).max(MOST_CHECKS),
 });
 export type Placement = z.infer<typeof Placement>;
 
@@ -29,7 +48,10 @@ export interface Placed {
 export const newPlacement = (questionId: string): Placement => ({
   questionId,
   points: null,
+  perPart: false,
   mustAnswer: null,
   standing: 'counts',
   staysInPlace: false,
+  startsPage: false,
+  checks: [],
 });

@@ -1,12 +1,17 @@
-import { sum, ZERO, type Fraction } from '../figures/fraction';
+import { multiply, sum, ZERO, type Fraction } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import { placementIn } from './paper';
 import type { MustAnswer, Placed, Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
 
-/** Points of a question as it is placed: its own there, else the quiz's default. */
-export const pointsOfPlaced = ({ question, placement }: Placed, content: QuizContent): Fraction =>
-  kindOf(question).asks ? (placement.points ?? content.defaultPoints) : ZERO;
+/** Points of a question as it is placed: its own there, else the quiz's default; for each of its parts, where it is set so. */
+export function pointsOfPlaced({ question, placement }: Placed, content: QuizContent): Fraction {
+  const kind = kindOf(question);
+  if (!kind.asks) return ZERO;
+  const points = placement.points ?? content.defaultPoints;
+  const parts = placement.perPart ? kind.partsOf(question) : null;
+  return parts === null ? points : multiply(points, { n: parts, d: 1 });
+}
 
 /** Points of a question in a paper. */
 export const pointsOf = (question: Question, paper: Paper): Fraction =>

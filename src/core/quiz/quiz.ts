@@ -1,7 +1,9 @@
-import { DecimalSign, Id, Language, Points } from '../content/questionBase';
+import { DecimalSign, Id, Language, Penalty, Points, Share } from '../content/questionBase';
+import { Feedback } from '../content/feedback';
 import { Question } from '../kinds';
 import { Aspect, RevealPlan } from './plan';
 import { MustAnswer, Placement } from './placement';
+import { MOST_SECTIONS, Section } from './section';
 import { SetTo } from './school';
 import { z } from '../zod';
 import { Formulas } from '../content/formula';
@@ -10,6 +12,14 @@ import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);
+
+/** What a student reads whose score is at least a share of the points. */
+export const Band = z.strictObject({ id: Id, from: Share, feedback: Feedback });
+export type Band = z.infer<typeof Band>;
+
+/** How the questions are parted into pages: one each, at breaks, or not at all. */
+export const Pages = z.enum(['each', 'breaks', 'one']);
+export type Pages = z.infer<typeof Pages>;
 
 /** What the teacher writes and can undo. Questions are records of their own. */
 export const QuizContent = z.strictObject({
@@ -24,11 +34,22 @@ export const QuizContent = z.strictObject({
   defaultPoints: Points,
   /** Whether a question must be answered unless it says otherwise. */
   mustAnswer: MustAnswer,
-  order: z.array(Id).max(500),
+  /** What an answer costs in which nothing is right, unless its question says otherwise. */
+  penalty: Penalty,
+  /** Whether the credit of a question may fall below 0 unless it says otherwise. */
+  negativeCredit: z.boolean(),
+  /** Questions and sections in turn. */
+  order: z.array(Id).max(500 + MOST_SECTIONS),
+  sections: z.array(Section).max(MOST_SECTIONS),
   /** Whether each student meets the questions in an order of their own. */
   shuffled: z.boolean(),
   /** Whether each student meets the options of a question in an order of their own, unless the question says otherwise. */
   shuffledOptions: z.boolean(),
+  pages: Pages,
+  /** Feedback on the whole score, the highest band first. */
+  bands: z.array(Band).max(20),
+  /** Whether the first page tells what is expected: the bands' words. */
+  bandsOnCover: z.boolean(),
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
@@ -80,7 +101,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(5),
+  version: z.literal(6),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

@@ -2,6 +2,7 @@ import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../co
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
+import { ruleFile, ruleRescue } from './upgradeRuled';
 import { placeFile, placeRescue } from './upgradePlaced';
 import { fileWithClasses } from './upgradeSchool';
 
@@ -47,7 +48,7 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  nameRescue(placeRescue(upgradeFirstRescues(file, zone)));
+  ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone))));
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
@@ -96,7 +97,7 @@ const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): 
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>
-  nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))));
+  ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file)))));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

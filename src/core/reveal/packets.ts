@@ -4,22 +4,28 @@ import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
 import { RemedialLink } from '../content/feedback';
 import { Formula, Formulas } from '../content/formula';
+import { Prose } from '../content/prose';
 import { RichText } from '../content/richText';
 import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
 import { MustAnswer } from '../quiz/placement';
+import { Section } from '../quiz/section';
 import { Aspect, Condition } from '../quiz/plan';
 
 /** Everything that may leave for a student. Strict: what is not named here stays behind. */
 const StudentQuestion = z.strictObject({
   id: Id,
   text: RichText,
+  /** The section that it stands in. */
+  section: Id.nullable(),
   points: Fraction,
   mustAnswer: MustAnswer,
   /** The language in which it is answered, such as `en`. */
   language: z.string(),
   face: Face,
+  /** In the order in which they can be asked for: what each costs, and its text once it was. */
+  hints: z.array(z.strictObject({ id: Id, price: Fraction, text: Prose.nullable() })),
 });
 export type StudentQuestion = z.infer<typeof StudentQuestion>;
 
@@ -41,12 +47,18 @@ const Cover = z.strictObject({
   late: LateRule,
   attempts: AttemptRule,
   unfinished: z.enum(['taken', 'notCounted']),
+  /** What is expected: each band's words, and from which share of the points; empty where that is not told. */
+  expected: z.array(z.strictObject({ from: Fraction, text: Prose })),
   plan: z.array(z.strictObject({ aspect: Aspect, when: Condition.or(z.literal('never')) })),
 });
 export type Cover = z.infer<typeof Cover>;
 
 const Working = z.strictObject({
+  /** What stands above questions and is kept beside them. */
+  sections: z.array(Section),
   attemptId: Id,
+  /** How many of the questions stand on each page. */
+  pages: z.array(z.number().int().min(1)),
   questions: z.array(StudentQuestion),
   /** The formulas in the questions. */
   formulas: z.array(Formula),
@@ -54,6 +66,8 @@ const Working = z.strictObject({
   savedAt: z.number().int().nullable(),
 });
 export type Working = z.infer<typeof Working>;
+
+const FeedbackShown = z.strictObject({ text: Prose, links: z.array(RemedialLink) });
 
 const Part = z.strictObject({
   number: z.number().int(),
@@ -64,6 +78,8 @@ const Part = z.strictObject({
       verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank']),
       earned: Fraction,
       credit: Fraction,
+      /** What hints took off. */
+      hintsCost: Fraction,
       /** Typing errors that took a price off a right answer. */
       errors: z.number().int(),
     })
@@ -71,10 +87,19 @@ const Part = z.strictObject({
   /** The question's text, with anything that needs it. */
   text: RichText.nullable(),
   ownAnswer: ShownAnswer.nullable(),
-  feedback: z.strictObject({ text: z.string(), links: z.array(RemedialLink) }).nullable(),
-  right: z.strictObject({ answers: z.array(ShownAnswer), explanation: z.string() }).nullable(),
+  /** The hints that the student asked for, with the own answer. */
+  hints: z.array(Prose).nullable(),
+  feedback: FeedbackShown.nullable(),
+  right: z
+    .strictObject({
+      answers: z.array(ShownAnswer),
+      explanation: Prose,
+      /** What is said of right things that were missed, with the feedback. */
+      missed: FeedbackShown.nullable(),
+    })
+    .nullable(),
   /** The teacher's words on this answer. */
-  comment: z.string().nullable(),
+  comment: Prose.nullable(),
 });
 export type SlipPart = z.infer<typeof Part>;
 
@@ -94,8 +119,10 @@ const Slip = z.strictObject({
         .nullable(),
     })
     .nullable(),
+  /** What is said of the whole score, with it and the feedback. */
+  band: FeedbackShown.nullable(),
   /** The teacher's words on the whole attempt. */
-  comment: z.string().nullable(),
+  comment: Prose.nullable(),
   parts: z.array(Part),
   /** The formulas in what is shown. */
   formulas: z.array(Formula),

@@ -1,6 +1,11 @@
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { kindOf, shownAnswer, type Question } from '../kinds';
-import { equal } from '../figures/fraction';
+import type { Feedback } from '../content/feedback';
+import { isEmptyProse, joinProse, type Prose } from '../content/prose';
+import { equal, multiply, ZERO, type Fraction } from '../figures/fraction';
+import type { Attempt, CommentText } from '../quiz/attempt';
+import { sectionOf, type Section } from '../quiz/section';
+import { bandOf } from '../scoring/band';
 import { partSeed, randomFrom, shuffledAround } from '../figures/random';
 import { contextOf } from '../scoring/markAttempt';
 import type { Mark } from '../marks/mark';
@@ -16,34 +21,71 @@ import { placementIn } from '../quiz/paper';
 import { feedbackTold } from '../marks/feedbackTold';
 import { mustAnswer, pointsOf } from '../quiz/points';
 
-/** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them. */
+/** The questions of a paper, those of each section together. */
+function bySection({ questions, content }: Paper): Question[][] {
+  const sections = sectionOf(content);
+  const groups: Question[][] = [];
+  let last: Section | undefined;
+  for (const question of questions) {
+    const section = sections.get(question.id);
+    if (groups.length === 0 || section !== last) groups.push([]);
+    groups.at(-1)?.push(question);
+    last = section;
+  }
+  return groups;
+}
+
+/** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them, each within its section. */
 function inStudentsOrder(paper: Paper, seed: number): readonly Question[] {
   if (!paper.content.shuffled) return paper.questions;
-  return shuffledAround(
-    randomFrom(partSeed(seed, 0)),
-    paper.questions,
-    ({ id }) => placementIn(paper, id).staysInPlace,
+  const random = randomFrom(partSeed(seed, 0));
+  return bySection(paper).flatMap((questions) =>
+    shuffledAround(random, questions, ({ id }) => placementIn(paper, id).staysInPlace),
   );
 }
 
-/** Of the formulas of a paper's questions those that stand in what leaves: what only a key writes stays behind. */
-export const formulasShown = (paper: Pick<Paper, 'questions'>, shown: unknown): Formula[] =>
+/** Of the formulas of a paper and of comments those that stand in what leaves: what only a key writes stays behind. */
+export const formulasShown = (
+  paper: Pick<Paper, 'questions' | 'content'>,
+  shown: unknown,
+  comments: readonly CommentText[] = [],
+): Formula[] =>
   formulasIn(
     shown,
-    paper.questions.flatMap(({ formulas }) => formulas ?? []),
+    [paper.content, ...paper.questions, ...comments].flatMap(({ formulas }) => formulas ?? []),
   );
 
-/** The paper's questions as a student sees them: nothing of any key. `seed` is the attempt's own, by which is shuffled. */
-export function questionsForStudent(paper: Paper, seed: number): StudentQuestion[] {
+/** A question's hints: what each costs in points, and the text of those that were shown. */
+function hintsOf({ hints }: Question, points: Fraction, shown: readonly string[]): StudentQuestion['hints'] {
+  return hints
+    .filter(({ text }) => !isEmptyProse(text))
+    .map(({ id, price, text }) => ({
+      id,
+      price: multiply(price, points),
+      text: shown.includes(id) ? text : null,
+    }));
+}
+
+/**
+ * The paper's questions as a student sees them: nothing of any key, and of hints only those that were shown. `seed` is the
+ * attempt's own, by which is shuffled.
+ */
+export function questionsForStudent(
+  paper: Paper,
+  { seed, hints }: Pick<Attempt, 'seed' | 'hints'>,
+): StudentQuestion[] {
+  const sections = sectionOf(paper.content);
   const part = new Map(paper.questions.map(({ id }, at) => [id, partSeed(seed, at + 1)]));
   const options = paper.content.shuffledOptions ? 'shuffled' : 'written';
   return inStudentsOrder(paper, seed).map((question) => ({
     id: question.id,
     text: question.text,
+    section: sections.get(question.id)?.id ?? null,
     points: pointsOf(question, paper),
     mustAnswer: mustAnswer(question, paper),
     language: contextOf(paper, question).language,
     face: kindOf(question).faceOf(question, part.get(question.id) ?? seed, options),
+    hints: hintsOf(question, pointsOf(question, paper), hints[question.id] ?? []),
   }));
 }
 
@@ -53,11 +95,21 @@ interface FinishedAttempt {
   /** When it was handed in, or ended with the window: ms since 1970. */
   readonly finishedAt: number;
   /** The teacher's words by question; those on the whole attempt under the empty id. */
-  readonly comments: Readonly<Record<string, string>>;
+  readonly comments: Readonly<Record<string, CommentText>>;
 }
 
 /** Typing errors that cost something. */
 const pricedErrors = (mark: Mark): number => (equal(mark.credit, mark.keyCredit) ? 0 : mark.errors);
+
+/** The hints that were asked for, as they were read. */
+const hintTexts = ({ hints }: Question, shown: readonly string[]): Prose[] =>
+  hints.filter(({ id }) => shown.includes(id)).map(({ text }) => text);
+
+/** Several pieces of feedback below each other; null where there is none. */
+function told(all: readonly Feedback[]): Feedback | null {
+  if (all.length === 0) return null;
+  return { text: joinProse(all.map(({ text }) => text)), links: all.flatMap(({ links }) => links) };
+}
 
 const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
   late && late.share.n > 0 ? { share: late.share, of: late.of, before: sum } : null;
@@ -80,24 +132,33 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
             verdict: verdictOfScore(score),
             earned: score.earned,
             credit: shareOfScore(score),
+            hintsCost: score.override ? ZERO : score.hintsCost,
             errors: score.override ? 0 : pricedErrors(score.mark),
           }
         : null,
       text: needsText ? question.text : null,
       ownAnswer: shown.ownAnswers.shown && answer ? shownAnswer(question, answer) : null,
-      feedback: shown.feedback.shown ? { text: feedback.text, links: feedback.links } : null,
+      hints: shown.ownAnswers.shown ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
+      feedback: shown.feedback.shown ? feedback : null,
       right: shown.rightAnswers.shown
         ? {
             answers: kind.shownRight(question, contextOf(paper, question)),
             explanation: question.explanation,
+            missed: shown.feedback.shown ? told(kind.missed(question, answer ?? null)) : null,
           }
         : null,
-      comment: words?.[question.id] ?? null,
+      comment: words?.[question.id]?.text ?? null,
     };
   });
-  const told = Object.values(shown).some((showing) => showing.shown)
+  const asked = Object.values(shown).some((showing) => showing.shown)
     ? parts.filter((_, index) => kindOf(paper.questions[index] as Question).asks)
     : [];
+  const shownBelow = {
+    comment: words?.['']?.text ?? null,
+    band:
+      shown.score.shown && shown.feedback.shown ? (bandOf(paper.content.bands, sum)?.feedback ?? null) : null,
+    parts: asked,
+  };
   return {
     finishedAt: finished.finishedAt,
     byItself: attempt.handedInAt === null,
@@ -106,9 +167,8 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
       shown.score.shown && !sum.none
         ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
         : null,
-    comment: words?.[''] ?? null,
-    parts: told,
-    formulas: formulasShown(paper, told),
+    ...shownBelow,
+    formulas: formulasShown(paper, shownBelow, Object.values(finished.comments)),
     toCome: ASPECTS.flatMap((aspect) => {
       const showing = shown[aspect];
       return showing.shown ? [] : [{ aspect, waitsFor: showing.waitsFor, until: showing.until }];

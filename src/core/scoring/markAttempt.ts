@@ -9,13 +9,14 @@ import { WAITS, type Mark, type MarkingContext } from '../marks/mark';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from './scoreQuestion';
 
 /** What says how answers are read: a quiz, or a question for its own answers, where null is as the quiz has it. */
-type Reading = Pick<QuizContent, 'language' | 'decimalSign'>;
+type Reading = Pick<QuizContent, 'language' | 'decimalSign' | 'negativeCredit'>;
 type OwnReading = Pick<Question, 'language' | 'decimalSign'>;
 
 /** How answers to a question are read in a quiz, without its other questions. */
 export const readingOf = (question: OwnReading, content: Reading): MarkingContext => ({
   language: question.language ?? content.language,
   decimalSign: question.decimalSign ?? content.decimalSign,
+  negativeCredit: content.negativeCredit,
 });
 
 /** Made once for each paper, which never changes. */
@@ -25,8 +26,8 @@ function contextOfPaper(paper: Paper): MarkingContext {
   const known = contexts.get(paper);
   if (known) return known;
   const others = paper.questions.filter((question) => kindOf(question).isReadByOthers);
-  const { language, decimalSign } = paper.content;
-  const context = { language, decimalSign, others };
+  const { language, decimalSign, negativeCredit } = paper.content;
+  const context = { language, decimalSign, negativeCredit, others };
   contexts.set(paper, context);
   return context;
 }
@@ -35,7 +36,7 @@ function contextOfPaper(paper: Paper): MarkingContext {
 export function contextOf(paper: Paper, question: OwnReading): MarkingContext {
   const context = contextOfPaper(paper);
   const asTheQuiz = question.language === null && question.decimalSign === null;
-  return asTheQuiz ? context : { ...context, ...readingOf(question, context) };
+  return asTheQuiz ? context : { ...context, ...readingOf(question, paper.content) };
 }
 
 /**
@@ -52,7 +53,8 @@ export function paperAround(paper: Paper, placed: Placed): Paper {
 }
 
 /** The same for contexts in which every answer is marked alike. */
-export const contextKey = ({ language, decimalSign }: MarkingContext): string => `${language} ${decimalSign}`;
+export const contextKey = ({ language, decimalSign, negativeCredit }: MarkingContext): string =>
+  `${language} ${decimalSign}${negativeCredit ? ' below 0' : ''}`;
 
 /** Marks one answer by its question's key. A pure function of question, answer and context. */
 export function markAnswer(question: Question, answer: Answer | null, context: MarkingContext): Mark {
@@ -92,7 +94,11 @@ export type HintsShown = Readonly<Record<string, readonly string[]>>;
 
 /** The rules by which a question of a paper is scored, with the hints that were shown. */
 export const rulesIn = (paper: Paper, question: Question, hints: readonly string[] = []): ScoringRules =>
-  rulesOf(question, pointsOf(question, paper), placementIn(paper, question.id).standing, hints);
+  rulesOf(question, paper.content, {
+    points: pointsOf(question, paper),
+    standing: placementIn(paper, question.id).standing,
+    hints,
+  });
 
 /** Scores one marked answer by its question's rules. */
 export const scoreMark = (

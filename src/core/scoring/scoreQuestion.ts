@@ -14,6 +14,7 @@ import {
 } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import type { Penalty, Standing } from '../content/questionBase';
+import type { QuizContent } from '../quiz/quiz';
 import type { Override } from '../quiz/override';
 import { verdictOf, type Mark, type Verdict } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
@@ -41,6 +42,8 @@ export interface QuestionScore {
   readonly earned: Fraction;
   /** What is still to come if the waiting answer turns out right. */
   readonly waiting: Fraction;
+  /** What the hints that were shown took off. */
+  readonly hintsCost: Fraction;
   /** What marking alone gives, before an override and the standing; null while the answer waits. */
   readonly marked: Fraction | null;
   /** The teacher's own score, which stands instead. */
@@ -55,19 +58,28 @@ export function penaltyPoints(penalty: Penalty, points: Fraction, choices: numbe
   return choices === null || choices < 2 ? ZERO : divide(points, { n: choices - 1, d: 1 });
 }
 
-/** The rules by which a question is scored as it is placed, with the prices of the hints that were shown, each once. */
+/** How a question is placed, and which of its hints were shown. */
+interface Placing {
+  readonly points: Fraction;
+  readonly standing: Standing;
+  readonly hints: readonly string[];
+}
+
+/** The rules by which a question is scored as it is placed, what it leaves open as the quiz has it, with the prices of the hints that were shown, each once. */
 export function rulesOf(
   question: Question,
-  points: Fraction,
-  standing: Standing,
-  hints: readonly string[] = [],
+  quiz: Pick<QuizContent, 'penalty' | 'negativeCredit'>,
+  { points, standing, hints }: Placing,
 ): ScoringRules {
   const kind = kindOf(question);
   const shown = question.hints.filter(({ id }) => hints.includes(id));
   return {
     points,
-    lowest: question.negativeCredit ? larger({ n: -1, d: 1 }, kind.lowestCredit(question)) : ZERO,
-    penalty: penaltyPoints(question.penalty, points, kind.choicesShown(question)),
+    lowest:
+      (question.negativeCredit ?? quiz.negativeCredit)
+        ? larger({ n: -1, d: 1 }, kind.lowestCredit(question))
+        : ZERO,
+    penalty: penaltyPoints(question.penalty ?? quiz.penalty, points, kind.choicesShown(question)),
     hints: multiply(shown.map(({ price }) => price).reduce(add, ZERO), points),
     standing,
   };
@@ -83,14 +95,13 @@ interface Steps {
 
 function stepsOf(mark: Mark, { points, lowest, penalty, hints, standing }: ScoringRules): Steps {
   const byCredit = multiply(mark.credit, points);
+  const lost = subtract(ZERO, penalty);
   const bonus = standing === 'bonus';
   const punished = mark.state === 'marked' && mark.allWrong && !bonus;
-  const afterPenalty = punished ? smaller(byCredit, { n: -penalty.n, d: penalty.d }) : byCredit;
+  const afterPenalty = punished ? smaller(byCredit, lost) : byCredit;
   const lowered = larger(smaller(ZERO, afterPenalty), subtract(afterPenalty, hints));
   const afterHints = mark.state === 'blank' ? afterPenalty : lowered;
-  const floor = bonus
-    ? ZERO
-    : [multiply(lowest, points), { n: -penalty.n, d: penalty.d }].reduce(smaller, ZERO);
+  const floor = bonus ? ZERO : [multiply(lowest, points), lost].reduce(smaller, ZERO);
   return { byCredit, afterPenalty, afterHints, marked: larger(floor, afterHints) };
 }
 
@@ -117,7 +128,7 @@ export function scoreQuestion(
   override: Override | null = null,
 ): QuestionScore {
   const { points, standing } = rules;
-  const { marked } = stepsOf(mark, rules);
+  const { afterPenalty, afterHints, marked } = stepsOf(mark, rules);
   const waits = mark.state === 'waits';
   const counting = standing === 'counts' || standing === 'bonus';
   const toCome = multiply(subtract(mark.ifRight ?? ONE, mark.credit), points);
@@ -127,6 +138,7 @@ export function scoreQuestion(
     possible: points,
     ...standingOf(mark, rules, override ? override.points : marked, override),
     waiting: waits && counting && !override ? larger(ZERO, toCome) : ZERO,
+    hintsCost: subtract(afterPenalty, afterHints),
     marked: waits ? null : marked,
     override: standing === 'notMarked' || standing === 'leftOut' ? null : override,
   };

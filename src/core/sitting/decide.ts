@@ -1,5 +1,6 @@
 import { kindOf, type Answer, type Question } from '../kinds';
 import { progressOfAnswer } from '../kinds/progress';
+import { isEmptyProse } from '../content/prose';
 import type { Attempt } from '../quiz/attempt';
 import type { MustAnswer } from '../quiz/placement';
 import { mustAnswer } from '../quiz/points';
@@ -63,6 +64,7 @@ export const begun = (
   timeKnown: true,
   source: 'sat',
   answers: {},
+  hints: {},
   saves: {},
 });
 
@@ -106,6 +108,36 @@ export function keep(
   const answers = answer ? { ...rest, [questionId]: answer } : rest;
   const saves = { ...attempt.saves, [questionId]: withSave(before, save) };
   return { ok: true, attempt: { ...attempt, answers, saves, savedAt: now } };
+}
+
+/** A hint that a student asks for. */
+export interface AskedHint {
+  readonly questionId: string;
+  readonly hintId: string;
+}
+
+/**
+ * The attempt with one more hint shown, for good: the next one of its question, while the quiz is open. Asked for again,
+ * one that was shown changes nothing.
+ */
+export function showHint(
+  paper: Paper,
+  attempt: Attempt,
+  opening: Opening | null,
+  { questionId, hintId }: AskedHint,
+  now: number,
+): Decided {
+  const reason = unfinished(attempt, opening, now);
+  if (reason) return refused(reason);
+  const shown = attempt.hints[questionId] ?? [];
+  if (shown.includes(hintId)) return { ok: true, attempt };
+  const question = paper.questions.find(({ id }) => id === questionId);
+  const next = question?.hints.find(({ id, text }) => !isEmptyProse(text) && !shown.includes(id));
+  if (!next || next.id !== hintId) return refused('unknown');
+  return {
+    ok: true,
+    attempt: { ...attempt, hints: { ...attempt.hints, [questionId]: [...shown, hintId] }, savedAt: now },
+  };
 }
 
 /** Whether an answer is there as far as it must be. One of spaces or punctuation alone is none. */

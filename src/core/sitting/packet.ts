@@ -4,7 +4,11 @@ import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
 import { ASPECTS } from '../quiz/plan';
 import { askedIn, pointsOfPaper } from '../quiz/points';
-import type { Paper } from '../quiz/quiz';
+import { isEmptyProse } from '../content/prose';
+import { pageSizes } from '../quiz/pages';
+import { sectionOf } from '../quiz/section';
+import { inBandOrder } from '../scoring/band';
+import type { Paper, QuizContent } from '../quiz/quiz';
 import { attemptState, finishedAt, isFinished, isOpen, isOver } from '../quiz/window';
 import type { Attempts, Cover, PaperPacket } from '../reveal/packets';
 import { formulasShown, questionsForStudent, slipOf } from '../reveal/slip';
@@ -18,17 +22,24 @@ export const sittingOf = ({ standing, content }: Visit['quiz']): Sitting => ({
   attempts: content.attempts,
 });
 
+/** What is expected, by the bands' words; what says nothing is not told. */
+const expectedOf = ({ bands }: QuizContent): Cover['expected'] =>
+  inBandOrder(bands)
+    .filter(({ feedback }) => !isEmptyProse(feedback.text))
+    .map(({ from, feedback }) => ({ from, text: feedback.text }));
+
 function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
-  const { title, instructions, formulas = [] } = paper.content;
+  const { title, instructions, formulas = [], bands, bandsOnCover } = paper.content;
   const { opening } = quiz.standing;
   return {
     title,
     instructions,
-    formulas: formulasIn(instructions, formulas),
+    formulas: formulasIn([instructions, bandsOnCover ? bands : []], formulas),
     student: student.name,
     questions: askedIn(paper).length,
     points: pointsOfPaper(paper),
     scaledTo: paper.content.scoring.outOf,
+    expected: paper.content.bandsOnCover ? expectedOf(paper.content) : [],
     until: opening?.until ?? null,
     due: opening?.due ?? null,
     grace: opening?.grace ?? 0,
@@ -88,16 +99,19 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
 }
 
 function workingPacket(attempt: Attempt, { paper, cover }: Look): PaperPacket {
-  const { id, answers, savedAt, seed } = attempt;
+  const { id, answers, savedAt } = attempt;
   const started = Object.keys(answers).length > 0;
-  const questions = questionsForStudent(paper, seed);
+  const questions = questionsForStudent(paper, attempt);
+  const sections = [...new Set(sectionOf(paper.content).values())];
   return {
     state: 'working',
     cover,
     working: {
       attemptId: id,
       questions,
-      formulas: formulasShown(paper, questions),
+      pages: pageSizes(paper),
+      sections,
+      formulas: formulasShown(paper, { questions, sections }),
       answers,
       savedAt: started ? savedAt : null,
     },

@@ -15,6 +15,13 @@ export interface SentAnswer {
   readonly number: number;
 }
 
+/** A hint as a page asks for it. */
+export interface SentHint {
+  readonly attemptId: string;
+  readonly questionId: string;
+  readonly hintId: string;
+}
+
 /**
  * Everything that a student's page can ask for; it sees packets only. Each may be asked again where no reply came: what
  * was done already is not done twice.
@@ -25,6 +32,8 @@ export interface StudentPort {
   /** Starts the next attempt: the student's one deliberate press. */
   begin(at: PaperAddress): Promise<PaperPacket>;
   saveAnswer(at: PaperAddress, sent: SentAnswer): Promise<Receipt>;
+  /** Shows the next hint of a question, for good; the packet that is opened next holds it. */
+  askHint(at: PaperAddress, asked: SentHint): Promise<Receipt>;
   handIn(at: PaperAddress, attemptId: string): Promise<Receipt>;
   /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
   picture(at: PaperAddress, hash: string): Promise<Blob | null>;

@@ -3,7 +3,7 @@ import { Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { PaperPacket, Receipt } from '../reveal/packets';
 import { z } from '../zod';
-import { handIn, keep } from './decide';
+import { handIn, keep, showHint } from './decide';
 import { packetFor } from './packet';
 import type { PaperAddress, StudentPort } from './port';
 import type { SittingStore, Stored } from './store';
@@ -15,6 +15,8 @@ const Sent = z.strictObject({
   page: Id,
   number: z.number().int().min(1),
 });
+
+const Asked = z.strictObject({ attemptId: Id, questionId: Id, hintId: Id });
 
 const receiptOf = (stored: Stored): Receipt =>
   Receipt.parse(stored.ok ? { state: 'kept', at: stored.at } : { state: 'refused', reason: stored.reason });
@@ -59,6 +61,20 @@ export function serveStudents(store: SittingStore): StudentPort {
           at,
           attemptId,
           (paper, attempt, opening, now) => keep(paper, attempt, opening, save, now),
+          false,
+        ),
+      );
+    },
+
+    async askHint(at, asked) {
+      const read = Asked.safeParse(asked);
+      if (!read.success) return { state: 'refused', reason: 'unknown' };
+      const { attemptId, ...hint } = read.data;
+      return receiptOf(
+        await store.change(
+          at,
+          attemptId,
+          (paper, attempt, opening, now) => showHint(paper, attempt, opening, hint, now),
           false,
         ),
       );

@@ -1,5 +1,5 @@
 import type { ClassWork } from '../checking/classWork';
-import type { Attempt } from '../quiz/attempt';
+import type { Attempt, CommentText } from '../quiz/attempt';
 import type { Opening, Paper, QuizContent, QuizStanding } from '../quiz/quiz';
 import type { Decided, Refusal } from './decide';
 import type { PaperAddress } from './port';
@@ -20,7 +20,7 @@ export interface Visit {
 /** What the teacher scored, ruled and wrote about a student's attempts. */
 export interface TeachersWork extends Pick<ClassWork, 'overrides' | 'rulings'> {
   /** Comments by attempt and question; those on a whole attempt under the empty id. */
-  readonly comments: ReadonlyMap<string, Readonly<Record<string, string>>>;
+  readonly comments: ReadonlyMap<string, Readonly<Record<string, CommentText>>>;
 }
 
 /** What became of a save or a hand-in: when it was stored, or why it was not. */

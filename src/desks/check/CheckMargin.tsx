@@ -155,13 +155,13 @@ function OneAnswer(props: Props) {
         <>
           {!onLook && <Why opened={opened} />}
           <h3 className="mt-4 text-[14px]">The student reads</h3>
-          <p className="mt-1 text-[14px]">
+          <div className="mt-1 text-[14px]">
             {isSilent(opened.trial.feedback) ? (
               <span className="text-soft">nothing</span>
             ) : (
               <FeedbackView feedback={opened.trial.feedback} />
             )}
-          </p>
+          </div>
         </>
       )}
     </WithFormulas>

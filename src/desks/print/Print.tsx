@@ -6,7 +6,7 @@ import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed, startingFailed } from '@/ui/words/failureWords';
 import { count, dayAndTime } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/Picture';
-import { SlipQuestions, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
+import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
@@ -32,7 +32,7 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
       </p>
       {slip.score && <SlipScore score={slip.score} />}
       {recorded && <SlipRecorded recorded={recorded} />}
-      {slip.comment !== null && <TeacherWords text={slip.comment} />}
+      <SlipWords slip={slip} />
       <SlipQuestions slip={slip} className="mt-4" />
     </section>
   );

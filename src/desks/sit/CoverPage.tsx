@@ -1,5 +1,6 @@
 import type { Cover } from '@/core/reveal/packets';
-import { count, dayAndTime, points, pointsWord } from '@/ui/words/figures';
+import { ProseView } from '@/ui/widgets/ProseView';
+import { count, dayAndTime, percent, points, pointsWord } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
@@ -10,6 +11,26 @@ import { useSitPress } from './useSitPress';
 function dueWords({ due, grace, late, overdue }: Cover): string {
   const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
   return `${until}. ${overdue ? 'That has passed: what you hand in now is late. ' : ''}${lateRuleWords(late)}`;
+}
+
+/** What is expected, by shares of the points. */
+function Expected({ cover }: { readonly cover: Cover }) {
+  if (cover.expected.length === 0) return null;
+  return (
+    <WithFormulas formulas={cover.formulas}>
+      <h2 className="mt-6 text-[15px]">What is expected</h2>
+      <ul className="mt-1">
+        {cover.expected.map(({ from, text }, at) => (
+          <li key={at} className="flex gap-3 py-0.5">
+            <span className="figures w-24 text-soft">from {percent(from)}</span>
+            <div className="min-w-0 flex-1">
+              <ProseView text={text} />
+            </div>
+          </li>
+        ))}
+      </ul>
+    </WithFormulas>
+  );
 }
 
 /** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
@@ -50,6 +71,7 @@ export function CoverPage({
           </li>
         ))}
       </ul>
+      <Expected cover={cover} />
       <h2 className="mt-6 text-[15px]">When results come</h2>
       <ul className="mt-1">
         {whenResultsCome(cover).map((line) => (

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/words/figures';
 import { countsWords } from '@/ui/words/attemptWords';
-import { SlipQuestions, SlipRecorded, SlipScore, TeacherWords } from '@/ui/widgets/SlipParts';
+import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
 import { oftenWords, stillToCome, timesWords } from './planWords';
 import { useSitPress } from './useSitPress';
 
@@ -96,7 +96,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
       </p>
       {attempts.notCounted && <p className="mt-2 font-semibold">{NOT_COUNTED[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}
-      {slip.comment !== null && <TeacherWords text={slip.comment} />}
+      <SlipWords slip={slip} />
       {rest.length > 0 && (
         <ul className="mt-4 border-l-2 border-petrol pl-3">
           {rest.map((line) => (

@@ -1,15 +1,17 @@
-import { Suspense, useEffect, useRef, useState } from 'react';
-import { progressOfAnswer, type Progress } from '@/core/kinds/progress';
-import type { Cover, StudentQuestion, Working } from '@/core/reveal/packets';
+import { useEffect, useRef, useState } from 'react';
+import { progressOfAnswer } from '@/core/kinds/progress';
+import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
-import { sitFace } from '@/kinds/sit';
-import { dayAndTime, pointsWord } from '@/ui/words/figures';
 import { WithFormulas } from '@/ui/widgets/Formula';
-import { RichText } from '@/ui/widgets/RichText';
 import { LastPage } from './LastPage';
 import { KeepLine } from './KeepLine';
+import { bySection, pagesOf, type PageHere } from './pages';
+import { QuestionHere } from './QuestionHere';
 import { run } from './run';
+import { SectionBeside } from './SectionBeside';
+import { Top } from './Top';
 import { useAnswers } from './useAnswers';
+import { useHints } from './useHints';
 
 interface Props {
   readonly port: StudentPort;
@@ -17,52 +19,6 @@ interface Props {
   readonly cover: Cover;
   readonly working: Working;
   readonly onDone: () => Promise<void>;
-}
-
-interface TopProps {
-  readonly cover: Cover;
-  readonly at: number;
-  /** How far each question is answered, in their order. */
-  readonly done: readonly Progress[];
-}
-
-const DONE: Readonly<Record<Progress, string>> = {
-  none: 'bg-line',
-  some: 'bg-[linear-gradient(to_right,var(--ink)_50%,var(--line)_50%)]',
-  all: 'bg-ink',
-};
-
-const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {
-  no: '',
-  any: ' · must be answered',
-  every: ' · every part must be answered',
-};
-
-/** What the quiz is, until when, and how far one has come. */
-function Top({ cover, at, done }: TopProps) {
-  return (
-    <>
-      <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
-        <p className="truncate font-semibold">{cover.title}</p>
-        {(cover.due ?? cover.until) !== null && (
-          <p
-            className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
-          >
-            {cover.due === null ? 'until' : cover.overdue ? 'late since' : 'due'}{' '}
-            {dayAndTime(cover.due ?? cover.until ?? 0)}
-          </p>
-        )}
-      </header>
-      <div className="flex gap-1 px-[18px] pt-2.5" aria-hidden>
-        {done.map((progress, index) => (
-          <span
-            key={index}
-            className={`h-[5px] flex-1 rounded-full ${index === at ? 'bg-saffron' : DONE[progress]}`}
-          />
-        ))}
-      </div>
-    </>
-  );
 }
 
 interface WaysProps {
@@ -75,7 +31,7 @@ function Ways({ at, last, onGo }: WaysProps) {
   return (
     <nav
       aria-label="Questions"
-      className="sticky bottom-0 flex justify-between border-t border-line bg-paper px-[18px] py-3"
+      className="sticky bottom-0 z-10 flex justify-between border-t border-line bg-paper px-[18px] py-3"
     >
       <button
         type="button"
@@ -94,96 +50,148 @@ function Ways({ at, last, onGo }: WaysProps) {
   );
 }
 
-/** The first question that is not answered in all its parts, with the notes before it; behind the last where there is none. */
-function firstOpen({ questions, answers }: Working): number {
+/** The page with the first question that is not answered in all its parts; behind the last where there is none. */
+function firstOpen({ questions, answers }: Working, pages: readonly PageHere[]): number {
   const first = questions.findIndex(({ id, face }) => progressOfAnswer(face, answers[id] ?? null) !== 'all');
-  if (first < 0) return questions.length;
-  let at = first;
-  while (questions[at - 1]?.face.kind === 'note') at--;
+  if (first < 0) return pages.length;
+  let at = pages.findIndex(({ from, count }) => first < from + count);
+  // A note before it, on a page of its own, is read first.
+  while (pages[at - 1]?.count === 1 && questions[pages[at - 1]?.from ?? 0]?.face.kind === 'note') at--;
   return at;
 }
 
-/** One question after the other, then the last page before handing in. */
+type Answering = ReturnType<typeof useAnswers> & ReturnType<typeof useHints>;
+
+interface PageProps {
+  readonly page: PageHere;
+  readonly working: Working;
+  readonly answering: Answering;
+  /** The question whose heading takes the focus, and where it is. */
+  readonly wanted: number;
+  readonly heading: React.RefObject<HTMLHeadingElement | null>;
+}
+
+/** The questions of one page, beside what belongs to them. */
+function OnePage({ page, working, answering, wanted, heading }: PageProps) {
+  const { questions, sections } = working;
+  const [folded, setFolded] = useState(false);
+  return bySection(questions, page).map(({ sectionId, from, count }) => {
+    const section = sections.find(({ id }) => id === sectionId);
+    return (
+      <div
+        key={`${sectionId ?? ''}-${from}`}
+        className={section ? 'lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]' : ''}
+      >
+        {section && <SectionBeside section={section} folded={folded} onFold={setFolded} />}
+        <div className={section ? 'min-w-0' : 'mx-auto max-w-[640px]'}>
+          {questions.slice(from, from + count).map((question, index) => (
+            <div key={question.id} className="border-line px-[18px] pt-4 pb-6 not-last:border-b">
+              <QuestionHere
+                question={question}
+                at={from + index}
+                of={questions.length}
+                answer={answering.answers[question.id] ?? null}
+                hints={answering.hints[question.id] ?? []}
+                alone={page.count === 1}
+                headingRef={from + index === wanted ? heading : null}
+                onAnswer={(answer) => answering.give(question.id, answer)}
+                onHint={(hintId) => answering.ask(question.id, hintId)}
+              />
+            </div>
+          ))}
+        </div>
+      </div>
+    );
+  });
+}
+
+/** Page after page, then the last one before handing in. */
 export function WorkPages({ port, address, cover, working, onDone }: Props) {
   const { questions } = working;
-  const { answers, keep, give, settled } = useAnswers(port, address, working);
-  const [at, setAt] = useState(() => firstOpen(working));
+  const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
+  const { answers, keep, settled } = answering;
+  const [pages] = useState(() => pagesOf(working));
+  const [at, setAt] = useState(() => firstOpen(working, pages));
+  // The question that is gone to; else the first of the page.
+  const [wanted, setWanted] = useState<number | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
   const moved = useRef(false);
   useEffect(() => {
     if (moved.current) heading.current?.focus();
   }, [at]);
-  const go = (to: number) => {
+  const go = (to: number, question: number | null = null) => {
     moved.current = true;
+    setWanted(question);
     setAt(to);
   };
-  const question = questions[at];
-  const Face = question ? sitFace(question.face.kind) : null;
+  const page = pages[at];
   const done = questions.map(({ id, face }) => progressOfAnswer(face, answers[id] ?? null));
-  const isNote = question?.face.kind === 'note';
-  const titleId = `question-${at + 1}`;
+  const asks = questions.slice(page?.from ?? 0, (page?.from ?? 0) + (page?.count ?? 0));
+  const wide = asks.some(({ section }) => section !== null);
+  const handIn = async () => {
+    if (!(await settled())) throw new Error('An answer is not saved');
+    const receipt = await port.handIn(address, working.attemptId);
+    // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
+    const stands = receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
+    if (!stands) throw new Error('Not handed in');
+    await onDone();
+  };
   return (
-    <div className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper">
-      <Top cover={cover} at={at} done={done} />
-      <main className="flex-1 px-[18px] pt-4 pb-8">
-        <WithFormulas formulas={working.formulas}>
-          {question && Face ? (
+    <div
+      className={`mx-auto flex min-h-dvh flex-col bg-paper ${wide ? 'max-w-[640px] lg:max-w-[1180px]' : 'max-w-[640px]'}`}
+    >
+      <Top cover={cover} from={page?.from ?? questions.length} count={page?.count ?? 0} done={done} />
+      <main className="flex-1 pb-2">
+        <WithFormulas formulas={answering.formulas}>
+          {page ? (
             <>
-              <p className="caption figures">
-                {isNote
-                  ? `${at + 1} of ${questions.length} · to read, nothing to answer`
-                  : `Question ${at + 1} of ${questions.length} · ${pointsWord(question.points)}`}
-                {MUST[question.mustAnswer]}
-              </p>
-              <h1 ref={heading} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
-                <RichText
-                  text={question.text}
-                  className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
-                />
-              </h1>
-              <Suspense fallback={<p className="text-soft">…</p>}>
-                <Face
-                  key={question.id}
-                  face={question.face}
-                  answer={answers[question.id] ?? null}
-                  labelledBy={titleId}
-                  language={question.language}
-                  onAnswer={(answer) => give(question.id, answer)}
-                />
-              </Suspense>
-              {!isNote && <KeepLine keep={keep} />}
-              {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
-                <button
-                  type="button"
-                  className="btn btn-outline mt-3 h-11 text-[15px]"
-                  onClick={() => run(onDone)}
-                >
-                  Check whether my paper was handed in
-                </button>
+              {page.count > 1 && (
+                <h1 className="sr-only">
+                  Questions {page.from + 1} to {page.from + page.count}
+                </h1>
               )}
+              <OnePage
+                key={at}
+                page={page}
+                working={working}
+                answering={answering}
+                wanted={wanted ?? page.from}
+                heading={heading}
+              />
+              <div className="px-[18px] pb-6">
+                {asks.some(({ face }) => face.kind !== 'note') && <KeepLine keep={keep} />}
+                {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
+                  <button
+                    type="button"
+                    className="btn btn-outline mt-3 h-11 text-[15px]"
+                    onClick={() => run(onDone)}
+                  >
+                    Check whether my paper was handed in
+                  </button>
+                )}
+              </div>
             </>
           ) : (
-            <LastPage
-              headingRef={heading}
-              questions={questions}
-              onceOnly={cover.attempts.most === 1}
-              done={done}
-              keep={keep}
-              onGo={go}
-              onHandIn={async () => {
-                if (!(await settled())) throw new Error('An answer is not saved');
-                const receipt = await port.handIn(address, working.attemptId);
-                // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
-                const stands =
-                  receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
-                if (!stands) throw new Error('Not handed in');
-                await onDone();
-              }}
-            />
+            <div className="px-[18px] pt-4 pb-8">
+              <LastPage
+                headingRef={heading}
+                questions={questions}
+                onceOnly={cover.attempts.most === 1}
+                done={done}
+                keep={keep}
+                onGo={(index) =>
+                  go(
+                    pages.findIndex(({ from, count }) => index < from + count),
+                    index,
+                  )
+                }
+                onHandIn={handIn}
+              />
+            </div>
           )}
         </WithFormulas>
       </main>
-      <Ways at={at} last={questions.length - 1} onGo={go} />
+      <Ways at={at} last={pages.length - 1} onGo={(to) => go(to)} />
     </div>
   );
 }

@@ -7,6 +7,11 @@ import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useContentField } from '@/ui/teacher/useContentField';
+import { ChoicePart, SwitchPart } from '@/kinds/shared/ChoicePart';
+import type { Pages } from '@/core/quiz/quiz';
+import { PenaltyPart } from './PenaltyPart';
+import { BELOW_0 } from './QuestionRules';
+import { Bands } from './Bands';
 import { ScoreSentence } from './ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
@@ -86,6 +91,42 @@ function OrderPart() {
   );
 }
 
+/** What wrong answers cost, and whether a question may take points away, unless it says otherwise. */
+function CostPart() {
+  const penalty = useContentField('penalty', 'Change what a wrong answer costs');
+  const below = useContentField('negativeCredit', 'Change what becomes of a credit below 0');
+  return (
+    <>
+      {'An answer with nothing right costs '}
+      <PenaltyPart
+        value={penalty.value}
+        quiz={null}
+        guessable
+        onChange={(next) => next && penalty.edit(next)}
+      />
+      {', and a credit below 0 '}
+      <SwitchPart label="Credits below 0" value={below.value} words={BELOW_0} onChange={below.edit} />.
+    </>
+  );
+}
+
+const PAGES: Readonly<Record<Pages, string>> = {
+  each: 'one question per page',
+  breaks: 'pages that begin where you set them',
+  one: 'all questions on one page',
+};
+
+/** How the questions are parted into pages. */
+function PagesPart() {
+  const pages = useContentField('pages', 'Change the pages');
+  return (
+    <>
+      {'Students see '}
+      <ChoicePart label="Pages" value={pages.value} words={PAGES} onChange={pages.edit} />.
+    </>
+  );
+}
+
 /** What holds for all questions, as a sentence. */
 function QuizSentence() {
   const topic = useContentField('topic', 'Change the topic');
@@ -114,7 +155,7 @@ function QuizSentence() {
           </option>
         ))}
       </select>{' '}
-      unless it says otherwise. <OrderPart /> <ReadingPart />. Topic:{' '}
+      unless it says otherwise. <CostPart /> <OrderPart /> <PagesPart /> <ReadingPart />. Topic:{' '}
       <input
         className="sentence-part"
         aria-label="Topic"
@@ -160,6 +201,7 @@ export function Heading() {
       </Suspense>
       <QuizSentence />
       <ScoreSentence />
+      <Bands />
     </div>
   );
 }

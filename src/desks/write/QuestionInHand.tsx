@@ -12,6 +12,7 @@ import { placedOf, type QuestionRecord } from '@/store/records/db';
 import { completeFormulas, restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
+import { ProseField } from '@/ui/editing/ProseField';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { OwnWords } from './OwnWords';
 import { QuestionRules } from './QuestionRules';
@@ -135,14 +136,12 @@ function General({ question, onChange: edit }: Editing) {
       ))}
       <div className="grid grid-cols-[96px_minmax(0,1fr)] items-start gap-x-2">
         <span className="label-small pt-1.5">Explanation</span>
-        <textarea
-          className="plain-field resize-none field-sizing-content"
-          rows={1}
-          maxLength={5000}
-          aria-label="Explanation"
+        <ProseField
+          label="Explanation"
+          format="Format what explains it"
           placeholder="Shown with the right answers"
           value={question.explanation}
-          onChange={(event) => edit({ ...question, explanation: event.target.value })}
+          onChange={(explanation) => edit({ ...question, explanation })}
         />
       </div>
     </div>
@@ -206,7 +205,7 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
             onChange={(text) => edit({ ...question, text })}
           />
         </Suspense>
-        <NegativeCredit value={question.negativeCredit}>
+        <NegativeCredit value={question.negativeCredit ?? quiz.content.negativeCredit}>
           <Write
             question={question}
             onChange={edit}

@@ -7,22 +7,51 @@ import { useFaces } from '@/kinds/write';
 import type { Draft } from '@/ui/editing/useDraft';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { DecimalField } from '@/ui/widgets/DecimalField';
-import { PercentField } from '@/ui/widgets/PercentField';
-import { points, pointWord } from '@/ui/words/figures';
+import { count, points, pointsWord, pointWord } from '@/ui/words/figures';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { STANDING_WORDS, STANDINGS_BEFORE } from '@/ui/words/standingWords';
+import { Differs } from './Differs';
+import { PenaltyPart } from './PenaltyPart';
+import { QuestionHints } from './QuestionHints';
 import { WhatItEarns } from './WhatItEarns';
 
 interface PointsProps {
   readonly placed: Placed;
-  readonly onPoints: (points: Placement['points']) => void;
+  readonly onPlace: (patch: Partial<Placement>) => void;
+}
+
+/** Whether the points are for all of it, or for each of its parts; then what they come to. */
+function PartsPart({ placed, onPlace }: PointsProps) {
+  const { quiz } = useQuiz();
+  const { question, placement } = placed;
+  const { partsOf, partName } = kindOf(question);
+  const parts = partsOf(question);
+  if (parts === null) return null;
+  return (
+    <>
+      {' '}
+      <SwitchPart
+        label="What the points are for"
+        value={placement.perPart}
+        words={{ false: 'in all', true: `for each ${partName}` }}
+        onChange={(perPart) => onPlace({ perPart })}
+      />
+      {placement.perPart && (
+        <span className="figures">
+          {' '}
+          = {pointsWord(pointsOfPlaced(placed, quiz.content))} for {count(parts, partName)}
+        </span>
+      )}
+    </>
+  );
 }
 
 /** What the question is worth here: its own points, or the quiz's. */
-function PointsPart({ placed, onPoints }: PointsProps) {
+function PointsPart({ placed, onPlace }: PointsProps) {
   const { quiz } = useQuiz();
   const { points: own } = placed.placement;
-  const value = pointsOfPlaced(placed, quiz.content);
+  const value = own ?? quiz.content.defaultPoints;
+  const onPoints = (next: Placement['points']) => onPlace({ points: next });
   const byDefault = points(quiz.content.defaultPoints);
   return (
     <>
@@ -36,6 +65,7 @@ function PointsPart({ placed, onPoints }: PointsProps) {
         onChange={onPoints}
       />{' '}
       {pointWord(value)}
+      <PartsPart placed={placed} onPlace={onPlace} />
       {own === null ? (
         <span className="text-soft"> (quiz default)</span>
       ) : (
@@ -83,6 +113,17 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
         words={{ asQuiz: `${MUST_WORDS[quiz.content.mustAnswer]}, as the quiz sets`, ...MUST_WORDS }}
         onChange={(next) => onPlace({ mustAnswer: next === 'asQuiz' ? null : next })}
       />
+      {quiz.content.pages === 'breaks' && (
+        <>
+          {', it '}
+          <SwitchPart
+            label="Where its page begins"
+            value={placement.startsPage}
+            words={{ false: 'stands on the page of the one before', true: 'begins a new page' }}
+            onChange={(startsPage) => onPlace({ startsPage })}
+          />
+        </>
+      )}
       {quiz.content.shuffled && (
         <>
           {' and '}
@@ -98,21 +139,8 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
   );
 }
 
-type Penalty = Question['penalty'];
-
-const PENALTIES: Readonly<Record<Penalty['kind'], string>> = {
-  none: 'nothing',
-  share: 'a share of the points',
-  points: 'points',
-  guessing: 'what guessing would gain',
-};
-
-/** A penalty of another kind, as it is at first. */
-const penaltyOf = (kind: Penalty['kind']): Penalty => {
-  if (kind === 'share') return { kind, share: { n: 1, d: 4 } };
-  if (kind === 'points') return { kind, points: { n: 1, d: 2 } };
-  return { kind };
-};
+/** What becomes of a credit below 0. */
+export const BELOW_0 = { false: 'counts as 0', true: 'takes points away' } as const;
 
 interface CostProps {
   readonly question: Question;
@@ -121,49 +149,28 @@ interface CostProps {
 
 /** What an answer loses in which nothing is right, and whether the question can take points from the rest of the paper. */
 function CostParts({ question, onChange }: CostProps) {
+  const { quiz } = useQuiz();
   const { penalty, negativeCredit } = question;
-  const kind = kindOf(question);
-  const onPenalty = (next: Penalty) => onChange({ ...question, penalty: next });
-  const guessable = kind.choicesShown(question) !== null || penalty.kind === 'guessing';
-  const { guessing, ...typed } = PENALTIES;
   return (
     <>
       {'An answer with nothing right costs '}
-      <ChoicePart
-        label="What a wrong answer costs"
-        value={penalty.kind}
-        words={(guessable ? { ...typed, guessing } : typed) as typeof PENALTIES}
-        onChange={(next) => onPenalty(penaltyOf(next))}
+      <PenaltyPart
+        value={penalty}
+        quiz={quiz.content.penalty}
+        guessable={kindOf(question).choicesShown(question) !== null}
+        onChange={(next) => onChange({ ...question, penalty: next })}
       />
-      {penalty.kind === 'share' && (
-        <>
-          {': '}
-          <PercentField
-            className="sentence-part"
-            label="Share that a wrong answer costs"
-            value={penalty.share}
-            onChange={(share) => onPenalty({ kind: 'share', share })}
-          />
-        </>
-      )}
-      {penalty.kind === 'points' && (
-        <>
-          {': '}
-          <DecimalField
-            className="sentence-part text-center"
-            label="Points that a wrong answer costs"
-            value={penalty.points}
-            most={1000}
-            onChange={(lost) => onPenalty({ kind: 'points', points: lost })}
-          />
-        </>
-      )}
       {'. A credit below 0 '}
-      <SwitchPart
+      <ChoicePart
         label="Credits below 0"
-        value={negativeCredit}
-        words={{ false: 'counts as 0', true: 'takes points away' }}
-        onChange={(negative) => onChange({ ...question, negativeCredit: negative })}
+        value={negativeCredit === null ? 'asQuiz' : negativeCredit ? 'true' : 'false'}
+        words={{
+          asQuiz: `${BELOW_0[quiz.content.negativeCredit ? 'true' : 'false']}, as the quiz sets`,
+          ...BELOW_0,
+        }}
+        onChange={(next) =>
+          onChange({ ...question, negativeCredit: next === 'asQuiz' ? null : next === 'true' })
+        }
       />
       {'. '}
     </>
@@ -180,7 +187,7 @@ export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
   const { Rules: KindRules } = useFaces(question.kind);
   return (
     <div className="mt-4 leading-loose">
-      <PointsPart placed={draft.value} onPoints={(own) => place({ points: own })} />
+      <PointsPart placed={draft.value} onPlace={place} />
       <PlaceParts placement={placement} onPlace={place} />
       {'. '}
       <KindRules
@@ -190,7 +197,15 @@ export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
         optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
       />
       {kindOf(question).about.marks === 'itself' && <CostParts question={question} onChange={change} />}
+      <Differs placed={draft.value} onReset={draft.edit} />
       <WhatItEarns placed={draft.value} />
+      <div className="leading-normal">
+        <QuestionHints
+          hints={question.hints}
+          worth={pointsOfPlaced(draft.value, quiz.content)}
+          onChange={(hints) => change({ ...question, hints })}
+        />
+      </div>
     </div>
   );
 }

@@ -19,6 +19,7 @@ const blank = (text = ''): Option => ({
   picture: null,
   credit: ZERO,
   feedback: SILENCE,
+  missed: SILENCE,
   gone: false,
   keepsPlace: false,
 });
@@ -42,6 +43,9 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
               name={about}
               onChange={rows.replace}
               onRemove={() => rows.remove(option)}
+              placeholder={right ? 'Feedback if picked' : 'What would help here?'}
+              missed={option.credit.n === option.credit.d ? option.missed : undefined}
+              onMissed={(missed) => rows.replace({ ...option, missed })}
               onToggle={() => rows.replace({ ...option, credit: right ? ZERO : ONE })}
               buttons={
                 <OptionButtons

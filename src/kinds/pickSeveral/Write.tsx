@@ -21,6 +21,7 @@ const blank = (text = ''): SeveralOption => ({
   right: false,
   weight: ZERO,
   feedback: SILENCE,
+  missed: SILENCE,
   gone: false,
   keepsPlace: false,
 });
@@ -63,6 +64,8 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               feedback={option.feedback}
               onFeedback={(feedback) => rows.replace({ ...option, feedback })}
               placeholder="Feedback if picked"
+              missed={isRight(question, option) ? option.missed : undefined}
+              onMissed={(missed) => rows.replace({ ...option, missed })}
               buttons={
                 <OptionButtons
                   option={option}

@@ -39,6 +39,9 @@ interface Props {
   readonly figure?: ReactNode;
   readonly feedback?: Feedback;
   readonly onFeedback?: (feedback: Feedback) => void;
+  /** What is read by who did not choose it; absent where that cannot be. */
+  readonly missed?: Feedback | undefined;
+  readonly onMissed?: (feedback: Feedback) => void;
   readonly placeholder?: string | undefined;
   /** Further buttons, before the one that deletes. */
   readonly buttons?: ReactNode;
@@ -49,6 +52,7 @@ interface Props {
 /** A line of a key: what it holds, what it earns, what the student then reads. */
 export function KeyLine(props: Props) {
   const { name, mark, children, figure, feedback, onFeedback, placeholder, buttons, onRemove } = props;
+  const { missed, onMissed } = props;
   return (
     <li className="key-row border-b border-dotted border-line py-1.5">
       {mark}
@@ -57,6 +61,14 @@ export function KeyLine(props: Props) {
       <div className="key-feedback">
         {feedback && onFeedback && (
           <FeedbackField value={feedback} about={name} placeholder={placeholder} onChange={onFeedback} />
+        )}
+        {missed && onMissed && (
+          <FeedbackField
+            value={missed}
+            about={`${name} if it is missed`}
+            placeholder="If it is missed"
+            onChange={onMissed}
+          />
         )}
       </div>
       <div className="flex justify-end">

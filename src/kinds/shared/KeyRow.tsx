@@ -21,6 +21,9 @@ interface Props<One extends Entry> {
   readonly onRemove?: () => void;
   /** Where the disc is pressed to make the entry right or wrong. */
   readonly onToggle?: () => void;
+  /** What is read by who did not choose it; absent where that cannot be. */
+  readonly missed?: Feedback | undefined;
+  readonly onMissed?: (feedback: Feedback) => void;
   readonly placeholder?: string;
   /** What is compared with an answer. */
   readonly children: ReactNode;

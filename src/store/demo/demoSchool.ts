@@ -60,6 +60,7 @@ function attemptOf(work: DemoWork, paper: DemoPaper, index: number, opened: numb
     answers: answersOf(work, paper.written),
     seed: index,
     saves: {},
+    hints: {},
     seq: index + 1,
   };
 }

@@ -29,7 +29,7 @@ async function drawing(hash: string): Promise<Blob | null> {
 export const pictureBlob = async (hash: string): Promise<Blob | null> =>
   (await db.media.get(hash))?.blob ?? drawing(hash);
 
-const HOLDERS = [db.quizzes, db.questions, db.quizRevs, db.questionRevs, db.history];
+const HOLDERS = [db.quizzes, db.questions, db.quizRevs, db.questionRevs, db.comments, db.history];
 
 /** Removes pictures that were put in more than a day ago and that no quiz, revision or undo step holds any more. */
 export const sweepPictures = (): Promise<void> =>

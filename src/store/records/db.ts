@@ -31,6 +31,7 @@ import {
   stepWithClasses,
 } from '@/core/quiz/upgradeSchool';
 import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
+import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
 import { now, ownZone } from './clock';
 import { newTicket } from './ids';
@@ -204,6 +205,21 @@ async function upgradeNamed(transaction: Transaction): Promise<void> {
   await all('history', (step) => Object.assign(step, nameStep(step)));
 }
 
+/** The quiz can hold rules for all its questions, attempts the hints that were asked for. */
+async function upgradeRuled(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const content = (record: Json) => {
+    record['content'] = ruleContent(record['content']);
+  };
+  await all('quizzes', content);
+  await all('quizRevs', content);
+  await all('questions', (record) => Object.assign(record, ruleKept(record)));
+  await all('questionRevs', (record) => Object.assign(record, ruleKept(record)));
+  await all('attempts', (attempt) => Object.assign(attempt, ruleAttempt(attempt)));
+  await all('history', (step) => Object.assign(step, ruleStep(step)));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -254,6 +270,7 @@ class YentrelDb extends Dexie {
       .stores({ classes: 'id', members: '[classId+studentId], studentId' })
       .upgrade(upgradeSchool);
     this.version(7).upgrade(upgradeNamed);
+    this.version(8).upgrade(upgradeRuled);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -1,11 +1,14 @@
-import type { Comment } from '@/core/quiz/attempt';
+import { isEmptyProse, type Prose } from '@/core/content/prose';
+import { same } from '@/core/figures/deepEqual';
+import type { Comment, CommentText } from '@/core/quiz/attempt';
+import { withFormulas } from '@/typeset/complete';
 import { now } from '../records/clock';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
 import { ofQuiz } from '../records/ofQuiz';
 
 /** Comments of a quiz by attempt, then by question; the whole attempt's stands under the empty id. */
-export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, string>>>;
+export type CommentsByAttempt = ReadonlyMap<string, Readonly<Record<string, CommentText>>>;
 
 /** All comments of a quiz. */
 export const commentsOf = async (quizId: string): Promise<CommentsByAttempt> =>
@@ -13,33 +16,51 @@ export const commentsOf = async (quizId: string): Promise<CommentsByAttempt> =>
 
 /** The same comments, put together. */
 export function commentsByAttempt(all: readonly Comment[]): CommentsByAttempt {
-  const byAttempt = new Map<string, Record<string, string>>();
-  for (const { attemptId, questionId, text } of all) {
+  const byAttempt = new Map<string, Record<string, CommentText>>();
+  for (const { attemptId, questionId, text, formulas } of all) {
     const own = byAttempt.get(attemptId) ?? {};
-    own[questionId] = text;
+    own[questionId] = formulas ? { text, formulas } : { text };
     byAttempt.set(attemptId, own);
   }
   return byAttempt;
 }
 
 /** The comment on one answer or attempt; empty where there is none. */
-export const commentOn = async (quizId: string, attemptId: string, questionId: string): Promise<string> =>
+export const commentOn = async (quizId: string, attemptId: string, questionId: string): Promise<Prose> =>
   (await db.comments.get([quizId, attemptId, questionId]))?.text ?? '';
 
+/** So many comments are looked through for those that begin alike. */
+const MOST_LOOKED_AT = 20_000;
+
+/** What was written to students before, in any quiz: each plain text once, the newest first. */
+export async function earlierComments(): Promise<string[]> {
+  const all = await db.comments.limit(MOST_LOOKED_AT).toArray();
+  const texts = all
+    .sort((a, b) => b.at - a.at)
+    .flatMap(({ text }) => (typeof text === 'string' ? text.trim() : []));
+  return [...new Set(texts)];
+}
+
+/** How long a save waits for its formulas to be set, in ms. */
+const PATIENCE = 300;
+
 /** Writes the comment on one answer, or on the whole attempt where `questionId` is empty. Empty text takes it away. */
-export const saveComment = (
+export async function saveComment(
   quizId: string,
   attemptId: string,
   questionId: string,
-  text: string,
-): Promise<void> =>
-  editing(async () => {
+  words: Prose,
+): Promise<void> {
+  const text = typeof words === 'string' ? words.slice(0, 5000) : words;
+  const written = await withFormulas<{ text: Prose }>({ text }, PATIENCE);
+  await editing(async () => {
     const before = (await db.comments.get([quizId, attemptId, questionId])) ?? null;
-    const comment: Comment = { quizId, attemptId, questionId, text: text.slice(0, 5000), at: now() };
-    const after = text.trim() === '' ? null : comment;
-    if ((before?.text ?? '') === (after?.text ?? '')) return;
+    const comment: Comment = { quizId, attemptId, questionId, ...written, at: now() };
+    const after = isEmptyProse(text) ? null : comment;
+    if (same([before?.text ?? '', before?.formulas], [after?.text ?? '', after?.formulas])) return;
     await record(quizId, [{ kind: 'comment', attemptId, questionId, before, after }], {
       label: 'Write a comment',
       field: `comment:${attemptId}:${questionId}`,
     });
   });
+}

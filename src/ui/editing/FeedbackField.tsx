@@ -3,6 +3,7 @@ import { useEffect, useId, useRef, useState } from 'react';
 import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
 import type { Feedback, RemedialLink } from '@/core/content/feedback';
 import { notify } from '../widgets/notices';
+import { ProseField } from './ProseField';
 
 interface Props {
   readonly value: Feedback;
@@ -163,14 +164,12 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', onChange
   return (
     <div className="min-w-0 flex-1">
       <div className="flex items-start gap-1">
-        <textarea
-          className="plain-field resize-none field-sizing-content"
-          rows={1}
-          maxLength={5000}
-          aria-label={`Feedback for ${about}`}
+        <ProseField
+          label={`Feedback for ${about}`}
+          format={`Format what is said of ${about}`}
           placeholder={placeholder}
           value={value.text}
-          onChange={(event) => onChange({ ...value, text: event.target.value })}
+          onChange={(text) => onChange({ ...value, text })}
         />
         {open === null && links.length < MOST_LINKS && (
           <button

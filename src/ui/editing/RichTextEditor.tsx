@@ -8,6 +8,7 @@ import {
   Bold,
   Image,
   Italic,
+  Link2,
   List,
   ListOrdered,
   Radical,
@@ -15,10 +16,12 @@ import {
   Superscript as Sup,
 } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { isSafeAddress } from '@/core/content/links';
 import { same } from '@/core/figures/deepEqual';
 import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
 import { useFormulaInEditor } from './useFormulaInEditor';
+import { LinkDialog } from './LinkDialog';
 import { PictureDialog } from './PictureDialog';
 import { isPictureFile } from './pictureFile';
 import { PictureNode } from './pictureNode';
@@ -44,7 +47,8 @@ const EXTENSIONS = [
   PictureNode,
   StarterKit.configure({
     document: false, listItem: false, undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
-    strike: false, link: false, underline: false,
+    strike: false, underline: false,
+    link: { openOnClick: false, autolink: false, linkOnPaste: false, isAllowedUri: isSafeAddress, HTMLAttributes: { class: 'link-text' } },
   }),
   FlatItem,
   Subscript,
@@ -62,6 +66,7 @@ const TOOLS = [
 
 interface ToolsProps {
   readonly editor: Editor;
+  readonly onLink: () => void;
   readonly onPicture: () => void;
   readonly onFormula: () => void;
 }
@@ -88,7 +93,7 @@ const Put = ({ label, keys = '', Icon, onPress }: PutProps) => (
   </button>
 );
 
-function Tools({ editor, onPicture, onFormula }: ToolsProps) {
+function Tools({ editor, onLink, onPicture, onFormula }: ToolsProps) {
   const active = useEditorState({
     editor,
     selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
@@ -115,6 +120,7 @@ function Tools({ editor, onPicture, onFormula }: ToolsProps) {
           <Icon size={15} aria-hidden />
         </button>
       ))}
+      <Put label="Link" Icon={Link2} onPress={onLink} />
       <Put label="Formula" keys=" (Ctrl M)" Icon={Radical} onPress={onFormula} />
       <Put label="Picture" Icon={Image} onPress={onPicture} />
     </div>
@@ -141,6 +147,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
   changed.current = onChange;
   // A picture about to be put in: chosen in the dialog, or pasted or dropped as a file.
   const [adding, setAdding] = useState<'choose' | File | null>(null);
+  const [linking, setLinking] = useState(false);
   const takeFile = (data: DataTransfer | null): boolean => {
     const file = [...(data?.files ?? [])].find(isPictureFile);
     if (!file) return false;
@@ -195,9 +202,15 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
         <EditorContent editor={editor} />
       </div>
       {editor && (
-        <Tools editor={editor} onPicture={() => setAdding('choose')} onFormula={() => formula.want(editor)} />
+        <Tools
+          editor={editor}
+          onLink={() => setLinking(true)}
+          onPicture={() => setAdding('choose')}
+          onFormula={() => formula.want(editor)}
+        />
       )}
       {formula.dialog}
+      {editor && linking && <LinkDialog editor={editor} onClose={() => setLinking(false)} />}
       {editor && adding && (
         <PictureDialog
           picture={null}

@@ -1,5 +1,6 @@
 import type { JSONContent } from '@tiptap/core';
 import { same } from '@/core/figures/deepEqual';
+import { isSafeAddress } from '@/core/content/links';
 import { Picture } from '@/core/content/picture';
 import { inlineOf, textOfNode } from './inlineNodes';
 import { type Block, type Mark, RichText, type TextRun } from '@/core/content/richText';
@@ -19,6 +20,12 @@ const FROM_MARK: Readonly<Record<Mark, string>> = {
   sup: 'superscript',
 };
 
+/** Where words lead; undefined where nowhere, or nowhere that a browser may open. */
+function linkOf(node: JSONContent): string | undefined {
+  const address: unknown = node.marks?.find((mark) => mark.type === 'link')?.attrs?.['href'];
+  return typeof address === 'string' && isSafeAddress(address) ? address : undefined;
+}
+
 const marksOf = (node: JSONContent): Mark[] => (node.marks ?? []).flatMap((mark) => TO_MARK[mark.type] ?? []);
 
 /** The runs of a paragraph. A formula and the words beside it are one run, where they have the same marks. */
@@ -28,10 +35,11 @@ function runs(nodes: readonly JSONContent[] = []): TextRun[] {
     const text = textOfNode(node);
     if (!text) return;
     const marks = marksOf(node);
+    const link = linkOf(node);
     const last = made.at(-1);
     const beside = node.type === 'formula' || nodes[at - 1]?.type === 'formula';
-    if (last && beside && same(last.marks, marks)) last.text += text;
-    else made.push({ type: 'text', text, marks });
+    if (last && beside && same([last.marks, last.link], [marks, link])) last.text += text;
+    else made.push({ type: 'text', text, marks, ...(link !== undefined && { link }) });
   });
   return made;
 }
@@ -77,11 +85,11 @@ export function fromEditor(doc: JSONContent): RichText {
   return empty ? [] : RichText.parse(blocks);
 }
 
-const textNodes = ({ text, marks }: TextRun): JSONContent[] =>
-  inlineOf(
-    text,
-    marks.map((mark) => ({ type: FROM_MARK[mark] })),
-  );
+const textNodes = ({ text, marks, link }: TextRun): JSONContent[] =>
+  inlineOf(text, [
+    ...marks.map((mark) => ({ type: FROM_MARK[mark] })),
+    ...(link === undefined ? [] : [{ type: 'link', attrs: { href: link } }]),
+  ]);
 
 function nodeOf(block: Block): JSONContent {
   if (block.type === 'picture') return { type: 'picture', attrs: { picture: block.picture } };

@@ -1,32 +1,37 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { same } from '@/core/figures/deepEqual';
 import { failureOf } from '@/store/records/failure';
 import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** How long a saved text is waited for before what another tab stored is followed instead, in ms. */
 const PATIENCE = 5000;
 
-interface Source {
+interface Source<Text> {
   /** Under this name the page says whether it is saved. */
   readonly name: string;
-  readonly stored: string;
-  readonly save: (text: string) => Promise<unknown>;
+  readonly stored: Text;
+  readonly save: (text: Text) => Promise<unknown>;
   /** The text as it is stored, where that is not letter by letter what is typed. */
-  readonly normal?: (text: string) => string;
+  readonly normal?: (text: Text) => Text;
 }
 
 /** What stands in the field and in the store, and what is still to be saved. */
-interface Work {
-  own: string;
-  seen: string;
-  pending: string | null;
+interface Work<Text> {
+  own: Text;
+  seen: Text;
+  pending: Text | null;
   saving: boolean;
   /** What was saved last and has not come back yet. */
-  awaited: string | null;
+  awaited: Text | null;
   timer: number;
 }
 
 /** Saves what waits, the newest text last, until nothing does or a save fails; the page says how it went. */
-async function saveAll(work: Work, { name, save }: Source, retry: () => void): Promise<void> {
+async function saveAll<Text>(
+  work: Work<Text>,
+  { name, save }: Source<Text>,
+  retry: () => void,
+): Promise<void> {
   work.saving = true;
   while (work.pending !== null) {
     const next = work.pending;
@@ -50,14 +55,14 @@ async function saveAll(work: Work, { name, save }: Source, retry: () => void): P
  * Text in a field that is stored on every change, one save after the other, and follows the stored text while
  * nobody writes in it. Where a save fails the text stays in the field, and the page says so and tries again.
  */
-export function useTextDraft(source: Source): [string, (text: string) => void] {
+export function useTextDraft<Text = string>(source: Source<Text>): [Text, (text: Text) => void] {
   const { stored } = source;
   // What could not be stored is still there when the field comes back.
-  const [unsaved] = useState(() => unsavedWork().get(source.name) as string | undefined);
+  const [unsaved] = useState(() => unsavedWork().get(source.name) as Text | undefined);
   const [text, setText] = useState(unsaved ?? stored);
   const latest = useRef(source);
   latest.current = source;
-  const work = useRef<Work>({
+  const work = useRef<Work<Text>>({
     own: unsaved ?? stored,
     seen: stored,
     pending: unsaved ?? null,
@@ -68,10 +73,10 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
 
   const follow = useCallback(() => {
     const state = work.current;
-    const { normal = (plain: string) => plain, stored: now } = latest.current;
-    if (state.awaited !== null && normal(state.awaited) === normal(now)) state.awaited = null;
+    const { normal = (plain: Text) => plain, stored: now } = latest.current;
+    if (state.awaited !== null && same(normal(state.awaited), normal(now))) state.awaited = null;
     if (state.saving || state.pending !== null || state.awaited !== null) return;
-    if (normal(now) === normal(state.own)) return;
+    if (same(normal(now), normal(state.own))) return;
     state.own = now;
     setText(now);
   }, []);
@@ -97,7 +102,7 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
 
   useEffect(() => {
     const state = work.current;
-    if (stored === state.seen) return;
+    if (same(stored, state.seen)) return;
     state.seen = stored;
     follow();
   }, [stored, follow]);
@@ -107,7 +112,7 @@ export function useTextDraft(source: Source): [string, (text: string) => void] {
     return () => clearTimeout(state.timer);
   }, [unsaved, flush]);
 
-  const edit = (next: string) => {
+  const edit = (next: Text) => {
     const state = work.current;
     state.own = next;
     state.pending = next;

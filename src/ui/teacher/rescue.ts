@@ -1,3 +1,4 @@
+import { plainProse, type Prose } from '@/core/content/prose';
 import { paperFrom } from '@/core/quiz/paper';
 import type { Placed } from '@/core/quiz/placement';
 import type { QuizContent, RescueFile } from '@/core/quiz/quiz';
@@ -17,12 +18,14 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
     (record) => (work.get(`question:${record.id}`) as Placed | undefined) ?? record,
   );
   const texts = [...work].flatMap(([name, value]) =>
-    typeof value === 'string' && !name.startsWith('content:') ? [{ name, text: value }] : [],
+    name.startsWith('content:') || name.startsWith('question:')
+      ? []
+      : [{ name, text: plainProse(value as Prose) }],
   );
   const { questions: written, placements } = paperFrom(content, current);
   return {
     format: 'yentrel-rescue',
-    version: 5,
+    version: 6,
     content,
     questions: [...written],
     placements: [...placements],

@@ -1,17 +1,14 @@
 import { isSafeAddress, LINK_KINDS } from '@/core/content/links';
+import { isEmptyProse } from '@/core/content/prose';
 import type { Feedback } from '@/core/content/feedback';
-import { Words } from './Formula';
+import { ProseView } from './ProseView';
 
 /** Feedback as its reader sees it: the words and where to go next. */
 export function FeedbackView({ feedback }: { readonly feedback: Feedback }) {
   const links = feedback.links.filter((link) => isSafeAddress(link.address));
   return (
     <>
-      {feedback.text !== '' && (
-        <span className="whitespace-pre-line">
-          <Words text={feedback.text} />
-        </span>
-      )}
+      {!isEmptyProse(feedback.text) && <ProseView text={feedback.text} />}
       {links.map((link, index) => (
         <span key={index} className="block">
           {LINK_KINDS[link.kind]}:{' '}

@@ -26,6 +26,24 @@ function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
   return made;
 }
 
+/** The address in this page of something that is stored by its hash; null until it is there. */
+export function useStored(hash: string): string | null {
+  const load = useContext(PictureSource);
+  const [address, setAddress] = useState<string | null>(null);
+  useEffect(() => {
+    if (!load) return;
+    let current = true;
+    addressOf(hash, load).then(
+      (found) => current && setAddress(found),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [hash, load]);
+  return address;
+}
+
 /** On a phone a picture is as wide as on a paper of this many pixels, where there is room: its words stay legible. */
 const NARROW = 440 / 100;
 
@@ -40,20 +58,8 @@ export function Picture({
   /** As wide as what it stands in, without room around it. */
   readonly fills?: boolean;
 }) {
-  const load = useContext(PictureSource);
-  const [address, setAddress] = useState<string | null>(null);
   const { hash, alt, width, height, share } = picture;
-  useEffect(() => {
-    if (!load) return;
-    let current = true;
-    addressOf(hash, load).then(
-      (found) => current && setAddress(found),
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [hash, load]);
+  const address = useStored(hash);
   const style = small
     ? { height: 40, width: 'auto', maxWidth: 96 }
     : {

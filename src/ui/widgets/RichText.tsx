@@ -1,11 +1,22 @@
 import type { ReactNode } from 'react';
 import { Words } from './Formula';
+import { isSafeAddress } from '@/core/content/links';
 import { Picture } from './Picture';
 import type { Block, RichText as Tree, TextRun } from '@/core/content/richText';
 
 const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
 
-function run({ text, marks }: TextRun, key: number): ReactNode {
+function run({ text, marks, link }: TextRun, key: number): ReactNode {
+  const marked = withMarks(text, marks, key);
+  if (!link || !isSafeAddress(link)) return marked;
+  return (
+    <a key={key} className="link-text" href={link} target="_blank" rel="noopener noreferrer">
+      {marked}
+    </a>
+  );
+}
+
+function withMarks(text: string, marks: TextRun['marks'], key: number): ReactNode {
   return marks.reduce<ReactNode>(
     (inner, mark) => {
       const Tag = WRAP[mark];

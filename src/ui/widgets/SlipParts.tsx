@@ -1,9 +1,12 @@
 import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
+import type { Feedback } from '@/core/content/feedback';
+import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { isSilent } from '@/core/content/silence';
 import { CreditPie } from './CreditPie';
 import { FeedbackView } from './FeedbackView';
-import { WithFormulas, Words } from './Formula';
-import { count, percent, points } from '../words/figures';
+import { WithFormulas } from './Formula';
+import { ProseView } from './ProseView';
+import { count, percent, points, pointsWord } from '../words/figures';
 import { ShownAnswer, ShownAnswers } from './ShownAnswer';
 import { RichText } from './RichText';
 import { countsWords } from '../words/attemptWords';
@@ -24,6 +27,9 @@ function Result({ part }: { readonly part: SlipPart }) {
       <CreditPie credit={result.credit} verdict={result.verdict} label="" />
       <span className="flex-1 font-semibold">
         {VERDICTS[result.verdict]}
+        {result.hintsCost.n > 0 && (
+          <span className="font-normal">, with {pointsWord(result.hintsCost)} deducted for hints</span>
+        )}
         {result.errors > 0 && (
           <span className="font-normal">, with {count(result.errors, 'typing error')} deducted</span>
         )}
@@ -38,18 +44,43 @@ function Result({ part }: { readonly part: SlipPart }) {
 }
 
 /** The teacher's own words. */
-export function TeacherWords({ text }: { readonly text: string }) {
+export function TeacherWords({ text }: { readonly text: Prose }) {
   return (
-    <p className="mt-2 border-l-2 border-petrol pl-3 break-words">
+    <div className="mt-2 border-l-2 border-petrol pl-3 break-words">
       <span className="label-small">Your teacher </span>
-      <span className="whitespace-pre-line">{text}</span>
-    </p>
+      <ProseView text={text} />
+    </div>
   );
 }
 
+/** Feedback, where something is said. */
+const Told = ({ feedback }: { readonly feedback: Feedback | null }) =>
+  feedback && !isSilent(feedback) ? (
+    <div className="mt-2 border-l-2 border-saffron pl-3">
+      <FeedbackView feedback={feedback} />
+    </div>
+  ) : null;
+
+/** The hints that were asked for. */
+const HintsTaken = ({ hints }: { readonly hints: readonly Prose[] }) =>
+  hints.map((text, at) => (
+    <div key={at} className="mt-2">
+      <span className="label-small">{hints.length === 1 ? 'Your hint ' : `Hint ${at + 1} `}</span>
+      <ProseView text={text} />
+    </div>
+  ));
+
+/** What is said of the whole score, and the teacher's words on the whole paper. */
+export const SlipWords = ({ slip }: { readonly slip: Slip }) => (
+  <WithFormulas formulas={slip.formulas}>
+    <Told feedback={slip.band} />
+    {slip.comment !== null && <TeacherWords text={slip.comment} />}
+  </WithFormulas>
+);
+
 /** One question of a slip: exactly what is shown of it. */
 function SlipQuestion({ part }: { readonly part: SlipPart }) {
-  const { text, ownAnswer, feedback, right, comment } = part;
+  const { text, ownAnswer, hints, feedback, right, comment } = part;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
@@ -63,22 +94,20 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
           <ShownAnswer answer={ownAnswer} />
         </div>
       )}
+      {hints && <HintsTaken hints={hints} />}
       {right && right.answers.length > 0 && (
         <div className="slip-line mt-2">
           <span className="label-small">Right </span>
           <ShownAnswers answers={right.answers} />
         </div>
       )}
-      {feedback !== null && !isSilent(feedback) && (
-        <p className="mt-2 border-l-2 border-saffron pl-3">
-          <FeedbackView feedback={feedback} />
-        </p>
-      )}
+      <Told feedback={feedback} />
+      <Told feedback={right?.missed ?? null} />
       {comment !== null && <TeacherWords text={comment} />}
-      {right && right.explanation !== '' && (
-        <p className="mt-1 whitespace-pre-line text-soft">
-          <Words text={right.explanation} />
-        </p>
+      {right && !isEmptyProse(right.explanation) && (
+        <div className="mt-1 text-soft">
+          <ProseView text={right.explanation} />
+        </div>
       )}
     </li>
   );

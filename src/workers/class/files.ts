@@ -30,6 +30,7 @@ import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { NotCounted } from '@/core/quiz/window';
 import type { Paper } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
+import { plainProse } from '@/core/content/prose';
 import { commentsOf } from '@/store/work/comments';
 import type { ImportReport } from '@/core/formats/importPlan';
 import { now } from '@/store/records/clock';
@@ -79,7 +80,7 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
     const work = byStudent.get(student.id);
     const counted = work?.counted;
     return scoreRowOf(work, student, paper, {
-      comment: (counted && comments.get(counted.id)?.['']) ?? '',
+      comment: plainProse((counted && comments.get(counted.id)?.['']?.text) ?? ''),
       handedIn: counted?.timeKnown
         ? zoneTime(finishedAt(counted, quiz.standing.opening), paper.content.zone)
         : null,

@@ -29,6 +29,7 @@ const attempt = (studentId: string, answers: Record<string, Answer>, number = 1)
   source: 'sat',
   seed: 0,
   saves: {},
+  hints: {},
   answers,
   seq: number,
 });

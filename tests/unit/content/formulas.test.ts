@@ -184,7 +184,7 @@ describe('what is kept with a question', () => {
   test('a student is sent those that are shown, and none of the key', () => {
     const formulas = ['a', 'b', 'c', 'd'].map(made);
     const paper = paperOf([{ ...question, formulas }]);
-    const sent = questionsForStudent(paper, 7);
+    const sent = questionsForStudent(paper, { seed: 7, hints: {} });
     assert.deepEqual(
       formulasShown(paper, sent)
         .map(({ tex }) => tex)

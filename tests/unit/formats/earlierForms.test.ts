@@ -21,7 +21,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5'];
 
 interface Frac {
   readonly n: number;
@@ -114,6 +114,42 @@ async function upgraded(version: number, tables: Record<string, string>, rows: R
   old.close();
   await db.open();
 }
+
+describe('a database of the form before a quiz had rules for all its questions', () => {
+  const rows = rowsOf('form-5');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(7, TABLES_6, rows));
+
+  test('gives the same scores, and what a question had of its own is still its own', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-5'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const { content, questions, placements } = await draftPaper(quizId);
+    assert.deepEqual(
+      [content.penalty, content.negativeCredit, content.pages],
+      [{ kind: 'none' }, false, 'each'],
+    );
+    const several = questions.find(({ kind }) => kind === 'pickSeveral');
+    assert.deepEqual(
+      [several?.penalty, several?.negativeCredit, several?.hints.map(({ text }) => text)],
+      [{ kind: 'points', points: { n: 1, d: 2 } }, null, ['Look at the mouth.']],
+    );
+    assert.ok(questions.every(({ id, penalty }) => id === several?.id || penalty === null));
+    assert.ok(
+      placements.every(({ perPart, startsPage, checks }) => !perPart && !startsPage && checks.length === 0),
+    );
+    assert.ok((await db.attempts.toArray()).every(({ hints }) => Object.keys(hints).length === 0));
+    const [comment] = await db.comments.toArray();
+    assert.equal(comment?.text, 'Well seen.\nLook at \\(v\\).');
+  });
+
+  test('what was edited and applied is undone, step by step', async () => {
+    while (await undo(quizId));
+    const { questions } = await draftPaper(quizId);
+    assert.ok(questions.every(({ explanation, hints }) => explanation === '' || hints.length === 0));
+    assert.deepEqual(await db.comments.toArray(), []);
+  });
+});
 
 describe('a database of the form before questions had names', () => {
   const rows = rowsOf('form-4');

@@ -17,6 +17,7 @@ import { jsonSchema } from '@/server/schemas';
 import { DEMO_FILE } from '../../generated';
 import { asForm2 } from '../support/oldForm';
 import { answerOf, anyKind, questionOf } from '../support/arbitrary';
+import { newSection } from '@/core/quiz/section';
 import { newPlacement } from '@/core/quiz/placement';
 import { newPerson } from '@/core/quiz/school';
 import { share } from '../support/support';
@@ -50,7 +51,7 @@ const classPart = (students: string[], answers: (object | null)[]): QuizFile['cl
   members: students.map((studentId) => ({ classId: 'c1', studentId, groups: ['8C'], removedAt: null })),
   attempts: students.map((id, at) => ({
     id: `a-${id}`, quizId: 'quiz', studentId: id, number: 1, revision: 1, openedAt: 2, savedAt: 3, handedInAt: at % 2 ? null : 3, timeKnown: true,
-    source: 'sat', seed: 0, saves: {}, answers: (answers[at] ? { q1: answers[at] } : {}) as Record<string, Answer>, seq: at + 1,
+    source: 'sat', seed: 0, saves: {}, hints: (at === 0 ? { q1: ['hint-0'] } : {}) as Record<string, string[]>, answers: (answers[at] ? { q1: answers[at] } : {}) as Record<string, Answer>, seq: at + 1,
   })),
   overrides: students.slice(0, 1).map((id) => ({ quizId: 'quiz', attemptId: `a-${id}`, questionId: 'q1', points: { n: 1, d: 2 }, reason: '', at: 7, gave: null })),
   rulings: [],
@@ -68,12 +69,19 @@ const anyQuiz: fc.Arbitrary<QuizFile> = fc
     version: FORM_VERSION,
     quiz: {
       id: 'quiz',
-      content: { ...emptyContent(title), order: questions.map((_, index) => `q${index + 1}`) },
+      content: {
+        ...emptyContent(title),
+        order: [...(withClass ? ['part'] : []), ...questions.map((_, index) => `q${index + 1}`)],
+        sections: withClass ? [{ ...newSection('part'), heading: title }] : [],
+        bands: [{ id: 'good', from: share('4/5'), feedback: { text: title, links: [] } }],
+      },
       questions: questions.map(renamed),
       placements: questions.map((_, index) => ({
         ...newPlacement(`q${index + 1}`),
         points: share('3/2'),
         staysInPlace: index % 2 === 0,
+        perPart: index % 2 === 1,
+        checks: [{ id: 'c', answer: answers[0] ?? null, points: share('1/3') }],
       })),
       createdAt: 1,
       changedAt: 2,
@@ -170,8 +178,8 @@ describe('what is wrong in a quiz file is said with its place', () => {
     [['quiz', 'content', 'late'], { kind: 'steps', step: 'week' }, 'late: step is “week”, it can be hour, day'],
     [['quiz', 'questions', 1, 'variants', 0, 'forms', 1], null, 'question 2, variant 1, form 2 is empty, a text is needed'],
     [['share', 'at'], -1, 'share: at is -1, at least 0'],
-    [['version'], '2', 'version is “2”, it can be 5'],
-    [['quiz', 'content', 'order', 0], 'q-none', 'the order names a question “q-none” that is not there'],
+    [['version'], '2', 'version is “2”, it can be 6'],
+    [['quiz', 'content', 'order', 0], 'q-none', 'the order names “q-none”, which is not there'],
     [['quiz', 'questions', 1, 'id'], 'q-place', 'the order names'],
   ]; // prettier-ignore
   for (const [path, value, words] of cases)
@@ -261,7 +269,7 @@ describe('what is no quiz file, or means harm', () => {
     ['another quiz under the sums of this one', zipSync({ ...parts, 'quiz.json': strToU8('{}') }), /quiz\.json is damaged: its contents have changed/],
     ['a lost part', zipSync({ 'contents.json': parts['contents.json'] as Uint8Array }), /“quiz\.json” is missing from the file/],
     ['a backup', pack(new Map([['backup.json', strToU8('{}')]])), /backup of a whole Shelf/],
-    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":6}')]])), /newer Yentrel\. It uses format version 6; this Yentrel reads up to version 5/],
+    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":7}')]])), /newer Yentrel\. It uses format version 7; this Yentrel reads up to version 6/],
     ['a cut file', whole.subarray(0, whole.length - 40), /cannot be unzipped/],
   ]; // prettier-ignore
   for (const [what, bytes, words] of cases)

@@ -31,7 +31,7 @@ describe('what a student is sent of a question', () => {
         Question.parse(planted({ ...question, name: 'name', topics: ['topic'] })),
       );
       assert.ok(questions.length > 0 && JSON.stringify(questions).includes(CANARY));
-      const sent = JSON.stringify(questionsForStudent(paperOf(questions), 7));
+      const sent = JSON.stringify(questionsForStudent(paperOf(questions), { seed: 7, hints: {} }));
       assert.ok(!sent.includes(CANARY), sent);
       for (const field of ['credit', 'weight', 'feedback', 'variants', 'areas', 'rubric', 'name', 'topics'])
         assert.ok(!sent.includes(`"${field}"`), `${field} in ${sent}`);

@@ -20,7 +20,7 @@ import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from '../sup
 function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
   const attempt: Attempt = {
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 1, savedAt: 2, handedInAt: 3, timeKnown: true,
-    source: 'sat', seed: 0, saves: {}, answers, seq: 1,
+    source: 'sat', seed: 0, saves: {}, hints: {}, answers, seq: 1,
   }; // prettier-ignore
   const work = {
     attempts: [attempt],
@@ -106,7 +106,7 @@ describe('windows and the state of an attempt', () => {
   });
   const attempt: Attempt = {
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 11 * HOUR, savedAt: 11 * HOUR,
-    handedInAt: null, timeKnown: true, source: 'sat', seed: 0, saves: {}, answers: {}, seq: 1,
+    handedInAt: null, timeKnown: true, source: 'sat', seed: 0, saves: {}, hints: {}, answers: {}, seq: 1,
   }; // prettier-ignore
   test('working runs out at closing; whether that counts is the quiz’s rule', () => {
     const taken = emptyContent('T');
@@ -151,7 +151,7 @@ describe('packets for students', () => {
     );
 
   test('the questions hold nothing of any key', () => {
-    const text = JSON.stringify(questionsForStudent(paper, 1));
+    const text = JSON.stringify(questionsForStudent(paper, { seed: 1, hints: {} }));
     assert.ok(!text.includes('CANARY') && !text.includes('credit') && !text.includes('variant'));
     assert.ok(text.includes('Text of q-pick'));
   });

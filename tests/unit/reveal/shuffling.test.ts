@@ -47,7 +47,7 @@ describe('an order that would be the key is another one for each attempt', () =>
 describe('questions', () => {
   const four = ['q1', 'q2', 'q3', 'q4'].map((id) => phraseQuestion([variant('v', ['silt'])], {}, { id }));
   const order = (paper: ReturnType<typeof paperOf>, seed: number) =>
-    questionsForStudent(paper, seed).map(({ id }) => id);
+    questionsForStudent(paper, { seed, hints: {} }).map(({ id }) => id);
 
   test('stand in the teacher’s order, unless the quiz shuffles them', () => {
     assert.equal(orders((seed) => order(paperOf(four), seed)).size, 1);
@@ -127,7 +127,8 @@ describe('options', () => {
   test('the quiz says it for all its questions', () => {
     const paper = (shuffledOptions: boolean) =>
       paperOf([pickOneQuestion({ delta: '1', levee: '0', gorge: '0', cliff: '0' })], { shuffledOptions });
-    const first = (on: boolean) => orders((seed) => questionsForStudent(paper(on), seed)[0]?.face);
+    const first = (on: boolean) =>
+      orders((seed) => questionsForStudent(paper(on), { seed, hints: {} })[0]?.face);
     assert.equal(first(false).size, 1);
     assert.ok(first(true).size > 5);
   });

@@ -190,6 +190,7 @@ const score = (earned: string, possible: string, waiting = '0'): QuestionScore =
   maximum: share(possible),
   earned: share(earned),
   waiting: share(waiting),
+  hintsCost: share('0'),
   marked: share(earned),
   override: null,
 });
@@ -255,7 +256,7 @@ describe('what counts', () => {
   const content = emptyContent('T');
   const attempt = (handedInAt: number | null): Attempt => ({
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 0, savedAt: 0, handedInAt, timeKnown: true,
-    source: 'sat', seed: 0, saves: {}, answers: {}, seq: 1,
+    source: 'sat', seed: 0, saves: {}, hints: {}, answers: {}, seq: 1,
   }); // prettier-ignore
   const ruling = (standing: Ruling['standing']): Ruling => ({
     quizId: 'q',

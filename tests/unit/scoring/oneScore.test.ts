@@ -109,6 +109,7 @@ before(async () => {
         source: 'sat',
         seed: 0,
         saves: {},
+        hints: {},
         seq: at + 1,
         answers: { q1: say(q1), q2: pick(q2) },
       };

@@ -108,6 +108,12 @@ test('law: columns of scores give what marking each answer by itself gives', () 
 });
 
 test('questions from before the rules have none', () => {
-  const { negativeCredit, penalty, hints, ...old } = filledQuestion('pickOne', { options: [] });
-  assert.deepEqual(upgradeQuestion(old), { ...old, negativeCredit, penalty, hints, standing: 'counts' });
+  const { negativeCredit: _, penalty: __, hints, ...old } = filledQuestion('pickOne', { options: [] });
+  assert.deepEqual(upgradeQuestion(old), {
+    ...old,
+    negativeCredit: false,
+    penalty: { kind: 'none' },
+    hints,
+    standing: 'counts',
+  });
 });

@@ -50,7 +50,7 @@ function inMemory(): Served {
       if (!decided || 'goOn' in decided) return;
       made.push({
         id: 'a1', quizId: 'quiz', studentId: 's1', number: decided.number, revision: 1, openedAt: 1000, savedAt: 1000, handedInAt: null,
-        timeKnown: true, source: 'sat', answers: {}, seed: 7, saves: {}, seq: 1,
+        timeKnown: true, source: 'sat', answers: {}, seed: 7, saves: {}, hints: {}, seq: 1,
       }); // prettier-ignore
     },
     async change(place, attemptId, decide) {

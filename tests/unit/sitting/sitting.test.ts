@@ -30,6 +30,7 @@ const attempt = (more: Partial<Attempt> = {}): Attempt => ({
   source: 'sat',
   seed: 0,
   saves: {},
+  hints: {},
   answers: {},
   seq: 1,
   ...more,

@@ -243,6 +243,7 @@ describe('a teacher’s own scores', () => {
       verdict: 'partly',
       earned: { n: 1, d: 2 },
       credit: { n: 1, d: 2 },
+      hintsCost: { n: 0, d: 1 },
       errors: 0,
     });
     assert.ok(!JSON.stringify(slip).includes('said it well'), 'the reason is for the teacher alone');

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { fraction } from '@/core/figures/fraction';
+import type { Prose } from '@/core/content/prose';
 import { KIND_NAMES, type Answer, type KindName, type Question } from '@/core/kinds';
 import { filledQuestion } from './filled';
 
@@ -130,6 +131,35 @@ const pickModel = fc.constantFrom(
 const distinct = <One extends { id: string }>(one: fc.Arbitrary<One>) =>
   fc.uniqueArray(one, { selector: (item) => item.id, maxLength: 5 });
 
+/** Words, some of them formatted. */
+export const prose: fc.Arbitrary<Prose> = fc.oneof(
+  fc.constantFrom('', 'Look at the bend.', 'One line\nand another', '\\(v^2\\)'),
+  fc.constantFrom<Prose>(
+    [{ type: 'paragraph', runs: [{ type: 'text', text: 'Read this', marks: ['bold'] }] }],
+    [
+      {
+        type: 'bullets',
+        items: [
+          [
+            {
+              type: 'paragraph',
+              runs: [{ type: 'text', text: 'here', marks: [], link: 'https://rivers.example/bends' }],
+            },
+          ],
+        ],
+      },
+    ],
+  ),
+);
+const hint = fc.record({ text: prose, price: fc.constantFrom(fraction(0), fraction(1, 4), fraction(1)) });
+const penalty = fc.oneof(
+  fc.constant(null),
+  fc.constant({ kind: 'none' }),
+  fc.constant({ kind: 'guessing' }),
+  fc.constant({ kind: 'share', share: fraction(1, 4) }),
+  fc.constant({ kind: 'points', points: fraction(1, 2) }),
+);
+
 const BODIES: Readonly<Record<KindName, fc.Arbitrary<object>>> = {
   pickOne: fc.record({ options: distinct(fc.record({ id, credit })) }),
   pickSeveral: fc.record({ options: distinct(fc.record({ id, right: fc.boolean(), weight: credit, gone: fc.boolean() })), model: pickModel, lambda }),
@@ -205,8 +235,11 @@ const ANSWERS: Readonly<Record<KindName, fc.Arbitrary<object>>> = {
 
 export const questionOf = (kind: KindName): fc.Arbitrary<Question> =>
   fc
-    .tuple(BODIES[kind], fc.boolean())
-    .map(([body, negativeCredit]) => filledQuestion(kind, { ...body, negativeCredit }));
+    .tuple(BODIES[kind], fc.constantFrom(true, false, null), penalty, some(hint, 0, 3), prose)
+    .map(([body, negativeCredit, costs, hints, explanation]) => {
+      const ids = hints.map((one, at) => ({ ...one, id: `hint-${at}` }));
+      return filledQuestion(kind, { ...body, negativeCredit, penalty: costs, hints: ids, explanation });
+    });
 export const answerOf = (kind: KindName): fc.Arbitrary<Answer> =>
   ANSWERS[kind].map((answer) => ({ kind, ...answer }) as unknown as Answer);
 export const anyKind = fc.constantFrom(...KIND_NAMES);

@@ -9,8 +9,19 @@ const variants = { match: 'whole', credit, feedback, decides: false, settings: {
 
 /** What every entry of a list has where a case does not say, by kind and list. */
 const FIELDS: Readonly<Partial<Record<KindName, Readonly<Record<string, object>>>>> = {
-  pickOne: { options: { text, picture, credit, feedback, gone, keepsPlace: false } },
-  pickSeveral: { options: { text, picture, right: false, weight: ZERO, feedback, gone, keepsPlace: false } },
+  pickOne: { options: { text, picture, credit, feedback, missed: feedback, gone, keepsPlace: false } },
+  pickSeveral: {
+    options: {
+      text,
+      picture,
+      right: false,
+      weight: ZERO,
+      feedback,
+      missed: feedback,
+      gone,
+      keepsPlace: false,
+    },
+  },
   trueFalse: { whenTrue: { credit, feedback }, whenFalse: { credit, feedback } },
   phrase: { variants },
   number: { expected: { credit, feedback, bands: null } },

@@ -36,10 +36,13 @@ export type Placing = Partial<Omit<Placement, 'questionId'>>;
 
 /** A question with what was said of its place, parted. */
 export function parted(said: Question & Placing): Placed {
-  const { points, mustAnswer, standing, staysInPlace, ...question } = said;
-  const own = { points, mustAnswer, standing, staysInPlace };
-  const known = Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined));
-  return { question, placement: { ...newPlacement(said.id), ...known } };
+  const question: Record<string, unknown> = { ...said };
+  const placement: Record<string, unknown> = newPlacement(said.id);
+  for (const field of Object.keys(placement)) {
+    if (said[field as keyof Placing] !== undefined) placement[field] = question[field];
+    if (field !== 'questionId') delete question[field];
+  }
+  return { question: question as unknown as Question, placement: placement as Placement };
 }
 
 /** A quiz in the store, of questions that may say how they stand in it. */
@@ -105,6 +108,7 @@ export const pickOneQuestion = (
     credit: share(credit),
     feedback: SILENCE,
     gone: false,
+    missed: SILENCE,
     keepsPlace: false,
   })),
   ...more,
@@ -127,6 +131,7 @@ export const readPaper = (more: Partial<ReadPaper>): ReadPaper => ({
   saysAttempt: false,
   handedInAt: null,
   answers: {},
+  hints: {},
   points: {},
   note: '',
   ...more,

@@ -1,6 +1,7 @@
 import type { Question } from '../../kinds';
 import { pictureHashes } from '../../content/pictureHashes';
 import type { Member, Person, SchoolClass } from '../../quiz/school';
+import type { QuizContent } from '../../quiz/quiz';
 import type { ClassPart, WrittenQuiz } from './schema';
 
 /** What a schema cannot say: ids that stand twice, and references that lead nowhere. Every check gives its first finding. */
@@ -33,13 +34,14 @@ function innerTwice(question: Question, at: number): string[] {
   });
 }
 
-/** Questions and their order: every question once, each in the order. */
+/** Questions, sections and their order: each once, each in the order. */
 export function checkQuestions(
   questions: readonly Question[],
-  order: readonly string[],
+  { order, sections }: Pick<QuizContent, 'order' | 'sections'>,
   where = '',
 ): string[] {
-  const ids = new Set(questions.map(({ id }) => id));
+  const parts = [...questions, ...sections];
+  const ids = new Set(parts.map(({ id }) => id));
   return [
     ...twice(
       questions,
@@ -49,19 +51,26 @@ export function checkQuestions(
     ...twice(
       order,
       (id) => id,
-      (_, at) => `${where}entry ${at} of the order repeats a question`,
+      (_, at) => `${where}entry ${at} of the order repeats an earlier one`,
     ),
+    ...(new Set(questions.map(({ id }) => id)).size < questions.length
+      ? []
+      : twice(
+          parts,
+          ({ id }) => id,
+          (_, at) => `${where}section ${at - questions.length} has the id of another one`,
+        )),
     ...order
       .filter((id) => !ids.has(id))
       .slice(0, 1)
-      .map((id) => `${where}the order names a question “${id}” that is not there`),
+      .map((id) => `${where}the order names “${id}”, which is not there`),
     ...questions
       .flatMap((question, at) => innerTwice(question, at + 1).map((text) => where + text))
       .slice(0, 1),
-    ...questions
+    ...parts
       .filter(({ id }) => !order.includes(id))
       .slice(0, 1)
-      .map(({ id }) => `${where}the order leaves out the question “${id}”`),
+      .map(({ id }) => `${where}the order leaves out “${id}”`),
   ];
 }
 
@@ -90,7 +99,7 @@ function checkPlacements({ questions, placements }: WrittenQuiz): string[] {
 }
 
 export const checkQuiz = (quiz: WrittenQuiz): string[] => [
-  ...checkQuestions(quiz.questions, quiz.content.order),
+  ...checkQuestions(quiz.questions, quiz.content),
   ...checkPlacements(quiz),
 ];
 

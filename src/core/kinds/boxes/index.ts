@@ -47,6 +47,8 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   problems,
   lowestCredit,
   describe,
+  partsOf: ({ items }) => items.filter((item) => item.boxes.length > 0).length,
+  partName: 'item',
   mark,
   explain,
   answerKey: ({ placed }) => keyOfEntries(placed),

@@ -48,6 +48,8 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   bestCredit,
   lowestCredit,
   describe,
+  partsOf: ({ gaps }) => gaps.length,
+  partName: 'gap',
   mark,
   readsOthers: true,
   explain,

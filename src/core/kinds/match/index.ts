@@ -60,6 +60,8 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   bestCredit,
   lowestCredit,
   describe,
+  partsOf: ({ items }) => items.filter(({ partner }) => partner !== null).length,
+  partName: 'pair',
   mark,
   explain,
   answerKey: ({ pairs }) => keyOfEntries(pairs),

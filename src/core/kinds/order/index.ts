@@ -40,6 +40,8 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
     `In order: ${question.items.map((item) => `“${optionName(item)}”`).join(', ')}.`,
     MODELS[question.model.kind],
   ],
+  partsOf: ({ items }) => items.length,
+  partName: 'item',
   mark,
   explain,
   answerKey: ({ places, touched }) => (touched ? places.map((id) => id ?? '').join(',') : ''),

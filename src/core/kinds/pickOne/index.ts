@@ -7,7 +7,7 @@ import { optionsInOrder } from '../shared/optionOrder';
 import { accept } from './accept';
 import { answerText, readAnswer } from './cells';
 import { makeUp } from './makeUp';
-import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
+import { bestCredit, explain, hasKey, lowestCredit, mark, missed } from './mark';
 import { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
 import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
@@ -18,6 +18,7 @@ const emptyOption = (id: string) => ({
   picture: null,
   credit: ZERO,
   feedback: SILENCE,
+  missed: SILENCE,
   gone: false,
   keepsPlace: false,
 });
@@ -60,6 +61,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   shown,
   shownRight,
   accept,
+  missed,
   whatIfs,
   makeUp,
   faceOf: ({ options, shuffled }, seed, order) => {

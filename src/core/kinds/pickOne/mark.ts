@@ -1,3 +1,5 @@
+import type { Feedback } from '../../content/feedback';
+import { isSilent } from '../../content/silence';
 import { smaller, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { note, type TraceLine } from '../../marks/trace';
@@ -35,6 +37,13 @@ export function explain(question: PickOneQuestion, answer: PickOneAnswer | null)
     ...boundLines(option.credit, question),
     ...right.map((other) => note('others', 'rightOption', { text: optionName(other) })),
   ];
+}
+
+/** What the fully right options say that were not the one chosen; nothing where a right one was. */
+export function missed(question: PickOneQuestion, answer: PickOneAnswer | null): Feedback[] {
+  const right = question.options.filter(({ credit, gone }) => !gone && credit.n === credit.d);
+  if (right.some(({ id }) => id === answer?.option)) return [];
+  return right.map((option) => option.missed).filter((feedback) => !isSilent(feedback));
 }
 
 /** The lowest credit among the options. */

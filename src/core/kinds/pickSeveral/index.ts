@@ -8,7 +8,7 @@ import { optionName } from '../shared/optionName';
 import { optionsInOrder } from '../shared/optionOrder';
 import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
-import { bestCredit, explain, hasKey, lowestCredit, mark, openOptions } from './mark';
+import { bestCredit, explain, hasKey, isRight, lowestCredit, mark, missed, openOptions } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
 import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
@@ -20,6 +20,7 @@ const emptyOption = (id: string): SeveralOption => ({
   right: false,
   weight: ZERO,
   feedback: SILENCE,
+  missed: SILENCE,
   gone: false,
   keepsPlace: false,
 });
@@ -55,6 +56,8 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   bestCredit,
   lowestCredit,
   describe,
+  partsOf: (question) => openOptions(question).filter((option) => isRight(question, option)).length,
+  partName: 'right option',
   mark,
   explain,
   answerKey: ({ options }) => options.join(' '),
@@ -63,6 +66,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   readAnswer,
   shown,
   shownRight,
+  missed,
   whatIfs,
   makeUp,
   faceOf: (question, seed, order) => ({

@@ -1,3 +1,5 @@
+import type { Feedback } from '../../content/feedback';
+import { isSilent } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
 import { optionName } from '../shared/optionName';
 import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
@@ -72,6 +74,13 @@ export function explain(question: PickSeveralQuestion, answer: PickSeveralAnswer
     ...missed.map((option) => note('others', 'rightOption', { text: optionName(option) })),
   ];
 }
+
+/** What the right options say that were not ticked. */
+export const missed = (question: PickSeveralQuestion, answer: PickSeveralAnswer | null): Feedback[] =>
+  question.options
+    .filter((option) => !option.gone && isRight(question, option) && !answer?.options.includes(option.id))
+    .map((option) => option.missed)
+    .filter((feedback) => !isSilent(feedback));
 
 export function bestCredit(question: PickSeveralQuestion): Fraction | null {
   if (!hasKey(question)) return null;

@@ -12,6 +12,8 @@ export const SeveralOption = z.strictObject({
   right: z.boolean(),
   weight: Credit,
   feedback: Feedback,
+  /** What is read by who did not tick it although it is right. */
+  missed: Feedback,
   gone: z.boolean(),
   /** Whether it keeps its place where options are shuffled. */
   keepsPlace: z.boolean(),

@@ -56,6 +56,8 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   lowestCredit: (question) =>
     question.joined === 'mean' ? meanOf(question.rows.map((row) => lowestRow(question, row))) : ZERO,
   describe,
+  partsOf: ({ rows }) => rows.length,
+  partName: 'row',
   mark,
   explain,
   answerKey: ({ picked }) => {

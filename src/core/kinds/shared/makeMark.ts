@@ -9,7 +9,8 @@ export interface FeedbackRules {
   readonly right: Feedback;
   readonly partly: Feedback;
   readonly wrong: Feedback;
-  readonly negativeCredit: boolean;
+  /** null, what a quiz without such credit leaves it at, is not. */
+  readonly negativeCredit: boolean | null;
 }
 
 const NO_PARTS: readonly PartMark[] = [];

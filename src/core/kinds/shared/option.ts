@@ -11,6 +11,8 @@ export const Option = z.strictObject({
   /** Share of the points for choosing it. */
   credit: Credit,
   feedback: Feedback,
+  /** What is read by who did not choose it although it is right. */
+  missed: Feedback,
   /** Taken off the question after students had seen it: kept so that old answers still read. */
   gone: z.boolean(),
   /** Whether it keeps its place where options are shuffled: “none of these” at the end. */

@@ -34,6 +34,8 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
     ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)}% of its credit.`] : []),
     ...(lambda.n > 0 ? [`A spot outside every area costs ${costOfWrong(lambda, 'right one')}.`] : []),
   ],
+  partsOf: ({ asked }) => asked,
+  partName: 'spot',
   mark,
   explain,
   answerKey: ({ spots }) => JSON.stringify(spots.map(({ x, y }) => [x.n, x.d, y.n, y.d])),

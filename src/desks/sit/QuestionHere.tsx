@@ -1,0 +1,64 @@
+import { Suspense, type RefObject } from 'react';
+import type { Answer } from '@/core/kinds';
+import type { StudentQuestion } from '@/core/reveal/packets';
+import { sitFace } from '@/kinds/sit';
+import { pointsWord } from '@/ui/words/figures';
+import { RichText } from '@/ui/widgets/RichText';
+import { Hints } from './Hints';
+
+const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {
+  no: '',
+  any: ' · must be answered',
+  every: ' · every part must be answered',
+};
+
+interface Props {
+  readonly question: StudentQuestion;
+  /** Which of how many questions it is. */
+  readonly at: number;
+  readonly of: number;
+  readonly answer: Answer | null;
+  readonly hints: StudentQuestion['hints'];
+  /** Whether it is the only one on its page. */
+  readonly alone: boolean;
+  /** Takes the focus when its page is turned to; null where another one does. */
+  readonly headingRef: RefObject<HTMLHeadingElement | null> | null;
+  readonly onAnswer: (answer: Answer | null) => void;
+  readonly onHint: (hintId: string) => Promise<void>;
+}
+
+/** One question with what is needed to answer it. */
+export function QuestionHere(props: Props) {
+  const { question, at, of, answer, hints, alone, headingRef, onAnswer, onHint } = props;
+  const Heading = alone ? 'h1' : 'h2';
+  const Face = sitFace(question.face.kind);
+  const isNote = question.face.kind === 'note';
+  const titleId = `question-${at + 1}`;
+  return (
+    <>
+      <p className="caption figures">
+        {isNote
+          ? `${at + 1} of ${of} · to read, nothing to answer`
+          : `Question ${at + 1} of ${of} · ${pointsWord(question.points)}`}
+        {MUST[question.mustAnswer]}
+      </p>
+      <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
+        <RichText
+          text={question.text}
+          className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
+        />
+      </Heading>
+      <Suspense fallback={<p className="text-soft">…</p>}>
+        <Face
+          key={question.id}
+          face={question.face}
+          answer={answer}
+          labelledBy={titleId}
+          language={question.language}
+          onAnswer={onAnswer}
+        />
+      </Suspense>
+      <Hints hints={hints} onAsk={onHint} />
+    </>
+  );
+}

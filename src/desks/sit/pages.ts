@@ -1,0 +1,33 @@
+import type { StudentQuestion, Working } from '@/core/reveal/packets';
+
+/** A stretch of questions in their order. */
+export interface PageHere {
+  readonly from: number;
+  readonly count: number;
+}
+
+/** The pages of a paper: which questions stand on each. */
+export function pagesOf({ pages }: Pick<Working, 'pages'>): PageHere[] {
+  let from = 0;
+  return pages.map((count) => {
+    const page = { from, count };
+    from += count;
+    return page;
+  });
+}
+
+interface Stretch extends PageHere {
+  readonly sectionId: string | null;
+}
+
+/** The questions of a page, those of each section together. */
+export function bySection(questions: readonly StudentQuestion[], { from, count }: PageHere): Stretch[] {
+  const stretches: Stretch[] = [];
+  for (let at = from; at < from + count; at++) {
+    const sectionId = questions[at]?.section ?? null;
+    const last = stretches.at(-1);
+    if (last?.sectionId === sectionId) stretches[stretches.length - 1] = { ...last, count: last.count + 1 };
+    else stretches.push({ sectionId, from: at, count: 1 });
+  }
+  return stretches;
+}

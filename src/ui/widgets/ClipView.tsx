@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import type { Clip } from '@/core/content/clip';
+import { useStored } from './Picture';
+
+const isFilm = (type: string): boolean => type.startsWith('video/');
+
+/** A sound or a film with its name, to be played; what is said or shown in it can be read. */
+export function ClipView({ clip }: { readonly clip: Clip }) {
+  const address = useStored(clip.hash);
+  const [broken, setBroken] = useState(false);
+  const { title, type, words } = clip;
+  const name = title || (isFilm(type) ? 'Film' : 'Sound');
+  return (
+    <figure className="my-2">
+      {broken || !address ? (
+        <p className="border border-line bg-hair px-2 py-1 text-[14px] text-soft">
+          {broken ? `${name}: this cannot be played here. Reload the page to try again.` : `${name} …`}
+        </p>
+      ) : isFilm(type) ? (
+        // What is said in it stands below, as words.
+        // eslint-disable-next-line jsx-a11y/media-has-caption
+        <video
+          controls
+          preload="metadata"
+          className="max-h-[50vh] w-full bg-ink"
+          aria-label={name}
+          src={address}
+          onError={() => setBroken(true)}
+        />
+      ) : (
+        // eslint-disable-next-line jsx-a11y/media-has-caption
+        <audio
+          controls
+          preload="metadata"
+          className="w-full"
+          aria-label={name}
+          src={address}
+          onError={() => setBroken(true)}
+        />
+      )}
+      <figcaption className="caption">
+        {title}
+        {words !== '' && (
+          <details>
+            <summary className="cursor-pointer">
+              {isFilm(type) ? 'What is said and shown' : 'What is said'}
+            </summary>
+            <p className="text-[14px] whitespace-pre-line">{words}</p>
+          </details>
+        )}
+      </figcaption>
+    </figure>
+  );
+}
