@@ -1,4 +1,4 @@
-import { checkHead, checkRows, openAnswer, openAttempt, spreads } from './class/check';
+import { answersTo, checkHead, checkRows, openAnswer, openAttempt, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
@@ -27,6 +27,7 @@ export const classDesk = {
   workOutside,
   quizCounts,
   spreads,
+  answersTo,
   scoresFile,
   answersFile,
   refusedFile,

@@ -7,6 +7,10 @@ import type { Fraction } from '@/core/figures/fraction';
 import { readerWords } from './readerWords';
 import type { Feedback } from '@/core/content/feedback';
 import { feedbackTold } from '@/core/marks/feedbackTold';
+import { compareWays, type Given } from '@/core/checking/ways';
+import { brokenChecks } from '@/core/checking/checks';
+import { madeUpAnswers } from '@/core/madeUp/answers';
+import type { Placed } from '@/core/quiz/placement';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
@@ -58,6 +62,12 @@ export const quickDesk = {
   },
   /** What the rules of a question make of ways to answer where they can surprise. */
   worthOf,
+  /** What answers earn, and would earn by other ways of part credit; those of a made-up class where none are given. */
+  compareWays(placed: Placed, paper: Paper, given: readonly Given[] | null): ReturnType<typeof compareWays> {
+    return compareWays(placed, paper, given ?? madeUpAnswers(placed.question));
+  },
+  /** By question, how many of its checks are not met. */
+  brokenChecks,
   /** How a made-up class would do on each question. */
   madeUpSpreads,
 };

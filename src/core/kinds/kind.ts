@@ -71,6 +71,14 @@ export interface WhatIf<Answer> {
   readonly answers: readonly (Answer | null)[];
 }
 
+/** A way of giving part of the points, in words that go on in a sentence; and the question as it would be by it. */
+export interface Way<Question> {
+  readonly words: string;
+  readonly question: Question;
+  /** Whether it is the one that the question has. */
+  readonly isNow: boolean;
+}
+
 /** The order in which a question's options are shown. */
 export type OptionOrder = 'written' | 'shuffled';
 
@@ -145,6 +153,8 @@ interface Defaulted<Question, Answer, Face> {
   missed(question: Question, answer: Answer | null): Feedback[];
   /** What a teacher would ask of the rules: what does ticking everything earn, what does chance? By default nothing. */
   whatIfs(question: Question): WhatIf<Answer>[];
+  /** Its ways of giving part of the points, the one it has among them. By default there is no choice. */
+  ways(question: Question): Way<Question>[];
   /** A made-up answer: one that is right, or one that is wrong as students are; null, the default, for none given. */
   makeUp(question: Question, random: Random, wanted: 'right' | 'wrong'): Answer | null;
   /**
@@ -198,6 +208,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     accept: () => notKeyed('An answer of several parts is marked by hand'),
     missed: () => [],
     whatIfs: () => [],
+    ways: () => [],
     makeUp: () => null,
     faceOf: () => ({ kind: own.name }) as Face,
     lines: {},

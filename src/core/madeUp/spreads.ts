@@ -8,10 +8,12 @@ import { madeUpClass } from './class';
 const STUDENTS = 26;
 const SEED = 8;
 
+/** The made-up class that stands in for one that has not answered yet; nobody is missing, nobody repeats. */
+export const MADE_UP = { seed: SEED, students: STUDENTS, neverStart: 0, repeat: 0 };
+
 /** How a made-up class would do on each question of a paper, by question; nobody is missing, nobody repeats. */
 export function madeUpSpreads(paper: Paper): Record<string, Spread> {
-  const plan = { seed: SEED, students: STUDENTS, neverStart: 0, repeat: 0 };
-  const attempts = [...madeUpClass(paper.questions, plan)];
+  const attempts = [...madeUpClass(paper.questions, MADE_UP)];
   return Object.fromEntries(
     paper.questions.map((question) => {
       const context = contextOf(paper, question);

@@ -1,9 +1,8 @@
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
-import { isInMaximum, pointsOf } from '../quiz/points';
+import { pointsOf } from '../quiz/points';
 import { paperFrom, placedIn, placementIn } from '../quiz/paper';
 import type { Placed } from '../quiz/placement';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { add, multiply, ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Override } from '../quiz/override';
 import { WAITS, type Mark, type MarkingContext } from '../marks/mark';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from './scoreQuestion';
@@ -125,22 +124,4 @@ export function markAttempt(
       hints[question.id] ?? [],
     ),
   );
-}
-
-/** The best possible paper: every question that is in the maximum answered for the most its key gives. */
-export function bestPossible(paper: Paper): { best: Fraction; outOf: Fraction; missing: string[] } {
-  let best = ZERO;
-  let outOf = ZERO;
-  const missing: string[] = [];
-  for (const question of paper.questions) {
-    const placement = placementIn(paper, question.id);
-    if (!isInMaximum(placement)) continue;
-    const given = placement.standing !== 'counts';
-    const credit = given ? ONE : kindOf(question).bestCredit(question);
-    const points = pointsOf(question, paper);
-    best = add(best, multiply(credit ?? ZERO, points));
-    outOf = add(outOf, points);
-    if (points.n > 0 && (credit === null || credit.n < credit.d)) missing.push(question.id);
-  }
-  return { best, outOf, missing };
 }

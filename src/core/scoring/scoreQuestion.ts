@@ -93,6 +93,12 @@ interface Steps {
   readonly marked: Fraction;
 }
 
+/** The least that a question can earn: by its lowest credit or its penalty, 0 or below; a bonus takes nothing. */
+export function lowestPoints({ points, lowest, penalty, standing }: ScoringRules): Fraction {
+  if (standing === 'bonus') return ZERO;
+  return [multiply(lowest, points), subtract(ZERO, penalty)].reduce(smaller, ZERO);
+}
+
 function stepsOf(mark: Mark, { points, lowest, penalty, hints, standing }: ScoringRules): Steps {
   const byCredit = multiply(mark.credit, points);
   const lost = subtract(ZERO, penalty);
@@ -101,7 +107,7 @@ function stepsOf(mark: Mark, { points, lowest, penalty, hints, standing }: Scori
   const afterPenalty = punished ? smaller(byCredit, lost) : byCredit;
   const lowered = larger(smaller(ZERO, afterPenalty), subtract(afterPenalty, hints));
   const afterHints = mark.state === 'blank' ? afterPenalty : lowered;
-  const floor = bonus ? ZERO : [multiply(lowest, points), lost].reduce(smaller, ZERO);
+  const floor = lowestPoints({ points, lowest, penalty, hints, standing });
   return { byCredit, afterPenalty, afterHints, marked: larger(floor, afterHints) };
 }
 

@@ -1,3 +1,4 @@
+import { numberOf } from '@/core/quiz/section';
 import { ONE, type Fraction } from '@/core/figures/fraction';
 import { keyAnswer, type Answer, type Question } from '@/core/kinds';
 import { readingOf } from '@/core/scoring/markAttempt';
@@ -32,7 +33,7 @@ export function useAccept(questionId: string, answer: Answer | null): Accept {
       notify(`${next.reason}. You can mark it by hand.`);
       return;
     }
-    const number = quiz.content.order.indexOf(questionId) + 1;
+    const number = numberOf(quiz.content, questionId);
     const saved = await saveQuestion(
       quiz.id,
       { question: next.question, placement: record.placement },

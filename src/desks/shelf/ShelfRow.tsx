@@ -1,3 +1,4 @@
+import { questionsIn } from '@/core/quiz/section';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
@@ -102,7 +103,12 @@ const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
       {quiz.content.title || 'Untitled quiz'}
     </a>
     <p className="caption truncate">
-      {[isDemo(quiz) ? 'Demo' : '', setTo, quiz.content.topic, count(quiz.content.order.length, 'question')]
+      {[
+        isDemo(quiz) ? 'Demo' : '',
+        setTo,
+        quiz.content.topic,
+        count(questionsIn(quiz.content).length, 'question'),
+      ]
         .filter(Boolean)
         .join(' · ')}
     </p>

@@ -1,12 +1,13 @@
 import { Suspense, useState } from 'react';
 import { kindOf } from '@/core/kinds';
-import { bestPossible } from '@/core/scoring/markAttempt';
+import { bestPossible } from '@/core/scoring/possible';
 import { Failed } from '@/ui/widgets/Failed';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
 import { usePaper } from '@/ui/teacher/quizContext';
 import { HowItWent, Problems } from './Notes';
+import { HowItEarns } from './HowItEarns';
 import { TryAnswer } from './TryAnswer';
 import type { MarginState } from './useMarginState';
 import type { Placed } from '@/core/quiz/placement';
@@ -30,13 +31,8 @@ export function InHand({ record, number, margin }: Props) {
       {failed && <Failed text={readingFailed(failed.failure)} onAgain={failed.again} />}
       <Problems lines={margin.ready.get(id)} />
       <Suspense>
-        <TryAnswer
-          key={id}
-          placed={record}
-          number={number}
-          kept={margin.keptOf(id)}
-          onKept={(kept) => margin.keep(id, kept)}
-        />
+        <TryAnswer key={id} placed={record} number={number} onKept={margin.keep} />
+        <HowItEarns key={`earns-${id}`} placed={record} onChange={margin.change} />
       </Suspense>
     </>
   );

@@ -1,7 +1,8 @@
 import type { Placed } from '@/core/quiz/placement';
 import { memo } from 'react';
 import { spreadTotal } from '@/core/checking/spread';
-import { kindOf, shownAnswer, type Answer } from '@/core/kinds';
+import { equal } from '@/core/figures/fraction';
+import { kindOf, shownAnswer } from '@/core/kinds';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
 import { SpreadRow } from '@/ui/widgets/SpreadRow';
@@ -42,7 +43,10 @@ export function HowItWent({ id, spreads }: { readonly id: string; readonly sprea
   );
 }
 
-function Kept({ placed, answers }: { readonly placed: Placed; readonly answers: readonly Answer[] }) {
+/** The first checks of a question, and whether each is met. */
+function Kept({ placed }: { readonly placed: Placed }) {
+  const checks = placed.placement.checks.slice(0, 3);
+  const answers = checks.map(({ answer }) => answer);
   const { value } = useTrials(placed, answers);
   if (value?.length !== answers.length) return null;
   return (
@@ -56,12 +60,14 @@ function Kept({ placed, answers }: { readonly placed: Placed; readonly answers: 
             label={verdictWords(trial.verdict, trial.credit)}
           />
           <span className="min-w-0 flex-1 truncate">
-            <ShownAnswer answer={shownAnswer(placed.question, answers[at] as Answer)} />
+            {answers[at] ? <ShownAnswer answer={shownAnswer(placed.question, answers[at])} /> : 'no answer'}
           </span>
           <span className="figures whitespace-nowrap">
-            {trial.verdict === 'waits'
-              ? 'not marked yet'
-              : `${points(trial.earned)} of ${points(trial.possible)}`}
+            {checks[at] && !equal(checks[at].points, trial.earned)
+              ? `${points(trial.earned)}, not ${points(checks[at].points)}`
+              : trial.verdict === 'waits'
+                ? 'not marked yet'
+                : `${points(trial.earned)} of ${points(trial.possible)}`}
           </span>
         </li>
       ))}
@@ -74,16 +80,15 @@ interface Props {
   readonly number: number;
   readonly spreads: Spreads | null;
   readonly problems: readonly string[] | undefined;
-  readonly kept: readonly Answer[];
 }
 
 /** What is known of a question that is folded, beside it. */
-export const Notes = memo(function Notes({ placed, number, spreads, problems, kept }: Props) {
+export const Notes = memo(function Notes({ placed, number, spreads, problems }: Props) {
   return (
     <div role="group" aria-label={`About question ${number}`} className="py-4">
       {kindOf(placed.question).asks && <HowItWent id={placed.question.id} spreads={spreads} />}
       <Problems lines={problems} />
-      {kept.length > 0 && <Kept placed={placed} answers={kept.slice(0, 3)} />}
+      {placed.placement.checks.length > 0 && <Kept placed={placed} />}
     </div>
   );
 });

@@ -1,18 +1,8 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import {
-  createContext,
-  memo,
-  Suspense,
-  use,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type RefObject,
-} from 'react';
-import { kindOf, type Answer, type Question } from '@/core/kinds';
+import { memo, Suspense, use, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/markAttempt';
@@ -28,26 +18,9 @@ import { useNarrow } from '@/ui/widgets/useNarrow';
 import { InHand } from './Margin';
 import { Notes } from './Notes';
 import type { MarginState } from './useMarginState';
+import { PaperNow, type QuestionActs } from './PaperNow';
 import { QuestionInHand } from './QuestionInHand';
 import type { Spreads } from './useSpreads';
-
-/** What can be done with a question; the same functions as long as the paper is open. */
-export interface QuestionActs {
-  readonly take: (id: string) => void;
-  readonly moveBy: (id: string, by: -1 | 1) => void;
-  /** To a place in the order, the first being 0. */
-  readonly moveTo: (id: string, to: number) => void;
-  readonly remove: (id: string) => void;
-  readonly duplicate: (id: string) => void;
-}
-
-/** The paper as it is now: read by each question for itself, so that the list need not be drawn again with every key. */
-interface PaperNow {
-  readonly byId: ReadonlyMap<string, QuestionRecord>;
-  readonly content: QuizContent;
-  readonly margin: MarginState;
-}
-export const PaperNow = createContext<PaperNow | null>(null);
 
 interface BodyProps {
   readonly record: QuestionRecord;
@@ -59,12 +32,10 @@ interface BodyProps {
   readonly margin: MarginState | null;
   readonly spreads: Spreads | null;
   readonly problems: readonly string[] | undefined;
-  /** Answers that were tried and kept. */
-  readonly kept: readonly Answer[];
 }
 
 /** What the handle by which a question is dragged needs. */
-type Grip = Pick<ReturnType<typeof useSortable>, 'attributes' | 'listeners'>;
+export type Grip = Pick<ReturnType<typeof useSortable>, 'attributes' | 'listeners'>;
 
 interface FoldedProps {
   readonly question: Question;
@@ -173,7 +144,7 @@ function useIntoView(inHand: boolean, node: RefObject<HTMLElement | null>): void
 
 /** What stands in a question's row: drawn again only when something has changed for it. */
 const Body = memo(function Body(props: BodyProps) {
-  const { record, number, content, acts, margin, spreads, problems, kept } = props;
+  const { record, number, content, acts, margin, spreads, problems } = props;
   const inHand = margin !== null;
   const { question } = record;
   const narrow = useNarrow('tablet');
@@ -212,7 +183,7 @@ const Body = memo(function Body(props: BodyProps) {
       )}
       {!narrow && !inHand && (
         <div className="paper-margin">
-          <Notes placed={record} number={number} spreads={spreads} problems={problems} kept={kept} />
+          <Notes placed={record} number={number} spreads={spreads} problems={problems} />
         </div>
       )}
     </WithFormulas>
@@ -240,7 +211,6 @@ function Now({ id, inHand, ...more }: Props & { readonly grip: Grip }) {
       margin={inHand ? margin : null}
       spreads={margin.spreads}
       problems={margin.ready.get(id)}
-      kept={margin.keptOf(id)}
     />
   );
 }

@@ -49,6 +49,7 @@ export function PenaltyPart<Value extends Penalty | null>({
       <ChoicePart<string>
         label="What a wrong answer costs"
         value={value?.kind ?? 'asQuiz'}
+        quiet={quiz !== null && value === null}
         words={own}
         onChange={(next) => onChange(next === 'asQuiz' ? null : penaltyOf(next as Penalty['kind']))}
       />

@@ -46,7 +46,7 @@ export function QuestionHints({ hints, worth, onChange }: Props) {
                     value={hint.price}
                     onChange={(price) => put(at, { price })}
                   />
-                  <span className="caption"> {pointsWord(multiply(hint.price, worth))}</span>
+                  <span className="caption"> = {pointsWord(multiply(hint.price, worth))}</span>
                 </span>
                 <button
                   type="button"

@@ -1,5 +1,5 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
+import { lazy, Suspense, use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
@@ -14,6 +14,7 @@ import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
 import { ProseField } from '@/ui/editing/ProseField';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { PaperNow } from './PaperNow';
 import { OwnWords } from './OwnWords';
 import { QuestionRules } from './QuestionRules';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -159,6 +160,14 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
   const { question, placement } = draft.value;
   useEffect(() => onWritten(draft.value), [draft.value, onWritten]);
   useEffect(() => () => onWritten(null), [onWritten]);
+  const hand = use(PaperNow)?.draft;
+  useEffect(() => {
+    if (!hand) return;
+    hand.current = draft;
+    return () => {
+      hand.current = null;
+    };
+  });
   const edit = (next: Question) => draft.edit({ question: next, placement });
   const { Write } = useFaces(question.kind);
   return (

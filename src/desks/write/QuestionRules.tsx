@@ -109,6 +109,7 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
       {quiz.content.shuffled ? ', ' : ' and '}
       <ChoicePart<MustAnswer | 'asQuiz'>
         label="Must it be answered"
+        quiet={mustAnswer === null}
         value={mustAnswer ?? 'asQuiz'}
         words={{ asQuiz: `${MUST_WORDS[quiz.content.mustAnswer]}, as the quiz sets`, ...MUST_WORDS }}
         onChange={(next) => onPlace({ mustAnswer: next === 'asQuiz' ? null : next })}
@@ -163,6 +164,7 @@ function CostParts({ question, onChange }: CostProps) {
       {'. A credit below 0 '}
       <ChoicePart
         label="Credits below 0"
+        quiet={negativeCredit === null}
         value={negativeCredit === null ? 'asQuiz' : negativeCredit ? 'true' : 'false'}
         words={{
           asQuiz: `${BELOW_0[quiz.content.negativeCredit ? 'true' : 'false']}, as the quiz sets`,

@@ -11,29 +11,41 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
-import { addQuestion, copyQuestions, removeQuestion, saveContent } from '@/store/quiz/edits';
+import { numberOf, questionsIn } from '@/core/quiz/section';
+import {
+  addQuestion,
+  addSection,
+  copyQuestions,
+  removeQuestion,
+  removeSection,
+  saveContent,
+} from '@/store/quiz/edits';
 import { undoStep } from '@/store/records/history';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useNarrow } from '@/ui/widgets/useNarrow';
+import { useContentField } from '@/ui/teacher/useContentField';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { CopyDialog } from './CopyDialog';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { KindChooser } from './KindChooser';
 import { MarginSheet } from './Margin';
-import { PaperNow, PaperQuestion, type QuestionActs } from './PaperQuestion';
-import { useMarginState } from './useMarginState';
+import { PaperNow, type QuestionActs } from './PaperNow';
+import { PaperQuestion } from './PaperQuestion';
+import { PaperSection } from './PaperSection';
+import { useMarginState, type HandDraft } from './useMarginState';
 import { WholePaper } from './WholePaper';
 
 interface AddProps {
   readonly last: KindName | null;
   readonly onAdd: (kind: KindName) => void;
   readonly onCopy: () => void;
+  readonly onSection: () => void;
 }
 
 /** The line at which the paper goes on: the next question takes kind and rules of the one before, or another kind. */
-function NextQuestion({ last, onAdd, onCopy }: AddProps) {
+function NextQuestion({ last, onAdd, onCopy, onSection }: AddProps) {
   const [choosing, setChoosing] = useState(false);
   const add = (kind: KindName) => {
     setChoosing(false);
@@ -54,7 +66,10 @@ function NextQuestion({ last, onAdd, onCopy }: AddProps) {
           >
             or another kind
           </button>
-          <button type="button" className="link-text ml-auto min-h-9 cursor-pointer" onClick={onCopy}>
+          <button type="button" className="link-text ml-auto min-h-9 cursor-pointer" onClick={onSection}>
+            Add a section
+          </button>
+          <button type="button" className="link-text min-h-9 cursor-pointer" onClick={onCopy}>
             Copy questions …
           </button>
         </div>
@@ -81,9 +96,12 @@ const closestTop: CollisionDetection = ({ collisionRect, droppableRects, droppab
     })
     .sort((a, b) => a.data.value - b.data.value);
 
+/** The number of each question; sections have none. */
+type Numbers = ReadonlyMap<string, number>;
+
 /** What a screen reader hears while a question is moved. */
-function spokenMoves(order: readonly string[]): Announcements {
-  const number = (id: string | number) => order.indexOf(String(id)) + 1;
+function spokenMoves(order: readonly string[], numbers: Numbers): Announcements {
+  const number = (id: string | number) => numbers.get(String(id)) ?? order.indexOf(String(id)) + 1;
   return {
     onDragStart: ({ active }) => `Question ${number(active.id)} is picked up.`,
     onDragOver: ({ active, over }) =>
@@ -117,7 +135,7 @@ function useSteady<Acts extends object>(acts: Acts): Acts {
  * Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. Alt Shift D duplicates
  * it, Alt Shift Delete deletes it.
  */
-function useQuestionKeys(order: readonly string[], hand: string | null, acts: QuestionActs): void {
+function useQuestionKeys(questions: readonly string[], hand: string | null, acts: QuestionActs): void {
   useEffect(() => {
     if (hand === null) return;
     const keys = (event: KeyboardEvent) => {
@@ -135,9 +153,9 @@ function useQuestionKeys(order: readonly string[], hand: string | null, acts: Qu
       }
       if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
       event.preventDefault();
-      const at = order.indexOf(hand);
+      const at = questions.indexOf(hand);
       const to = at + (event.key === 'ArrowUp' ? -1 : 1);
-      const target = order[to];
+      const target = questions[to];
       if (event.shiftKey) acts.moveBy(hand, event.key === 'ArrowUp' ? -1 : 1);
       else if (target) acts.take(target);
     };
@@ -147,9 +165,13 @@ function useQuestionKeys(order: readonly string[], hand: string | null, acts: Qu
 }
 
 /** What can be done with the questions of the paper; the one in hand follows. */
-function useActs(hand: string | null, onHand: (id: string | null) => void) {
+function useActs(hand: string | null, onHand: (id: string | null) => void, onSection: (id: string) => void) {
   const { quiz } = useQuiz();
   const { order } = quiz.content;
+  const called = (id: string, content = quiz.content): string => {
+    const number = numberOf(content, id);
+    return number === 0 ? 'The section' : `Question ${number}`;
+  };
   const reorder = async (id: string, to: number) => {
     const next = move(order, order.indexOf(id), to);
     const saved = await saveContent(
@@ -159,43 +181,55 @@ function useActs(hand: string | null, onHand: (id: string | null) => void) {
       { label: 'Move a question', field: '' },
     );
     if (!saved.ok) notify('The order was changed in another tab just now: move it again');
-    else if (order.indexOf(id) !== to && next.includes(id))
-      notify(`Question ${order.indexOf(id) + 1} is now question ${next.indexOf(id) + 1}`);
+    else if (order.indexOf(id) !== to && next.includes(id)) {
+      const before = called(id);
+      const after = called(id, { ...quiz.content, order: next });
+      notify(before === after ? `${before} was moved` : `${before} is now ${after.toLowerCase()}`);
+    }
   };
   const add = async (kind: KindName) => onHand(await addQuestion(quiz.id, kind, hand));
   const remove = async (id: string) => {
     const at = order.indexOf(id);
-    const step = await removeQuestion(quiz.id, id);
-    onHand(order[at + 1] ?? order[at - 1] ?? null);
+    const words = called(id);
+    const isSection = numberOf(quiz.content, id) === 0;
+    const step = await (isSection ? removeSection : removeQuestion)(quiz.id, id);
+    if (!isSection) onHand(order[at + 1] ?? order[at - 1] ?? null);
     if (step === null) return;
     const restore = async () => {
       const undone = await undoStep(quiz.id, step);
-      if (undone === 'undone') onHand(id);
+      if (undone === 'undone') onHand(isSection ? hand : id);
       else notify('It was changed again since: take it back with Undo, step by step');
     };
-    notify(`Question ${at + 1} deleted`, { label: 'Undo', run: () => run(restore) });
+    notify(isSection ? 'The section was deleted; its questions stay' : `${words} deleted`, {
+      label: 'Undo',
+      run: () => run(restore),
+    });
   };
   const duplicate = async (id: string) => {
     const { ids, step } = await copyQuestions(quiz.id, [id], quiz.id, id);
     const [made] = ids;
     if (made === undefined || step === null) return;
     onHand(made);
-    notify(`Question ${order.indexOf(id) + 1} duplicated`, {
+    notify(`${called(id)} duplicated`, {
       label: 'Undo',
       run: () => run(() => undoStep(quiz.id, step)),
     });
   };
-  return { reorder, add, remove, duplicate };
+  const section = async () => onSection(await addSection(quiz.id, hand));
+  return { reorder, add, remove, duplicate, section };
 }
 
 interface QuestionsProps {
   readonly order: readonly string[];
+  readonly numbers: Numbers;
+  /** The section that was just added. */
+  readonly newSection: string | null;
   readonly hand: string | null;
   readonly acts: QuestionActs;
 }
 
 /** The questions in their order, dragged by their handles: the list is drawn again only when the order changes, or the hand. */
-const Questions = memo(function Questions({ order, hand, acts }: QuestionsProps) {
+const Questions = memo(function Questions({ order, numbers, newSection, hand, acts }: QuestionsProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) acts.moveTo(String(active.id), order.indexOf(String(over.id)));
@@ -206,13 +240,18 @@ const Questions = memo(function Questions({ order, hand, acts }: QuestionsProps)
       sensors={sensors}
       collisionDetection={closestTop}
       onDragEnd={dropped}
-      accessibility={{ announcements: spokenMoves(order) }}
+      accessibility={{ announcements: spokenMoves(order, numbers) }}
     >
       <SortableContext items={items} strategy={verticalListSortingStrategy}>
         <ol>
-          {order.map((id, index) => (
-            <PaperQuestion key={id} id={id} number={index + 1} inHand={id === hand} acts={acts} />
-          ))}
+          {order.map((id) => {
+            const number = numbers.get(id);
+            return number === undefined ? (
+              <PaperSection key={id} id={id} isNew={id === newSection} acts={acts} />
+            ) : (
+              <PaperQuestion key={id} id={id} number={number} inHand={id === hand} acts={acts} />
+            );
+          })}
         </ol>
       </SortableContext>
     </DndContext>
@@ -225,9 +264,16 @@ export default function Write() {
   const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
   const order = quiz.content.order;
   const inHand = questions.find((record) => record.id === hand) ?? null;
-  const margin = useMarginState();
+  const draft: HandDraft = useRef(null);
+  const margin = useMarginState(draft);
   const narrow = useNarrow('tablet');
-  const { reorder, add, remove, duplicate } = useActs(hand, setHand);
+  const [newSection, setNewSection] = useState<string | null>(null);
+  const sections = useContentField('sections', 'Edit a section');
+  const numbers = useMemo(
+    () => new Map(questionsIn(quiz.content).map((id, at) => [id, at + 1])),
+    [quiz.content],
+  );
+  const { reorder, add, remove, duplicate, section } = useActs(hand, setHand, setNewSection);
   const acts = useSteady<QuestionActs>({
     take: setHand,
     moveBy: (id, by) => run(() => reorder(id, order.indexOf(id) + by)),
@@ -237,10 +283,16 @@ export default function Write() {
   });
   const [copying, setCopying] = useState(false);
   const now = useMemo(
-    () => ({ byId: new Map(questions.map((one) => [one.id, one])), content: quiz.content, margin }),
-    [questions, quiz.content, margin],
+    () => ({
+      byId: new Map(questions.map((one) => [one.id, one])),
+      content: quiz.content,
+      margin,
+      sections,
+      draft,
+    }),
+    [questions, quiz.content, margin, sections],
   );
-  useQuestionKeys(order, hand, acts);
+  useQuestionKeys([...numbers.keys()], hand, acts);
 
   return (
     <main className="write-page">
@@ -262,7 +314,7 @@ export default function Write() {
         </div>
       </div>
       <PaperNow value={now}>
-        <Questions order={order} hand={hand} acts={acts} />
+        <Questions order={order} numbers={numbers} newSection={newSection} hand={hand} acts={acts} />
       </PaperNow>
       <div className="paper-row">
         <div className="bg-paper">
@@ -270,6 +322,7 @@ export default function Write() {
             last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
             onAdd={(kind) => run(() => add(kind))}
             onCopy={() => setCopying(true)}
+            onSection={() => run(section)}
           />
         </div>
       </div>

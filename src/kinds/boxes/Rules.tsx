@@ -1,12 +1,7 @@
+import { MODELS } from '@/core/kinds/boxes/models';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
 import type { Faces } from '../faces';
 import { ModelPart } from '../shared/ModelPart';
-
-const MODELS: Readonly<Record<BoxesQuestion['model'], string>> = {
-  shareRight: 'each item in its box earns its share',
-  rightMinusWrong: 'right items earn, wrong ones cost',
-  allOrNothing: 'all or nothing',
-};
 
 /** How sorted items become part of the points. */
 export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange }) => (

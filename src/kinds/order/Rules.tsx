@@ -1,3 +1,4 @@
+import { MODELS, modelOf } from '@/core/kinds/order/models';
 import { X } from 'lucide-react';
 import { divide, fraction } from '@/core/figures/fraction';
 import type { OrderModel, OrderQuestion } from '@/core/kinds/order/schema';
@@ -7,19 +8,7 @@ import { Another } from '../shared/Another';
 import { ChoicePart, SwitchPart } from '../shared/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
 
-const MODELS: Readonly<Record<OrderModel['kind'], string>> = {
-  neighbours: 'right neighbours earn',
-  rightPlaces: 'right places earn',
-  pairsInOrder: 'any two in the right order earn',
-  keptOrder: 'what is in order among itself earns',
-  longestRun: 'the longest right stretch earns',
-  allOrNothing: 'all or nothing',
-};
-
 type LongestRun = Extract<OrderModel, { kind: 'longestRun' }>;
-
-const modelOf = (kind: OrderModel['kind']): OrderModel =>
-  kind === 'longestRun' ? { kind, least: 2, table: null } : { kind };
 
 /** A table that says what the stretch earned before: its share of the items. */
 const tableOf = (items: number, least: number): LongestRun['table'] =>

@@ -1,3 +1,4 @@
+import { MODELS } from '@/core/kinds/rows/models';
 import { withSeveral } from '@/core/kinds/rows/edit';
 import type { RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Faces } from '../faces';
@@ -5,11 +6,6 @@ import { ChoicePart } from '../shared/ChoicePart';
 import { PickModelPart } from '../shared/PickModelPart';
 
 const PICKS = { one: 'one is picked', several: 'several can be picked' };
-
-const JOINED: Readonly<Record<RowsQuestion['joined'], string>> = {
-  mean: 'each row earns its share',
-  allOrNothing: 'all or nothing',
-};
 
 /** How many are picked in a row, and how rows become part of the points. */
 export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange }) => {
@@ -28,7 +24,7 @@ export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange }) => {
       <ChoicePart
         label="Part credit"
         value={question.joined}
-        words={JOINED}
+        words={MODELS}
         onChange={(joined) => onChange({ ...question, joined })}
       />
       {several > 0 && (

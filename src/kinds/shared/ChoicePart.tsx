@@ -14,7 +14,7 @@ interface Props<Value extends string> {
 export function ChoicePart<Value extends string>({ label, value, words, quiet, onChange }: Props<Value>) {
   return (
     <select
-      className={`sentence-part ${quiet ? '!text-[13.5px] !font-normal !text-soft' : ''}`}
+      className={`sentence-part ${quiet ? '!font-normal !text-soft' : ''}`}
       aria-label={label}
       value={value}
       onChange={(event) => onChange(event.target.value as Value)}

@@ -1,14 +1,6 @@
 import type { Fraction } from '@/core/figures/fraction';
-import type { PickModel } from '@/core/kinds/shared/pickModel';
+import { PICK_MODELS, type PickModel } from '@/core/kinds/shared/pickModel';
 import { ChoicePart, PricePart } from './ChoicePart';
-
-const WORDS: Readonly<Record<PickModel, string>> = {
-  rightMinusWrong: 'right picks earn, wrong ones cost',
-  shareOfRight: 'right picks earn, surplus ones cost',
-  everyOption: 'each option counts, picked or left',
-  allOrNothing: 'all or nothing',
-  ownWeights: 'each option has its own weight',
-};
 
 interface Props {
   readonly label?: string;
@@ -21,7 +13,7 @@ interface Props {
 /** Part of a sentence: how picks become part of the points. */
 export const PickModelPart = ({ label = 'Part credit', model, lambda, onModel, onLambda }: Props) => (
   <>
-    <ChoicePart label={label} value={model} words={WORDS} onChange={onModel} />
+    <ChoicePart label={label} value={model} words={PICK_MODELS} onChange={onModel} />
     {model === 'rightMinusWrong' && (
       <>
         {': '}

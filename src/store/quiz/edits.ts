@@ -1,5 +1,6 @@
 import type { KindName } from '@/core/kinds';
 import { newQuestion } from '@/core/quiz/newQuestion';
+import { newSection, questionsIn } from '@/core/quiz/section';
 import { insertAfter } from '@/core/quiz/order';
 import { newPlacement, type Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
@@ -17,6 +18,21 @@ const PATIENCE = 300;
 export type Saved<T> =
   { readonly ok: true; readonly rev: number } | { readonly ok: false; readonly theirs: T };
 
+/** The fields of the content in which formulas can stand. */
+const WITH_FORMULAS = ['instructions', 'sections', 'bands'] as const;
+
+/** What is to be made of the content's formulas after a change; null where it changes no words that can hold any. */
+async function formulasAfter(
+  quizId: string,
+  patch: Partial<QuizContent>,
+): Promise<Pick<QuizContent, 'formulas'> | null> {
+  if (!WITH_FORMULAS.some((field) => patch[field] !== undefined)) return null;
+  const { instructions, sections, bands, formulas } = { ...(await head(quizId)).content, ...patch };
+  const owner = { instructions, sections, bands, ...(formulas && { formulas }) };
+  const made = await withFormulas<object>(owner, PATIENCE);
+  return made.formulas ? { formulas: made.formulas } : {};
+}
+
 /**
  * Saves some fields of the content. `base` holds those fields as the editor last saw them: where another
  * tab has changed one of them meanwhile, nothing is written and their content is given back.
@@ -27,14 +43,14 @@ export async function saveContent(
   base: Partial<QuizContent>,
   label: EditLabel,
 ): Promise<Saved<QuizContent>> {
-  const texts = patch.instructions && (await withFormulas({ instructions: patch.instructions }, PATIENCE));
+  const set = await formulasAfter(quizId, patch);
   return editing(async () => {
     const quiz = await head(quizId);
     const fields = Object.keys(patch) as (keyof QuizContent)[];
     if (fields.some((field) => !same(quiz.content[field], base[field])))
       return { ok: false, theirs: quiz.content };
     const { formulas, ...content } = quiz.content;
-    const after = { ...content, ...patch, ...(texts ?? (formulas && { formulas })) };
+    const after = { ...content, ...patch, ...(set ?? (formulas && { formulas })) };
     if (same(after, quiz.content)) return { ok: true, rev: quiz.changeSeq };
     const rev = await record(quizId, [{ kind: 'content', before: quiz.content, after }], label);
     return { ok: true, rev };
@@ -89,6 +105,44 @@ export function addQuestion(quizId: string, kind: KindName, after: string | null
       { label: 'Add a question', field: '' },
     );
     return question.id;
+  });
+}
+
+/** Adds a section behind a question or section; at the end where that is null. */
+export function addSection(quizId: string, after: string | null): Promise<string> {
+  return editing(async () => {
+    const { content } = await head(quizId);
+    const section = newSection(newId());
+    const order = insertAfter(content.order, section.id, after);
+    await record(
+      quizId,
+      [
+        {
+          kind: 'content',
+          before: content,
+          after: { ...content, order, sections: [...content.sections, section] },
+        },
+      ],
+      { label: 'Add a section', field: '' },
+    );
+    return section.id;
+  });
+}
+
+/** Deletes a section; its questions stay. Gives the number of the step, by which it can be undone; null where it was gone. */
+export function removeSection(quizId: string, sectionId: string): Promise<number | null> {
+  return editing(async () => {
+    const { content } = await head(quizId);
+    if (!content.sections.some(({ id }) => id === sectionId)) return null;
+    const after = {
+      ...content,
+      order: content.order.filter((id) => id !== sectionId),
+      sections: content.sections.filter(({ id }) => id !== sectionId),
+    };
+    return record(quizId, [{ kind: 'content', before: content, after }], {
+      label: 'Delete a section',
+      field: '',
+    });
   });
 }
 
@@ -154,7 +208,7 @@ export function copyQuestions(
     const [source, target] = [await head(from), await head(to)];
     const wanted = source.content.order.filter((id) => ids.includes(id));
     const found = await Promise.all(wanted.map((id) => db.questions.get([from, id])));
-    const room = MOST_QUESTIONS - target.content.order.length;
+    const room = MOST_QUESTIONS - questionsIn(target.content).length;
     const copies = found
       .flatMap((one) => (one ? [placedOf(one)] : []))
       .slice(0, Math.max(0, room))

@@ -17,8 +17,6 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
           {broken ? `${name}: this cannot be played here. Reload the page to try again.` : `${name} …`}
         </p>
       ) : isFilm(type) ? (
-        // What is said in it stands below, as words.
-        // eslint-disable-next-line jsx-a11y/media-has-caption
         <video
           controls
           preload="metadata"
@@ -28,7 +26,6 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
           onError={() => setBroken(true)}
         />
       ) : (
-        // eslint-disable-next-line jsx-a11y/media-has-caption
         <audio
           controls
           preload="metadata"

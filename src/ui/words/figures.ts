@@ -48,3 +48,7 @@ const wholes = new Intl.NumberFormat();
 /** “1 paper”, “24 papers”. */
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${wholes.format(n)} ${plural(n, one, many)}`;
+
+const weights = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 });
+/** What a file weighs: “3.2 MB”, never less than “0.1 MB”. */
+export const megabytes = (bytes: number): string => `${weights.format(Math.max(0.1, bytes / 1e6))} MB`;

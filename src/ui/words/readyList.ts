@@ -1,6 +1,7 @@
 import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
-import { bestPossible, contextOf } from '@/core/scoring/markAttempt';
+import { contextOf } from '@/core/scoring/markAttempt';
+import { bestPossible } from '@/core/scoring/possible';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 
 const UNREACHABLE: readonly string[] = ['no answer earns all of its points'];

@@ -3,7 +3,8 @@ import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { spreadOf, type Spread } from '@/core/checking/spread';
-import { kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import type { Given } from '@/core/checking/ways';
+import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
 import type { NearMiss, Verdict } from '@/core/marks/mark';
@@ -153,6 +154,28 @@ export async function spreads(quizId: string): Promise<Record<string, Spread>> {
       spreadOf(counted.map(({ scores }) => verdictOfScore(scores[index] as QuestionScore))),
     ]),
   );
+}
+
+/** What was answered to a question in attempts that count, each answer once; those that were given no answer too. */
+export async function answersTo(quizId: string, questionId: string): Promise<Given[]> {
+  const live = await liveClass(quizId);
+  const question = live.paper.questions.find(({ id }) => id === questionId);
+  if (!question) return [];
+  const given = new Map<string, { answer: Answer | null; times: number }>();
+  for (const { attempt, notCounted } of workOf(live).flatMap(({ sheets }) => sheets)) {
+    if (notCounted !== null) continue;
+    const answer = attempt.answers[questionId] ?? null;
+    const key =
+      answer === null
+        ? ''
+        : isAnswerTo(question, answer)
+          ? kindOf(question).answerKey(answer)
+          : JSON.stringify(answer);
+    const known = given.get(key);
+    if (known) known.times++;
+    else given.set(key, { answer, times: 1 });
+  }
+  return [...given.values()];
 }
 
 /** Attempts × questions: every mark, and the totals. */

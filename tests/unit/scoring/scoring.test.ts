@@ -108,12 +108,8 @@ test('law: columns of scores give what marking each answer by itself gives', () 
 });
 
 test('questions from before the rules have none', () => {
-  const { negativeCredit: _, penalty: __, hints, ...old } = filledQuestion('pickOne', { options: [] });
-  assert.deepEqual(upgradeQuestion(old), {
-    ...old,
-    negativeCredit: false,
-    penalty: { kind: 'none' },
-    hints,
-    standing: 'counts',
-  });
+  const NONE = { negativeCredit: false, penalty: { kind: 'none' }, hints: [] };
+  const now: Record<string, unknown> = { ...filledQuestion('pickOne', { options: [] }) };
+  for (const rule of Object.keys(NONE)) delete now[rule];
+  assert.deepEqual(upgradeQuestion(now), { ...now, ...NONE, standing: 'counts' });
 });

@@ -12,6 +12,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { boxName, boxOf, isSaidNowhere, explain, hasKey, lowestCredit, mark, type Item } from './mark';
 import { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
+import { ways } from './models';
 import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
@@ -64,6 +65,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   shown,
   shownRight,
   whatIfs,
+  ways,
   makeUp,
   faceOf: (question, seed) => ({
     kind: 'boxes',

@@ -12,6 +12,7 @@ import { entriesOf, readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { MatchAnswer, MatchFace, MatchQuestion } from './schema';
+import { ways } from './models';
 import { whatIfs } from './whatIfs';
 import { lines, describe, nameOf, problems } from './words';
 
@@ -75,6 +76,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   shown,
   shownRight,
   whatIfs,
+  ways,
   makeUp,
   faceOf: (question, seed) => ({
     kind: 'match',

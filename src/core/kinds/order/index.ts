@@ -8,6 +8,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, mark, namesOf, placesOf } from './mark';
 import { OrderAnswer, OrderFace, OrderQuestion } from './schema';
+import { ways } from './models';
 import { whatIfs } from './whatIfs';
 import { lines, MODELS, problems } from './words';
 
@@ -50,6 +51,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   shown,
   shownRight,
   whatIfs,
+  ways,
   makeUp,
   faceOf: (question, seed) => ({ kind: 'order', items: shuffled(randomFrom(seed), question.items) }),
   lines,

@@ -10,6 +10,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, isRight, lowestCredit, mark, missed, openOptions } from './mark';
 import { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion, type SeveralOption } from './schema';
+import { ways } from './models';
 import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
@@ -68,6 +69,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   shownRight,
   missed,
   whatIfs,
+  ways,
   makeUp,
   faceOf: (question, seed, order) => ({
     kind: 'pickSeveral',

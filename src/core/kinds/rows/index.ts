@@ -8,6 +8,7 @@ import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestRow, explain, hasKey, lowestRow, mark, meanOf, pickedIn } from './mark';
 import { RowsAnswer, RowsFace, RowsQuestion, type Row } from './schema';
+import { ways } from './models';
 import { whatIfs } from './whatIfs';
 import { lines, describe, problems } from './words';
 
@@ -76,6 +77,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   shown,
   shownRight,
   whatIfs,
+  ways,
   makeUp,
   faceOf: (question) => ({
     kind: 'rows',

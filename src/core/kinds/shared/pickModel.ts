@@ -11,6 +11,15 @@ export const PickModel = z.enum([
 ]);
 export type PickModel = z.infer<typeof PickModel>;
 
+/** How part of the points is given, as it goes on in a sentence. */
+export const PICK_MODELS: Readonly<Record<PickModel, string>> = {
+  rightMinusWrong: 'right picks earn, wrong ones cost',
+  shareOfRight: 'right picks earn, surplus ones cost',
+  everyOption: 'each option counts, picked or left',
+  allOrNothing: 'all or nothing',
+  ownWeights: 'each option has its own weight',
+};
+
 /** What was picked, counted. */
 export interface Picks {
   /** Right options there are. */
