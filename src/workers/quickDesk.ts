@@ -40,13 +40,16 @@ export function tryAnswer(
   answer: Answer | null,
   paper: Paper,
   override: Override | null = null,
+  hints: readonly string[] = [],
 ): Trial {
   const { mark, earned, possible, waiting } = scoreMark(
     markAnswer(question, answer, contextOf(paper, question)),
     question,
     paper,
+    null,
+    hints,
   );
-  const trace = traceAnswer(question, answer, paper, override).map((line) => ({
+  const trace = traceAnswer(question, answer, paper, override, hints).map((line) => ({
     step: line.step,
     text: readerWords(line),
   }));

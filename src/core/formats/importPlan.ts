@@ -131,11 +131,15 @@ const hintsAfter = (before: Attempt['hints'], read: ReadPaper['hints']): Attempt
   );
 
 /** The points that marking alone gives for an answer; null while it waits, and for a question that is not there. */
-function markedPoints(paper: Paper, questionId: string, answers: ReadPaper['answers']): Fraction | null {
+function markedPoints(
+  paper: Paper,
+  questionId: string,
+  { answers, hints }: Pick<ReadPaper, 'answers' | 'hints'>,
+): Fraction | null {
   const question = paper.questions.find(({ id }) => id === questionId);
   if (!question) return null;
   const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
-  return scoreMark(mark, question, paper).marked;
+  return scoreMark(mark, question, paper, null, hints[questionId]).marked;
 }
 
 const asWritten = (a: Fraction, b: Fraction): boolean => pointsText(a) === pointsText(b);
@@ -151,7 +155,7 @@ function alongside(
   for (const [questionId, points] of Object.entries(paper.points)) {
     const before = there.overrides.get(`${attemptId}/${questionId}`) ?? null;
     if (before && asWritten(before.points, points)) continue;
-    const gave = markedPoints(key, questionId, paper.answers);
+    const gave = markedPoints(key, questionId, paper);
     // Points that automatic marking gives are not an own score.
     if (!before && gave && asWritten(gave, points)) continue;
     const after = { quizId, attemptId, questionId, points, reason: FROM_FILE, at, gave };
@@ -168,6 +172,7 @@ function alongside(
 function differenceOf(before: Attempt, after: Attempt, more: readonly RecordChange[], paper: Paper): string {
   return [
     ...answersDiffer(paper, before.answers, after.answers),
+    same(before.hints, after.hints) ? '' : 'the hints shown',
     before.handedInAt !== after.handedInAt ? 'the time of handing in' : '',
     more.some((change) => change.kind === 'override') ? 'points given by hand' : '',
     more.some((change) => change.kind === 'ruling') ? 'the note' : '',
@@ -179,6 +184,7 @@ function differenceOf(before: Attempt, after: Attempt, more: readonly RecordChan
 const moved = (before: Attempt | null, after: Attempt): boolean =>
   !before ||
   !same(before.answers, after.answers) ||
+  !same(before.hints, after.hints) ||
   before.handedInAt !== after.handedInAt ||
   before.timeKnown !== after.timeKnown;
 

@@ -6,7 +6,8 @@ import { FeedbackView } from '@/ui/widgets/FeedbackView';
 import { undoStep } from '@/store/records/history';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { points } from '@/ui/words/figures';
+import { ProseView } from '@/ui/widgets/ProseView';
+import { count, points } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { StudentName } from '@/ui/widgets/StudentName';
@@ -127,6 +128,7 @@ function OneAnswer(props: Props) {
           <strong>Near miss:</strong> {nearMissWords(cell.nearMiss)}.
         </p>
       )}
+      {opened && <HintsTaken hints={opened.hints} />}
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened?.draft && <InDraft draft={opened.draft} />}
       {opened && onLook && <Why opened={opened} folded />}
@@ -167,6 +169,17 @@ function OneAnswer(props: Props) {
     </WithFormulas>
   );
 }
+
+/** The hints that the student asked for, as they were read. */
+const HintsTaken = ({ hints }: { readonly hints: OpenedAnswer['hints'] }) =>
+  hints.length > 0 && (
+    <div className="mt-2 border-l-2 border-petrol pl-3 text-[14px]">
+      <span className="label-small">After {count(hints.length, 'hint')} </span>
+      {hints.map((text, at) => (
+        <ProseView key={at} text={text} />
+      ))}
+    </div>
+  );
 
 /** Why the cell at hand holds what it holds. */
 export function CheckMargin(props: Props) {

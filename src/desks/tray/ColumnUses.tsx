@@ -32,7 +32,7 @@ function columnUse(key: string): ColumnUse {
   const simple = SIMPLE.find(([name]) => name === key);
   if (simple) return simple[1];
   const [use, questionId = ''] = key.split(/:(.*)/s);
-  return { use: use === 'points' ? 'points' : 'question', questionId };
+  return { use: use === 'points' || use === 'hints' ? use : 'question', questionId };
 }
 
 interface SelectProps {
@@ -40,10 +40,12 @@ interface SelectProps {
   readonly value: string;
   /** The questions, by their ids. */
   readonly titles: readonly (readonly [id: string, title: string])[];
+  /** Those that have hints. */
+  readonly hinted: readonly (readonly [id: string, title: string])[];
   readonly onChoose: (key: string) => void;
 }
 
-const UseSelect = ({ label, value, titles, onChoose }: SelectProps) => (
+const UseSelect = ({ label, value, titles, hinted, onChoose }: SelectProps) => (
   <select
     className="lined-field !w-72 truncate max-sm:!w-48"
     aria-label={label}
@@ -62,6 +64,15 @@ const UseSelect = ({ label, value, titles, onChoose }: SelectProps) => (
         </option>
       ))}
     </optgroup>
+    {hinted.length > 0 && (
+      <optgroup label="Hints shown for">
+        {hinted.map(([id, title]) => (
+          <option key={id} value={`hints:${id}`}>
+            Hints for {title}
+          </option>
+        ))}
+      </optgroup>
+    )}
     <optgroup label="Points given by hand for">
       {titles.map(([id, title]) => (
         <option key={id} value={`points:${id}`}>
@@ -85,6 +96,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
   const titles = questions.map(
     (record, at) => [record.id, `${at + 1}. ${calledBy(record.question).slice(0, 60)}`] as const,
   );
+  const hinted = titles.filter((_, at) => (questions[at]?.question.hints.length ?? 0) > 0);
   return (
     <div className="max-h-[34vh] overflow-auto max-sm:max-w-full">
       <table className="w-full text-left text-[14px]">
@@ -106,6 +118,7 @@ export function ColumnUses({ table, columns, onChange }: Props) {
                   label={`Column ${heading || index + 1}`}
                   value={keyOf(columns[index] ?? { use: 'ignored' })}
                   titles={titles}
+                  hinted={hinted}
                   onChoose={(key) => choose(index, key)}
                 />
               </td>

@@ -148,7 +148,7 @@ function Body({ section, isNew, onChange }: BodyProps) {
       <Suspense fallback={<RichText text={section.text} />}>
         <RichTextEditor
           value={section.text}
-          label={`Text of the section ${section.heading}`.trim()}
+          label="Text of the section"
           placeholder="What students read and see beside the next questions: instructions, a text, a picture"
           onChange={(text) => onChange({ ...section, text })}
         />

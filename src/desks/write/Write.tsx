@@ -165,7 +165,11 @@ function useQuestionKeys(questions: readonly string[], hand: string | null, acts
 }
 
 /** What can be done with the questions of the paper; the one in hand follows. */
-function useActs(hand: string | null, onHand: (id: string | null) => void, onSection: (id: string) => void) {
+function useActs(
+  { hand, newSection }: { readonly hand: string | null; readonly newSection: string | null },
+  onHand: (id: string | null) => void,
+  onSection: (id: string) => void,
+) {
   const { quiz } = useQuiz();
   const { order } = quiz.content;
   const called = (id: string, content = quiz.content): string => {
@@ -187,7 +191,8 @@ function useActs(hand: string | null, onHand: (id: string | null) => void, onSec
       notify(before === after ? `${before} was moved` : `${before} is now ${after.toLowerCase()}`);
     }
   };
-  const add = async (kind: KindName) => onHand(await addQuestion(quiz.id, kind, hand));
+  // What is added after a new section stands in it.
+  const add = async (kind: KindName) => onHand(await addQuestion(quiz.id, kind, newSection ?? hand));
   const remove = async (id: string) => {
     const at = order.indexOf(id);
     const words = called(id);
@@ -268,14 +273,18 @@ export default function Write() {
   const margin = useMarginState(draft);
   const narrow = useNarrow('tablet');
   const [newSection, setNewSection] = useState<string | null>(null);
+  const take = (id: string | null) => {
+    setNewSection(null);
+    setHand(id);
+  };
   const sections = useContentField('sections', 'Edit a section');
   const numbers = useMemo(
     () => new Map(questionsIn(quiz.content).map((id, at) => [id, at + 1])),
     [quiz.content],
   );
-  const { reorder, add, remove, duplicate, section } = useActs(hand, setHand, setNewSection);
+  const { reorder, add, remove, duplicate, section } = useActs({ hand, newSection }, take, setNewSection);
   const acts = useSteady<QuestionActs>({
-    take: setHand,
+    take,
     moveBy: (id, by) => run(() => reorder(id, order.indexOf(id) + by)),
     moveTo: (id, to) => run(() => reorder(id, to)),
     remove: (id) => run(() => remove(id)),

@@ -82,13 +82,18 @@ export async function completeFormulas(quizId: string, questionId: string, label
   if (current) await saveQuestion(quizId, placedOf(current), current.rev, label);
 }
 
-/** Adds a question behind another; it takes the rules of the one before where that is of its kind. */
+/** The order as far as an entry, that one too; all of it where the entry is not there. */
+const upTo = (order: readonly string[], id: string | null): readonly string[] =>
+  id !== null && order.includes(id) ? order.slice(0, order.indexOf(id) + 1) : order;
+
+/** Adds a question behind another, or behind a section; it takes the rules of the one before where that is of its kind. */
 export function addQuestion(quizId: string, kind: KindName, after: string | null): Promise<string> {
   return editing(async () => {
     const quiz = await head(quizId);
     const { order } = quiz.content;
     const lastId = after ?? order.at(-1) ?? null;
-    const last = lastId ? await db.questions.get([quizId, lastId]) : undefined;
+    const before = questionsIn({ ...quiz.content, order: upTo(order, lastId) }).at(-1);
+    const last = before ? await db.questions.get([quizId, before]) : undefined;
     const question = newQuestion(kind, last?.question, newId);
     const content = { ...quiz.content, order: insertAfter(order, question.id, lastId) };
     await record(

@@ -1,5 +1,6 @@
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import { shownLine } from '@/core/content/shownLine';
+import type { Prose } from '@/core/content/prose';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { spreadOf, type Spread } from '@/core/checking/spread';
@@ -246,6 +247,8 @@ export interface OpenedAnswer {
   /** The answer as people are shown it; null where none was given. */
   readonly shown: ShownAnswer | null;
   readonly trial: Trial;
+  /** The hints that the student asked for. */
+  readonly hints: readonly Prose[];
   readonly override: Override | null;
   /** What marking alone gives; null while the answer waits. */
   readonly marked: Fraction | null;
@@ -262,7 +265,7 @@ export interface OpenedAnswer {
 async function inDraft(
   quizId: string,
   question: Question,
-  answer: Answer | null,
+  { answer, hints }: Pick<OpenedAnswer, 'answer'> & { readonly hints: readonly string[] },
   live: Paper,
 ): Promise<OpenedAnswer['draft']> {
   const draft = await draftPaper(quizId);
@@ -271,7 +274,7 @@ async function inDraft(
   const placed = (paper: Paper) => placementIn(paper, question.id);
   if (same([written, placed(draft)], [question, placed(live)])) return null;
   const score = (one: Question, paper: Paper) =>
-    scoreMark(markAnswer(one, answer, contextOf(paper, one)), one, paper);
+    scoreMark(markAnswer(one, answer, contextOf(paper, one)), one, paper, null, hints);
   const [before, after] = [score(question, live), score(written, draft)];
   if (same([before.earned, before.waiting], [after.earned, after.waiting])) return null;
   const step = await stepOf(quizId, keyField(question.id, answer));
@@ -289,11 +292,14 @@ export async function openAnswer(
   if (!attempt || !question) return null;
   const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
   const answer = attempt.answers[questionId] ?? null;
-  const { marked } = scoreMark(markAnswer(question, answer, contextOf(paper, question)), question, paper);
-  const trial = tryAnswer(question, answer, paper, override);
+  const hints = attempt.hints[questionId] ?? [];
+  const mark = markAnswer(question, answer, contextOf(paper, question));
+  const { marked } = scoreMark(mark, question, paper, null, hints);
+  const trial = tryAnswer(question, answer, paper, override, hints);
   const shown = answer && shownAnswer(question, answer);
-  const draft = await inDraft(quizId, question, answer, paper);
-  return { answer, shown, trial, override, marked, draft };
+  const draft = await inDraft(quizId, question, { answer, hints }, paper);
+  const taken = question.hints.filter(({ id }) => hints.includes(id)).map(({ text }) => text);
+  return { answer, shown, trial, hints: taken, override, marked, draft };
 }
 
 /** One attempt opened: how its total and the recorded score came about, and when it came. */

@@ -58,7 +58,8 @@ const SETTINGS: Readonly<Record<string, string>> = {
   title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
   defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the reveal plan',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
-  scoring: 'the rules of the score', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
+  scoring: 'the rules of the score', penalty: 'what wrong answers cost', negativeCredit: 'credits below 0', sections: 'the sections',
+  pages: 'the pages', bands: 'the feedback on the score', bandsOnCover: 'what the first page tells', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
 }; // prettier-ignore
 
 /** Fields that every question has; all others are its key. */
@@ -72,7 +73,8 @@ const FIELDS: Readonly<Record<string, string>> = {
 /** Fields of a placement. */
 const PLACED: Readonly<Record<string, string>> = {
   points: 'the points', mustAnswer: 'whether it must be answered', standing: 'whether it counts',
-  staysInPlace: 'whether it keeps its place',
+  staysInPlace: 'whether it keeps its place', perPart: 'what its points are for', startsPage: 'where its page begins',
+  checks: 'its checks',
 }; // prettier-ignore
 
 /** The names of the fields in which two records differ. */

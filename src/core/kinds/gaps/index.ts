@@ -9,6 +9,7 @@ import { joinParts as joinCells } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
 import { givenIn, readAnswer } from './cells';
 import { makeUp } from './makeUp';
+import { ways } from './models';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { GapsAnswer, GapsFace, GapsQuestion } from './schema';
 import { lines, describe, problems } from './words';
@@ -58,6 +59,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   readAnswer,
   shown,
   shownRight,
+  ways,
   makeUp,
   faceOf: (question, seed) => ({
     kind: 'gaps',
