@@ -140,3 +140,64 @@ test('every rule set as a sentence is found in the figures below it, the trial, 
   await expect(trace).toContainText('100');
   await expect(trace).toContainText('-33');
 });
+
+test('what the quiz sets for all its questions, where one differs, and points for each part', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill('Rules for all');
+  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  const hand = page.getByRole('region', { name: 'Question 1 in hand' });
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
+  await hand.getByRole('button', { name: 'True is right' }).click();
+  // The quiz's own sentence is the first on the page.
+  await page.getByLabel('What a wrong answer costs').first().selectOption('share');
+  await expect(page.getByLabel('Share that a wrong answer costs, per cent')).toHaveValue('25');
+  await saved(page);
+  const own = hand.getByLabel('What a wrong answer costs');
+  await expect(own.locator('option:checked')).toHaveText('25% of the points, as the quiz sets');
+  await margin.getByRole('radio', { name: 'False' }).check();
+  await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
+  await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
+  // It differs, which is said, and is as the quiz has it again at a press.
+  const differs = hand.getByRole('status', { name: 'What differs from the quiz' });
+  await expect(differs).toHaveCount(0);
+  await own.selectOption('none');
+  await hand.getByLabel('Points', { exact: true }).fill('3');
+  await expect(differs).toContainText(
+    'Set for this question alone: its points and what a wrong answer costs.',
+  );
+  await expect(margin.getByText('0 of 3', { exact: true })).toBeVisible();
+  await differs.getByRole('button', { name: 'Use the quiz’s rules' }).click();
+  await expect(differs).toHaveCount(0);
+  await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
+  await expect(page.getByText('Worst possible paper')).toBeVisible();
+
+  // Points follow the number of pairs.
+  await anotherKind(page, 'Match');
+  const second = page.getByRole('region', { name: 'Question 2 in hand' });
+  await second.getByRole('textbox', { name: 'Text of question 2' }).fill('What belongs where?');
+  for (const [at, words] of [
+    'gorge',
+    'upper course',
+    'delta',
+    'mouth',
+    'meander',
+    'lower course',
+  ].entries()) {
+    if (at > 0) await page.keyboard.press('Enter');
+    else await second.locator('[data-row]').first().focus();
+    await page.keyboard.type(words);
+  }
+  await second.getByLabel('What the points are for').selectOption('true');
+  await expect(second.getByText('= 3 points for 3 pairs')).toBeVisible();
+  await second.getByLabel('Points', { exact: true }).fill('2');
+  await expect(second.getByText('= 6 points for 3 pairs')).toBeVisible();
+  await saved(page);
+  await expect(page.getByText('2 questions · 7 points')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('2 questions · 7 points')).toBeVisible();
+});

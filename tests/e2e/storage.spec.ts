@@ -1,5 +1,9 @@
+import { randomBytes } from 'node:crypto';
 import type { Page } from '@playwright/test';
 import { downloaded, expect, openDemo, saved, test } from './support';
+
+/** Bytes that nothing makes smaller. */
+const noise = (size: number): Buffer => randomBytes(size);
 
 /** Writes into the quiz's own database until nothing more fits. */
 const fillUp = (page: Page) =>
@@ -82,6 +86,49 @@ test.describe('a full storage', () => {
     const dialog = page.getByRole('dialog', { name: 'This file cannot be imported' });
     await expect(dialog).toContainText('r.json: nothing was changed.');
     await expect(dialog).toContainText('format is “x”, it can be yentrel-quiz');
+  });
+});
+
+test.describe('a storage too small for a film', () => {
+  test.use({ allowedErrors: [/404/] });
+  test('says so beside it, loses nothing else, and takes it once there is room', async ({
+    page,
+    context,
+    baseURL,
+  }) => {
+    const keeper = await context.newPage();
+    await keeper.goto('/mark.svg');
+    const session = await context.newCDPSession(keeper);
+    const origin = new URL(baseURL ?? '').origin;
+    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 12_000_000 });
+    await page.bringToFront();
+    await openDemo(page, 'write');
+    await page.getByRole('button', { name: 'Add a section' }).click();
+    await expect(page.getByLabel('Heading of the section')).toBeFocused();
+    await page.keyboard.type('A film');
+    const section = page.getByRole('region', { name: 'Section A film' });
+    await section.getByRole('button', { name: 'Add a sound or a film' }).click();
+    const film = { name: 'weir.mp4', mimeType: 'video/mp4', buffer: noise(15_000_000) };
+    await page.getByLabel('Sound or film').setInputFiles(film);
+    const alert = section.getByRole('alert');
+    await expect(alert).toContainText('The storage of this browser is full. Nothing was changed');
+    // What is typed beside it goes on being stored.
+    await section.getByLabel('Heading of the section').fill('A film of the weir');
+    await saved(page);
+    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1_000_000_000 });
+    const after = page.getByRole('region', { name: 'Section A film of the weir' });
+    await after.getByRole('button', { name: 'Try again' }).click();
+    await expect(after.getByLabel('Name of file 1')).toHaveValue('weir');
+    await expect(after.getByText('15 MB')).toBeVisible();
+    await saved(page);
+    await page.reload();
+    await expect(after.getByLabel('Name of file 1')).toHaveValue('weir');
+    // It is no film that can be played, and the page says so.
+    await expect(after.getByText('this cannot be played here')).toBeVisible();
+    // A backup says what such files weigh.
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Back up everything now' }).click();
+    await expect(page.getByText(/of which pictures, sounds and films are 15(\.\d)? MB/)).toBeVisible();
   });
 });
 

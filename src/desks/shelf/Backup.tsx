@@ -5,7 +5,7 @@ import { backupState, forgetFolder, keepBackedUp, type BackupState } from '@/sto
 import { now } from '@/store/records/clock';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { downloadBytes } from '@/ui/widgets/download';
-import { count } from '@/ui/words/figures';
+import { count, megabytes } from '@/ui/words/figures';
 import { Failed } from '@/ui/widgets/Failed';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
@@ -136,7 +136,9 @@ function useBackUp() {
     setTroubles(made.troubles);
     // A backup with a gap must not reassure anyone: its age is remembered only where everything is in it.
     if (made.troubles.length === 0) await keepBackedUp(at, made.stamp);
-    notify(`${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work, and read back`);
+    notify(
+      `${count(made.quizzes, 'quiz', 'quizzes')} backed up with everyone’s work, and read back: ${megabytes(made.bytes.length)}${made.media > 0 ? `, of which pictures, sounds and films are ${megabytes(made.media)}` : ''}`,
+    );
   });
   const stop = () => {
     stopped.current = true;

@@ -1,3 +1,4 @@
+import { LARGEST } from '@/core/formats/quizFile/archive';
 import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
 import { Choice } from '@/ui/widgets/Choice';
@@ -11,8 +12,6 @@ import { run, usePress } from '@/ui/widgets/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedFile, OpenedQuiz } from '@/workers/classDesk';
 import { OpenedBackupDialog } from './OpenedBackup';
-
-const LARGEST = 200_000_000;
 
 interface DialogProps {
   readonly opened: OpenedQuiz;
@@ -160,8 +159,12 @@ function useOpening() {
   const asked = useRef(0);
   const read = async (file: File) => {
     const mine = ++asked.current;
-    if (file.size > LARGEST) {
-      setState({ is: 'wrong', name: file.name, problems: ['The file is larger than 200 MB.'] });
+    if (file.size > LARGEST.packed) {
+      setState({
+        is: 'wrong',
+        name: file.name,
+        problems: [`The file is larger than ${LARGEST.packed / 1e6} MB.`],
+      });
       return;
     }
     setState({ is: 'reading' });

@@ -65,6 +65,8 @@ export async function saveQuizFile(quizId: string, choices: SaveChoices): Promis
 /** A backup as it was made and read back. */
 export interface MadeBackup {
   readonly bytes: Uint8Array;
+  /** How many of the bytes are pictures, sounds and films. */
+  readonly media: number;
   readonly stamp: string;
   /** How many quizzes are in it that can be restored. */
   readonly quizzes: number;
@@ -87,7 +89,8 @@ export async function saveBackup(
     ...lost.map(({ id, title, problems }) => `${title ?? id}: ${problems[0] ?? ''}`),
     ...missing,
   ];
-  return { bytes, stamp, quizzes: quizzes.length, troubles };
+  const media = [...backup.pictures.values()].reduce((sum, { length }) => sum + length, 0);
+  return { bytes, media, stamp, quizzes: quizzes.length, troubles };
 }
 
 /** A quiz file that was read and waits to be taken in. */

@@ -4,7 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { canonical } from '../../figures/deepEqual';
 
 /** What a quiz file or a backup may hold at most: bytes as a file, bytes unpacked, parts. */
-export const LARGEST = { packed: 200_000_000, unpacked: 500_000_000, parts: 6000 } as const;
+export const LARGEST = { packed: 600_000_000, unpacked: 1_000_000_000, parts: 6000 } as const;
 
 export type Parts = ReadonlyMap<string, Uint8Array>;
 export type Result<Value> =
@@ -130,7 +130,7 @@ export interface Unpacked {
  * many or too large parts. Never unpacks to more than `most` bytes.
  */
 export function unpackWhole(bytes: Uint8Array, most: number = LARGEST.unpacked): Result<Unpacked> {
-  if (bytes.length > LARGEST.packed) return refused('The file is larger than 200 MB.');
+  if (bytes.length > LARGEST.packed) return refused(`The file is larger than ${LARGEST.packed / 1e6} MB.`);
   const listed = directory(bytes, most);
   if (!listed.ok) return listed;
   const all = unpackAll(bytes, listed.value);
