@@ -32,7 +32,8 @@ function attemptsOf(students: number, seed: number): HandedIn[] {
   const plan = { seed, students, neverStart: 0, repeat: 0 };
   let next = 0;
   for (const { number, answers } of madeUpClass(PAPER_QUESTIONS, plan))
-    if (number === 1) made.push({ student: `Student ${++next}`, attempt: 1, handedInAt: null, answers, hints: {} });
+    if (number === 1)
+      made.push({ student: `Student ${++next}`, attempt: 1, handedInAt: null, answers, hints: {} });
   return made;
 }
 

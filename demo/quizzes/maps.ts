@@ -1,3 +1,4 @@
+import { newSection } from '@/core/quiz/section';
 import {
   ALL_BY_HAND,
   expected,
@@ -25,18 +26,15 @@ export const MAPS = quiz(
   {
     title: 'Reading the map of a valley',
     topic: 'Maps',
-    instructions: 'Keep the map beside you. Heights are in metres.',
+    instructions: 'The map stays beside you. Heights are in metres.',
   },
   [
-    pickOne(
-      { ...shared('q-joins', ''), text: withPicture('Which letter stands at a confluence?', 'valley', MAP) },
-      [
-        option('a', 'A', 0, say('A river begins there.', 'Words for rivers', 'words')),
-        option('b', 'B', 100, say('Yes: two become one.')),
-        option('c', 'C', 0, say('There is no river at C.')),
-        option('d', 'D', 0, say('Only one river passes D.', 'Words for rivers', 'words')),
-      ],
-    ),
+    pickOne(shared('q-joins', 'Which letter stands at a confluence?'), [
+      option('a', 'A', 0, say('A river begins there.', 'Words for rivers', 'words')),
+      option('b', 'B', 100, say('Yes: two become one.')),
+      option('c', 'C', 0, say('There is no river at C.')),
+      option('d', 'D', 0, say('Only one river passes D.', 'Words for rivers', 'words')),
+    ]),
     number(shared('q-spring', 'How high above the sea is the spring at A?'), '340', {
       unit: HEIGHT,
       expected: [
@@ -48,6 +46,10 @@ export const MAPS = quiz(
         'q-slope',
         'From A to D the river is 6 km long. By how many metres does it fall in one kilometre?',
         {
+          hints: [
+            { id: 'h-fall', text: 'First find how far the river falls from A to D.', price: { n: 1, d: 4 } },
+            { id: 'h-share', text: 'Then share the fall out over the 6 km.', price: { n: 1, d: 4 } },
+          ],
           explanation: 'From 340 m to 220 m are 120 m; 120 m ÷ 6 km = 20 m in each kilometre.',
         },
       ),
@@ -112,5 +114,22 @@ export const MAPS = quiz(
   { 'q-slope': 3, 'q-ridge': 2 },
   {
     plan: ALL_BY_HAND,
+    order: ['s-valley', 'q-joins', 'q-spring', 'q-slope', 'q-way', 'q-close', 'q-ridge'],
+    sections: [
+      {
+        ...newSection('s-valley'),
+        heading: 'The map of the valley',
+        text: withPicture('All questions are about this map.', 'valley', MAP),
+      },
+    ],
+    bands: [
+      { id: 'b-high', from: { n: 4, d: 5 }, feedback: say('You read maps like a surveyor.') },
+      {
+        id: 'b-middle',
+        from: { n: 1, d: 2 },
+        feedback: say('A good start: look at the lines once more.', 'Reading contour lines', 'contours'),
+      },
+    ],
+    bandsOnCover: true,
   },
 );

@@ -1,6 +1,8 @@
 import type { StudentWork } from '../checking/classWork';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { explainAnswer, type Question } from '../kinds';
+import type { Feedback } from '../content/feedback';
+import { plainProse } from '../content/prose';
 import { feedbackTold } from '../marks/feedbackTold';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { contextOf, rulesIn } from '../scoring/markAttempt';
@@ -42,6 +44,9 @@ function figure(value: Fraction): Figure {
   return known;
 }
 
+/** Feedback without its formats. */
+const plainFeedback = ({ text, links }: Feedback) => ({ text: plainProse(text), links });
+
 function markJson(question: Question, score: QuestionScore) {
   const { mark, earned, possible, waiting, override } = score;
   return {
@@ -56,7 +61,7 @@ function markJson(question: Question, score: QuestionScore) {
     nearMiss: mark.nearMiss,
     ownScore: override ? override.reason : null,
     hintsCost: figure(score.hintsCost),
-    feedback: feedbackTold(mark),
+    feedback: plainFeedback(feedbackTold(mark)),
   };
 }
 

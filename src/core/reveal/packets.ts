@@ -84,6 +84,8 @@ const Part = z.strictObject({
       errors: z.number().int(),
     })
     .nullable(),
+  /** The section that it stands in, with its text. */
+  section: Id.nullable(),
   /** The question's text, with anything that needs it. */
   text: RichText.nullable(),
   ownAnswer: ShownAnswer.nullable(),
@@ -124,6 +126,8 @@ const Slip = z.strictObject({
   /** The teacher's words on the whole attempt. */
   comment: Prose.nullable(),
   parts: z.array(Part),
+  /** What stood beside the questions that are shown. */
+  sections: z.array(Section),
   /** The formulas in what is shown. */
   formulas: z.array(Formula),
   toCome: z.array(

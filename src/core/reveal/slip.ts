@@ -119,6 +119,7 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
   const { attempt, scores, total: sum } = finished.sheet;
   const words = shown.comments.shown ? finished.comments : undefined;
   const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
+  const sections = sectionOf(paper.content);
   const parts = paper.questions.map((question, index): SlipPart => {
     const score = scores[index] as QuestionScore;
     const answer = attempt.answers[question.id];
@@ -136,6 +137,7 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
             errors: score.override ? 0 : pricedErrors(score.mark),
           }
         : null,
+      section: needsText ? (sections.get(question.id)?.id ?? null) : null,
       text: needsText ? question.text : null,
       ownAnswer: shown.ownAnswers.shown && answer ? shownAnswer(question, answer) : null,
       hints: shown.ownAnswers.shown ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
@@ -158,6 +160,7 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsSho
     band:
       shown.score.shown && shown.feedback.shown ? (bandOf(paper.content.bands, sum)?.feedback ?? null) : null,
     parts: asked,
+    sections: needsText ? [...new Set(sections.values())] : [],
   };
   return {
     finishedAt: finished.finishedAt,

@@ -1,4 +1,4 @@
-import { pointsWord } from '@/ui/words/figures';
+import { count, pointsWord } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
 import type { CheckCell } from '@/workers/classDesk';
 
@@ -14,6 +14,7 @@ export function spokenCell(cell: CheckCell): string {
     cell.override ? (cell.override.byHand ? 'marked by hand' : 'your own score') : '',
     cell.override?.differs ? 'marking differs now' : '',
     cell.nearMiss && !cell.override ? 'near miss' : '',
+    cell.hints > 0 ? `after ${count(cell.hints, 'hint')}` : '',
     cell.contradiction && !cell.override ? 'matches two entries of the key' : '',
     cell.answer ? `“${cell.answer}”` : '',
   ];

@@ -2,6 +2,9 @@ import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
 import type { Feedback } from '@/core/content/feedback';
 import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { isSilent } from '@/core/content/silence';
+import { Fragment } from 'react';
+import type { Section } from '@/core/quiz/section';
+import { ClipView } from './ClipView';
 import { CreditPie } from './CreditPie';
 import { FeedbackView } from './FeedbackView';
 import { WithFormulas } from './Formula';
@@ -113,13 +116,41 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
   );
 }
 
+/** What stood beside the questions below it, to be looked at again; on paper its heading. */
+function SlipSection({ section }: { readonly section: Section }) {
+  const heading = <h2 className="inline text-[17px]">{section.heading || 'For the next questions'}</h2>;
+  const empty = section.text.length === 0 && section.clips.length === 0;
+  return (
+    <li className="border-b border-line py-3">
+      {empty ? (
+        heading
+      ) : (
+        <details>
+          <summary className="cursor-pointer">{heading}</summary>
+          <RichText text={section.text} className="mt-1" />
+          {section.clips.map((clip) => (
+            <ClipView key={clip.hash} clip={clip} />
+          ))}
+        </details>
+      )}
+    </li>
+  );
+}
+
 /** The questions of a slip, in the order of the paper. */
 export const SlipQuestions = ({ slip, className }: { readonly slip: Slip; readonly className: string }) => (
   <WithFormulas formulas={slip.formulas}>
     <ol className={`border-t border-line ${className}`}>
-      {slip.parts.map((part) => (
-        <SlipQuestion key={part.number} part={part} />
-      ))}
+      {slip.parts.map((part, at) => {
+        const begins = part.section !== null && part.section !== slip.parts[at - 1]?.section;
+        const section = begins ? slip.sections.find(({ id }) => id === part.section) : undefined;
+        return (
+          <Fragment key={part.number}>
+            {section && <SlipSection section={section} />}
+            <SlipQuestion part={part} />
+          </Fragment>
+        );
+      })}
     </ol>
   </WithFormulas>
 );

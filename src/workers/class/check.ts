@@ -42,6 +42,8 @@ export interface CheckCell {
   readonly answer: string;
   readonly nearMiss: NearMiss | null;
   readonly contradiction: boolean;
+  /** How many hints were asked for. */
+  readonly hints: number;
   /** The teacher's own score, and whether marking now gives something else than when it was set. */
   readonly override: {
     readonly reason: string;
@@ -108,6 +110,7 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
     nearMiss: mark.nearMiss,
     contradiction: mark.contradiction,
+    hints: attempt.hints[question.id]?.length ?? 0,
     override: score.override && {
       reason: score.override.reason,
       differs: overrideDiffers(score),
