@@ -26,5 +26,3 @@ export const Clip = z.strictObject({
   words: z.string().max(10_000),
 });
 export type Clip = z.infer<typeof Clip>;
-
-export const isFilm = ({ type }: Pick<Clip, 'type'>): boolean => type.startsWith('video/');
