@@ -81,7 +81,7 @@ describe('the demo school', () => {
       assert.equal((await pictureBlob(hash))?.size, bytes.length, 'fetched when it is first asked for');
       assert.equal((await db.media.get(hash))?.blob.size, bytes.length, 'and kept from then on');
     }
-    const shown = pictureHashes(await db.questions.toArray());
+    const shown = pictureHashes([await db.questions.toArray(), await db.quizzes.toArray()]);
     assert.equal(shown.size, Object.keys(drawn).length);
     for (const hash of shown) assert.ok(await pictureBlob(hash));
     assert.equal(await pictureBlob('0'.repeat(64)), null);

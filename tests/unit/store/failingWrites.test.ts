@@ -27,6 +27,7 @@ import * as rulings from '@/store/work/rulings';
 import * as scoreColumns from '@/store/work/scoreColumns';
 import * as shelf from '@/store/quiz/shelf';
 import * as standing from '@/store/quiz/standing';
+import { newSection } from '@/core/quiz/section';
 import { watchWrites } from '@/store/records/writes';
 import { classDesk } from '@/workers/classDesk';
 import { DEMO_FILE } from '../../generated';
@@ -47,16 +48,18 @@ const silt = () => phraseQuestion([variant('v', ['silt'])], {}, { id: 'q1' });
 // Its formula is as a save leaves it while the typesetter is still on its way.
 const levee = () => pickOneQuestion({ levee: '1', gorge: '0' }, { id: 'q2', explanation: '\\(x^2\\)' });
 const say = (text: string) => ({ kind: 'phrase', text }) as const;
+const sectionOf = async (quizId: string): Promise<string> =>
+  (await db.quizzes.get(quizId))?.content.sections[0]?.id ?? '';
 const rev = async (quizId: string, id: string) => (await db.questions.get([quizId, id]))?.rev ?? 0;
 
 async function school(): Promise<School> {
   await loadTypesetter();
   await demo.ensureDemo();
   await keepDrawings();
-  const quizId = await quizzes.createQuiz({ ...emptyContent('Rivers'), order: ['q1', 'q2'] }, [
-    silt(),
-    levee(),
-  ]);
+  const quizId = await quizzes.createQuiz(
+    { ...emptyContent('Rivers'), order: ['q1', 's1', 'q2'], sections: [newSection('s1')] },
+    [silt(), levee()],
+  );
   await openAlways(quizId);
   const sit = async (student: string) => (await attempts.startAttempt(quizId, student))?.id ?? '';
   const [begun, handedIn] = [await sit('demo-1'), await sit('demo-2')];
@@ -122,6 +125,8 @@ const WRITES: Record<string, Op> = {
   'edits.restoreQuestion': ({ quizId }) =>
     edits.restoreQuestion(quizId, parted(pickOneQuestion({ a: '1' }, { id: 'q9' })), edit),
   'edits.copyQuestions': ({ quizId }) => edits.copyQuestions(quizId, ['q1', 'q2'], quizId, 'q1'),
+  'edits.addSection': ({ quizId }) => edits.addSection(quizId, 'q1'),
+  'edits.removeSection': async ({ quizId }) => edits.removeSection(quizId, await sectionOf(quizId)),
   'edits.removeQuestion': ({ quizId }) => edits.removeQuestion(quizId, 'q2'),
   'history.undo': ({ quizId }) => history.undo(quizId),
   'history.redo': ({ quizId }) => history.redo(quizId),
