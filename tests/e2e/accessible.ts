@@ -24,9 +24,27 @@ export async function expectAccessible(page: Page, view: string): Promise<void> 
       await Promise.all(
         document.getAnimations().map((animation) => animation.finished.catch(() => undefined)),
       );
-      const { axe } = window as unknown as { axe: { run: (options: object) => Promise<AxeResults> } };
+      const { axe } = window as unknown as {
+        axe: { run: (...given: object[]) => Promise<AxeResults> };
+      };
       const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-      return (await axe.run({ runOnly: tags, resultTypes: ['violations'] })).violations;
+      const { violations } = await axe.run({ runOnly: tags, resultTypes: ['violations'] });
+      // What stands half below a bar can be scrolled free: its size is looked at where nothing lies on it.
+      for (const one of violations.filter(({ id }) => id === 'target-size')) {
+        const left: typeof one.nodes = [];
+        for (const node of one.nodes) {
+          const element = document.querySelector(String(node.target[0]));
+          element?.scrollIntoView({ block: 'center' });
+          const again = element && (await axe.run(element, { runOnly: ['target-size'] })).violations;
+          if (
+            !again ||
+            again.some(({ nodes }) => nodes.some(({ target }) => String(target) === String(node.target)))
+          )
+            left.push(node);
+        }
+        one.nodes = left;
+      }
+      return violations.filter(({ nodes }) => nodes.length > 0);
     }, look);
     const found = violations.map(
       (one) =>

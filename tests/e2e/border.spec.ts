@@ -73,10 +73,15 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   await page.getByLabel('Option 1', { exact: true }).fill('alpha');
   await page.getByLabel('Option 2', { exact: true }).fill('beta');
   await page.getByRole('button', { name: 'alpha is right' }).click();
-  await page.getByLabel('Feedback for alpha').fill('CANARY feedback');
+  await page.getByLabel('Feedback for alpha', { exact: true }).fill('CANARY feedback');
   await page.getByLabel('Feedback for right answers').fill('CANARY right');
   await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
-  await page.getByLabel('Explanation').fill('CANARY explanation');
+  await page.getByLabel('Explanation', { exact: true }).fill('CANARY explanation');
+  await page.getByLabel('Feedback for alpha if it is missed').fill('CANARY missed');
+  await page.getByRole('button', { name: 'Add a hint' }).click();
+  await page.getByRole('textbox', { name: 'Hint 1', exact: true }).fill('CANARY hint');
+  await page.getByRole('button', { name: 'Add feedback on the whole score' }).click();
+  await page.getByLabel('Feedback for band 1').fill('CANARY band');
   await anotherKind(page, 'Word or phrase');
   await page.getByLabel('Another right answer').fill('CANARY form');
   await page.keyboard.press('Enter');
@@ -115,6 +120,9 @@ test('no key reaches the student’s page before its time', async ({ page, conte
     'CANARY right',
     'CANARY feedback',
     'CANARY expected',
+    'CANARY missed',
+    'CANARY hint',
+    'CANARY band',
   ]) {
     expect(after).not.toContain(hidden);
   }

@@ -1,14 +1,11 @@
 import { expectAccessible } from './accessible';
-import { expect, saved, test } from './support';
+import { expect, newQuiz, saved, test } from './support';
 
 test('what each way of part credit would give is seen before one is chosen; kept checks speak up and are mended', async ({
   page,
 }) => {
   test.setTimeout(120_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('Ways of the river');
-  await page.getByRole('button', { name: 'Pick several', exact: true }).click();
+  await newQuiz(page, 'Ways of the river', 'Pick several');
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });
   await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('Which are built up?');
   await hand.getByLabel('Option 1', { exact: true }).fill('delta');

@@ -1,14 +1,11 @@
 import { expectAccessible } from './accessible';
-import { expect, goTo, pageOf, saved, test } from './support';
+import { expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
 
 test('feedback that is complete: formatted, if missed, on the whole score, and comments that are used again', async ({
   page,
 }) => {
   test.setTimeout(120_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('What the river says');
-  await page.getByRole('button', { name: 'Pick several', exact: true }).click();
+  await newQuiz(page, 'What the river says', 'Pick several');
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });
   await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('Which are built up?');
   await hand.getByLabel('Option 1', { exact: true }).fill('delta');
@@ -43,9 +40,7 @@ test('feedback that is complete: formatted, if missed, on the whole score, and c
     'Worn away',
   );
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await openIt(page);
   await goTo(page, 'Reveal plan');
   await page.getByLabel('The right answers and explanations appear').selectOption('handedIn');
   await saved(page);

@@ -1,15 +1,12 @@
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
-import { downloaded, expect, goTo, pageOf, saved, test } from './support';
+import { downloaded, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
 
 test('a hint is asked for by a press that names its price, and is found on the slip, on Check, in the trace and in the file', async ({
   page,
 }) => {
   test.setTimeout(120_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('Hints of the river');
-  await page.getByRole('button', { name: 'Word or phrase', exact: true }).click();
+  await newQuiz(page, 'Hints of the river', 'Word or phrase');
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });
   await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('What is built up at a mouth?');
   await hand.getByLabel('Another right answer').fill('delta');
@@ -40,9 +37,7 @@ test('a hint is asked for by a press that names its price, and is found on the s
   await saved(page);
   await expectAccessible(page, 'hints in Write');
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await openIt(page);
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');
   await sit.setViewportSize({ width: 360, height: 740 });

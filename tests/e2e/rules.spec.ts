@@ -1,5 +1,5 @@
 import { expectAccessible } from './accessible';
-import { anotherKind, checkRow, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, checkRow, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
 
 test('every rule set as a sentence is found in the figures below it, the trial, the score, the trace and the slip', async ({
   page,
@@ -94,9 +94,7 @@ test('every rule set as a sentence is found in the figures below it, the trial, 
   await page.reload();
   await expect(page.getByLabel('How scores are rounded')).toHaveValue('1');
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await openIt(page);
   await goTo(page, 'Tray');
   const sit = async (name: string, picks: readonly string[], one: string, bonus: string) => {
     const sitting = await pageOf(page, name);
@@ -145,10 +143,7 @@ test('what the quiz sets for all its questions, where one differs, and points fo
   page,
 }) => {
   test.setTimeout(90_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('Rules for all');
-  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  await newQuiz(page, 'Rules for all', 'True or false');
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');

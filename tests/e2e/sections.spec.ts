@@ -1,6 +1,6 @@
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
-import { drawing, expect, goTo, outAndIn, pageOf, saved, test } from './support';
+import { drawing, expect, goTo, newQuiz, openIt, outAndIn, pageOf, saved, test } from './support';
 
 /** A second of silence as a WAV file. */
 function silence(): Buffer {
@@ -25,10 +25,7 @@ test('a section with a map and a sound above three questions: kept beside them o
   page,
 }) => {
   test.setTimeout(120_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('The map of the Alder');
-  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  await newQuiz(page, 'The map of the Alder', 'True or false');
   const text = (number: number) => page.getByRole('textbox', { name: `Text of question ${number}` });
   await text(1).fill('A river has one mouth.');
   await page.getByRole('button', { name: 'Add a section' }).click();
@@ -73,9 +70,7 @@ test('a section with a map and a sound above three questions: kept beside them o
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(section.getByLabel('Name of file 1')).toHaveValue('The weir');
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await openIt(page);
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');
   await sit.setViewportSize({ width: 360, height: 740 });
@@ -119,10 +114,7 @@ test('a section with a map and a sound above three questions: kept beside them o
 
 test('pages that begin where they are set, and a whole quiz on one page', async ({ page }) => {
   test.setTimeout(90_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('Pages of the river');
-  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  await newQuiz(page, 'Pages of the river', 'True or false');
   const text = (number: number) => page.getByRole('textbox', { name: `Text of question ${number}` });
   await text(1).fill('Thing 1.');
   for (const number of [2, 3]) {

@@ -1,6 +1,26 @@
 import { randomBytes } from 'node:crypto';
-import type { Page } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 import { downloaded, expect, openDemo, saved, test } from './support';
+
+/**
+ * Lets the pages of a browser store so many bytes, from before the first write; gives what changes it. It hangs on a page
+ * that stays where it is.
+ */
+async function quota(
+  context: BrowserContext,
+  baseURL: string | undefined,
+  bytes: number,
+): Promise<(bytes: number) => Promise<void>> {
+  const keeper = await context.newPage();
+  await keeper.goto('/mark.svg');
+  const session = await context.newCDPSession(keeper);
+  const { origin } = new URL(baseURL ?? '');
+  const allow = async (quotaSize: number): Promise<void> => {
+    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize });
+  };
+  await allow(bytes);
+  return allow;
+}
 
 /** Bytes that nothing makes smaller. */
 const noise = (size: number): Buffer => randomBytes(size);
@@ -38,12 +58,7 @@ test.describe('a full storage', () => {
     context,
     baseURL,
   }) => {
-    // The quota holds from before the first write; it hangs on a page that stays where it is.
-    const keeper = await context.newPage();
-    await keeper.goto('/mark.svg');
-    const session = await context.newCDPSession(keeper);
-    const origin = new URL(baseURL ?? '').origin;
-    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 2_000_000 });
+    const allow = await quota(context, baseURL, 2_000_000);
     await page.bringToFront();
     await openDemo(page, 'write');
     await page.getByRole('button', { name: 'Question 1', exact: true }).click();
@@ -59,7 +74,7 @@ test.describe('a full storage', () => {
     const rescued = JSON.parse(file.text) as { questions: { explanation: string }[] };
     expect(rescued.questions[0]?.explanation).toBe(typed);
 
-    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1_000_000_000 });
+    await allow(1_000_000_000);
     await expect(async () => {
       await alert
         .getByRole('button', { name: 'Try again' })
@@ -96,11 +111,7 @@ test.describe('a storage too small for a film', () => {
     context,
     baseURL,
   }) => {
-    const keeper = await context.newPage();
-    await keeper.goto('/mark.svg');
-    const session = await context.newCDPSession(keeper);
-    const origin = new URL(baseURL ?? '').origin;
-    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 12_000_000 });
+    const allow = await quota(context, baseURL, 12_000_000);
     await page.bringToFront();
     await openDemo(page, 'write');
     await page.getByRole('button', { name: 'Add a section' }).click();
@@ -115,7 +126,7 @@ test.describe('a storage too small for a film', () => {
     // What is typed beside it goes on being stored.
     await section.getByLabel('Heading of the section').fill('A film of the weir');
     await saved(page);
-    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1_000_000_000 });
+    await allow(1_000_000_000);
     const after = page.getByRole('region', { name: 'Section A film of the weir' });
     await after.getByRole('button', { name: 'Try again' }).click();
     await expect(after.getByLabel('Name of file 1')).toHaveValue('weir');

@@ -45,6 +45,21 @@ export async function goTo(page: Page, title: string): Promise<void> {
 export const saved = (page: Page) =>
   expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
 
+/** A new quiz of a title, with a first question of a kind. */
+export async function newQuiz(page: Page, title: string, kind: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByLabel('Title of the quiz').fill(title);
+  await page.getByRole('button', { name: kind, exact: true }).click();
+}
+
+/** Opens the quiz at hand, from now on and without an end. */
+export async function openIt(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+  await page.getByRole('button', { name: 'Open it' }).click();
+}
+
 /** Adds a question of another kind than the one before. */
 export async function anotherKind(page: Page, kind: string): Promise<void> {
   await page.getByRole('button', { name: 'or another kind' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { anotherKind, checkRow, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, checkRow, expect, goTo, newQuiz, pageOf, saved, test } from './support';
 
 const HOUR = 3_600_000;
 
@@ -40,10 +40,7 @@ const WAY: readonly (readonly [what: string, attempt: 1 | 2, line: string | RegE
 
 test('the way of a score, step by step: set in sentences, sat twice, read in the trace', async ({ page }) => {
   test.setTimeout(150_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('The way of a score');
-  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  await newQuiz(page, 'The way of a score', 'True or false');
   const hand = (number: number) => page.getByRole('region', { name: `Question ${number} in hand` });
   await hand(1).getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
   await hand(1).getByRole('button', { name: 'True is right' }).click();

@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { isSafeAddress } from './links';
-import { Prose } from './prose';
+import { Prose } from './proseSchema';
 
 /** A remedial link: what to read, watch or practise next. */
 export const RemedialLink = z.strictObject({

@@ -1,13 +1,12 @@
-import { z } from '../zod';
 import { isEmptyText, plain, plainText } from './plainText';
-import { RichText, type Block } from './richText';
+import type { Block, RichText } from './richText';
 
 /**
  * Words that may be formatted. Plain ones are a string, a line for each paragraph; only what a string cannot hold (bold,
- * lists, links, pictures) is a tree. {@link proseOf} gives the one form that a text has.
+ * lists, links, pictures) is a tree. {@link proseOf} gives the one form that a text has. The schema stands apart, so that the
+ * student's page can carry what is here.
  */
-export const Prose = z.union([z.string().max(5000), RichText.max(200)]);
-export type Prose = z.infer<typeof Prose>;
+export type Prose = string | RichText;
 
 /** The same words as a tree, whichever form they have. */
 export const treeOf = (prose: Prose): RichText =>

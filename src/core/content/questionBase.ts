@@ -1,7 +1,7 @@
 import { z } from '../zod';
 import { Feedback } from './feedback';
 import { Formulas } from './formula';
-import { Prose } from './prose';
+import { Prose } from './proseSchema';
 import { RichText } from './richText';
 import { FractionData as Fraction } from '../figures/schema';
 

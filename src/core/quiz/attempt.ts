@@ -1,6 +1,7 @@
 import { Answer } from '../kinds';
 import { Formulas } from '../content/formula';
-import { Prose, isEmptyProse } from '../content/prose';
+import { isEmptyProse } from '../content/prose';
+import { Prose } from '../content/proseSchema';
 import { Id } from '../content/questionBase';
 import { z } from '../zod';
 

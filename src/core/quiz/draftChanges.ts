@@ -9,37 +9,15 @@ export interface DraftChange {
   readonly questionId: string | null;
 }
 
-const rulesOf = ({
-  attempts,
-  late,
-  zone,
-  scoring,
-  decimalSign,
-  penalty,
-  negativeCredit,
-}: Paper['content']) => [attempts.counts, late, zone, scoring, decimalSign, penalty, negativeCredit];
+/** Rules of the whole quiz, and what students read besides the questions. */
+const RULES = ['late', 'zone', 'scoring', 'decimalSign', 'penalty', 'negativeCredit'] as const;
+const TEXTS = [
+  'title', 'instructions', 'mustAnswer', 'shuffled', 'shuffledOptions', 'sections', 'pages', 'bands', 'bandsOnCover',
+] as const; // prettier-ignore
 
-const textsOf = ({
-  title,
-  instructions,
-  mustAnswer,
-  shuffled,
-  shuffledOptions,
-  sections,
-  pages,
-  bands,
-  bandsOnCover,
-}: Paper['content']) => [
-  title,
-  instructions,
-  mustAnswer,
-  shuffled,
-  shuffledOptions,
-  sections,
-  pages,
-  bands,
-  bandsOnCover,
-];
+const fieldsOf = (content: Paper['content'], fields: readonly (keyof Paper['content'])[]) =>
+  fields.map((field) => content[field]);
+const rulesOf = (content: Paper['content']) => [content.attempts.counts, ...fieldsOf(content, RULES)];
 
 /** What of a question counts for students; checks are for the teacher alone. */
 const counting = ({ question, placement: { checks: _, ...placement } }: Placed) => ({ question, placement });
@@ -66,6 +44,6 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
   if (!same(rulesOf(a), rulesOf(b))) found.push({ kind: 'rules', questionId: null });
-  if (!same(textsOf(a), textsOf(b))) found.push({ kind: 'texts', questionId: null });
+  if (!same(fieldsOf(a, TEXTS), fieldsOf(b, TEXTS))) found.push({ kind: 'texts', questionId: null });
   return found;
 }

@@ -4,7 +4,7 @@ import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
 import { RemedialLink } from '../content/feedback';
 import { Formula, Formulas } from '../content/formula';
-import { Prose } from '../content/prose';
+import { Prose } from '../content/proseSchema';
 import { RichText } from '../content/richText';
 import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';

@@ -69,20 +69,28 @@ interface PageProps {
   /** The question whose heading takes the focus, and where it is. */
   readonly wanted: number;
   readonly heading: React.RefObject<HTMLHeadingElement | null>;
+  /** The sections that are folded, on a phone. */
+  readonly folded: ReadonlySet<string>;
+  readonly onFold: (sectionId: string, fold: boolean) => void;
 }
 
 /** The questions of one page, beside what belongs to them. */
-function OnePage({ page, working, answering, wanted, heading }: PageProps) {
+function OnePage({ page, working, answering, wanted, heading, folded, onFold }: PageProps) {
   const { questions, sections } = working;
-  const [folded, setFolded] = useState(false);
-  return bySection(questions, page).map(({ sectionId, from, count }) => {
+  const stretches = bySection(questions, page).map(({ sectionId, from, count }) => {
     const section = sections.find(({ id }) => id === sectionId);
     return (
       <div
         key={`${sectionId ?? ''}-${from}`}
         className={section ? 'lg:grid lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]' : ''}
       >
-        {section && <SectionBeside section={section} folded={folded} onFold={setFolded} />}
+        {section && (
+          <SectionBeside
+            section={section}
+            folded={folded.has(section.id)}
+            onFold={(fold) => onFold(section.id, fold)}
+          />
+        )}
         <div className={section ? 'min-w-0' : 'mx-auto max-w-[640px]'}>
           {questions.slice(from, from + count).map((question, index) => (
             <div key={question.id} className="border-line px-[18px] pt-4 pb-6 not-last:border-b">
@@ -103,13 +111,20 @@ function OnePage({ page, working, answering, wanted, heading }: PageProps) {
       </div>
     );
   });
+  return (
+    <>
+      {page.count > 1 && (
+        <h1 className="sr-only">
+          Questions {page.from + 1} to {page.from + page.count}
+        </h1>
+      )}
+      {stretches}
+    </>
+  );
 }
 
-/** Page after page, then the last one before handing in. */
-export function WorkPages({ port, address, cover, working, onDone }: Props) {
-  const { questions } = working;
-  const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
-  const { answers, keep, settled } = answering;
+/** Which page is at hand, and the question whose heading takes the focus there. */
+function useTurning(working: Working) {
   const [pages] = useState(() => pagesOf(working));
   const [at, setAt] = useState(() => firstOpen(working, pages));
   // The question that is gone to; else the first of the page.
@@ -124,10 +139,53 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
     setWanted(question);
     setAt(to);
   };
-  const page = pages[at];
+  const goTo = (question: number) =>
+    go(
+      pages.findIndex(({ from, count }) => question < from + count),
+      question,
+    );
+  return { pages, at, page: pages[at], wanted, heading, go, goTo };
+}
+
+/** Which sections are folded: one stays so on its next page. */
+function useFolded() {
+  const [folded, setFolded] = useState<ReadonlySet<string>>(new Set());
+  const fold = (sectionId: string, isFolded: boolean) =>
+    setFolded(
+      (before) => new Set([...before].filter((id) => id !== sectionId).concat(isFolded ? sectionId : [])),
+    );
+  return { folded, fold };
+}
+
+interface FootProps {
+  readonly keep: Answering['keep'];
+  /** Whether anything on the page is answered. */
+  readonly asks: boolean;
+  readonly onDone: () => Promise<void>;
+}
+
+/** Below the questions of a page: whether answers are saved, and a way on where they cannot be any more. */
+const Foot = ({ keep, asks, onDone }: FootProps) => (
+  <div className="px-[18px] pb-6">
+    {asks && <KeepLine keep={keep} />}
+    {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
+      <button type="button" className="btn btn-outline mt-3 h-11 text-[15px]" onClick={() => run(onDone)}>
+        Check whether my paper was handed in
+      </button>
+    )}
+  </div>
+);
+
+/** Page after page, then the last one before handing in. */
+export function WorkPages({ port, address, cover, working, onDone }: Props) {
+  const { questions } = working;
+  const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
+  const { answers, keep, settled } = answering;
+  const { pages, at, page, wanted, heading, go, goTo } = useTurning(working);
+  const { folded, fold } = useFolded();
   const done = questions.map(({ id, face }) => progressOfAnswer(face, answers[id] ?? null));
-  const asks = questions.slice(page?.from ?? 0, (page?.from ?? 0) + (page?.count ?? 0));
-  const wide = asks.some(({ section }) => section !== null);
+  const here = page ? questions.slice(page.from, page.from + page.count) : [];
+  const wide = here.some(({ section }) => section !== null);
   const handIn = async () => {
     if (!(await settled())) throw new Error('An answer is not saved');
     const receipt = await port.handIn(address, working.attemptId);
@@ -145,11 +203,6 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
         <WithFormulas formulas={answering.formulas}>
           {page ? (
             <>
-              {page.count > 1 && (
-                <h1 className="sr-only">
-                  Questions {page.from + 1} to {page.from + page.count}
-                </h1>
-              )}
               <OnePage
                 key={at}
                 page={page}
@@ -157,19 +210,10 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 answering={answering}
                 wanted={wanted ?? page.from}
                 heading={heading}
+                folded={folded}
+                onFold={fold}
               />
-              <div className="px-[18px] pb-6">
-                {asks.some(({ face }) => face.kind !== 'note') && <KeepLine keep={keep} />}
-                {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
-                  <button
-                    type="button"
-                    className="btn btn-outline mt-3 h-11 text-[15px]"
-                    onClick={() => run(onDone)}
-                  >
-                    Check whether my paper was handed in
-                  </button>
-                )}
-              </div>
+              <Foot keep={keep} asks={here.some(({ face }) => face.kind !== 'note')} onDone={onDone} />
             </>
           ) : (
             <div className="px-[18px] pt-4 pb-8">
@@ -179,12 +223,7 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 onceOnly={cover.attempts.most === 1}
                 done={done}
                 keep={keep}
-                onGo={(index) =>
-                  go(
-                    pages.findIndex(({ from, count }) => index < from + count),
-                    index,
-                  )
-                }
+                onGo={goTo}
                 onHandIn={handIn}
               />
             </div>

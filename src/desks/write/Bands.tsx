@@ -18,6 +18,37 @@ function nextFrom(bands: readonly Band[]): Band['from'] {
   return { n: Math.max(0, Math.round((lowest.n / lowest.d) * 100) - 20), d: 100 };
 }
 
+interface RowProps {
+  readonly band: Band;
+  readonly number: number;
+  readonly onChange: (band: Band) => void;
+  readonly onRemove: () => void;
+}
+
+/** Where a band begins, and what is read in it. */
+const BandRow = ({ band, number, onChange, onRemove }: RowProps) => (
+  <li className="flex items-start gap-2 border-b border-dotted border-line py-1">
+    <span className="pt-1 text-[14px] whitespace-nowrap">
+      {'from '}
+      <PercentField
+        className="sentence-part"
+        label={`Where band ${number} begins`}
+        value={band.from}
+        onChange={(from) => onChange({ ...band, from })}
+      />
+    </span>
+    <FeedbackField
+      value={band.feedback}
+      about={`band ${number}`}
+      placeholder="What does this score say to the student?"
+      onChange={(feedback) => onChange({ ...band, feedback })}
+    />
+    <button type="button" className="icon-button" aria-label={`Delete band ${number}`} onClick={onRemove}>
+      <X size={15} aria-hidden />
+    </button>
+  </li>
+);
+
 /** What a student reads of the whole score, by how much of it was reached. */
 export function Bands() {
   const bands = useContentField('bands', 'Change the feedback on the score');
@@ -33,31 +64,13 @@ export function Bands() {
           </p>
           <ul>
             {list.map((band, at) => (
-              <li key={band.id} className="flex items-start gap-2 border-b border-dotted border-line py-1">
-                <span className="pt-1 text-[14px] whitespace-nowrap">
-                  {'from '}
-                  <PercentField
-                    className="sentence-part"
-                    label={`Where band ${at + 1} begins`}
-                    value={band.from}
-                    onChange={(from) => put({ ...band, from })}
-                  />
-                </span>
-                <FeedbackField
-                  value={band.feedback}
-                  about={`band ${at + 1}`}
-                  placeholder="What does this score say to the student?"
-                  onChange={(feedback) => put({ ...band, feedback })}
-                />
-                <button
-                  type="button"
-                  className="icon-button"
-                  aria-label={`Delete band ${at + 1}`}
-                  onClick={() => bands.edit(list.filter((one) => one !== band))}
-                >
-                  <X size={15} aria-hidden />
-                </button>
-              </li>
+              <BandRow
+                key={band.id}
+                band={band}
+                number={at + 1}
+                onChange={put}
+                onRemove={() => bands.edit(list.filter((one) => one !== band))}
+              />
             ))}
           </ul>
         </>

@@ -149,6 +149,50 @@ function General({ question, onChange: edit }: Editing) {
   );
 }
 
+/** Lets the margin change the question in hand. */
+function useReach(draft: Draft<Placed>): void {
+  const hand = use(PaperNow)?.draft;
+  useEffect(() => {
+    if (!hand) return;
+    hand.current = draft;
+    return () => {
+      hand.current = null;
+    };
+  });
+}
+
+/** What kind it is, and what can be done with it as a whole. */
+const HandBar = ({
+  question,
+  number,
+  onRemove,
+  onDuplicate,
+}: Pick<Props, 'number' | 'onRemove' | 'onDuplicate'> & Pick<Editing, 'question'>) => (
+  <div className="flex items-start gap-1">
+    <p className="label-small mb-1">{kindOf(question).title}</p>
+    <span className="ml-auto" />
+    <FormulaButton />
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Duplicate question ${number}`}
+      title="Duplicate the question (Alt Shift D)"
+      onClick={onDuplicate}
+    >
+      <Copy size={15} aria-hidden />
+    </button>
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Delete question ${number}`}
+      title="Delete the question"
+      onClick={onRemove}
+    >
+      <Trash2 size={15} aria-hidden />
+    </button>
+  </div>
+);
+
 /** The question in hand: text, key, feedback and rules, all in place. */
 export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
@@ -160,14 +204,7 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
   const { question, placement } = draft.value;
   useEffect(() => onWritten(draft.value), [draft.value, onWritten]);
   useEffect(() => () => onWritten(null), [onWritten]);
-  const hand = use(PaperNow)?.draft;
-  useEffect(() => {
-    if (!hand) return;
-    hand.current = draft;
-    return () => {
-      hand.current = null;
-    };
-  });
+  useReach(draft);
   const edit = (next: Question) => draft.edit({ question: next, placement });
   const { Write } = useFaces(question.kind);
   return (
@@ -181,29 +218,7 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
           what={`Question ${number}`}
           show={(version) => <Version question={version.question} />}
         />
-        <div className="flex items-start gap-1">
-          <p className="label-small mb-1">{kindOf(question).title}</p>
-          <span className="ml-auto" />
-          <FormulaButton />
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Duplicate question ${number}`}
-            title="Duplicate the question (Alt Shift D)"
-            onClick={onDuplicate}
-          >
-            <Copy size={15} aria-hidden />
-          </button>
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Delete question ${number}`}
-            title="Delete the question"
-            onClick={onRemove}
-          >
-            <Trash2 size={15} aria-hidden />
-          </button>
-        </div>
+        <HandBar question={question} number={number} onRemove={onRemove} onDuplicate={onDuplicate} />
         <Suspense fallback={<RichText text={question.text} />}>
           <RichTextEditor
             key={question.id}

@@ -120,7 +120,7 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
           <SwitchPart
             label="Where its page begins"
             value={placement.startsPage}
-            words={{ false: 'stands on the page of the one before', true: 'begins a new page' }}
+            words={{ false: 'goes on the same page', true: 'begins a new page' }}
             onChange={(startsPage) => onPlace({ startsPage })}
           />
         </>

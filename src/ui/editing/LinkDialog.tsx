@@ -9,6 +9,39 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** An address as it is typed, and what becomes of it. */
+function AddressField({
+  typed,
+  onType,
+}: {
+  readonly typed: string;
+  readonly onType: (typed: string) => void;
+}) {
+  const address = completeAddress(typed);
+  const safe = isSafeAddress(address);
+  const wrong = typed.trim() !== '' && !safe;
+  return (
+    <>
+      <label className="mt-3 block">
+        <span className="label-small">Address</span>
+        <input
+          className="lined-field"
+          inputMode="url"
+          placeholder="https://…"
+          maxLength={2000}
+          aria-invalid={wrong}
+          value={typed}
+          onChange={(event) => onType(event.target.value)}
+        />
+      </label>
+      <p className="caption mt-1" role="status">
+        {wrong && 'A link begins with http://, https:// or mailto:'}
+        {safe && address !== typed.trim() && `Saved as ${address}`}
+      </p>
+    </>
+  );
+}
+
 /** Where the selected words of a text lead, or new words that are put in with their address. */
 export function LinkDialog({ editor, onClose }: Props) {
   const before = String(editor.getAttributes('link')['href'] ?? '');
@@ -46,25 +79,7 @@ export function LinkDialog({ editor, onClose }: Props) {
             />
           </label>
         )}
-        <label className="mt-3 block">
-          <span className="label-small">Address</span>
-          <input
-            className="lined-field"
-            inputMode="url"
-            placeholder="https://…"
-            maxLength={2000}
-            aria-invalid={typed.trim() !== '' && !safe}
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-        </label>
-        <p className="caption mt-1" role="status">
-          {typed.trim() !== '' && !safe
-            ? 'A link begins with http://, https:// or mailto:'
-            : safe && address !== typed.trim()
-              ? `Saved as ${address}`
-              : ''}
-        </p>
+        <AddressField typed={typed} onType={setTyped} />
         <InsertFoot
           what="link"
           fresh={before === ''}

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { isEmptyProse, joinProse, plainProse, Prose, proseOf, treeOf } from '@/core/content/prose';
+import { isEmptyProse, joinProse, plainProse, proseOf, treeOf } from '@/core/content/prose';
+import { Prose } from '@/core/content/proseSchema';
 import type { RichText } from '@/core/content/richText';
 import { runs } from '../../runs';
 import { prose } from '../support/arbitrary';
