@@ -19,6 +19,8 @@ export type NearMiss =
   | 'powerOfTen'
   | 'notANumber'
   | 'unknownUnit'
+  | 'missingUnit'
+  | 'percentSign'
   | 'typingErrors'
   | 'shortName'
   | 'longName'

@@ -11,6 +11,8 @@ const NEAR: Readonly<Record<NearMiss, string>> = {
   powerOfTen: 'right apart from a factor of ten',
   notANumber: 'it cannot be read as a number',
   unknownUnit: 'its unit is unknown',
+  missingUnit: 'the right value without its unit',
+  percentSign: 'the right value with a percent sign',
   otherQuestion: 'right for another question of this quiz',
 };
 

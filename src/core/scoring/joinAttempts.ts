@@ -36,6 +36,7 @@ function alike(totals: readonly Total[], outOf: ScoreRules['outOf']): readonly T
       ...total,
       exact: scaled(total.exact),
       waiting: scaled(total.waiting),
+      couldBe: scaled(total.couldBe),
       cap: scaled(total.cap),
       outOf: scale,
     };
@@ -51,12 +52,12 @@ function bestOf(totals: readonly Total[]): number {
   return best;
 }
 
+/** True where points that wait, counted through all further steps, could change a score. */
+const mayChange = ({ couldBe, exact }: Total): boolean => !equal(couldBe, exact);
+
 /** True where a best could still be beaten, or grow, by points that wait. */
 const bestMayChange = (totals: readonly Total[], best: Total): boolean =>
-  totals.some(
-    (total) =>
-      total.waiting.n > 0 && (total === best || compare(add(total.exact, total.waiting), best.exact) > 0),
-  );
+  totals.some((total) => mayChange(total) && (total === best || compare(total.couldBe, best.exact) > 0));
 
 /**
  * Joins attempts in their order, joined from scores so far; null without any that has a score. Attempts of
@@ -79,7 +80,7 @@ export function joinAttempts(
       exact,
       outOf: first.outOf,
       waiting,
-      provisional: waiting.n > 0,
+      provisional: totals.some(mayChange),
       counted: totals.length === 1 ? 0 : null,
       none: first.none,
     };
@@ -91,7 +92,7 @@ export function joinAttempts(
     exact: one.exact,
     outOf: one.outOf,
     waiting: one.waiting,
-    provisional: counts === 'best' ? bestMayChange(totals, one) : one.waiting.n > 0,
+    provisional: counts === 'best' ? bestMayChange(totals, one) : mayChange(one),
     counted,
     none: one.none,
   };

@@ -157,9 +157,14 @@ export function overrideDiffers({ override, marked }: QuestionScore): boolean {
   return !equal(override.gave, marked);
 }
 
-/** Right, partly right or wrong: an overridden answer goes by its points. */
-export function verdictOfScore({ mark, override, possible }: QuestionScore): Verdict {
-  if (!override) return verdictOf(mark);
+/** True where a penalty has brought an answer that earned something to 0 or below. */
+const isPunishedToNothing = ({ mark, possible, marked }: QuestionScore): boolean =>
+  mark.state === 'marked' && mark.allWrong && possible.n > 0 && marked !== null && marked.n <= 0;
+
+/** Right, partly right or wrong: an answer that a penalty has brought to nothing is wrong, an overridden answer goes by its points. */
+export function verdictOfScore(score: QuestionScore): Verdict {
+  const { mark, override, possible } = score;
+  if (!override) return isPunishedToNothing(score) ? 'wrong' : verdictOf(mark);
   if (override.points.n <= 0) return 'wrong';
   return compare(override.points, possible) >= 0 ? 'right' : 'partly';
 }

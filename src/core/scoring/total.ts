@@ -35,6 +35,8 @@ export interface Total {
   readonly exact: Fraction;
   readonly outOf: Fraction;
   readonly waiting: Fraction;
+  /** What it would be before rounding if everything that waits, bonus points too, turned out right. */
+  readonly couldBe: Fraction;
   /** How late the attempt is; null where it is in time. */
   readonly late: Lateness | null;
   /** The sum before anything was taken off for being late. */
@@ -76,17 +78,21 @@ interface Sums {
   readonly maximum: Fraction;
   readonly bonus: Fraction;
   readonly waiting: Fraction;
+  /** Bonus points that wait. */
+  readonly bonusWaiting: Fraction;
 }
 
 function sumsOf(scores: readonly QuestionScore[]): Sums {
-  let [earned, maximum, bonus, waiting] = [ZERO, ZERO, ZERO, ZERO];
+  let [earned, maximum, bonus, waiting, bonusWaiting] = [ZERO, ZERO, ZERO, ZERO, ZERO];
   for (const score of scores) {
     earned = add(earned, score.earned);
     maximum = add(maximum, score.maximum);
-    if (score.standing === 'bonus') bonus = add(bonus, score.possible);
-    else waiting = add(waiting, score.waiting);
+    if (score.standing === 'bonus') {
+      bonus = add(bonus, score.possible);
+      bonusWaiting = add(bonusWaiting, score.waiting);
+    } else waiting = add(waiting, score.waiting);
   }
-  return { earned, maximum, bonus, waiting };
+  return { earned, maximum, bonus, waiting, bonusWaiting };
 }
 
 function stepsOf({ earned: sum, maximum, bonus }: Sums, { rules, repeat, late }: AttemptPath): Steps {
@@ -109,13 +115,16 @@ export function total(scores: readonly QuestionScore[], path: AttemptPath): Tota
   const sums = sumsOf(scores);
   const { repeated, scaled, scaledCap, maximum } = stepsOf(sums, path);
   const none = maximum.n === 0;
-  const { waiting } = sums;
+  const { waiting, bonusWaiting } = sums;
+  const still = add(waiting, bonusWaiting);
+  const most = still.n === 0 ? scaled : stepsOf({ ...sums, earned: add(sums.earned, still) }, path).scaled;
   const exact = none ? ZERO : scaled;
   return {
     score: recorded(exact, path.rules.rounding, scaledCap),
     exact,
     outOf: none ? ZERO : (path.rules.outOf ?? maximum),
     waiting,
+    couldBe: none ? ZERO : most,
     late: path.late,
     sum: repeated,
     cap: scaledCap,

@@ -183,7 +183,7 @@ describe('late work', () => {
 
 describe('repeating, joining, rounding', () => {
   const totalOf = (score: string, outOf = '10'): Total => ({
-    score: share(score), exact: share(score), outOf: share(outOf), waiting: ZERO, late: null, sum: share(score),
+    score: share(score), exact: share(score), outOf: share(outOf), waiting: ZERO, couldBe: share(score), late: null, sum: share(score),
     cap: share(outOf), none: false,
   }); // prettier-ignore
   test('the fourth attempt keeps the least share where the price leaves less', () => {

@@ -29,6 +29,17 @@ const valueOf = (text: string): Exact => keyNumber(text)?.value ?? exact(0n);
 const within = (value: Exact, key: Exact, reach: Exact): boolean =>
   compareExact(sizeOf(subtractExact(value, key)), sizeOf(reach)) <= 0;
 
+type Range = Extract<Band, { kind: 'range' }>;
+
+/** True for a range that was typed from its upper end to its lower one. */
+export const isTurned = ({ from, to }: Range): boolean => compareExact(valueOf(from), valueOf(to)) > 0;
+
+/** A range from its lower end to its upper one, whichever was typed first. */
+const turned = (range: Range): Range =>
+  isTurned(range)
+    ? { ...range, from: range.to, fromIn: range.toIn, to: range.from, toIn: range.fromIn }
+    : range;
+
 /** True where the value lies within the band around the key; bounds are inside, a range's ends as it says. */
 export function inBand(value: Exact, key: Exact, band: Band): boolean {
   if (compareExact(value, key) === 0 && band.kind !== 'range') return true;
@@ -46,9 +57,10 @@ export function inBand(value: Exact, key: Exact, band: Band): boolean {
         compareExact(toFigures(value, band.figures), toFigures(key, band.figures)) === 0
       );
     case 'range': {
-      const low = compareExact(value, valueOf(band.from));
-      const high = compareExact(value, valueOf(band.to));
-      return (low > 0 || (low === 0 && band.fromIn)) && (high < 0 || (high === 0 && band.toIn));
+      const { from, fromIn, to, toIn } = turned(band);
+      const low = compareExact(value, valueOf(from));
+      const high = compareExact(value, valueOf(to));
+      return (low > 0 || (low === 0 && fromIn)) && (high < 0 || (high === 0 && toIn));
     }
   }
 }
@@ -75,7 +87,8 @@ function coprime([a, b]: readonly [bigint, bigint]): boolean {
 
 /** Whole numbers, proper parts of mixed numbers and fractions in lowest terms pass; decimals and `2/1` do not. */
 function isLowest({ written, terms, power, decimals }: NumberForm): boolean {
-  if (written === 'whole') return !power && decimals === 0;
+  // A full stop that closes a whole number is no decimal point.
+  if (written === 'whole' || (written === 'decimal' && decimals === 0 && !terms)) return !power;
   if (!terms) return false;
   const [n, d] = terms;
   return coprime(terms) && d > 1n && (written === 'fraction' || n < d);

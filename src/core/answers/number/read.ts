@@ -58,6 +58,9 @@ function isUnit(text: string): boolean {
   return !between;
 }
 
+/** Units that are one sign: ℃, ㎡. */
+const COMPOSED_UNITS = /[\u2103\u2109\u3371-\u33DF]/g;
+
 /** White space, dashes, digits and quotes to one form each; everything else as typed. */
 function simplified(text: string): string {
   let plain = plainDigits(text.replace(/[\u00AD\u200C-\u200F\u202A-\u202E\u2060-\u2069\uFEFF]/g, ''));
@@ -71,6 +74,8 @@ function simplified(text: string): string {
     .replace(/[，]/g, ',')
     .replace(/٪/g, '%')
     .replace(/[％]/g, '%')
+    .replace(COMPOSED_UNITS, (sign) => sign.normalize('NFKC'))
+    .replace(/º/g, '°')
     .replace(/؉/g, '‰');
   plain = plain.trim().replace(/ +/g, ' ');
   const quoted = /^["'“”„«»](.*)["'“”„«»]$/su.exec(plain);
@@ -296,11 +301,19 @@ export function readNumber(typed: string, set: DecimalSign): ReadNumber | null {
   };
 }
 
+/** Per cent in words, in every language that a quiz can be in. */
+const PER_CENT_WORDS = new Set([
+  'percent', 'per cent', 'pct', 'prozent', 'pour cent', 'pourcent', 'por ciento', 'per cento', 'percento', 'por cento', 'procent',
+  'procenty', 'procenta', 'la sută', 'la suta', 'yüzde', 'τοις εκατό', 'процент', 'процента', 'процентов',
+]); // prettier-ignore
+
 /** What stands behind the number: per cent, a unit, or nothing; null for what is neither. */
 function besideOf(rest: string): { per: ReadNumber['per']; unit: string } | null {
   if (rest === '') return { per: null, unit: '' };
   const per = /^([%‰])\.?$/.exec(rest);
   if (per) return { per: per[1] as '%' | '‰', unit: '' };
+  if (PER_CENT_WORDS.has(rest.replace(/\.$/, '').toLowerCase().replace(/\s+/g, ' ')))
+    return { per: '%', unit: '' };
   const unit = rest.replace(/\.$/, '');
   return isUnit(unit) ? { per: null, unit } : null;
 }

@@ -1,6 +1,7 @@
 import { exact, multiplyExact, type Exact } from '../../figures/exact';
 import { ONE, type Fraction } from '../../figures/fraction';
 import { keyNumber } from './compare';
+import { isKnownUnit } from './knownUnits';
 import type { ReadNumber } from './read';
 import type { NumberKey, UnitRule } from './schema';
 
@@ -11,7 +12,23 @@ export const comparedUnit = (unit: string): string => unit.normalize('NFKC').rep
 export interface InKeyUnit {
   readonly value: Exact;
   readonly share: Fraction;
-  readonly what: 'none' | 'ignored' | 'known' | 'missing' | 'unknown';
+  readonly what: 'none' | 'ignored' | 'known' | 'otherCapitals' | 'missing' | 'unknown';
+}
+
+type Units = Extract<UnitRule, { kind: 'optional' | 'required' }>['units'];
+
+/**
+ * The accepted unit of a name, capitals counted; else the only one that the name can mean with other capitals, unless it
+ * is the name of another unit as it stands (MW is not mW).
+ */
+export function unitNamed(units: Units, compared: string): Units[number] | undefined {
+  const named = (same: (name: string) => boolean) =>
+    units.filter(({ names }) => names.some((name) => same(comparedUnit(name))));
+  const [exactly] = named((name) => name === compared);
+  if (exactly) return exactly;
+  if (isKnownUnit(compared)) return undefined;
+  const folded = named((name) => name.toLowerCase() === compared.toLowerCase());
+  return folded.length === 1 ? folded[0] : undefined;
 }
 
 /** True where the key itself was written in per cent or per mille. */
@@ -41,10 +58,11 @@ export function inKeyUnit(number: ReadNumber, key: NumberKey): InKeyUnit[] {
   if (rule.kind === 'none') return [{ value, share: ONE, what: unit === '' ? 'none' : 'ignored' }];
   if (unit === '') return [{ value, share: rule.kind === 'optional' ? ONE : rule.missing, what: 'missing' }];
   const compared = comparedUnit(unit);
-  const known = rule.units.find(({ names }) => names.some((name) => comparedUnit(name) === compared));
+  const known = unitNamed(rule.units, compared);
   if (!known) return [{ value, share: rule.unknown, what: 'unknown' }];
   const factor = keyNumber(known.factor)?.value ?? exact(1n);
-  return [{ value: multiplyExact(value, factor), share: ONE, what: 'known' }];
+  const asNamed = known.names.some((name) => comparedUnit(name) === compared);
+  return [{ value: multiplyExact(value, factor), share: ONE, what: asNamed ? 'known' : 'otherCapitals' }];
 }
 
 /** The first name of the key's own unit; empty where no unit is asked for. */

@@ -1,8 +1,11 @@
 import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
+import { isTurned } from './compare';
 import type { Band, FormRule, NumberKey, UnitRule } from './schema';
 
 const times = (count: number, one: string): string => `${count} ${plural(count, one)}`;
+
+const rangeEnd = (value: string, isIn: boolean): string => `${value} ${isIn ? '' : '(not included) '}`;
 
 function bandWords(band: Band): string {
   const earns = `earns ${toPercentText(band.credit)}%`;
@@ -16,7 +19,9 @@ function bandWords(band: Band): string {
     case 'figures':
       return `the same to ${times(band.figures, 'significant figure')} ${earns}`;
     case 'range':
-      return `from ${band.from} ${band.fromIn ? '' : '(not included) '}to ${band.to} ${band.toIn ? '' : '(not included) '}${earns}`;
+      return isTurned(band)
+        ? `from ${rangeEnd(band.to, band.toIn)}to ${rangeEnd(band.from, band.fromIn)}${earns}, whichever end was typed first`
+        : `from ${rangeEnd(band.from, band.fromIn)}to ${rangeEnd(band.to, band.toIn)}${earns}`;
   }
 }
 

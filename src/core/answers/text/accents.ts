@@ -6,7 +6,28 @@ const LETTERS: Readonly<Record<string, string>> = {
 }; // prettier-ignore
 
 const ACCENTED = /([\p{Script=Latin}\p{Script=Greek}])\p{Mn}+/gu;
-const UMLAUTS = /([äöüÄÖÜ])/;
+
+/** Letters of their own, which only look as if they had an accent, by language. */
+const OWN_LETTERS: readonly (readonly [languages: RegExp, letters: string])[] = [
+  [/^(es|gl)\b/i, 'ñ'],
+  [/^(sv|fi)\b/i, 'åäö'],
+  [/^(da|no|nb|nn)\b/i, 'æøå'],
+  [/^(tr|az)\b/i, 'çğıiöşüə'],
+  [/^de\b/i, 'äöü'],
+];
+
+/** What is not stripped in a language: its own letters, small and capital; null for a language without any. */
+const kept = new Map<string, RegExp | null>();
+
+function ownLetters(language: string): RegExp | null {
+  const known = kept.get(language);
+  if (known !== undefined) return known;
+  const letters = OWN_LETTERS.find(([languages]) => languages.test(language))?.[1];
+  const capitals = letters?.replaceAll('i', 'İ').toUpperCase();
+  const made = letters === undefined ? null : new RegExp(`([${letters}${capitals ?? ''}])`);
+  kept.set(language, made);
+  return made;
+}
 
 const isGerman = (language: string): boolean => /^de\b/i.test(language);
 
@@ -19,14 +40,17 @@ function strip(text: string): string {
 }
 
 /**
- * The text without accents on Latin and Greek letters; other scripts keep their marks. In German the
- * umlauts stay, to be compared as ae or a (see {@link equivalents}); capital Æ, Œ, Þ likewise.
+ * The text without accents on Latin and Greek letters; other scripts keep their marks. What is a letter of its own in the
+ * language stays: Spanish ñ, Swedish å. German umlauts stay to be compared as ae or a (see {@link equivalents}); capital Æ,
+ * Œ, Þ likewise.
  */
 export function dropAccents(text: string, language: string): string {
   if (/^[\u0000-\u007F]*$/.test(text)) return text;
-  if (!isGerman(language)) return strip(text);
+  const own = ownLetters(language);
+  if (!own) return strip(text);
   return text
-    .split(UMLAUTS)
+    .normalize('NFC')
+    .split(own)
     .map((piece, index) => (index % 2 === 1 ? piece : strip(piece)))
     .join('');
 }

@@ -32,16 +32,17 @@ const FOLDS: Readonly<Record<string, string>> = {
   ϵ: 'ε',
 };
 
-const TURKISH_I = /i\u0307|[Iıİ]/g;
-
 const hasDottedI = (language: string): boolean => /^(tr|az)\b/i.test(language);
 
+/** The letters I of Turkish and Azeri as they are small: I is ı, İ is i. */
+const smallTurkishI = (text: string): string => text.replace(/[iI]\u0307|İ/g, 'i').replace(/I/g, 'ı');
+
 /**
- * The text with capitals folded away. `language` is a tag such as `en`; only Turkish and Azeri differ:
- * there I, ı, İ and i are all equal.
+ * The text with capitals folded away. `language` is a tag such as `en`; only Turkish and Azeri differ: there I is the
+ * capital of ı, İ that of i, and the two letters are not the same.
  */
 export function foldCapitals(text: string, language: string): string {
-  const source = hasDottedI(language) ? text.replace(TURKISH_I, 'i') : text;
+  const source = hasDottedI(language) ? smallTurkishI(text) : text;
 
   if (/^[\u0000-\u007F]*$/.test(source)) return source.toLowerCase();
   let folded = '';

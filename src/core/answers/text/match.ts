@@ -16,34 +16,32 @@ export interface Comparison {
 }
 
 const UNSPACED = /[\p{sc=Han}\p{sc=Hira}\p{sc=Kana}\p{sc=Thai}\p{sc=Laoo}\p{sc=Khmr}\p{sc=Mymr}]/u;
-const HAS_DIGIT = /\p{Nd}/u;
 const NEVER = 1e7;
 
-/** Words that hold a digit, as often as they stand. */
-function digitWords(words: readonly string[]): string {
-  return words
-    .filter((word) => HAS_DIGIT.test(word))
-    .sort()
-    .join(' ');
-}
+/** Words in which a letter more or less makes another thing: with a digit, single letters, Roman figures of i, v, x. */
+const EXACT_WORD = /\p{Nd}|^\p{L}$|^[ivx]+$/iu;
+const isExactWord = (word: string): boolean => EXACT_WORD.test(word);
 
-const sameDigits = (a: Prepared, b: Prepared): boolean => {
-  if (!HAS_DIGIT.test(a.text) && !HAS_DIGIT.test(b.text)) return true;
-  return digitWords(a.words) === digitWords(b.words);
-};
+/** Words that must be the same, as often as they stand. */
+const exactWords = (words: readonly string[]): string => words.filter(isExactWord).sort().join(' ');
+const unspaced = (text: string): string => text.replaceAll(' ', '');
 
-/** Errors between two words; a word with a digit equals only itself. */
+/** Whether the words that must be the same are so, or the texts are equal without their spaces. */
+const sameExactWords = (a: Prepared, b: Prepared): boolean =>
+  exactWords(a.words) === exactWords(b.words) || unspaced(a.text) === unspaced(b.text);
+
+/** Errors between two words; one that must be the same equals only itself. */
 function wordErrors(a: string, b: string, limit: number, same: Equivalents): number | null {
   if (a === b) return 0;
   if (limit === 0 && same.size === 0) return null;
-  if (HAS_DIGIT.test(a) || HAS_DIGIT.test(b)) return null;
+  if (isExactWord(a) || isExactWord(b)) return null;
   return typingErrors(graphemes(a), graphemes(b), limit, same);
 }
 
 function textErrors(form: Prepared, answer: Prepared, limit: number, same: Equivalents): number | null {
   if (form.text === answer.text) return 0;
   if (limit === 0 && same.size === 0) return null;
-  if (!sameDigits(form, answer)) return null;
+  if (!sameExactWords(form, answer)) return null;
   return typingErrors(form.letters, answer.letters, limit, same);
 }
 
@@ -55,7 +53,7 @@ function anyOrderErrors(form: Prepared, answer: Prepared, limit: number, same: E
   if (limit === 0 && same.size === 0) {
     return [...few].sort().join(' ') === [...many].sort().join(' ') ? 0 : null;
   }
-  if (!sameDigits(form, answer)) return null;
+  if (!sameExactWords(form, answer)) return null;
   const alone = many.map((word) => graphemes(word).length + 1);
   const cost = many.map((_, row) =>
     many.map((word, column) => {

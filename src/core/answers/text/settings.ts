@@ -41,7 +41,6 @@ const PRESETS = {
     ...DEFAULT_SETTINGS,
     ignoreAccents: true,
     ignoreArticles: true,
-    ignoreWordOrder: true,
     typingErrors: 'byLength',
   },
 } as const satisfies Record<string, TextSettings>;
@@ -61,8 +60,11 @@ export function withPreset(settings: TextSettings, preset: Preset): TextSettings
   return { ...PRESETS[preset], typingErrorPrice: settings.typingErrorPrice };
 }
 
-/** Typing errors allowed for a form of `length` graphemes as compared: 0 to 4 none, 5 to 8 one, from 9 two. */
+/**
+ * Typing errors allowed for a form of `length` graphemes as compared: by length 0 to 4 none, 5 to 8 one, from 9 two; a
+ * fixed number, but never more than a third of the length: *so* is not *to*, *she* not *he*.
+ */
 export function errorsAllowed(setting: TypingErrors, length: number): number {
-  if (setting !== 'byLength') return setting;
+  if (setting !== 'byLength') return Math.min(setting, Math.floor(length / 3));
   return length <= 4 ? 0 : length <= 8 ? 1 : 2;
 }

@@ -20,15 +20,22 @@ function unifySigns(text: string): string {
     .replace(SLASHES, '/');
 }
 
+/** Raised figures behind a digit, a lowered one or a closing bracket that no raised sign makes a charge. */
+const RAISED = /(?<=[\p{Nd}₀-₉)\]}])([⁻⁺]?[⁰¹²³⁴-⁹]+)(?![⁻⁺⁰¹²³⁴-⁹])/gu;
+
+/** Powers as they are typed: 10³ is 10^3, not 103. */
+const raisedAsPowers = (text: string): string =>
+  text.replace(RAISED, (figures) => `^${figures.normalize('NFKC')}`);
+
 export const collapseSpaces = (text: string): string => text.replace(/ {2,}/g, ' ').trim();
 
 const PLAIN = /^[!-_a-~]*(?: [!-_a-~]+)*$/;
 
 /**
- * White space to single spaces, invisible characters away, quotes, dashes and slashes to one form each,
- * compatibility forms composed (Unicode NFKC), then the same unifications once more.
+ * White space to single spaces, invisible characters away, quotes, dashes and slashes to one form each, raised figures to
+ * powers, compatibility forms composed (Unicode NFKC), then the same unifications once more.
  */
 export function unify(text: string): string {
   if (PLAIN.test(text)) return text;
-  return collapseSpaces(unifySigns(unifySigns(text).normalize('NFKC')));
+  return collapseSpaces(unifySigns(raisedAsPowers(unifySigns(text)).normalize('NFKC')));
 }

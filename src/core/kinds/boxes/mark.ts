@@ -13,6 +13,7 @@ import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
 import { NONE } from '../shared/none';
+import { bestReading } from '../shared/readsAlike';
 import { optionName } from '../shared/optionName';
 import { pairLines } from '../shared/pairLines';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
@@ -61,7 +62,21 @@ function boxCredit(
   }
 }
 
-export function mark(question: BoxesQuestion, answer: BoxesAnswer | null): Mark {
+/** The answer with items that read the same exchanged, where that earns more. */
+const asRead = (question: BoxesQuestion, answer: BoxesAnswer | null): BoxesAnswer | null =>
+  answer &&
+  bestReading(
+    question.items,
+    answer,
+    ({ placed, ...rest }, to) => ({
+      ...rest,
+      placed: Object.fromEntries(Object.entries(placed).map(([item, box]) => [to(item), box])),
+    }),
+    (one) => (hasKey(question) ? boxCredit(sortedBy(question, one), question) : ZERO),
+  );
+
+export function mark(question: BoxesQuestion, given: BoxesAnswer | null): Mark {
+  const answer = asRead(question, given);
   const sorted = sortedBy(question, answer);
   if (sorted.right + sorted.wrong === 0) return BLANK;
   if (!hasKey(question)) return WAITS;
@@ -83,7 +98,8 @@ export function mark(question: BoxesQuestion, answer: BoxesAnswer | null): Mark 
 export const boxName = (question: BoxesQuestion, id: string | null): string =>
   question.boxes.find((box) => box.id === id)?.text ?? '';
 
-export function explain(question: BoxesQuestion, answer: BoxesAnswer | null): TraceLine[] {
+export function explain(question: BoxesQuestion, given: BoxesAnswer | null): TraceLine[] {
+  const answer = asRead(question, given);
   const sorted = sortedBy(question, answer);
   if (sorted.right + sorted.wrong === 0) return [note('answer', 'blank')];
   const lines = pairLines(

@@ -99,6 +99,8 @@ function judgeTyped(
   if (gap.type === 'number') {
     const { hit, credit, feedback, nearMiss } = judgeNumber(gap, text, context.decimalSign);
     if (hit === null && unmatchedWaits(gap.unmatched, nearMiss)) return waits(gap.id, nearMiss);
+    if (credit.n === 0 && nearMiss !== null && gap.unmatched === 'nearMissesWait')
+      return waits(gap.id, nearMiss);
     const rule = hit === null ? null : hit === 'key' ? 'key' : hit.id;
     return partOf(gap.id, credit, { rule, feedback, nearMiss });
   }

@@ -13,6 +13,7 @@ import {
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
+import { bestReading, readingOf } from '../shared/readsAlike';
 import { optionName } from '../shared/optionName';
 import { pairLines } from '../shared/pairLines';
 import type { MatchAnswer, MatchQuestion } from './schema';
@@ -20,6 +21,8 @@ import type { MatchAnswer, MatchQuestion } from './schema';
 /** How many left items have a partner, and how many were paired rightly and wrongly. */
 interface Pairs {
   readonly partners: number;
+  /** Left items that belong to none and were given a partner. */
+  readonly surplus: number;
   readonly right: number;
   readonly wrong: number;
   readonly rightWeight: Fraction;
@@ -45,12 +48,38 @@ const givenTo = (question: MatchQuestion, answer: MatchAnswer | null, id: string
   return known(question, given) ? (given as string) : null;
 };
 
+/** Whether what was given to a left item is its partner, or reads the same. */
+function isPartner(
+  { partners }: MatchQuestion,
+  item: MatchQuestion['items'][number],
+  to: string | null,
+): boolean {
+  if (to === null || item.partner === null) return false;
+  if (to === item.partner) return true;
+  const [given, wanted] = [to, item.partner].map((id) => partners.find((one) => one.id === id));
+  return given !== undefined && wanted !== undefined && readingOf(given) === readingOf(wanted);
+}
+
+/** The answer with left items that read the same exchanged, where that earns more. */
+const asRead = (question: MatchQuestion, answer: MatchAnswer | null): MatchAnswer | null =>
+  answer &&
+  bestReading(
+    question.items,
+    answer,
+    ({ pairs, ...rest }, to) => ({
+      ...rest,
+      pairs: Object.fromEntries(Object.entries(pairs).map(([left, right]) => [to(left), right])),
+    }),
+    (one) => (hasKey(question) ? pairCredit(pairsOf(question, one), question.model, question.lambda) : ZERO),
+  );
+
 function pairsOf(question: MatchQuestion, answer: MatchAnswer | null): Pairs {
   const given = question.items.map((item) => ({ item, to: givenTo(question, answer, item.id) }));
-  const right = given.filter(({ item, to }) => to !== null && to === item.partner);
-  const wrong = given.filter(({ item, to }) => to !== null && to !== item.partner);
+  const right = given.filter(({ item, to }) => isPartner(question, item, to));
+  const wrong = given.filter(({ item, to }) => to !== null && !isPartner(question, item, to));
   return {
     partners: withPartner(question).length,
+    surplus: wrong.filter(({ item }) => item.partner === null).length,
     right: right.length,
     wrong: wrong.length,
     rightWeight: weightsOf(right.map(({ item }) => item)),
@@ -65,7 +94,7 @@ function pairCredit(pairs: Pairs, model: MatchQuestion['model'], lambda: Fractio
     case 'allOrNothing':
       return fraction(c === p && w === 0 ? 1 : 0);
     case 'shareRight':
-      return fraction(c, p);
+      return fraction(c, p + pairs.surplus);
     case 'rightMinusWrong':
       return divide(subtract(fraction(c), multiply(lambda, fraction(w))), fraction(p));
     case 'pairWeights':
@@ -73,7 +102,8 @@ function pairCredit(pairs: Pairs, model: MatchQuestion['model'], lambda: Fractio
   }
 }
 
-export function mark(question: MatchQuestion, answer: MatchAnswer | null): Mark {
+export function mark(question: MatchQuestion, given: MatchAnswer | null): Mark {
+  const answer = asRead(question, given);
   const pairs = pairsOf(question, answer);
   if (pairs.right + pairs.wrong === 0) return BLANK;
   if (!hasKey(question)) return WAITS;
@@ -82,7 +112,7 @@ export function mark(question: MatchQuestion, answer: MatchAnswer | null): Mark 
     parts: question.items.map((item) => {
       const to = givenTo(question, answer, item.id);
       if (to === null) return blankPart(item.id);
-      const right = to === item.partner;
+      const right = isPartner(question, item, to);
       // What would help is said to those who paired it wrongly.
       return partOf(item.id, right ? ONE : ZERO, {
         rule: to,
@@ -92,7 +122,8 @@ export function mark(question: MatchQuestion, answer: MatchAnswer | null): Mark 
   });
 }
 
-export function explain(question: MatchQuestion, answer: MatchAnswer | null): TraceLine[] {
+export function explain(question: MatchQuestion, given: MatchAnswer | null): TraceLine[] {
+  const answer = asRead(question, given);
   const pairs = pairsOf(question, answer);
   if (pairs.right + pairs.wrong === 0) return [note('answer', 'blank')];
   const name = (id: string | null): string => {
@@ -103,16 +134,21 @@ export function explain(question: MatchQuestion, answer: MatchAnswer | null): Tr
     question.items.map((item) => {
       const to = givenTo(question, answer, item.id);
       const right = to === null ? null : name(to);
-      return { left: optionName(item), right, partner: name(item.partner), isRight: to === item.partner };
+      return {
+        left: optionName(item),
+        right,
+        partner: name(item.partner),
+        isRight: isPartner(question, item, to),
+      };
     }),
   );
   if (!hasKey(question)) return [...lines, note('rule', 'noKey')];
   const raw = pairCredit(pairs, question.model, question.lambda);
-  const { partners, right, wrong } = pairs;
+  const { partners, surplus, right, wrong } = pairs;
   return [
     ...lines,
     change('credit', `pairs.${question.model}`, null, raw, {
-      partners,
+      partners: question.model === 'shareRight' ? partners + surplus : partners,
       right,
       wrong,
       lambda: question.lambda,
@@ -128,6 +164,7 @@ export function lowestCredit(question: MatchQuestion): Fraction {
   if (!hasKey(question) || question.model !== 'rightMinusWrong') return ZERO;
   const all = {
     partners: withPartner(question).length,
+    surplus: 0,
     right: 0,
     wrong: question.items.length,
     rightWeight: ZERO,

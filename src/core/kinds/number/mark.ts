@@ -31,6 +31,9 @@ export function mark(
     if (unmatchedWaits(question.unmatched, nearMiss)) return { ...WAITS, nearMiss };
     return markOf(question, ZERO, { nearMiss, allWrong: read !== null });
   }
+  // What form or unit have brought to nothing is a near miss like any other.
+  if (credit.n === 0 && nearMiss !== null && question.unmatched === 'nearMissesWait')
+    return { ...WAITS, nearMiss };
   return markOf(question, credit, { rule: hit === 'key' ? 'key' : hit.id, own: feedback, nearMiss });
 }
 
@@ -58,7 +61,7 @@ export function explain(
       unit: read.unit,
     }),
   ];
-  if (inUnit && (inUnit.what === 'ignored' || inUnit.what === 'unknown' || inUnit.what === 'missing'))
+  if (inUnit && inUnit.what !== 'none' && inUnit.what !== 'known')
     lines.push(note('answer', `unit.${inUnit.what}`, { unit: read.unit }));
   if (hit === null)
     return [...lines, note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong')];

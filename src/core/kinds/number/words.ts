@@ -21,6 +21,8 @@ export const lines: LineWords = {
   notANumber: (v) => `${quoted(v['text'])} cannot be read as a number`,
   readAs: (v) => `Read as ${text(v['value'])}${v['unit'] ? ` ${quoted(v['unit'])}` : ''}`,
   'unit.ignored': (v) => `The unit ${quoted(v['unit'])} is ignored`,
+  'unit.otherCapitals': (v) =>
+    `The unit ${quoted(v['unit'])} is taken: with other capitals it can mean one accepted unit only`,
   'unit.unknown': (v) => `${quoted(v['unit'])} is not an accepted unit`,
   'unit.missing': () => 'No unit given: taken to be in the key’s unit',
   isKey: (v, _, say) => `Equals ${text(v['key'])}: ${say.share(v['credit'])}`,

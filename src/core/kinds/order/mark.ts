@@ -2,16 +2,31 @@ import { larger, ONE, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, markOf, partOf } from '../shared/makeMark';
+import { bestReading } from '../shared/readsAlike';
 import { optionName } from '../shared/optionName';
 import { orderCredit } from './model';
 import type { OrderAnswer, OrderQuestion } from './schema';
 
 export const hasKey = (question: OrderQuestion): boolean => question.items.length >= 2;
 
-/** The key's place of the item in each place, −1 for an empty one; an item counts where it stands first. */
-export function placesOf(question: OrderQuestion, answer: OrderAnswer | null): number[] {
+/**
+ * The key's place of the item in each place, −1 for an empty one; an item counts where it stands first, and items that read the same
+ * are exchanged where that earns more. */
+export function placesOf(question: OrderQuestion, given: OrderAnswer | null): number[] {
+  if (!given) return [];
+  const { items, model } = question;
+  const { places } = bestReading(
+    items,
+    given,
+    (answer, to) => ({ ...answer, places: answer.places.map((id) => id && to(id)) }),
+    (answer) => (hasKey(question) ? orderCredit(placesAsGiven(question, answer), items.length, model) : ZERO),
+  );
+  return placesAsGiven(question, { ...given, places });
+}
+
+function placesAsGiven(question: OrderQuestion, answer: OrderAnswer): number[] {
   const seen = new Set<string>();
-  return (answer?.places ?? []).slice(0, question.items.length).map((id) => {
+  return answer.places.slice(0, question.items.length).map((id) => {
     const at = id === null || seen.has(id) ? -1 : question.items.findIndex((item) => item.id === id);
     if (id !== null) seen.add(id);
     return at;
@@ -63,7 +78,7 @@ export function bestCredit(question: OrderQuestion): Fraction | null {
   if (!hasKey(question)) return null;
   const { model } = question;
   if (model.kind !== 'longestRun') return ONE;
-  if (model.table === null) return model.least <= question.items.length ? ONE : ZERO;
+  if (model.table === null) return ONE;
   return model.table
     .filter(({ run }) => run <= question.items.length)
     .map(({ credit }) => credit)

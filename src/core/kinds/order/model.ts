@@ -55,7 +55,7 @@ function runCredit(
     const rows = table.filter((row) => row.run <= run).sort((a, b) => b.run - a.run);
     return rows[0]?.credit ?? ZERO;
   }
-  return run < least ? ZERO : fraction(run, n);
+  return run < Math.min(least, n) ? ZERO : fraction(run, n);
 }
 
 /** The credit of an order of n items, n at least 2: see `docs/marking.md`, put in order. */

@@ -1,4 +1,4 @@
-import { compareExact, exact, type Exact } from '../../figures/exact';
+import { compareExact, exact, multiplyExact, type Exact } from '../../figures/exact';
 import { compare, larger, multiply, ONE, smaller, ZERO, type Fraction } from '../../figures/fraction';
 import type { NearMiss } from '../../marks/mark';
 
@@ -84,15 +84,22 @@ function judged(read: ReadNumber, inUnit: InKeyUnit, key: NumberKey): NumberVerd
   };
 }
 
+/** The value in front of a sign for per cent or per mille. */
+const typedValue = ({ value, per }: ReadNumber): Exact =>
+  multiplyExact(value, exact(per === '‰' ? 1000n : 100n));
+
 /** Why a number that earned nothing may be worth a look. */
 function nearMissOf(verdict: NumberVerdict, key: NumberKey): NearMiss | null {
   const { read, inUnit, hit, credit } = verdict;
   if (!read || !inUnit) return 'notANumber';
   if (hit !== null) {
     if (credit.n !== 0 || verdict.base.n <= 0) return null;
-    return verdict.formShare.n === 0 ? 'otherForm' : 'unknownUnit';
+    if (verdict.formShare.n === 0) return 'otherForm';
+    return inUnit.what === 'missing' ? 'missingUnit' : 'unknownUnit';
   }
   const matches = (value: Exact): boolean => (hitOf(value, key)?.base.n ?? 0) > 0;
+  if (read.per !== null && keyNumber(key.key)?.per === null && matches(typedValue(read)))
+    return 'percentSign';
   if (matches(read.value)) return 'otherUnit';
   if (key.unit.kind !== 'none') {
     const other = key.unit.units.some(({ names: [name = ''] }) =>

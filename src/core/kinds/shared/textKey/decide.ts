@@ -55,7 +55,8 @@ export function decide(key: readonly ReadyVariant[], answer: AnswerTexts): Match
   const exact = best(key.map((variant) => matchOf(variant, answer, true)));
   if (exact) return exact;
   const lenient = key.filter(
-    ({ settings, variant }) => settings.typingErrors !== 0 && variant.match !== 'pattern',
+    ({ settings, variant }) =>
+      settings.typingErrors !== 0 && variant.match !== 'pattern' && variant.credit.n >= 0,
   );
   return best(lenient.map((variant) => matchOf(variant, answer, false)));
 }
