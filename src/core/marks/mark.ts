@@ -14,6 +14,7 @@ type MarkState = 'marked' | 'waits' | 'blank';
 export type NearMiss =
   | 'withoutSpaces'
   | 'moreIgnored'
+  | 'withoutSigns'
   | 'otherForm'
   | 'otherUnit'
   | 'powerOfTen'

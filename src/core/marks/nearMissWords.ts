@@ -3,6 +3,7 @@ import type { NearMiss } from './mark';
 const NEAR: Readonly<Record<NearMiss, string>> = {
   withoutSpaces: 'equal to an accepted answer without the spaces',
   moreIgnored: 'equal to an accepted answer if more differences were ignored',
+  withoutSigns: 'equal to an accepted answer without its signs',
   typingErrors: 'within 2 typing errors of an accepted answer',
   shortName: 'a short form of an accepted answer',
   longName: 'an accepted answer with more words',

@@ -1,22 +1,26 @@
+import { spaced, symbolsOf, type Symbols } from './symbols';
+
 /** What goes, what becomes a space and what stays where punctuation is ignored. */
 
 /** Brackets and quotes of any script, inverted marks, bullets and the signs treated like them. */
-const WRAPPERS = /[\p{Ps}\p{Pe}\p{Pi}\p{Pf}'"¿¡•‣◦⁃∙⋅●○▪■·・*_~|]/gu;
+const WRAPPER = /[\p{Ps}\p{Pe}\p{Pi}\p{Pf}'"¿¡•‣◦⁃●○▪■・*_~|]/u;
 /** Full stops and commas of other scripts. */
-const FOREIGN_STOPS = /[。｡、۔।॥።։՝،߸፣᠂᠃꓾꓿⹁܀܂𑁇]/gu;
+const FOREIGN_STOP = /[。｡、۔।॥።։՝،߸፣᠂᠃꓾꓿⹁܀܂𑁇]/u;
 /** Semicolons, exclamation and question marks of other scripts. */
-const FOREIGN_BREAKS = /[؛؟፤፧՞՜፥⁏‽⸮]/gu;
+const FOREIGN_BREAK = /[؛؟፤፧՞՜፥⁏‽⸮]/u;
 const DIGIT = /\p{Nd}/u;
+const HAS_SIGNS = /[^\p{L}\p{M}\p{Nd} ]/u;
 
 const isDigit = (sign: string | undefined): boolean => sign !== undefined && DIGIT.test(sign);
 
 const STAYS_BETWEEN_DIGITS = new Set(['.', ',', ':', '/']);
 const BECOMES_SPACE = new Set([',', ';', ':', '!', '?', '/', '-']);
-const HAS_MARKS = /[.,;:!?/\-+]/;
 
 /** What one sign turns into, given its neighbours and what has been written so far. */
-function replace(signs: readonly string[], at: number, written: string): string {
+function replace({ signs, stay, inside }: Symbols, at: number, written: string): string {
   const sign = signs[at] as string;
+  if (stay.has(at)) return sign;
+  if (sign === ' ') return inside(at) ? '' : sign;
   const next = signs[at + 1];
   const wordStart = written === '' || written.endsWith(' ');
   if (STAYS_BETWEEN_DIGITS.has(sign) && isDigit(signs[at - 1]) && isDigit(next)) return sign;
@@ -25,20 +29,21 @@ function replace(signs: readonly string[], at: number, written: string): string 
     return (wordStart || afterSign) && isDigit(next) ? sign : '';
   }
   if (sign === '-' && wordStart && (isDigit(next) || (next === '.' && isDigit(signs[at + 2])))) return sign;
-  return BECOMES_SPACE.has(sign) ? ' ' : sign;
+  if (BECOMES_SPACE.has(sign) || FOREIGN_BREAK.test(sign)) return ' ';
+  return WRAPPER.test(sign) || FOREIGN_STOP.test(sign) ? '' : sign;
 }
 
 /**
- * The text without punctuation. Between two digits point, comma, colon and slash stay; a sign directly
- * before a number and a point before a digit at a word's start stay; `% & # @ ° § + = < > \ ^ $` stay.
+ * The text without punctuation. Between two digits point, comma, colon and slash stay; a sign directly before a number and a
+ * point before a digit at a word's start stay; `% & # @ ° § + = < > \ ^ $` stay, and so does every sign that counts as a
+ * symbol: see {@link symbolsOf}.
  */
 export function dropPunctuation(text: string): string {
-  const bare = text.replace(WRAPPERS, '').replace(FOREIGN_STOPS, '').replace(FOREIGN_BREAKS, ' ');
-  if (!HAS_MARKS.test(bare)) return bare;
-  const signs = Array.from(bare);
+  if (!HAS_SIGNS.test(text)) return text;
+  const symbols = symbolsOf(text);
   let written = '';
-  for (let at = 0; at < signs.length; at++) written += replace(signs, at, written);
-  return written;
+  for (let at = 0; at < symbols.signs.length; at++) written += replace(symbols, at, written);
+  return spaced(written);
 }
 
 /** True for a sign that ignoring punctuation would take away anywhere but inside a number. */

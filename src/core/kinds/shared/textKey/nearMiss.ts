@@ -69,6 +69,15 @@ const equalWithAllIgnored: Test = (source, _, answer, variant) => {
   );
 };
 
+/** Letters and digits alone, with what parts the digits of a number. */
+const unsigned = (text: string): string =>
+  text.replace(/(?<!\p{Nd})[.,:/]|[.,:/](?!\p{Nd})|[^\p{L}\p{M}\p{Nd}.,:/]/gu, '');
+
+const equalWithoutSigns: Test = (_, form, answer, variant) => {
+  const compared = unsigned(answer.under(variant).text);
+  return compared !== '' && compared === unsigned(form.text);
+};
+
 const digitsOf = new WeakMap<Prepared, string>();
 
 /** The words that hold a digit, in order. */
@@ -109,6 +118,7 @@ const longName: Test = (_, form, answer, variant) => among(form.words, answer.un
 const TESTS: readonly (readonly [NearMiss, Test])[] = [
   ['withoutSpaces', equalWithoutSpaces],
   ['moreIgnored', equalWithAllIgnored],
+  ['withoutSigns', equalWithoutSigns],
   ['typingErrors', withinTwoErrors],
   ['shortName', shortName],
   ['longName', longName],
