@@ -14,6 +14,16 @@ export async function loadTypesetter(): Promise<Typesetter> {
   return typesetter;
 }
 
+/** True where texts hold formulas and the typesetter is still on its way: what is saved now gets them later. */
+export const isTypesetterLate = (texts: unknown): boolean => !isTypesetterHere() && texIn(texts).length > 0;
+
+/** Saves once more when the typesetter is here. Nothing is done where it cannot be loaded, or fails: the next save tries again. */
+export function whenTypesetterComes(again: () => Promise<unknown>): void {
+  loadTypesetter()
+    .then(again)
+    .catch(() => undefined);
+}
+
 const within = (ms: number) => new Promise<null>((resolve) => setTimeout(() => resolve(null), ms));
 
 /** Sets formulas; those that cannot be set are left out, as are all where the typesetter is not here in time. */

@@ -155,8 +155,15 @@ test('what is typed is stored at once, also while the typesetter is still on its
   await expect(first.getByLabel('Option 2', { exact: true })).toHaveValue('none of these');
   // Looked at alone, nothing changes; once something is written, the formula follows when it can be set.
   await first.getByLabel('Option 2', { exact: true }).fill('none of those');
+  await page.getByRole('textbox', { name: 'Instructions' }).fill('Mind \\(y^3\\).');
   await saved(page);
   arrives();
   await anotherKind(page, 'Note');
   await expect(page.getByRole('math', maths('x squared'))).toBeVisible();
+  // Nobody writes in the instructions again: a student reads their formula all the same.
+  await saved(page);
+  await page.goto(
+    (await page.getByRole('link', { name: 'Take it as a student' }).first().getAttribute('href')) ?? '',
+  );
+  await expect(page.getByRole('math', maths('y cubed'))).toBeVisible();
 });

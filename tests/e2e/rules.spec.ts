@@ -195,4 +195,20 @@ test('what the quiz sets for all its questions, where one differs, and points fo
   await expect(page.getByText('2 questions · 7 points')).toBeVisible();
   await page.reload();
   await expect(page.getByText('2 questions · 7 points')).toBeVisible();
+
+  // A question in another language than the quiz: its articles are those of that language.
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  await anotherKind(page, 'Word or phrase');
+  const third = page.getByRole('region', { name: 'Question 3 in hand' });
+  await third.getByRole('textbox', { name: 'Text of question 3' }).fill('How do you say river in German?');
+  await third.getByLabel('Another right answer').fill('Fluss');
+  await page.keyboard.press('Enter');
+  await third.getByLabel('What counts in spelling').selectOption('onlyTheSense');
+  await margin.getByRole('textbox', { name: 'Try an answer' }).fill('der Fluß');
+  await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
+  await third.getByLabel('Language of its answers').selectOption('de');
+  await expect(margin.getByText('1 of 1', { exact: true })).toBeVisible();
+  await expect(third.getByRole('status', { name: 'What differs from the quiz' })).toContainText(
+    'the language of its answers',
+  );
 });

@@ -120,6 +120,8 @@ interface Defaulted<Question, Answer, Face> {
   readonly partName: string;
   /** How many options a student picks one of; null, the default, where nothing is picked so. */
   choicesShown(question: Question): number | null;
+  /** What of its answers is typed and read by a language or a decimal sign. By default nothing. */
+  readonly reads: readonly ('words' | 'numbers')[];
   /** Whether an answer that matches nothing is looked for among the quiz's other questions. By default not. */
   readonly readsOthers: boolean;
   /** Whether answers that match nothing in another question are tried with this one's key. By default not. */
@@ -191,6 +193,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     partsOf: () => null,
     partName: 'part',
     choicesShown: () => null,
+    reads: [],
     readsOthers: false,
     isReadByOthers: false,
     asks: true,

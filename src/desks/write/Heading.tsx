@@ -3,6 +3,7 @@ import type { MustAnswer } from '@/core/quiz/placement';
 import { NEW_TITLE } from '@/store/quiz/quizzes';
 import { RichText } from '@/ui/widgets/RichText';
 import { DecimalField } from '@/ui/widgets/DecimalField';
+import { LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
@@ -16,11 +17,6 @@ import { ScoreSentence } from './ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
 const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
-
-const LANGUAGES = [
-  ['en', 'English'], ['de', 'German'], ['fr', 'French'], ['es', 'Spanish'], ['it', 'Italian'], ['pt', 'Portuguese'],
-  ['nl', 'Dutch'], ['pl', 'Polish'], ['ro', 'Romanian'], ['tr', 'Turkish'], ['el', 'Greek'], ['ru', 'Russian'],
-] as const; // prettier-ignore
 
 /** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
 const select = (field: HTMLInputElement | null): void => field?.select();

@@ -8,6 +8,7 @@ import type { Draft } from '@/ui/editing/useDraft';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { count, points, pointsWord, pointWord } from '@/ui/words/figures';
+import { languageName, LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { STANDING_WORDS, STANDINGS_BEFORE } from '@/ui/words/standingWords';
 import { Differs } from './Differs';
@@ -179,6 +180,48 @@ function CostParts({ question, onChange }: CostProps) {
   );
 }
 
+const SIGNS = { point: 'point', comma: 'comma' } as const;
+
+/** In which language and with which decimal sign its answers are read, where that is typed. */
+function ReadingParts({ question, onChange }: CostProps) {
+  const { quiz } = useQuiz();
+  const { language, decimalSign } = quiz.content;
+  const { reads } = kindOf(question);
+  return (
+    <>
+      {reads.includes('words') && (
+        <>
+          {'Answers are in '}
+          <ChoicePart<string>
+            label="Language of its answers"
+            value={question.language ?? 'asQuiz'}
+            quiet={question.language === null}
+            words={{
+              asQuiz: `${languageName(language)}, as the quiz sets`,
+              ...Object.fromEntries(LANGUAGES),
+            }}
+            onChange={(next) => onChange({ ...question, language: next === 'asQuiz' ? null : next })}
+          />
+          {'. '}
+        </>
+      )}
+      {reads.includes('numbers') && (
+        <>
+          {'Numbers have a decimal '}
+          <ChoicePart
+            label="Decimal sign of its answers"
+            value={question.decimalSign ?? 'asQuiz'}
+            quiet={question.decimalSign === null}
+            words={{ asQuiz: `${SIGNS[decimalSign]}, as the quiz sets`, ...SIGNS }}
+            onChange={(next) => onChange({ ...question, decimalSign: next === 'asQuiz' ? null : next })}
+          />
+          {'. '}
+        </>
+      )}
+    </>
+  );
+}
+
 /** The rules of the question as one sentence after the other, and what they come to. */
 export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
   const { quiz } = useQuiz();
@@ -198,6 +241,7 @@ export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
         context={readingOf(question, quiz.content)}
         optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
       />
+      <ReadingParts question={question} onChange={change} />
       {kindOf(question).about.marks === 'itself' && <CostParts question={question} onChange={change} />}
       <Differs placed={draft.value} onReset={draft.edit} />
       <WhatItEarns placed={draft.value} />

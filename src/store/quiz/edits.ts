@@ -5,7 +5,7 @@ import { insertAfter } from '@/core/quiz/order';
 import { newPlacement, type Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
-import { withFormulas } from '@/typeset/complete';
+import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { db, placedOf, type QuestionRecord } from '../records/db';
 import { editing, record, type EditLabel } from '../records/history';
 import { newId } from '../records/ids';
@@ -43,8 +43,9 @@ export async function saveContent(
   base: Partial<QuizContent>,
   label: EditLabel,
 ): Promise<Saved<QuizContent>> {
+  const late = isTypesetterLate(patch);
   const set = await formulasAfter(quizId, patch);
-  return editing(async () => {
+  const saved = await editing(async (): Promise<Saved<QuizContent>> => {
     const quiz = await head(quizId);
     const fields = Object.keys(patch) as (keyof QuizContent)[];
     if (fields.some((field) => !same(quiz.content[field], base[field])))
@@ -55,6 +56,14 @@ export async function saveContent(
     const rev = await record(quizId, [{ kind: 'content', before: quiz.content, after }], label);
     return { ok: true, rev };
   });
+  if (late && saved.ok) whenTypesetterComes(() => completeContent(quizId, label));
+  return saved;
+}
+
+/** Saves the content as it is, with its formulas set. */
+async function completeContent(quizId: string, label: EditLabel): Promise<void> {
+  const { instructions, sections, bands } = (await head(quizId)).content;
+  await saveContent(quizId, { instructions, sections, bands }, { instructions, sections, bands }, label);
 }
 
 /** Saves a question, and how it stands in the quiz, that was read at `baseRev`. Where it has been changed since, nothing is written. */

@@ -1,7 +1,7 @@
 import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { same } from '@/core/figures/deepEqual';
 import type { Comment, CommentText } from '@/core/quiz/attempt';
-import { withFormulas } from '@/typeset/complete';
+import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { now } from '../records/clock';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
@@ -52,6 +52,7 @@ export async function saveComment(
   words: Prose,
 ): Promise<void> {
   const text = typeof words === 'string' ? words.slice(0, 5000) : words;
+  const late = isTypesetterLate(text);
   const written = await withFormulas<{ text: Prose }>({ text }, PATIENCE);
   await editing(async () => {
     const before = (await db.comments.get([quizId, attemptId, questionId])) ?? null;
@@ -63,4 +64,8 @@ export async function saveComment(
       field: `comment:${attemptId}:${questionId}`,
     });
   });
+  if (late)
+    whenTypesetterComes(async () =>
+      saveComment(quizId, attemptId, questionId, await commentOn(quizId, attemptId, questionId)),
+    );
 }

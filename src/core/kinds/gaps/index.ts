@@ -52,6 +52,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   partsOf: ({ gaps }) => gaps.length,
   partName: 'gap',
   mark,
+  reads: ['words', 'numbers'],
   readsOthers: true,
   explain,
   answerKey: (answer) => keyOfEntries(answer.gaps),

@@ -35,6 +35,7 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   bestCredit,
   lowestCredit,
   describe,
+  reads: ['numbers'],
   mark,
   explain,
   answerKey: (answer) => answer.text,

@@ -33,6 +33,7 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   lowestCredit,
   describe,
   mark,
+  reads: ['words'],
   readsOthers: true,
   isReadByOthers: true,
   explain,
