@@ -69,13 +69,20 @@ const equalWithAllIgnored: Test = (source, _, answer, variant) => {
   );
 };
 
-/** Letters and digits alone, with what parts the digits of a number. */
-const unsigned = (text: string): string =>
-  text.replace(/(?<!\p{Nd})[.,:/]|[.,:/](?!\p{Nd})|[^\p{L}\p{M}\p{Nd}.,:/]/gu, '');
+const unsignedOf = new WeakMap<Prepared, string>();
+
+/** Letters and digits alone, with what parts the digits of a number: worked out once for each text. */
+function unsigned(text: Prepared): string {
+  const known = unsignedOf.get(text);
+  if (known !== undefined) return known;
+  const made = text.text.replace(/(?<!\p{Nd})[.,:/]|[.,:/](?!\p{Nd})|[^\p{L}\p{M}\p{Nd}.,:/]/gu, '');
+  unsignedOf.set(text, made);
+  return made;
+}
 
 const equalWithoutSigns: Test = (_, form, answer, variant) => {
-  const compared = unsigned(answer.under(variant).text);
-  return compared !== '' && compared === unsigned(form.text);
+  const compared = unsigned(answer.under(variant));
+  return compared !== '' && compared === unsigned(form);
 };
 
 const digitsOf = new WeakMap<Prepared, string>();
