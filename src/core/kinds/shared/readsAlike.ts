@@ -34,15 +34,28 @@ function permutations(ids: readonly string[]): string[][] {
 const MOST_WAYS = 720;
 const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
 
-/** The ways in which things that read the same can be exchanged, as it is given first. */
-function* exchanges(things: readonly Thing[]): Generator<ReadonlyMap<string, string>> {
-  let ways: ReadonlyMap<string, string>[] = [new Map()];
+type Exchange = ReadonlyMap<string, string>;
+
+/** The ways in which things that read the same can be exchanged, as they are given first; one alone where none do. */
+function exchangesOf(things: readonly Thing[]): readonly Exchange[] {
+  let ways: Exchange[] = [new Map()];
   for (const ids of groupsOf(things)) {
     if (ways.length * factorial(Math.min(ids.length, 10)) > MOST_WAYS) continue;
     const own = permutations(ids).map((to) => ids.map((id, at) => [id, to[at] ?? id] as const));
     ways = ways.flatMap((way) => own.map((more) => new Map([...way, ...more])));
   }
-  yield* ways;
+  return ways;
+}
+
+/** Worked out once for each list, which never changes: answers come by the thousand. */
+const known = new WeakMap<readonly Thing[], readonly Exchange[]>();
+
+function exchanges(things: readonly Thing[]): readonly Exchange[] {
+  const before = known.get(things);
+  if (before) return before;
+  const made = exchangesOf(things);
+  known.set(things, made);
+  return made;
 }
 
 /** The answer as it is given, or with things that read the same exchanged where that earns more. */
@@ -52,10 +65,11 @@ export function bestReading<Answer>(
   exchanged: (answer: Answer, to: (id: string) => string) => Answer,
   earns: (answer: Answer) => Fraction,
 ): Answer {
+  const ways = exchanges(things);
+  if (ways.length === 1) return answer;
   let best: { readonly answer: Answer; readonly credit: Fraction } | null = null;
-  for (const way of exchanges(things)) {
-    const tried = way.size === 0 ? answer : exchanged(answer, (id) => way.get(id) ?? id);
-    if (way.size === 0 && groupsOf(things).length === 0) return answer;
+  for (const way of ways) {
+    const tried = exchanged(answer, (id) => way.get(id) ?? id);
     const credit = earns(tried);
     if (!best || compare(credit, best.credit) > 0) best = { answer: tried, credit };
   }
