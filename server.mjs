@@ -18,6 +18,7 @@ const LARGEST_BODY = 1_000_000;
 const LARGEST_TO_MARK = 100_000_000;
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
+process.env.WORD_LISTS = join(dist, 'client', 'words');
 
 function htmlFiles(folder) {
   return readdirSync(folder, { withFileTypes: true, recursive: true })
@@ -188,6 +189,8 @@ const server = createServer((request, response) => {
   if (Number(request.headers['content-length'] ?? 0) > largest) {
     return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }
+  // A list never changes under its name.
+  if (path.startsWith('/words/')) response.setHeader('cache-control', FOREVER);
   if (sendCompressed(request, response, path)) return undefined;
   // Astro serves its own not-found page under any address but that page's own.
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';

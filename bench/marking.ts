@@ -10,7 +10,7 @@ import { ScoreColumn } from '@/core/checking/scoreColumn';
 import { shownLine } from '@/core/content/shownLine';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import { total } from '@/core/scoring/total';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 import { worstCases } from './worst';

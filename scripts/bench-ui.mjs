@@ -1,7 +1,7 @@
 /** `npm run bench:ui`: serves a build of its own and measures the interface in Chromium. */
-import { build, chromium, installPackages, run, serve } from './setup.mjs';
+import { build, chromium, setUp, run, serve } from './setup.mjs';
 
-installPackages();
+setUp();
 const browser = chromium();
 build('dist-test');
 const address = await serve('dist-test');

@@ -1,6 +1,6 @@
 /** `npm run demo`: installs and builds what is missing, then serves Yentrel with its demo data. */
 import { spawn } from 'node:child_process';
-import { build, installPackages } from './setup.mjs';
+import { build, setUp } from './setup.mjs';
 
 const port = Number(process.env.PORT ?? 4321);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -19,7 +19,7 @@ if (await answersAlready()) {
   console.log(`Yentrel runs already at http://${host}:${port}/`);
   process.exit(0);
 }
-installPackages();
+setUp();
 build('dist');
 const server = spawn(process.execPath, ['server.mjs'], { stdio: 'inherit' });
 server.on('exit', (code) => process.exit(code ?? 0));

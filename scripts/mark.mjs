@@ -1,8 +1,8 @@
 /** `npm run mark`: sets up what is missing, then marks. */
 import { spawnSync } from 'node:child_process';
-import { installPackages } from './setup.mjs';
+import { setUp } from './setup.mjs';
 
-installPackages();
+setUp();
 const run = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', ...process.argv.slice(2)], {
   stdio: 'inherit',
 });

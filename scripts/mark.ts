@@ -10,7 +10,10 @@ import { scoresCsv, studentJson } from '@/core/formats/markedFile';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { answerInput } from '@/server/mark/input';
 import { Refused } from '@/server/mark/problem';
+import { readListsFrom } from '@/server/wordLists';
 import { now } from '@/store/records/clock';
+
+readListsFrom('public/words');
 
 const USAGE = `npm run mark -- QUIZ [ANSWERS] [--out FILE] [--trace STUDENT]
 

@@ -1,9 +1,9 @@
 /** `npm run pictures`: draws the demo school's pictures as WebP from their SVG, and notes their hashes and sizes. */
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { chromium, installPackages } from './setup.mjs';
+import { chromium, setUp } from './setup.mjs';
 
-installPackages();
+setUp();
 const executablePath = chromium();
 const { chromium: launcher } = await import('@playwright/test');
 const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });

@@ -1,8 +1,8 @@
 /** `npm run screenshots`: takes the pictures in docs/screenshots anew from the demo data. */
 import { mkdirSync } from 'node:fs';
-import { build, chromium, installPackages, serve } from './setup.mjs';
+import { build, chromium, setUp, serve } from './setup.mjs';
 
-installPackages();
+setUp();
 const executablePath = chromium();
 build('dist-test');
 const address = await serve('dist-test');

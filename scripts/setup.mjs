@@ -70,13 +70,32 @@ function hashOf(files) {
 const isCurrent = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8') === value;
 
 /** Installs the locked packages, where that has not been done for this lock file. */
-export function installPackages() {
+function installPackages() {
   checkNode();
   const stamp = join('node_modules', '.yentrel-installed');
   const lock = hashOf(['package-lock.json']);
   if (isCurrent(stamp, lock)) return;
   run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(stamp, lock);
+}
+
+const namesIn = (folder) => (existsSync(folder) ? readdirSync(folder).sort() : []);
+
+/** Makes the word lists out of the dictionaries, where those that are there were not made so. */
+export function compileWordLists() {
+  const stamp = join('.cache', 'words');
+  const recipe = namesIn('scripts/words').map((name) => join('scripts/words', name));
+  const value = () => `${hashOf(['package-lock.json', ...recipe])} ${namesIn('public/words').join(' ')}`;
+  if (isCurrent(stamp, value())) return;
+  run('Making the word lists', process.execPath, ['--import', 'tsx', 'scripts/words/compile.ts']);
+  mkdirSync('.cache', { recursive: true });
+  writeFileSync(stamp, value());
+}
+
+/** Everything that a command needs besides a build. */
+export function setUp() {
+  installPackages();
+  compileWordLists();
 }
 
 function sources() {

@@ -2,10 +2,10 @@
  * `npm test`: sets up what is missing and runs every check. `npm run test:long` is the same with large numbers:
  * what is tried at random is tried ten times as often, pages are killed 100 times, each view is seen in both looks.
  */
-import { bin, chromium, freePort, installPackages, run, runTogether } from './setup.mjs';
+import { bin, chromium, freePort, setUp, run, runTogether } from './setup.mjs';
 
 if (process.argv.includes('--long')) process.env['TEST_LONG'] = 'yes';
-installPackages();
+setUp();
 const browser = chromium();
 await runTogether([
   [

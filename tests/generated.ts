@@ -7,6 +7,7 @@ import { SCHOOL } from '../demo/school';
 import { texIn, written } from '@/core/content/formulaText';
 import { formulasOf } from '@/typeset/complete';
 import { casesPage } from './workedCases';
+import './unit/support/wordLists';
 
 /** The demo quiz as a file for colleagues. */
 export const DEMO_FILE: QuizFile = {

@@ -2,7 +2,12 @@ import { readFileSync } from 'node:fs';
 import type { Fraction } from '@/core/figures/fraction';
 import { KINDS, kindOf, type Answer, type KindName, type Question } from '@/core/kinds';
 import { verdictOf, type MarkingContext, type NearMiss } from '@/core/marks/mark';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import { paperFrom } from '@/core/quiz/paper';
+import { newPlacement } from '@/core/quiz/placement';
+import { contextOf } from '@/core/scoring/context';
 import { markAnswer } from '@/core/scoring/markAttempt';
+import './unit/support/wordLists';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { filledQuestion } from './unit/support/filled';
 import { written } from './unit/support/support';
@@ -48,7 +53,12 @@ export function worked(one: MarkCase) {
   const others = (one.others ?? []).map((other, at) =>
     filledQuestion('phrase', { id: `other-${at}`, ...other }),
   );
-  const context = { ...one.context, others };
+  const { language, decimalSign } = one.context;
+  const content = { ...emptyContent(one.title), language, decimalSign };
+  const placed = [question, ...others].map((each) => ({ question: each, placement: newPlacement(each.id) }));
+  const order = placed.map(({ question: { id } }) => id);
+  const paper = paperFrom({ ...content, order }, placed);
+  const context = { ...contextOf(paper, question), ...one.context };
   return { question, context, mark: markAnswer(question, one.answer, context) };
 }
 

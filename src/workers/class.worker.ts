@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { withFailures } from '@/store/records/failure';
 import { classDesk } from './classDesk';
+import { withWordLists } from './withWordLists';
 
-expose(withFailures(classDesk));
+expose(withFailures(withWordLists(classDesk)));

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { withFailures } from '@/store/records/failure';
 import { quickDesk } from './quickDesk';
+import { withWordLists } from './withWordLists';
 
-expose(withFailures(quickDesk));
+expose(withFailures(withWordLists(quickDesk)));

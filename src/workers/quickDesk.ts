@@ -1,6 +1,7 @@
 import type { Answer, Question } from '@/core/kinds';
 import { verdictOf, type NearMiss, type Verdict } from '@/core/marks/mark';
-import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
+import { contextOf } from '@/core/scoring/context';
+import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import { worthOf } from '@/core/scoring/whatIf';
 import type { Fraction } from '@/core/figures/fraction';

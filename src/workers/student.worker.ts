@@ -3,6 +3,7 @@ import type { StudentPort } from '@/core/sitting/port';
 import { ensureDemo } from '@/store/demo/demo';
 import { withFailures } from '@/store/records/failure';
 import { studentDesk } from './studentDesk';
+import { withWordLists } from './withWordLists';
 
 /** A paper of the demo school may be the first thing that is opened in a browser; tried again where it failed. */
 let school: Promise<void> | null = null;
@@ -23,4 +24,4 @@ const desk: StudentPort = {
     return studentDesk.openPaper(at, attempt);
   },
 };
-expose(withFailures(desk));
+expose(withFailures(withWordLists(desk)));

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { withFailures } from '@/store/records/failure';
 import { trialDesk } from './trialDesk';
+import { withWordLists } from './withWordLists';
 
-expose(withFailures(trialDesk));
+expose(withFailures(withWordLists(trialDesk)));

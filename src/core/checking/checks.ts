@@ -2,7 +2,8 @@ import { equal, type Fraction } from '../figures/fraction';
 import { placedIn } from '../quiz/paper';
 import type { Check, Placed } from '../quiz/placement';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAnswer, scoreMark } from '../scoring/markAttempt';
 
 /** Points that a check's answer earns now; while it waits, those it has so far. */
 export const earnedByCheck = (check: Check, { question }: Placed, paper: Paper): Fraction =>

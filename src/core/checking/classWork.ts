@@ -1,6 +1,6 @@
 import { joinAttempts, type RecordedTotal } from '../scoring/joinAttempts';
 import { lateness, type Lateness } from '../scoring/lateness';
-import { readingOf } from '../scoring/markAttempt';
+import { ownContextOf } from '../scoring/context';
 import type { QuestionScore } from '../scoring/scoreQuestion';
 import type { ScoredSheet, Sheet } from '../scoring/scoredSheet';
 import { total } from '../scoring/total';
@@ -78,7 +78,7 @@ export function latenessOf(
 
 /** New columns of marks for all questions of a paper. */
 export const columnsFor = (paper: Paper): MarkColumn[] =>
-  paper.questions.map((question) => new MarkColumn(question, readingOf(question, paper.content)));
+  paper.questions.map((question) => new MarkColumn(question, ownContextOf(paper, question)));
 
 /** The work of a class under one revision of the key. Marks are made when they are asked for, and kept. */
 export class MarkedClass {

@@ -1,5 +1,5 @@
 import { compare, equal, type Fraction } from '../figures/fraction';
-import { contextKey, readingOf } from '../scoring/markAttempt';
+import { contextKey, ownContextOf } from '../scoring/context';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../figures/deepEqual';
 import { MarkedClass, type ClassWork } from './classWork';
@@ -29,13 +29,13 @@ export interface Effect {
 
 /**
  * The same class under another paper. A question that is the same in both keeps its marks, where answers are read
- * by the same language and decimal sign, so that only touched questions are marked again.
+ * by the same language, words and decimal sign, so that only touched questions are marked again.
  */
 export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
   const known = new Map(from.columns.map((column) => [column.question.id, column]));
   const columns = paper.questions.map((question) => {
     const column = known.get(question.id);
-    const context = readingOf(question, paper.content);
+    const context = ownContextOf(paper, question);
     const kept =
       column && contextKey(column.context) === contextKey(context) && same(column.question, question);
     return kept ? column : new MarkColumn(question, context);

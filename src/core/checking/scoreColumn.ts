@@ -1,6 +1,7 @@
 import type { Answer } from '../kinds';
 import type { Mark, MarkingContext } from '../marks/mark';
-import { contextOf, markAmongOthers, rulesIn, scoreMark } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAmongOthers, rulesIn, scoreMark } from '../scoring/markAttempt';
 import { scoreQuestion, type QuestionScore, type ScoringRules } from '../scoring/scoreQuestion';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';

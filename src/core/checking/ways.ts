@@ -2,7 +2,8 @@ import { add, compare, divide, multiply, ZERO, type Fraction } from '../figures/
 import { kindOf, type Answer, type Question } from '../kinds';
 import type { Placed } from '../quiz/placement';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer, paperAround, scoreMark } from '../scoring/markAttempt';
+import { contextOf, paperAround } from '../scoring/context';
+import { markAnswer, scoreMark } from '../scoring/markAttempt';
 
 /** An answer, and how many gave it; null is no answer. */
 export interface Given {

@@ -1,6 +1,6 @@
 import { compare, readDecimal, toDecimalText, type Fraction } from '../figures/fraction';
 import { readCell, type Answer, type Question } from '../kinds';
-import { contextOf } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
 import type { Student } from '../quiz/school';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';

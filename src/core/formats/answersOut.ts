@@ -3,7 +3,7 @@ import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
 import { answerText, explainAnswer, kindOf, type Answer, type Question } from '../kinds';
-import { contextOf } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
 import type { StudentDetails } from '../quiz/school';

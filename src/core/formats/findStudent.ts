@@ -1,5 +1,5 @@
 import { typingErrors } from '../answers/text/distance';
-import { comparedText } from '../answers/text/prepare';
+import { comparedText } from '../answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '../answers/text/settings';
 import type { Student } from '../quiz/school';
 

@@ -1,7 +1,8 @@
 import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/classWork';
 import type { Fraction } from '../figures/fraction';
 import { Answer, readCell, type Question } from '../kinds';
-import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt } from '../quiz/attempt';
 import { studentsSet, type Student, type StudentDetails } from '../quiz/school';
 import { paperFrom, placedIn } from '../quiz/paper';

@@ -1,6 +1,7 @@
 import { answersDiffer } from '../checking/answersDiffer';
 import type { Fraction } from '../figures/fraction';
-import { contextOf, markAnswer, scoreMark } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt, Ruling } from '../quiz/attempt';
 import { newStudent, personOf } from '../quiz/newStudent';
 import { noRuling } from '../quiz/noRuling';

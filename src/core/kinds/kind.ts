@@ -7,6 +7,7 @@ import type { LineWords } from '../marks/lineWords';
 import type { Mark, MarkingContext } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 import type { ShownAnswer } from '../content/shownAnswer';
+import type { TextKey } from './shared/textKey/schema';
 
 /** A place in a question that the teacher should look at, in words. */
 export interface Problem {
@@ -124,6 +125,8 @@ interface Defaulted<Question, Answer, Face> {
   readonly reads: readonly ('words' | 'numbers')[];
   /** Whether an answer that matches nothing is looked for among the quiz's other questions. By default not. */
   readonly readsOthers: boolean;
+  /** The keys that its typed words are compared with. By default none. */
+  textKeys(question: Question): readonly TextKey[];
   /** Whether answers that match nothing in another question are tried with this one's key. By default not. */
   readonly isReadByOthers: boolean;
   /** Whether anything is asked, and so can earn points. By default it is. */
@@ -195,6 +198,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     choicesShown: () => null,
     reads: [],
     readsOthers: false,
+    textKeys: () => [],
     isReadByOthers: false,
     asks: true,
     explain: (question, answer, context) => {
@@ -274,6 +278,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => kind.shown(counts(question), answer),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
     missed: (question, answer) => kind.missed(counts(question), answer),
+    textKeys: (question) => kind.textKeys(counts(question)),
     whatIfs: (question) => kind.whatIfs(counts(question)),
     makeUp: (question, random, wanted) => kind.makeUp(counts(question), random, wanted),
     faceOf: (question, seed, options) => kind.faceOf(counts(question), seed, options),

@@ -1,7 +1,8 @@
 import { NO_SPREAD, spreadOf, type Spread } from '../checking/spread';
 import { verdictOf } from '../marks/mark';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAnswer } from '../scoring/markAttempt';
 import { madeUpClass } from './class';
 
 /** As many as sit in a usual class, all of them there. */

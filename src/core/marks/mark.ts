@@ -1,3 +1,4 @@
+import type { KnownWords } from '../answers/text/otherWords';
 import type { Feedback } from '../content/feedback';
 import { ONE, ZERO, type Fraction } from '../figures/fraction';
 import { SILENCE } from '../content/silence';
@@ -12,6 +13,8 @@ type MarkState = 'marked' | 'waits' | 'blank';
 
 /** Why an answer that matched nothing may still be right. */
 export type NearMiss =
+  | 'anotherWord'
+  | 'singularOrPlural'
   | 'withoutSpaces'
   | 'moreIgnored'
   | 'withoutSigns'
@@ -23,6 +26,7 @@ export type NearMiss =
   | 'missingUnit'
   | 'percentSign'
   | 'typingErrors'
+  | 'sameBeginning'
   | 'shortName'
   | 'longName'
   | 'otherQuestion';
@@ -103,6 +107,8 @@ export interface MarkingContext {
   readonly language: string;
   /** The sign before the decimals of typed numbers. */
   readonly decimalSign: 'point' | 'comma';
+  /** The words that are no misspellings of others; absent where the question lets no errors pass or has no list. */
+  readonly words?: KnownWords;
   /** Whether credits may fall below 0 in questions that leave it to the quiz; not unless set. */
   readonly negativeCredit?: boolean;
   /** The quiz's questions, among which a near miss may be right for another one. */

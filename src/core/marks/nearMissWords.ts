@@ -1,10 +1,13 @@
 import type { NearMiss } from './mark';
 
 const NEAR: Readonly<Record<NearMiss, string>> = {
+  anotherWord: 'near to an accepted answer, but another word',
+  singularOrPlural: 'the singular or plural of an accepted answer',
   withoutSpaces: 'equal to an accepted answer without the spaces',
   moreIgnored: 'equal to an accepted answer if more differences were ignored',
   withoutSigns: 'equal to an accepted answer without its signs',
-  typingErrors: 'within 2 typing errors of an accepted answer',
+  typingErrors: 'a few typing errors from an accepted answer',
+  sameBeginning: 'it begins like an accepted answer',
   shortName: 'a short form of an accepted answer',
   longName: 'an accepted answer with more words',
   otherForm: 'the right value in another form',

@@ -3,6 +3,7 @@ import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
 import { ruleFile, ruleRescue } from './upgradeRuled';
+import { wordFile, wordRescue } from './upgradeWords';
 import { placeFile, placeRescue } from './upgradePlaced';
 import { fileWithClasses } from './upgradeSchool';
 
@@ -48,7 +49,7 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone))));
+  wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone)))));
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
@@ -97,7 +98,7 @@ const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): 
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>
-  ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file)))));
+  wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))))));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

@@ -7,7 +7,7 @@ import type { Attempt, CommentText } from '../quiz/attempt';
 import { sectionOf, type Section } from '../quiz/section';
 import { bandOf } from '../scoring/band';
 import { partSeed, randomFrom, shuffledAround } from '../figures/random';
-import { contextOf } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
 import type { Mark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';

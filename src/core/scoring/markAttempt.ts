@@ -1,59 +1,11 @@
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { pointsOf } from '../quiz/points';
-import { paperFrom, placedIn, placementIn } from '../quiz/paper';
-import type { Placed } from '../quiz/placement';
-import type { Paper, QuizContent } from '../quiz/quiz';
+import { placementIn } from '../quiz/paper';
+import type { Paper } from '../quiz/quiz';
 import type { Override } from '../quiz/override';
 import { WAITS, type Mark, type MarkingContext } from '../marks/mark';
+import { contextOf } from './context';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from './scoreQuestion';
-
-/** What says how answers are read: a quiz, or a question for its own answers, where null is as the quiz has it. */
-type Reading = Pick<QuizContent, 'language' | 'decimalSign' | 'negativeCredit'>;
-type OwnReading = Pick<Question, 'language' | 'decimalSign'>;
-
-/** How answers to a question are read in a quiz, without its other questions. */
-export const readingOf = (question: OwnReading, content: Reading): MarkingContext => ({
-  language: question.language ?? content.language,
-  decimalSign: question.decimalSign ?? content.decimalSign,
-  negativeCredit: content.negativeCredit,
-});
-
-/** Made once for each paper, which never changes. */
-const contexts = new WeakMap<Paper, MarkingContext>();
-
-function contextOfPaper(paper: Paper): MarkingContext {
-  const known = contexts.get(paper);
-  if (known) return known;
-  const others = paper.questions.filter((question) => kindOf(question).isReadByOthers);
-  const { language, decimalSign, negativeCredit } = paper.content;
-  const context = { language, decimalSign, negativeCredit, others };
-  contexts.set(paper, context);
-  return context;
-}
-
-/** Everything of a quiz that marking one of its questions may ask for. */
-export function contextOf(paper: Paper, question: OwnReading): MarkingContext {
-  const context = contextOfPaper(paper);
-  const asTheQuiz = question.language === null && question.decimalSign === null;
-  return asTheQuiz ? context : { ...context, ...readingOf(question, paper.content) };
-}
-
-/**
- * What of a paper is asked for when one of its questions is marked: that question as it is given here, which may be newer
- * than the paper's, and those whose keys are tried too.
- */
-export function paperAround(paper: Paper, placed: Placed): Paper {
-  const { question } = placed;
-  const { readsOthers } = kindOf(question);
-  const others = placedIn(paper).filter(
-    (one) => one.question.id !== question.id && readsOthers && kindOf(one.question).isReadByOthers,
-  );
-  return paperFrom(paper.content, [placed, ...others]);
-}
-
-/** The same for contexts in which every answer is marked alike. */
-export const contextKey = ({ language, decimalSign, negativeCredit }: MarkingContext): string =>
-  `${language} ${decimalSign}${negativeCredit ? ' below 0' : ''}`;
 
 /** Marks one answer by its question's key. A pure function of question, answer and context. */
 export function markAnswer(question: Question, answer: Answer | null, context: MarkingContext): Mark {

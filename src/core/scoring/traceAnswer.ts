@@ -1,7 +1,8 @@
 import { explainAnswer, type Answer, type Question } from '../kinds';
 import type { Override } from '../quiz/override';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer, rulesIn } from './markAttempt';
+import { contextOf } from './context';
+import { markAnswer, rulesIn } from './markAttempt';
 import { traceQuestion } from './scoreQuestion';
 import type { TraceLine } from '../marks/trace';
 

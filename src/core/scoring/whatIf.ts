@@ -1,7 +1,8 @@
 import { divide, sum, type Fraction } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import type { Paper } from '../quiz/quiz';
-import { contextOf, markAnswer, scoreMark } from './markAttempt';
+import { contextOf } from './context';
+import { markAnswer, scoreMark } from './markAttempt';
 
 /** What a way to answer a question would earn by its rules. */
 export interface Worth {

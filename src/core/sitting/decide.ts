@@ -6,7 +6,8 @@ import type { MustAnswer } from '../quiz/placement';
 import { mustAnswer } from '../quiz/points';
 import type { Opening, Paper, QuizContent } from '../quiz/quiz';
 import { attemptState, isFinished, isOpen } from '../quiz/window';
-import { contextOf, markAnswer } from '../scoring/markAttempt';
+import { contextOf } from '../scoring/context';
+import { markAnswer } from '../scoring/markAttempt';
 
 /** What a student's page asks for, decided: pure functions of the paper, the attempt, what is asked and the clock. */
 

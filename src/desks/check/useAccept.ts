@@ -1,7 +1,7 @@
 import { numberOf } from '@/core/quiz/section';
 import { ONE, type Fraction } from '@/core/figures/fraction';
 import { keyAnswer, type Answer, type Question } from '@/core/kinds';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import type { Feedback } from '@/core/content/feedback';
 import { SILENCE } from '@/core/content/silence';
 import { saveQuestion } from '@/store/quiz/edits';

@@ -5,7 +5,7 @@ import type { Fraction } from '@/core/figures/fraction';
 import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
-import { paperAround } from '@/core/scoring/markAttempt';
+import { paperAround } from '@/core/scoring/context';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { useSettled } from '@/ui/widgets/useSettled';

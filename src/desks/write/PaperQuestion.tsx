@@ -5,7 +5,7 @@ import { memo, Suspense, use, useEffect, useMemo, useRef, useState, type RefObje
 import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';

@@ -4,7 +4,7 @@ import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import { plainText } from '@/core/content/plainText';
 import { NegativeCredit } from '@/kinds/shared/leastCredit';
 import { useFaces } from '@/kinds/write';

@@ -1,7 +1,7 @@
 import { kindOf, type Question } from '@/core/kinds';
 import type { MustAnswer, Placed, Placement } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import { ChoicePart, SwitchPart } from '@/kinds/shared/ChoicePart';
 import { useFaces } from '@/kinds/write';
 import type { Draft } from '@/ui/editing/useDraft';

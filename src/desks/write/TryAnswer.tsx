@@ -4,7 +4,7 @@ import { same } from '@/core/figures/deepEqual';
 import { equal } from '@/core/figures/fraction';
 import { MOST_CHECKS, type Check, type Placed } from '@/core/quiz/placement';
 import { newId } from '@/store/records/ids';
-import { paperAround, readingOf } from '@/core/scoring/markAttempt';
+import { paperAround, readingOf } from '@/core/scoring/context';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { isSilent } from '@/core/content/silence';
 import { useFaces } from '@/kinds/write';

@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
 import type { Placed } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
-import { paperAround } from '@/core/scoring/markAttempt';
+import { paperAround } from '@/core/scoring/context';
 import { usePaper } from '@/ui/teacher/quizContext';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { useSettled } from '@/ui/widgets/useSettled';

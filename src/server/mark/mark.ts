@@ -2,6 +2,10 @@ import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
 import { formInput, jsonInput, type MarkRequest } from './input';
 import { problemResponse, refuse, Refused } from './problem';
 import { pauses, turns, type Turns } from './turns';
+import { readListsFrom } from '../wordLists';
+
+/** Where the server keeps its word lists; while the application is being developed, where they are made. */
+readListsFrom(process.env['WORD_LISTS'] ?? 'public/words');
 
 /** Requests in work at once, those that may wait, and after how many seconds one that found no place may try again. */
 const AT_ONCE = 2;

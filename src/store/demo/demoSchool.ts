@@ -3,7 +3,7 @@ import { ASPECTS } from '@/core/quiz/plan';
 import type { Attempt } from '@/core/quiz/attempt';
 import { placedIn } from '@/core/quiz/paper';
 import type { Opening } from '@/core/quiz/quiz';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import { CLASSES, MEMBERS, STUDENTS } from '../../../demo/classes';
 import { SCHOOL, type DemoPaper, type DemoWork, type Moment } from '../../../demo/school';
 import { now, ownZone } from '../records/clock';

@@ -31,6 +31,7 @@ import {
   stepWithClasses,
 } from '@/core/quiz/upgradeSchool';
 import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
+import { wordContent, wordKept, wordStep } from '@/core/quiz/upgradeWords';
 import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
 import { now, ownZone } from './clock';
@@ -220,6 +221,20 @@ async function upgradeRuled(transaction: Transaction): Promise<void> {
   await all('history', (step) => Object.assign(step, ruleStep(step)));
 }
 
+/** Other words are told from misspelt ones where the teacher wants it. */
+async function upgradeWords(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const content = (record: Json) => {
+    record['content'] = wordContent(record['content']);
+  };
+  await all('quizzes', content);
+  await all('quizRevs', content);
+  await all('questions', (record) => Object.assign(record, wordKept(record)));
+  await all('questionRevs', (record) => Object.assign(record, wordKept(record)));
+  await all('history', (step) => Object.assign(step, wordStep(step)));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -271,6 +286,7 @@ class YentrelDb extends Dexie {
       .upgrade(upgradeSchool);
     this.version(7).upgrade(upgradeNamed);
     this.version(8).upgrade(upgradeRuled);
+    this.version(9).upgrade(upgradeWords);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

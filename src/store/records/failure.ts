@@ -5,9 +5,18 @@
  * - `gone`: what was asked for is not there (any more).
  * - `conflict`: something else changed meanwhile, so that nothing was written.
  * - `damaged`: what is stored, or what was to be written, is not in the form it must have.
+ * - `unreached`: a part of the application could not be fetched from where it came from.
  * - `other`: anything else; nothing was written.
  */
-export const STORE_FAILURES = ['full', 'blocked', 'gone', 'conflict', 'damaged', 'other'] as const;
+export const STORE_FAILURES = [
+  'full',
+  'blocked',
+  'gone',
+  'conflict',
+  'damaged',
+  'unreached',
+  'other',
+] as const;
 export type StoreFailure = (typeof STORE_FAILURES)[number];
 
 /** Names survive the way out of a worker, properties do not: the failure stands in the error's name. */

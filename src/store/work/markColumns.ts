@@ -1,9 +1,9 @@
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
 import type { MarkingContext } from '@/core/marks/mark';
-import { contextKey, readingOf } from '@/core/scoring/markAttempt';
+import { contextKey, ownContextOf } from '@/core/scoring/context';
 import { MARKING_VERSION } from '@/core/scoring/version';
-import type { QuizContent } from '@/core/quiz/quiz';
+import type { Paper } from '@/core/quiz/quiz';
 import { db } from '../records/db';
 
 /** All besides question and answer that marks depend on: how answers are read, and by which version of the rules. */
@@ -14,11 +14,12 @@ export async function loadColumn(
   quizId: string,
   question: Question,
   rev: number,
-  content: QuizContent,
+  paper: Paper,
 ): Promise<MarkColumn> {
   const kept = await db.markColumns.get([quizId, question.id, rev]);
-  const usable = kept?.madeUnder === madeUnder(readingOf(question, content)) ? kept.marks : [];
-  return new MarkColumn(question, readingOf(question, content), usable);
+  const context = ownContextOf(paper, question);
+  const usable = kept?.madeUnder === madeUnder(context) ? kept.marks : [];
+  return new MarkColumn(question, context, usable);
 }
 
 /** Keeps a column that has grown. A cache: where it cannot be kept, nothing is lost. */

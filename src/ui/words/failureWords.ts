@@ -10,6 +10,8 @@ const WRITING: Readonly<Record<StoreFailure, string>> = {
   conflict: 'Something else changed in the meantime, so nothing was done: look again, then try again.',
   damaged:
     'Some of what is stored cannot be read, so nothing was changed. The rest is safe: save a backup, then load the page again.',
+  unreached:
+    'A word list that marking needs could not be loaded, so nothing was changed. Check the connection, then try again.',
   other: 'This did not work, and nothing was changed. Try again; if that does not help, load the page again.',
 };
 
@@ -28,6 +30,7 @@ const READING: Readonly<Record<StoreFailure, string>> = {
   conflict: 'This was changed while it was being read. Try again.',
   damaged:
     'Some of what is stored here cannot be read. The rest is safe: save a backup, then load the page again.',
+  unreached: 'A word list that marking needs could not be loaded. Check the connection, then try again.',
   other: 'This could not be shown. Nothing is lost: try again, or load the page again.',
 };
 
@@ -40,6 +43,7 @@ const SAVING: Readonly<Record<StoreFailure, string>> = {
   gone: 'What you are editing has been deleted, perhaps in another tab. What you typed is safe in this tab only.',
   conflict: 'Something else was changed meanwhile. What you typed is safe in this tab, but not stored.',
   damaged: 'What is stored cannot be read. What you typed is safe in this tab, but not stored.',
+  unreached: 'A part of Yentrel could not be loaded. What you typed is safe in this tab, but not stored.',
   other: 'Saving did not work. What you typed is safe in this tab, but not stored.',
 };
 

@@ -1,6 +1,6 @@
 import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
-import { contextOf } from '@/core/scoring/markAttempt';
+import { contextOf } from '@/core/scoring/context';
 import { bestPossible } from '@/core/scoring/possible';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 

@@ -9,7 +9,8 @@ import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/c
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
 import type { NearMiss, Verdict } from '@/core/marks/mark';
-import { contextOf, markAnswer, scoreMark } from '@/core/scoring/markAttempt';
+import { contextOf } from '@/core/scoring/context';
+import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import {
   overrideDiffers,
   shareOfScore,

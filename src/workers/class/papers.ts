@@ -57,7 +57,7 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   // Work of students whom the quiz is not set to any more is kept, and counts for nothing.
   const attempts = all.filter(({ studentId }) => byId.has(studentId));
   const columns = await Promise.all(
-    paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper.content)),
+    paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper)),
   );
   const work = { attempts, opening, unfinished: quiz.content.unfinished, overrides, rulings, at };
   const marked = new MarkedClass(paper, work, columns);

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { comparedText } from '@/core/answers/text/prepare';
+import { comparedText } from '@/core/answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
 import { runs } from '../../runs';
 import { phraseQuestion, variant } from '../support/support';

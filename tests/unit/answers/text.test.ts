@@ -7,7 +7,7 @@ import { cheapestAssignment } from '@/core/figures/assignment';
 import { foldCapitals } from '@/core/answers/text/capitals';
 import { typingErrors } from '@/core/answers/text/distance';
 import { graphemes } from '@/core/answers/text/graphemes';
-import { comparedText } from '@/core/answers/text/prepare';
+import { comparedText } from '@/core/answers/text/comparedText';
 import { dropPunctuation } from '@/core/answers/text/punctuation';
 import { DEFAULT_SETTINGS, errorsAllowed, presetOf, withPreset } from '@/core/answers/text/settings';
 import { unify } from '@/core/answers/text/unify';

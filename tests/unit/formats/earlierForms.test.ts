@@ -21,7 +21,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6'];
 
 interface Frac {
   readonly n: number;
@@ -114,6 +114,39 @@ async function upgraded(version: number, tables: Record<string, string>, rows: R
   old.close();
   await db.open();
 }
+
+describe('a database of the form before there were lists of words', () => {
+  const rows = rowsOf('form-6');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(8, TABLES_6, rows));
+
+  test('gives the same scores: where errors were let pass, other words go on passing', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-6'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const { content, questions } = await draftPaper(quizId);
+    assert.equal(content.wordLists, 1);
+    const bend = questions.find(({ id }) => id === 'q-bend');
+    assert.ok(bend?.kind === 'gaps');
+    assert.equal(bend.settings.otherWords, 'refuse', 'nothing passes in a pool without ideas');
+    assert.deepEqual(
+      bend.gaps.flatMap((gap) => (gap.type === 'text' ? [[gap.id, gap.settings.otherWords]] : [])),
+      [
+        ['speed', 'pass'],
+        ['lake', 'pass'],
+      ],
+    );
+  });
+
+  test('what was edited is undone, step by step', async () => {
+    while (await undo(quizId));
+    const { questions } = await draftPaper(quizId);
+    const bend = questions.find(({ id }) => id === 'q-bend');
+    const [speed] = bend?.kind === 'gaps' ? bend.gaps : [];
+    assert.ok(speed?.type === 'text');
+    assert.deepEqual([speed.settings.typingErrorPrice, speed.settings.otherWords], [{ n: 1, d: 10 }, 'pass']);
+  });
+});
 
 describe('a database of the form before a quiz had rules for all its questions', () => {
   const rows = rowsOf('form-5');

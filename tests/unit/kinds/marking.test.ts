@@ -5,6 +5,7 @@ import { MarkColumn } from '@/core/checking/markColumn';
 import { Answer, kindOf, Question } from '@/core/kinds';
 import { compare, ONE, ZERO } from '@/core/figures/fraction';
 import { verdictOf } from '@/core/marks/mark';
+import { contextOf } from '@/core/scoring/context';
 import { markAnswer, markAttempt } from '@/core/scoring/markAttempt';
 import { bestPossible } from '@/core/scoring/possible';
 import { scoreQuestion } from '@/core/scoring/scoreQuestion';
@@ -149,7 +150,8 @@ describe('laws', () => {
     fc.assert(
       fc.property(cases, ([question, answer]) => {
         const lines = traceAnswer(question, answer, paperOf([question]));
-        const earned = scoreQuestion(markAnswer(question, answer, context), worth(ONE)).earned;
+        const own = contextOf(paperOf([question]), question);
+        const earned = scoreQuestion(markAnswer(question, answer, own), worth(ONE)).earned;
         assert.deepEqual(lines.at(-1)?.after, earned);
         for (const line of lines) assert.notEqual(traceWords(line), line.code, 'every line has words');
       }),

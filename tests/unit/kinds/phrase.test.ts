@@ -5,13 +5,17 @@ import { verdictOf } from '@/core/marks/mark';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import type { TextSettings } from '@/core/answers/text/settings';
+import { ownContextOf } from '@/core/scoring/context';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import { traceWords } from '@/core/scoring/words';
 import { PHRASE_CASES } from '../support/phraseCases';
 import { phraseQuestion, share, variant, written, ENGLISH, paperOf } from '../support/support';
 
-const markOf = (question: PhraseQuestion, text: string, language = 'en') =>
-  kindOf(question).mark(question, { kind: 'phrase', text }, { language, decimalSign: 'point' as const });
+function markOf(question: PhraseQuestion, text: string, language = 'en') {
+  const paper = paperOf([question]);
+  const context = ownContextOf({ ...paper, content: { ...paper.content, language } }, question);
+  return kindOf(question).mark(question, { kind: 'phrase', text }, context);
+}
 
 describe('comparing text: cases', () => {
   for (const [title, cases] of Object.entries(PHRASE_CASES)) {

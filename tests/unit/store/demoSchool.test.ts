@@ -11,7 +11,7 @@ import { ensureDemo } from '@/store/demo/demo';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { db } from '@/store/records/db';
 import { quizCounts } from '@/workers/class/tray';
-import { readingOf } from '@/core/scoring/markAttempt';
+import { readingOf } from '@/core/scoring/context';
 import drawn from '../../../demo/pictures/pictures.json';
 import { SCHOOL } from '../../../demo/school';
 import { checkTable } from '@/workers/class/check';
@@ -52,7 +52,7 @@ describe('the demo school', () => {
       ['demo-deltas', 'draft', '0 of 26', 0, 0],
       ['demo-flow', 'scheduled', '0 of 22', 0, 0],
       ['demo-rivers', 'open', '24 of 26', 3, 24],
-      ['demo-floods', 'closed', '21 of 22', 8, 0],
+      ['demo-floods', 'closed', '21 of 22', 9, 0],
       ['demo-journey', 'closed', '22 of 22', 19, 0],
       ['demo-maps', 'closed', '13 of 13', 0, 13],
       ['demo-cycle', 'closed', '46 of 48', 0, 46],

@@ -195,12 +195,13 @@ describe('draft and live', () => {
       kept?.marks.map(([key]) => key),
       ['silt'],
     );
-    const { content } = await draftPaper(id);
-    const known = async () => (await loadColumn(id, silt(), 1, content)).entries().length;
+    const paper = await draftPaper(id);
+    const known = async () => (await loadColumn(id, silt(), 1, paper)).entries().length;
     assert.equal(await known(), 1);
     await db.markColumns.update([id, 'q1', 1], { madeUnder: kept.madeUnder.replace(/^\d+/, '1') });
     assert.equal(await known(), 0, 'marks of an earlier version of the rules are made again');
-    assert.equal((await loadColumn(id, silt(), 1, { ...content, language: 'de' })).entries().length, 0);
+    const german = { ...paper, content: { ...paper.content, language: 'de' } };
+    assert.equal((await loadColumn(id, silt(), 1, german)).entries().length, 0);
   });
 });
 

@@ -43,6 +43,7 @@ const settings = fc.record({
   ignoreAccents: fc.boolean(),
   ignoreWordOrder: fc.boolean(),
   typingErrors: fc.constantFrom(0 as const, 1 as const, 2 as const, 'byLength' as const),
+  otherWords: fc.constantFrom('pass', 'refuse', 'refuseButS'),
   typingErrorPrice: fc.constantFrom(fraction(0), fraction(1, 10), fraction(1)),
 });
 const unmatched = fc.constantFrom('wrong', 'waits', 'nearMissesWait');

@@ -612,6 +612,14 @@ export const PHRASE_CASES: Readonly<Record<string, readonly PhraseCase[]>> = {
       key: [variant('v1', ['3 May 1990'], '1')],
       set: { ignoreWordOrder: true, typingErrors: 2 },
       answer: 'Mai 3 1990',
+      state: 'wrong',
+      credit: '0',
+      near: ['anotherWord'],
+    },
+    {
+      key: [variant('v1', ['3 May 1990'], '1')],
+      set: { ignoreWordOrder: true, typingErrors: 2 },
+      answer: 'Mey 3 1990',
       state: 'right',
       credit: '1',
       rule: 'v1',
@@ -668,7 +676,7 @@ export const PHRASE_CASES: Readonly<Record<string, readonly PhraseCase[]>> = {
       rule: null,
     },
   ],
-  'within 2 typing errors; y to i and a lost h are 2; four are too many': [
+  '2 typing errors: y to i and a lost h; four are near in a long word': [
     {
       key: [variant('v1', ['photosynthesis'], '1')],
       set: {},
@@ -683,7 +691,7 @@ export const PHRASE_CASES: Readonly<Record<string, readonly PhraseCase[]>> = {
       answer: 'fotosintesis',
       state: 'wrong',
       credit: '0',
-      near: [],
+      near: ['typingErrors'],
     },
     {
       key: [variant('v1', ['photosynthesis'], '1')],

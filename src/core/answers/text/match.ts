@@ -2,7 +2,8 @@ import type { Equivalents } from './accents';
 import { cheapestAssignment } from '../../figures/assignment';
 import { typingErrors } from './distance';
 import { graphemes } from './graphemes';
-import { prepared, type Prepared } from './prepare';
+import { otherWordIn, type KnownWords, type OtherWord } from './otherWords';
+import { stretchOf, type Prepared } from './prepare';
 import { isMark } from './punctuation';
 import { errorsAllowed, type TypingErrors, type WayOfMatching } from './settings';
 
@@ -13,7 +14,15 @@ export interface Comparison {
   readonly punctuationCounts: boolean;
   readonly errors: TypingErrors;
   readonly same: Equivalents;
+  /** Words that are no misspellings of others; null where any text may pass that is near enough. */
+  readonly others: { readonly words: KnownWords; readonly finalS: boolean } | null;
 }
+
+/**
+ * Typing errors with which a form matches an answer; why it does not, though it is near enough, where the answer holds
+ * another word; null where it is not near enough.
+ */
+export type Outcome = number | OtherWord | null;
 
 const UNSPACED = /[\p{sc=Han}\p{sc=Hira}\p{sc=Kana}\p{sc=Thai}\p{sc=Laoo}\p{sc=Khmr}\p{sc=Mymr}]/u;
 const NEVER = 1e7;
@@ -69,6 +78,23 @@ function anyOrderErrors(form: Prepared, answer: Prepared, limit: number, same: E
   return total <= limit ? total : null;
 }
 
+/** What speaks against letting a text pass for a form; equal texts can differ by the accents that were dropped. */
+function refused(form: Prepared, text: Prepared, errors: number, { others }: Comparison): OtherWord | null {
+  if (!others || (errors === 0 && form.plain && text.plain)) return null;
+  const found = otherWordIn(form.spelt.flat(), text.spelt.flat(), others.words);
+  return found === 'singularOrPlural' && others.finalS ? null : found;
+}
+
+/** The reason that is named where there are several. */
+const namedFirst = (a: Outcome, b: OtherWord): OtherWord => (a === 'anotherWord' ? a : b);
+
+function wholeErrors(form: Prepared, answer: Prepared, limit: number, comparison: Comparison): Outcome {
+  const errors = comparison.wordOrderCounts
+    ? textErrors(form, answer, limit, comparison.same)
+    : anyOrderErrors(form, answer, limit, comparison.same);
+  return errors === null ? null : (refused(form, answer, errors, comparison) ?? errors);
+}
+
 const trimMarks = (word: string): string => {
   const letters = graphemes(word);
   let from = 0;
@@ -94,47 +120,57 @@ function holdsPhrase(form: string, text: string, punctuationCounts: boolean): bo
   return false;
 }
 
-/** Every stretch of the answer that is as long as the phrase, one longer or one shorter. */
-function* stretches(form: Prepared, answer: Prepared, comparison: Comparison): Generator<Prepared> {
-  const unspaced = UNSPACED.test(form.text);
-  const units = unspaced ? answer.letters : answer.words;
-  const length = unspaced ? form.letters.length : form.words.length;
-  const glue = unspaced ? '' : ' ';
+/** Every stretch of the answer that is as long as the form, one longer or one shorter. */
+export function* stretches(
+  form: Prepared,
+  answer: Prepared,
+  punctuationCounts: boolean,
+): Generator<Prepared> {
+  const isUnspaced = UNSPACED.test(form.text);
+  const units = isUnspaced ? answer.letters : answer.words;
+  const length = isUnspaced ? form.letters.length : form.words.length;
+  const glue = isUnspaced ? '' : ' ';
   for (const size of [length, length - 1, length + 1]) {
     if (size < 1) continue;
     for (let from = 0; from + size <= units.length; from++) {
       const text = units.slice(from, from + size).join(glue);
-      yield prepared(text);
-      if (comparison.punctuationCounts) yield prepared(trimMarks(text));
+      yield stretchOf(answer, from, from + size, text);
+      if (punctuationCounts) yield stretchOf(answer, from, from + size, trimMarks(text));
     }
   }
 }
 
-function phraseErrors(
-  form: Prepared,
-  answer: Prepared,
-  limit: number,
-  comparison: Comparison,
-): number | null {
-  if (UNSPACED.test(form.text) && answer.text.includes(form.text)) return 0;
-  if (holdsPhrase(form.text, answer.text, comparison.punctuationCounts)) return 0;
-  if (limit === 0 && comparison.same.size === 0) return null;
-  let best: number | null = null;
-  for (const stretch of stretches(form, answer, comparison)) {
-    const errors = textErrors(form, stretch, best === null ? limit : best - 1, comparison.same);
-    if (errors !== null) best = errors;
+const holdsForm = (form: Prepared, { text }: Prepared, punctuationCounts: boolean): boolean =>
+  (UNSPACED.test(form.text) && text.includes(form.text)) || holdsPhrase(form.text, text, punctuationCounts);
+
+function phraseErrors(form: Prepared, answer: Prepared, limit: number, comparison: Comparison): Outcome {
+  const holds = holdsForm(form, answer, comparison.punctuationCounts);
+  if (holds && (!comparison.others || (form.plain && answer.plain))) return 0;
+  if (!holds && limit === 0 && comparison.same.size === 0) return null;
+  let best: Outcome = null;
+  for (const stretch of stretches(form, answer, comparison.punctuationCounts)) {
+    const errors = textErrors(form, stretch, typeof best === 'number' ? best - 1 : limit, comparison.same);
+    if (errors === null) continue;
+    const why = refused(form, stretch, errors, comparison);
+    if (why === null) best = errors;
+    else if (typeof best !== 'number') best = namedFirst(best, why);
     if (best === 0) return 0;
   }
-  return best;
+  return best === null && holds ? 0 : best;
+}
+
+/** The sum of the cheapest way to give each row a column of its own; null where some row has none. */
+function cheapestSum(cost: readonly (readonly number[])[]): number | null {
+  if (cost.length === 0 || cost.some((row) => Math.min(...row) >= NEVER)) return null;
+  const sum = cheapestAssignment(cost).reduce(
+    (errors, column, row) => errors + ((cost[row] as readonly number[])[column] as number),
+    0,
+  );
+  return sum < NEVER ? sum : null;
 }
 
 /** Each word of the form against its best word of the answer, each word used once. */
-function allWordsErrors(
-  form: Prepared,
-  answer: Prepared,
-  exact: boolean,
-  comparison: Comparison,
-): number | null {
+function allWordsErrors(form: Prepared, answer: Prepared, exact: boolean, comparison: Comparison): Outcome {
   const words = comparison.punctuationCounts
     ? answer.words.map((word) => (form.words.includes(word) ? word : trimMarks(word)))
     : answer.words;
@@ -142,35 +178,39 @@ function allWordsErrors(
   const allowed = form.words.map((word) =>
     exact ? 0 : errorsAllowed(comparison.errors, graphemes(word).length),
   );
-  const cost = form.words.map((word, row) =>
-    words.map((other) => wordErrors(word, other, allowed[row] as number, comparison.same) ?? NEVER),
-  );
-  if (cost.length === 0 || cost.some((row) => Math.min(...row) >= NEVER)) return null;
-  const total = cheapestAssignment(cost).reduce(
-    (errors, column, row) => errors + ((cost[row] as number[])[column] as number),
-    0,
-  );
   const limit =
     comparison.errors === 'byLength' ? allowed.reduce((a, b) => a + b, 0) : exact ? 0 : comparison.errors;
-  return total <= limit ? total : null;
+  let why: OtherWord | null = null;
+  const near = form.words.map((word, row) =>
+    words.map((other) => wordErrors(word, other, allowed[row] as number, comparison.same) ?? NEVER),
+  );
+  const passing = near.map((row, at) =>
+    row.map((errors, column) => {
+      if (errors >= NEVER) return errors;
+      const [own, other] = [stretchOf(form, at, at + 1, ''), stretchOf(answer, column, column + 1, '')];
+      const found = refused(own, other, errors, comparison);
+      if (found) why = namedFirst(why, found);
+      return found ? NEVER : errors;
+    }),
+  );
+  const total = cheapestSum(passing);
+  if (total !== null && total <= limit) return total;
+  const nearest = why === null ? null : cheapestSum(near);
+  return nearest !== null && nearest <= limit ? why : null;
 }
 
-/**
- * Typing errors with which the form matches the answer, null where it does not. With `exact` only
- * matches without an error are looked for.
- */
+/** How a form matches an answer. With `exact` only matches without an error are looked for. */
 export function formErrors(
   form: Prepared,
   answer: Prepared,
   comparison: Comparison,
   exact: boolean,
-): number | null {
+): Outcome {
   if (comparison.way === 'allWords') return allWordsErrors(form, answer, exact, comparison);
   const limit = exact ? 0 : errorsAllowed(comparison.errors, form.letters.length);
-  if (comparison.way === 'phrase') return phraseErrors(form, answer, limit, comparison);
-  return comparison.wordOrderCounts
-    ? textErrors(form, answer, limit, comparison.same)
-    : anyOrderErrors(form, answer, limit, comparison.same);
+  return comparison.way === 'phrase'
+    ? phraseErrors(form, answer, limit, comparison)
+    : wholeErrors(form, answer, limit, comparison);
 }
 
 /** True where the form stands in the answer as a phrase, without an error. */
@@ -182,6 +222,7 @@ export function standsIn(form: Prepared, answer: Prepared, same: Equivalents): b
       punctuationCounts: false,
       errors: 0,
       same,
+      others: null,
     }) === 0
   );
 }

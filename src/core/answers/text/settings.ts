@@ -6,6 +6,10 @@ import { FractionData as Fraction } from '../../figures/schema';
 const TypingErrors = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal('byLength')]);
 export type TypingErrors = z.infer<typeof TypingErrors>;
 
+/** Whether another word may pass for a misspelt one: it may; it may not; it may not, but with a final s or without. */
+export const OtherWords = z.enum(['pass', 'refuse', 'refuseButS']);
+export type OtherWords = z.infer<typeof OtherWords>;
+
 /** What is ignored when an answer is compared with a variant. */
 export const TextSettings = z.strictObject({
   ignoreCapitals: z.boolean(),
@@ -16,6 +20,8 @@ export const TextSettings = z.strictObject({
   typingErrors: TypingErrors,
   /** Share of the part's points that each typing error costs, 0 … 1. */
   typingErrorPrice: Fraction.refine((price) => price.n >= 0 && price.n <= price.d, 'A price is 0% to 100%'),
+  /** Counts where errors or accents are let pass, and there is a list of words for the language. */
+  otherWords: OtherWords,
 });
 export type TextSettings = z.infer<typeof TextSettings>;
 
@@ -31,6 +37,7 @@ export const DEFAULT_SETTINGS: TextSettings = {
   ignoreWordOrder: false,
   typingErrors: 0,
   typingErrorPrice: ZERO,
+  otherWords: 'refuse',
 };
 
 /** One choice that sets several settings at once; the price of a typing error stays as it is. */
@@ -42,6 +49,7 @@ const PRESETS = {
     ignoreAccents: true,
     ignoreArticles: true,
     typingErrors: 'byLength',
+    otherWords: 'refuseButS',
   },
 } as const satisfies Record<string, TextSettings>;
 export type Preset = keyof typeof PRESETS;
@@ -59,6 +67,10 @@ export function presetOf(settings: TextSettings): Preset | null {
 export function withPreset(settings: TextSettings, preset: Preset): TextSettings {
   return { ...PRESETS[preset], typingErrorPrice: settings.typingErrorPrice };
 }
+
+/** True where a text may pass that is not written as the key's form is: with typing errors, or without its accents. */
+export const letsPass = ({ typingErrors, ignoreAccents }: TextSettings): boolean =>
+  typingErrors !== 0 || ignoreAccents;
 
 /**
  * Typing errors allowed for a form of `length` graphemes as compared: by length 0 to 4 none, 5 to 8 one, from 9 two; a

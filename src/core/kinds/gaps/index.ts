@@ -3,6 +3,7 @@ import { NUMBER_PLACES } from '../../answers/number/schema';
 import { shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { randomFrom, shuffled } from '../../figures/random';
+import { textKeys } from './pool';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts as joinCells } from '../shared/answerCells';
@@ -54,6 +55,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   mark,
   reads: ['words', 'numbers'],
   readsOthers: true,
+  textKeys,
   explain,
   answerKey: (answer) => keyOfEntries(answer.gaps),
   answerText: (question, answer) => joinCells(question.gaps.map((gap) => givenIn(question, gap, answer))),

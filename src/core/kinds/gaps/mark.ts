@@ -16,6 +16,7 @@ import { blankPart, partOf } from '../shared/makeMark';
 import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
 import { hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../shared/textKey/judge';
 import { givenIn } from './cells';
+import { readingKey } from '../shared/textKey/ready';
 import { hasPoolKey, markPool } from './pool';
 
 export function hasGapKey(question: GapsQuestion, gap: Gap): boolean {
@@ -43,10 +44,10 @@ const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
 const judged = new WeakMap<Gap, Map<string, Map<string, PartMark>>>();
 const MOST_KEPT = 20_000;
 
-function keptFor(gap: Gap, { language, decimalSign }: MarkingContext): Map<string, PartMark> {
+function keptFor(gap: Gap, context: MarkingContext): Map<string, PartMark> {
   let byReading = judged.get(gap);
   if (!byReading) judged.set(gap, (byReading = new Map()));
-  const reading = decimalSign === 'comma' ? `${language},` : language;
+  const reading = context.decimalSign === 'comma' ? `${readingKey(context)},` : readingKey(context);
   let kept = byReading.get(reading);
   if (!kept) byReading.set(reading, (kept = new Map()));
   return kept;

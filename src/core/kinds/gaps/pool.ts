@@ -5,7 +5,7 @@ import type { MarkingContext, PartMark } from '../../marks/mark';
 import { blankPart, partOf } from '../shared/makeMark';
 import { decide, type Match } from '../shared/textKey/decide';
 import { judgeText } from '../shared/textKey/judge';
-import { AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
+import { AnswerTexts, readyKey, type ReadyVariant, type TextReading } from '../shared/textKey/ready';
 import type { TextKey } from '../shared/textKey/schema';
 import type { GapsAnswer, GapsQuestion } from './schema';
 import { typedIn } from './typedIn';
@@ -21,12 +21,18 @@ function poolKey(question: GapsQuestion): TextKey {
   return made;
 }
 
+/** The keys of its typed gaps, and that of the pool. */
+export const textKeys = (question: GapsQuestion): TextKey[] => [
+  ...question.gaps.filter((gap) => gap.type === 'text'),
+  ...(question.ideas.length > 0 ? [poolKey(question)] : []),
+];
+
 export const hasPoolKey = (question: GapsQuestion): boolean =>
   question.ideas.some(({ variants }) => variants.some(({ credit }) => credit.n > 0));
 
 /** The ready variants of each idea, in the order of the ideas. */
-function byIdea(question: GapsQuestion, language: string): (readonly ReadyVariant[])[] {
-  const ready = readyKey(poolKey(question), language);
+function byIdea(question: GapsQuestion, reading: TextReading): (readonly ReadyVariant[])[] {
+  const ready = readyKey(poolKey(question), reading);
   let at = 0;
   return question.ideas.map(({ variants }) => ready.slice(at, (at += variants.length)));
 }
@@ -55,7 +61,7 @@ export function markPool(
 ): Map<string, PartMark> {
   const gaps = question.gaps.filter((gap) => gap.type === 'pool');
   const key = poolKey(question);
-  const ideas = byIdea(question, context.language);
+  const ideas = byIdea(question, context);
   const judged = gaps.map((gap) => {
     const text = typedIn(answer, gap.id);
     if (isBlankText(text, question.settings)) return { gap, part: blankPart(gap.id), matches: [] };

@@ -16,7 +16,7 @@ function without(variant: Variant, question: PhraseQuestion, answer: AnswerTexts
   if (variant.match !== 'whole') return variant;
   const forms = variant.forms.filter((form) => {
     const key = { settings: question.settings, variants: [{ ...variant, forms: [form] }] };
-    const [ready] = readyKey(key, answer.language);
+    const [ready] = readyKey(key, { language: answer.language });
     const [only] = ready?.forms ?? [];
     return !ready || !only || formErrors(only.form, answer.under(ready), ready.comparison, true) !== 0;
   });

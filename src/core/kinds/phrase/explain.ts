@@ -1,7 +1,8 @@
 import { equivalents } from '../../answers/text/accents';
 import { typingErrors } from '../../answers/text/distance';
 import { formErrors } from '../../answers/text/match';
-import { comparedText, prepared } from '../../answers/text/prepare';
+import { comparedText } from '../../answers/text/comparedText';
+import { prepared } from '../../answers/text/prepare';
 import { errorsAllowed, type TextSettings } from '../../answers/text/settings';
 import type { MarkingContext } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
@@ -121,7 +122,7 @@ export function explain(
     compared: comparedText(answer.text, question.settings, context.language),
   });
   if (!hasTextKey(question)) return [given, note('rule', 'noKey')];
-  const key = readyKey(question, context.language);
+  const key = readyKey(question, context);
   const texts = new AnswerTexts(answer.text, context.language);
   const match = decide(key, texts);
   const rule = match

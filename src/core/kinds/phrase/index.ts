@@ -36,6 +36,7 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   reads: ['words'],
   readsOthers: true,
   isReadByOthers: true,
+  textKeys: (question) => [question],
   explain,
   answerKey: (answer) => answer.text,
   readAnswer: (_, text) =>

@@ -1,6 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { readPattern } from '../../answers/text/pattern';
-import { comparedText } from '../../answers/text/prepare';
+import { comparedText } from '../../answers/text/comparedText';
 import { settingsWords } from '../../answers/text/words';
 import { toPercentText } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';

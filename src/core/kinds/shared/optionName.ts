@@ -1,4 +1,4 @@
-import { comparedText } from '../../answers/text/prepare';
+import { comparedText } from '../../answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import type { Option } from './option';
 

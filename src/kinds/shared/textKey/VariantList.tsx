@@ -1,5 +1,5 @@
 import { readPattern } from '@/core/answers/text/pattern';
-import { comparedText } from '@/core/answers/text/prepare';
+import { comparedText } from '@/core/answers/text/comparedText';
 import type { WayOfMatching } from '@/core/answers/text/settings';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';

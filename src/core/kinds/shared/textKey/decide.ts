@@ -1,4 +1,5 @@
 import { formErrors, standsIn } from '../../../answers/text/match';
+import type { OtherWord } from '../../../answers/text/otherWords';
 import type { WayOfMatching } from '../../../answers/text/settings';
 import { compare, equal, larger, multiply, subtract, ZERO, type Fraction } from '../../../figures/fraction';
 import type { AnswerTexts, ReadyVariant } from './ready';
@@ -22,18 +23,24 @@ function priced(variant: ReadyVariant, errors: number): Fraction {
   return larger(ZERO, subtract(credit, price));
 }
 
-function matchOf(variant: ReadyVariant, answer: AnswerTexts, exact: boolean): Match | null {
+/** How a variant matched; why not, where the answer is near enough but another word; null where it is not. */
+function matchOf(variant: ReadyVariant, answer: AnswerTexts, exact: boolean): Match | OtherWord | null {
   let best: Match | null = null;
+  let refused: OtherWord | null = null;
   for (const { form, pattern, source } of variant.forms) {
-    let errors: number | null;
-    if (variant.variant.match === 'pattern') errors = pattern?.matches(answer.source) ? 0 : null;
-    else errors = formErrors(form, answer.under(variant), variant.comparison, exact);
-    if (errors !== null && (best === null || errors < best.errors)) {
+    const errors =
+      variant.variant.match === 'pattern'
+        ? pattern?.matches(answer.source)
+          ? 0
+          : null
+        : formErrors(form, answer.under(variant), variant.comparison, exact);
+    if (typeof errors === 'string') refused = refused === 'anotherWord' ? refused : errors;
+    else if (errors !== null && (best === null || errors < best.errors)) {
       best = { variant, form: source, errors, credit: priced(variant, errors) };
     }
     if (best?.errors === 0) break;
   }
-  return best;
+  return best ?? refused;
 }
 
 /** The order of decision: fewest errors, deciding, way of matching, highest credit, the earlier. */
@@ -47,19 +54,42 @@ function better(a: Match, b: Match): number {
   );
 }
 
-const best = (matches: (Match | null)[]): Match | null =>
-  matches.filter((match) => match !== null).sort(better)[0] ?? null;
+const isMatch = (match: Match | OtherWord | null): match is Match =>
+  match !== null && typeof match === 'object';
 
-/** The variant that decides the answer's credit; matches with errors count only where none is without. */
-export function decide(key: readonly ReadyVariant[], answer: AnswerTexts): Match | null {
-  const exact = best(key.map((variant) => matchOf(variant, answer, true)));
-  if (exact) return exact;
-  const lenient = key.filter(
-    ({ settings, variant }) =>
-      settings.typingErrors !== 0 && variant.match !== 'pattern' && variant.credit.n >= 0,
-  );
-  return best(lenient.map((variant) => matchOf(variant, answer, false)));
+const best = (matches: (Match | OtherWord | null)[]): Match | null =>
+  matches.filter(isMatch).sort(better)[0] ?? null;
+
+/** What a key makes of an answer: the variant that matched, or why none did though one was near enough. */
+interface Decision {
+  readonly match: Match | null;
+  /** Where nothing matched: the answer is another word than a form of a variant that earns something. */
+  readonly refused: OtherWord | null;
 }
+
+/** Decides an answer; matches with errors count only where none is without. */
+export function decision(key: readonly ReadyVariant[], answer: AnswerTexts): Decision {
+  const exact = key.map((variant) => matchOf(variant, answer, true));
+  const match = best(exact);
+  if (match) return { match, refused: null };
+  const lenient = key.map((variant, at) =>
+    variant.settings.typingErrors !== 0 &&
+    variant.variant.match !== 'pattern' &&
+    variant.variant.credit.n >= 0
+      ? matchOf(variant, answer, false)
+      : (exact[at] ?? null),
+  );
+  const near = best(lenient);
+  if (near) return { match: near, refused: null };
+  const refused = lenient.filter(
+    (one, at) => typeof one === 'string' && (key[at] as ReadyVariant).variant.credit.n > 0,
+  ) as OtherWord[];
+  return { match: null, refused: refused.includes('anotherWord') ? 'anotherWord' : (refused[0] ?? null) };
+}
+
+/** The variant that decides the answer's credit; null where nothing matches. */
+export const decide = (key: readonly ReadyVariant[], answer: AnswerTexts): Match | null =>
+  decision(key, answer).match;
 
 /**
  * The answer holds two variants of different credit, neither within the other and none deciding:

@@ -1,7 +1,7 @@
 import type { MarkingContext, NearMiss, OtherQuestion } from '../../../marks/mark';
-import { contradicts, decide, type Match } from './decide';
+import { contradicts, decide, decision, type Match } from './decide';
 import { nearMissOf } from './nearMiss';
-import { AnswerTexts, readyKey } from './ready';
+import { AnswerTexts, readingKey, readyKey, type TextReading } from './ready';
 import type { TextKey, Unmatched } from './schema';
 
 /** A key needs at least one variant that earns something. */
@@ -20,17 +20,17 @@ const MOST_KEPT = 20_000;
 
 function acceptingQuestions(
   text: string,
-  language: string,
+  reading: TextReading,
   questions: readonly OtherQuestion[],
 ): readonly string[] {
   const kept = acceptedBy.get(questions) ?? new Map<string, readonly string[]>();
   acceptedBy.set(questions, kept);
-  const key = `${language} ${text}`;
+  const key = `${readingKey(reading)} ${text}`;
   const known = kept.get(key);
   if (known) return known;
-  const texts = new AnswerTexts(text, language);
+  const texts = new AnswerTexts(text, reading.language);
   const found = questions
-    .filter((one) => readsText(one) && (decide(readyKey(one, language), texts)?.credit.n ?? 0) > 0)
+    .filter((one) => readsText(one) && (decide(readyKey(one, reading), texts)?.credit.n ?? 0) > 0)
     .map(({ id }) => id);
   if (kept.size < MOST_KEPT) kept.set(key, found);
   return found;
@@ -40,9 +40,11 @@ function acceptingQuestions(
 export const rightElsewhere = (
   text: string,
   id: string,
-  { language, others = [] }: MarkingContext,
+  { language, words, others = [] }: MarkingContext,
 ): NearMiss | null =>
-  acceptingQuestions(text, language, others).some((other) => other !== id) ? 'otherQuestion' : null;
+  acceptingQuestions(text, { language, words }, others).some((other) => other !== id)
+    ? 'otherQuestion'
+    : null;
 
 /** How a typed text was judged by a key of variants. */
 export interface TextVerdict {
@@ -53,14 +55,14 @@ export interface TextVerdict {
 
 /** Compares a typed text with a key; `id` is the question's, which is not searched as another one. */
 export function judgeText(textKey: TextKey, text: string, id: string, context: MarkingContext): TextVerdict {
-  const key = readyKey(textKey, context.language);
+  const key = readyKey(textKey, context);
   const texts = new AnswerTexts(text, context.language);
-  const match = decide(key, texts);
+  const { match, refused } = decision(key, texts);
   if (match) return { match, contradiction: contradicts(key, texts), nearMiss: null };
   return {
     match,
     contradiction: false,
-    nearMiss: nearMissOf(key, texts) ?? rightElsewhere(text, id, context),
+    nearMiss: refused ?? nearMissOf(key, texts, context.decimalSign) ?? rightElsewhere(text, id, context),
   };
 }
 

@@ -1,9 +1,16 @@
 import { equivalents } from '../../../answers/text/accents';
 import type { Comparison } from '../../../answers/text/match';
 import { readPattern, type Pattern } from '../../../answers/text/pattern';
-import { comparedText, prepared, type Prepared } from '../../../answers/text/prepare';
-import type { TextSettings } from '../../../answers/text/settings';
+import type { KnownWords } from '../../../answers/text/otherWords';
+import { prepare, prepared, type Prepared } from '../../../answers/text/prepare';
+import { letsPass, type TextSettings } from '../../../answers/text/settings';
 import type { TextKey, Variant } from './schema';
+
+/** How typed texts are read: by which language, and by which words where other words may not pass for misspelt ones. */
+export interface TextReading {
+  readonly language: string;
+  readonly words?: KnownWords | null;
+}
 
 /** One form of a variant, made ready for comparing. */
 interface ReadyForm {
@@ -23,13 +30,18 @@ export interface ReadyVariant {
   readonly forms: readonly ReadyForm[];
 }
 
-function ready(variant: Variant, index: number, question: TextKey, language: string): ReadyVariant {
+function ready(
+  variant: Variant,
+  index: number,
+  question: TextKey,
+  { language, words = null }: TextReading,
+): ReadyVariant {
   const settings = { ...question.settings, ...variant.settings };
   const isPattern = variant.match === 'pattern';
   const forms = variant.forms
     .map((source) => ({
       source,
-      form: prepared(isPattern ? source : comparedText(source, settings, language)),
+      form: isPattern ? prepared(source) : prepare(source, settings, language),
       pattern: isPattern ? readPattern(source, settings, language) : null,
     }))
     .filter(({ form }) => form.text !== '');
@@ -49,6 +61,10 @@ function ready(variant: Variant, index: number, question: TextKey, language: str
       punctuationCounts: !settings.ignorePunctuation,
       errors: settings.typingErrors,
       same: equivalents(settings, language),
+      others:
+        words && settings.otherWords !== 'pass' && letsPass(settings)
+          ? { words, finalS: settings.otherWords === 'refuseButS' }
+          : null,
     },
     forms,
   };
@@ -57,15 +73,20 @@ function ready(variant: Variant, index: number, question: TextKey, language: str
 const readyKeys = new WeakMap<TextKey, Map<string, readonly ReadyVariant[]>>();
 
 /** The question's key made ready once; questions are immutable, so it is kept with the question. */
-export function readyKey(question: TextKey, language: string): readonly ReadyVariant[] {
-  const byLanguage = readyKeys.get(question) ?? new Map<string, readonly ReadyVariant[]>();
-  readyKeys.set(question, byLanguage);
-  const known = byLanguage.get(language);
+export function readyKey(question: TextKey, reading: TextReading): readonly ReadyVariant[] {
+  const byReading = readyKeys.get(question) ?? new Map<string, readonly ReadyVariant[]>();
+  readyKeys.set(question, byReading);
+  const key = readingKey(reading);
+  const known = byReading.get(key);
   if (known) return known;
-  const made = question.variants.map((variant, index) => ready(variant, index, question, language));
-  byLanguage.set(language, made);
+  const made = question.variants.map((variant, index) => ready(variant, index, question, reading));
+  byReading.set(key, made);
   return made;
 }
+
+/** The same for readings under which every text is judged alike. */
+export const readingKey = ({ language, words }: TextReading): string =>
+  words ? `${language} ${words.id}` : language;
 
 /** An answer's text as compared under each variant's settings, each worked out once. */
 export class AnswerTexts {
@@ -79,7 +100,7 @@ export class AnswerTexts {
   under({ settingsKey, settings }: Pick<ReadyVariant, 'settingsKey' | 'settings'>): Prepared {
     let text = this.#byKey.get(settingsKey);
     if (!text) {
-      text = prepared(comparedText(this.source, settings, this.language));
+      text = prepare(this.source, settings, this.language);
       this.#byKey.set(settingsKey, text);
     }
     return text;

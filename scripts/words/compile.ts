@@ -1,0 +1,43 @@
+/** Writes the word lists into `public/words`, each once: a list that is there and whole is left as it is. */
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { gunzipSync, gzipSync } from 'fflate';
+import { automatonFile } from './automaton';
+import { LISTS, type ListRecipe } from './lists';
+
+const FOLDER = 'public/words';
+const KNOWN = 'scripts/words/known.json';
+const known = JSON.parse(readFileSync(KNOWN, 'utf8')) as Record<string, string>;
+const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** Small letters, accents kept, as marking writes the words that it looks up; what else a dictionary has is no word here. */
+function wordsOf({ words }: ListRecipe): string[] {
+  const all = new Set<string>();
+  for (const word of words()) {
+    if (all.has(word)) continue;
+    const folded = word.normalize('NFKC').toLowerCase().normalize('NFC');
+    if (/^[\p{L}\p{M}]{2,}$/u.test(folded)) all.add(folded);
+  }
+  return [...all].sort();
+}
+
+mkdirSync(FOLDER, { recursive: true });
+for (const recipe of LISTS) {
+  const { name, language } = recipe;
+  const path = `${FOLDER}/${name}.bin`;
+  if (existsSync(path) && hashOf(gunzipSync(readFileSync(path))) === known[name]) continue;
+  const started = Date.now();
+  const bytes = automatonFile({ name, language }, wordsOf(recipe), recipe.pairs?.() ?? []);
+  if (hashOf(bytes) !== known[name]) {
+    if (known[name] !== undefined)
+      throw new Error(
+        `${name} would not be what it was. A list never changes under its name: give the new one a name of its own.`,
+      );
+    known[name] = hashOf(bytes);
+    writeFileSync(KNOWN, `${JSON.stringify(known, null, 2)}\n`);
+  }
+  const packed = gzipSync(bytes, { level: 9, mtime: 0 });
+  writeFileSync(path, packed);
+  const took = ((Date.now() - started) / 1000).toFixed(1);
+  console.log(`${name}: ${Math.round(packed.length / 1024)} kB in ${took} s`);
+}

