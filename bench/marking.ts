@@ -10,9 +10,11 @@ import { ScoreColumn } from '@/core/checking/scoreColumn';
 import { shownLine } from '@/core/content/shownLine';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
-import { readingOf } from '@/core/scoring/context';
+import { wordList } from '@/core/answers/text/wordLists';
+import { ownContextOf, readingOf } from '@/core/scoring/context';
 import { total } from '@/core/scoring/total';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
+import { missed, otherWordsAccepted, unrelatedCalledNear } from '../tests/misspelt';
 import { worstCases } from './worst';
 
 type Attempts = (Answer | undefined)[][];
@@ -29,7 +31,7 @@ function classOf(students: number, questions: readonly Question[] = PAPER_QUESTI
 function columnsOf(questions: readonly Question[]): ScoreColumn[] {
   const paper = { ...PAPER, questions };
   return questions.map(
-    (question) => new ScoreColumn(new MarkColumn(question, readingOf(question, PAPER_CONTENT)), paper),
+    (question) => new ScoreColumn(new MarkColumn(question, ownContextOf(paper, question)), paper),
   );
 }
 
@@ -52,7 +54,7 @@ function effectOfChange(
   at: number,
   changed: Question,
 ) {
-  const column = new ScoreColumn(new MarkColumn(changed, readingOf(changed, PAPER_CONTENT)), PAPER);
+  const column = new ScoreColumn(new MarkColumn(changed, ownContextOf(PAPER, changed)), PAPER);
   let moved = 0;
   attempts.forEach((answers, index) => {
     const old = before.columns[at]?.score(answers[at]);
@@ -147,6 +149,18 @@ function apart(students: number): { ms: number; peakMB: number } {
   return JSON.parse(run.stdout.trim().split('\n').at(-1) ?? '') as { ms: number; peakMB: number };
 }
 
+/** What a list takes in memory. */
+const held = (list: string): number => {
+  const used = (): number => process.memoryUsage().arrayBuffers + process.memoryUsage().heapUsed;
+  const before = used();
+  wordList(list);
+  return (used() - before) / 1e6;
+};
+const lists = Object.fromEntries(
+  ['en-1', 'fr-1', 'es-1', 'pt-1', 'nl-1'].map((list) => [list, { MB: +held(list).toFixed(1) }]),
+);
+console.table(lists);
+
 const STUDENTS = 10_000;
 const attempts = classOf(STUDENTS);
 const texts = textsOf(attempts);
@@ -203,6 +217,21 @@ const byKind = Object.fromEntries(
 );
 console.table(byKind);
 
+/** What *small errors pass* makes of published misspellings, of other words and of unrelated ones. */
+const shares = {
+  'misspellings neither accepted nor near': missed(),
+  'other words accepted': otherWordsAccepted(400),
+  'unrelated words called near': unrelatedCalledNear(10_000),
+};
+console.table(
+  Object.fromEntries(
+    Object.entries(shares).map(([name, { count, of }]) => [
+      name,
+      { count, of, '%': round((100 * count) / of) },
+    ]),
+  ),
+);
+
 const worst = worstCases();
 console.table(Object.fromEntries(Object.entries(worst).map(([name, ms]) => [name, { ms: round(ms, 0) }])));
 
@@ -222,6 +251,8 @@ if (file) {
     memory: { peakMB100k: sizes[100_000].peakMB },
     kinds: byKind,
     worst,
+    shares,
+    lists,
   };
   writeFileSync(file, JSON.stringify({ ...before, ...figures }, null, 1));
 }

@@ -31,13 +31,21 @@ const NEVER = 1e7;
 const EXACT_WORD = /\p{Nd}|^\p{L}$|^[ivx]+$/iu;
 const isExactWord = (word: string): boolean => EXACT_WORD.test(word);
 
-/** Words that must be the same, as often as they stand. */
-const exactWords = (words: readonly string[]): string => words.filter(isExactWord).sort().join(' ');
+const exactWordsOf = new WeakMap<Prepared, string>();
+
+/** Words that must be the same, as often as they stand: worked out once for each text. */
+function exactWords(text: Prepared): string {
+  const known = exactWordsOf.get(text);
+  if (known !== undefined) return known;
+  const made = text.words.filter(isExactWord).sort().join(' ');
+  exactWordsOf.set(text, made);
+  return made;
+}
 const unspaced = (text: string): string => text.replaceAll(' ', '');
 
 /** Whether the words that must be the same are so, or the texts are equal without their spaces. */
 const sameExactWords = (a: Prepared, b: Prepared): boolean =>
-  exactWords(a.words) === exactWords(b.words) || unspaced(a.text) === unspaced(b.text);
+  exactWords(a) === exactWords(b) || unspaced(a.text) === unspaced(b.text);
 
 /** Errors between two words; one that must be the same equals only itself. */
 function wordErrors(a: string, b: string, limit: number, same: Equivalents): number | null {
@@ -49,7 +57,8 @@ function wordErrors(a: string, b: string, limit: number, same: Equivalents): num
 
 function textErrors(form: Prepared, answer: Prepared, limit: number, same: Equivalents): number | null {
   if (form.text === answer.text) return 0;
-  if (limit === 0 && same.size === 0) return null;
+  if (same.size === 0 && (limit === 0 || Math.abs(form.letters.length - answer.letters.length) > limit))
+    return null;
   if (!sameExactWords(form, answer)) return null;
   return typingErrors(form.letters, answer.letters, limit, same);
 }

@@ -5,7 +5,7 @@ import { wordList } from './wordLists';
 
 /** What is known of the words of a language in a quiz. The same object for the same list and words. */
 export interface KnownWords {
-  /** The same text for the same list and words. */
+  /** The same text for the same list, language and words. */
   readonly id: string;
   readonly list: string;
   readonly language: string;
@@ -19,7 +19,7 @@ const kept = new Map<string, KnownWords>();
 /** A list of a language with the words of a quiz's keys. */
 export function knownWords(list: string, language: string, words: Iterable<string>): KnownWords {
   const inKeys = new Set(words);
-  const id = `${list} ${[...inKeys].sort().join(' ')}`;
+  const id = `${language} ${list} ${[...inKeys].sort().join(' ')}`;
   const known = kept.get(id);
   if (known) return known;
   if (kept.size >= MOST_KEPT) kept.clear();

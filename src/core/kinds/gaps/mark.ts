@@ -41,13 +41,17 @@ const waits = (id: string, nearMiss: PartMark['nearMiss'] = null): PartMark =>
   partOf(id, ZERO, { state: 'waits', nearMiss });
 
 /** What was typed into a gap is judged once: gaps never change, and students type the same again and again. */
-const judged = new WeakMap<Gap, Map<string, Map<string, PartMark>>>();
+const judged = {
+  point: new WeakMap<Gap, Map<string, Map<string, PartMark>>>(),
+  comma: new WeakMap<Gap, Map<string, Map<string, PartMark>>>(),
+};
 const MOST_KEPT = 20_000;
 
 function keptFor(gap: Gap, context: MarkingContext): Map<string, PartMark> {
-  let byReading = judged.get(gap);
-  if (!byReading) judged.set(gap, (byReading = new Map()));
-  const reading = context.decimalSign === 'comma' ? `${readingKey(context)},` : readingKey(context);
+  const bySign = judged[context.decimalSign];
+  let byReading = bySign.get(gap);
+  if (!byReading) bySign.set(gap, (byReading = new Map()));
+  const reading = readingKey(context);
   let kept = byReading.get(reading);
   if (!kept) byReading.set(reading, (kept = new Map()));
   return kept;
