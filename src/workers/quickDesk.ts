@@ -5,6 +5,9 @@ import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import { worthOf } from '@/core/scoring/whatIf';
 import type { Fraction } from '@/core/figures/fraction';
+import { NEWEST_EDITION } from '@/core/answers/text/wordLists';
+import { confusedWords } from '@/core/kinds/shared/textKey/confused';
+import type { TextKey } from '@/core/kinds/shared/textKey/schema';
 import { readerWords } from './readerWords';
 import type { Feedback } from '@/core/content/feedback';
 import { feedbackTold } from '@/core/marks/feedbackTold';
@@ -70,6 +73,8 @@ export const quickDesk = {
   compareWays(placed: Placed, paper: Paper, given: readonly Given[] | null): ReturnType<typeof compareWays> {
     return compareWays(placed, paper, given ?? madeUpAnswers(placed.question));
   },
+  /** Other words that students may write instead of a right one, for a key in a language. */
+  confusedWords: (key: TextKey, language: string): string[] => confusedWords(key, language, NEWEST_EDITION),
   /** By question, how many of its checks are not met. */
   brokenChecks,
   /** How a made-up class would do on each question. */

@@ -60,3 +60,13 @@ test('without its signs an answer is near', () => {
     assert.deepEqual([mark.credit.n, mark.nearMiss], [0, 'withoutSigns'], `${form}, ${given}`);
   }
 });
+
+test('a letter that begins a text takes the brackets behind it, a space between or not', () => {
+  for (const [a, b] of [
+    ['f (x)', 'f(x)'],
+    ['f (x) = 2x', 'f(x) = 2x'],
+    ["f' (x)", "f'(x)"],
+  ] as const)
+    assert.equal(compared(a), compared(b), a);
+  assert.equal(compared('question (a)'), compared('question a'));
+});

@@ -2,7 +2,7 @@ import type { Equivalents } from './accents';
 import { cheapestAssignment } from '../../figures/assignment';
 import { typingErrors } from './distance';
 import { graphemes } from './graphemes';
-import { otherWordIn, type KnownWords, type OtherWord } from './otherWords';
+import { otherWordIn, type FoundOther, type KnownWords, type OtherWord } from './otherWords';
 import { stretchOf, type Prepared } from './prepare';
 import { isMark } from './punctuation';
 import { errorsAllowed, type TypingErrors, type WayOfMatching } from './settings';
@@ -88,11 +88,14 @@ function anyOrderErrors(form: Prepared, answer: Prepared, limit: number, same: E
 }
 
 /** What speaks against letting a text pass for a form; equal texts can differ by the accents that were dropped. */
-function refused(form: Prepared, text: Prepared, errors: number, { others }: Comparison): OtherWord | null {
+function otherIn(form: Prepared, text: Prepared, errors: number, { others }: Comparison): FoundOther | null {
   if (!others || (errors === 0 && form.plain && text.plain)) return null;
-  const found = otherWordIn(form.spelt.flat(), text.spelt.flat(), others.words);
-  return found === 'singularOrPlural' && others.finalS ? null : found;
+  const other = otherWordIn(form.spelt.flat(), text.spelt.flat(), others.words);
+  return other?.why === 'singularOrPlural' && others.finalS ? null : other;
 }
+
+const refused = (form: Prepared, text: Prepared, errors: number, comparison: Comparison): OtherWord | null =>
+  otherIn(form, text, errors, comparison)?.why ?? null;
 
 /** The reason that is named where there are several. */
 const namedFirst = (a: Outcome, b: OtherWord): OtherWord => (a === 'anotherWord' ? a : b);
@@ -206,6 +209,25 @@ function allWordsErrors(form: Prepared, answer: Prepared, exact: boolean, compar
   if (total !== null && total <= limit) return total;
   const nearest = why === null ? null : cheapestSum(near);
   return nearest !== null && nearest <= limit ? why : null;
+}
+
+/** A form that an answer would match with errors, or without its accents, but for another word in it. */
+export interface Refusal extends FoundOther {
+  readonly errors: number;
+}
+
+/** Why an answer does not match a form that it is near enough to; null where that is not so. */
+export function refusalOf(form: Prepared, answer: Prepared, comparison: Comparison): Refusal | null {
+  if (typeof formErrors(form, answer, comparison, false) !== 'string') return null;
+  const near = { ...comparison, others: null };
+  const texts =
+    comparison.way === 'phrase' ? stretches(form, answer, comparison.punctuationCounts) : [answer];
+  for (const text of texts) {
+    const errors = formErrors(form, text, near, false);
+    const other = typeof errors === 'number' ? otherIn(form, text, errors, comparison) : null;
+    if (other && typeof errors === 'number') return { ...other, errors };
+  }
+  return null;
 }
 
 /** How a form matches an answer. With `exact` only matches without an error are looked for. */

@@ -66,6 +66,12 @@ function leftOver(words: readonly string[], among: readonly string[]): string[] 
 const isWord = (word: string, { inKeys }: KnownWords, list: WordList): boolean =>
   word.length > 1 && (inKeys.has(word) || list.has(word));
 
+/** A text that is near a form and holds other words: which, and what they are. */
+export interface FoundOther {
+  readonly why: OtherWord;
+  readonly words: readonly string[];
+}
+
 /**
  * Whether a text is another word than a form of the key rather than a misspelling of it: one of its words that do not stand
  * in the form is a word of the language or of the quiz. What differs by spaces and signs alone, lacks accents, or is the
@@ -75,20 +81,22 @@ export function otherWordIn(
   form: readonly string[],
   text: readonly string[],
   known: KnownWords,
-): OtherWord | null {
+): FoundOther | null {
   if (form.join('') === text.join('')) return null;
   const others = leftOver(text, form);
   if (others.length === 0) return null;
   const missing = leftOver(form, text);
   const list = wordList(known.list);
-  let found: OtherWord | null = null;
+  const plurals: string[] = [];
+  const strange: string[] = [];
   for (const word of others) {
     if (!isWord(word, known, list)) continue;
     if (missing.some((one) => lacksAccents(word, one, known.language) || list.sameWord(word, one))) continue;
-    if (!PLURAL_S.test(known.language) || !missing.some((one) => isPlural(word, one))) return 'anotherWord';
-    found = 'singularOrPlural';
+    const isOnlyS = PLURAL_S.test(known.language) && missing.some((one) => isPlural(word, one));
+    (isOnlyS ? plurals : strange).push(word);
   }
-  return found;
+  if (strange.length > 0) return { why: 'anotherWord', words: strange };
+  return plurals.length > 0 ? { why: 'singularOrPlural', words: plurals } : null;
 }
 
 /** The words around a word of the key that are easily taken for it: within so many typing errors, and words themselves. */

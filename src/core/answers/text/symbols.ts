@@ -38,7 +38,9 @@ function pairCounts(signs: readonly string[], open: number, close: number): bool
     (isLetter(signs[close + 1]) && !isSingle(signs, close + 1));
   if (besideWord) return false;
   const round = signs[open] === '(' && signs[close] === ')';
-  const byItself = isGap(signs[open - 1]) && isGap(signs[close + 1]);
+  // A letter that begins the text takes what follows it in brackets, a space between or not: `f (x)`.
+  const ofFirst = open < 6 && /^\p{L}['"]* $/u.test(signs.slice(0, open).join(''));
+  const byItself = !ofFirst && isGap(signs[open - 1]) && isGap(signs[close + 1]);
   return !(round && byItself && ALONE.test(signs.slice(open + 1, close).join('')));
 }
 
@@ -139,6 +141,9 @@ export function symbolsOf(text: string): Symbols {
   return { signs, stay, inside };
 }
 
+/** Whether a text holds a sign that counts like a letter. */
+export const hasSymbols = (text: string): boolean => symbolsOf(text).stay.size > 0;
+
 /** The same spaces around signs, however they were typed. */
 export function spaced(text: string): string {
   return (
@@ -148,7 +153,7 @@ export function spaced(text: string): string {
       .replace(/(?<=\p{L})\^/gu, '')
       .replace(/\^(?=\p{Nd}*[-+](?: |$))/gu, '')
       .replace(/(?<=[\p{Nd})\]}]|(?<!\p{L})\p{L}) *([*/:]) *(?=[\p{Nd}([{]|\p{L}(?!\p{L}))/gu, '$1')
-      .replace(/(?<=[\p{Nd}]|(?<!\p{L})\p{L}) +(?=[([{])/gu, '')
+      .replace(/(?<=[\p{Nd}]|(?<!\p{L})\p{L}['"]*) +(?=[([{])/gu, '')
       // Set apart: relations, arrows, a plus between two, per cent and degrees behind a digit.
       .replace(/ *([=<>≤≥≈≠÷→⇌]) */g, ' $1 ')
       .replace(/(?<=[\p{L}\p{Nd})\]}]) *\+ *(?=[\p{L}\p{Nd}([{])/gu, ' + ')

@@ -1,6 +1,7 @@
 import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
-import { errorsAllowed, type TextSettings } from './settings';
+import { errorsAllowed, letsPass, type TextSettings } from './settings';
+import { listFor, NEWEST_EDITION } from './wordLists';
 
 const IGNORED: readonly (readonly [keyof TextSettings, string])[] = [
   ['ignoreCapitals', 'capitals'],
@@ -23,9 +24,21 @@ function errorWords({ typingErrors, typingErrorPrice }: TextSettings): string {
   return `${typingErrors} typing ${plural(typingErrors, 'error is', 'errors are')} allowed${price}.`;
 }
 
-/** How answers are compared under these settings, in sentences: what is ignored, and how many typing errors pass. */
-export function settingsWords(settings: TextSettings): string[] {
+/** Whether another word may pass for a misspelt one, where anything misspelt may. */
+function otherWordsWords(settings: TextSettings, language: string): string {
+  if (!letsPass(settings)) return '';
+  const list = listFor(language, NEWEST_EDITION);
+  if (settings.otherWords === 'pass' || !list) return 'Another word passes like a misspelt one.';
+  const finalS = settings.otherWords === 'refuseButS' ? ', but a final s may be missing or extra' : '';
+  return `Another word of the ${list.title} list does not pass${finalS}.`;
+}
+
+/**
+ * How answers are compared under these settings, in sentences: what is ignored, how many typing errors pass, and whether
+ * other words of the language do.
+ */
+export function settingsWords(settings: TextSettings, language: string): string[] {
   const ignored = IGNORED.filter(([name]) => settings[name] === true).map(([, words]) => words);
   const compared = ignored.length > 0 ? `Ignored: ${listed(ignored)}.` : 'Nothing is ignored.';
-  return [compared, errorWords(settings)].filter(Boolean);
+  return [compared, errorWords(settings), otherWordsWords(settings, language)].filter(Boolean);
 }

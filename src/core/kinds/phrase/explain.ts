@@ -1,6 +1,6 @@
 import { equivalents } from '../../answers/text/accents';
 import { typingErrors } from '../../answers/text/distance';
-import { formErrors } from '../../answers/text/match';
+import { formErrors, refusalOf } from '../../answers/text/match';
 import { comparedText } from '../../answers/text/comparedText';
 import { prepared } from '../../answers/text/prepare';
 import { errorsAllowed, type TextSettings } from '../../answers/text/settings';
@@ -48,6 +48,15 @@ function whyNot(variant: ReadyVariant, answer: AnswerTexts): TraceLine {
   if (!first) return note('others', 'noForm', values);
   if (variant.variant.match === 'pattern') {
     return note('others', first.pattern ? 'patternNot' : 'patternUnreadable', values);
+  }
+  for (const { source, form } of variant.forms) {
+    const refusal = refusalOf(form, answer.under(variant), variant.comparison);
+    if (refusal) {
+      const { why, words, errors } = refusal;
+      const list = variant.comparison.others?.words.list ?? '';
+      const more = { words: words.join(', '), errors, list };
+      return note('others', why === 'anotherWord' ? 'otherWord' : why, { ...values, ...more, form: source });
+    }
   }
   for (const { source } of variant.forms) {
     const missing = IGNORABLE.find(

@@ -46,9 +46,10 @@ const WAYS = {
 } as const;
 
 /** Which variants earn what, and what happens to anything else. */
-export function describe(question: PhraseQuestion): string[] {
+export function describe(question: PhraseQuestion, { language }: MarkingContext): string[] {
   const variants = question.variants.map(({ forms, match, credit, decides, settings }) => {
-    const own = Object.keys(settings).length > 0 ? settingsWords({ ...question.settings, ...settings }) : [];
+    const own =
+      Object.keys(settings).length > 0 ? settingsWords({ ...question.settings, ...settings }, language) : [];
     const rule = `${WAYS[match]}${decides ? ', deciding' : ''}, earns ${toPercentText(credit)}%`;
     const compared = own.length > 0 ? ` (${own.join(' ').replace(/\.$/, '')})` : '';
     return `${forms.map((form) => `“${form}”`).join(' or ')}, ${rule}${compared}.`;
@@ -58,7 +59,11 @@ export function describe(question: PhraseQuestion): string[] {
     waits: 'waits for you',
     nearMissesWait: 'is wrong, but near misses wait for you',
   };
-  return [...variants, ...settingsWords(question.settings), `Anything else ${rest[question.unmatched]}.`];
+  return [
+    ...variants,
+    ...settingsWords(question.settings, language),
+    `Anything else ${rest[question.unmatched]}.`,
+  ];
 }
 
 const matched =
@@ -94,6 +99,10 @@ export const lines: LineWords = {
   'differsIn.ignoreWordOrder': differs('the order of words, which counts'),
   typingErrors: (v) =>
     `${quoted(v['form'])} is ${typingErrors(v['errors'])} away, ${text(v['allowed'])} allowed`,
+  otherWord: (v) =>
+    `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is another word, by the list ${text(v['list'])}`,
+  singularOrPlural: (v) =>
+    `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is its singular or plural, which counts here`,
   nothingInCommon: (v) => `${quoted(v['form'])}: nothing in common`,
   wordsMissing: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is missing`,
   wordsTooMany: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is extra`,

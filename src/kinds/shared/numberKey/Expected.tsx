@@ -1,3 +1,5 @@
+import { confusedNumbers } from '@/core/kinds/shared/confusedNumbers';
+import { Proposed } from '../Proposed';
 import { keptNumber, typedNumber } from '@/core/answers/number/kept';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { ExpectedValue, NumberKey } from '@/core/answers/number/schema';
@@ -99,6 +101,14 @@ export function Expected({ numberKey, sign, onChange }: Props) {
           label="Another expected wrong answer"
           placeholder="a wrong number you expect"
           trouble="This is not a number."
+          onAdd={add}
+        />
+        <Proposed
+          what="Easily mixed up"
+          entries={confusedNumbers(numberKey).map(({ value, mixedUp }) => ({
+            text: typedNumber(value, sign),
+            why: mixedUp === 'sign' ? 'the other sign' : `as if in ${mixedUp}`,
+          }))}
           onAdd={add}
         />
       </div>

@@ -1,7 +1,16 @@
 import { useState } from 'react';
 import { ARTICLES, hasArticles } from '@/core/answers/text/articles';
-import { presetOf, withPreset, type Preset, type TextSettings } from '@/core/answers/text/settings';
+import {
+  letsPass,
+  presetOf,
+  withPreset,
+  type OtherWords,
+  type Preset,
+  type TextSettings,
+} from '@/core/answers/text/settings';
+import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
 import { PercentField } from '@/ui/widgets/PercentField';
+import { languageName } from '@/ui/words/languages';
 import { ChoicePart, SwitchPart } from '../ChoicePart';
 
 const PRESET_WORDS: Readonly<Record<Preset, string>> = {
@@ -73,6 +82,30 @@ function Settings({ settings, language, onChange }: SettingsProps) {
   );
 }
 
+const OTHER_WORDS: Readonly<Record<OtherWords, string>> = {
+  refuse: 'does not pass',
+  refuseButS: 'does not pass, but a final s may',
+  pass: 'passes too',
+};
+
+/** Part of a sentence: whether another word may pass for a misspelt one. Where there is no list of words, that it does. */
+function OtherWordsPart({ settings, language, onChange }: SettingsProps) {
+  const list = listFor(language, NEWEST_EDITION);
+  if (!list)
+    return <>{`; another word passes too, as there is no word list for ${languageName(language)}`}</>;
+  return (
+    <>
+      {'; another word '}
+      <ChoicePart
+        label={`Another word of the ${list.title} word list`}
+        value={settings.otherWords}
+        words={OTHER_WORDS}
+        onChange={(otherWords) => onChange({ ...settings, otherWords })}
+      />
+    </>
+  );
+}
+
 /** Part of a sentence: how answers are compared, and what a typing error costs. */
 export function SpellingPart({ settings, language, onChange }: SettingsProps) {
   const [open, setOpen] = useState(false);
@@ -100,6 +133,7 @@ export function SpellingPart({ settings, language, onChange }: SettingsProps) {
           {' each'}
         </>
       )}
+      {letsPass(settings) && <OtherWordsPart settings={settings} language={language} onChange={onChange} />}
       {'. '}
       <button
         type="button"

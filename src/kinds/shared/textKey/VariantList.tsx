@@ -1,10 +1,14 @@
+import { readNumber } from '@/core/answers/number/read';
+import { hasSymbols } from '@/core/answers/text/symbols';
 import { readPattern } from '@/core/answers/text/pattern';
 import { comparedText } from '@/core/answers/text/comparedText';
+import { unify } from '@/core/answers/text/unify';
 import type { WayOfMatching } from '@/core/answers/text/settings';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { newId } from '@/store/records/ids';
+import { Confused } from './Confused';
 import { ChoicePart } from '../ChoicePart';
 import { KeyRow } from '../KeyRow';
 import { NewEntry } from '../NewEntry';
@@ -36,6 +40,17 @@ function formTrouble(own: TextKey['settings'], variant: Variant, language: strin
     }
   }
   return null;
+}
+
+/** What a teacher may not expect of a form: that it is one way of writing a number, or that its signs count. */
+function formNote(own: TextKey['settings'], { forms, match, settings }: Variant): string | null {
+  if (match === 'pattern') return null;
+  const number = forms.find((form) => /\d/.test(form) && readNumber(form, 'point') !== null);
+  if (number !== undefined)
+    return `“${number}” is a number, but only this way of writing it matches here. A number question reads them all.`;
+  const ignored = { ...own, ...settings }.ignorePunctuation;
+  const signs = ignored ? forms.find((form) => hasSymbols(unify(form))) : undefined;
+  return signs === undefined ? null : `The signs in “${signs}” count, though punctuation is ignored.`;
 }
 
 interface FormsProps {
@@ -80,6 +95,7 @@ function Forms({ variant, name, onChange }: FormsProps) {
 function VariantRow({ settings, variant, language, onChange, onRemove }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
   const trouble = formTrouble(settings, variant, language);
+  const note = trouble === null ? formNote(settings, variant) : null;
   return (
     <KeyRow
       entry={variant}
@@ -100,6 +116,7 @@ function VariantRow({ settings, variant, language, onChange, onRemove }: RowProp
           />
         </div>
         {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
+        {note && <p className="caption mt-1">{note}</p>}
       </div>
     </KeyRow>
   );
@@ -150,6 +167,14 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
           placeholder={texts.placeholder}
           onAdd={(form) => onChange([...all, newVariant(newId(), form, side === 'right' ? ONE : ZERO)])}
         />
+        {side === 'wrong' && (
+          <Confused
+            textKey={textKey}
+            language={language}
+            about={about}
+            onAdd={(word) => onChange([...all, newVariant(newId(), word, ZERO)])}
+          />
+        )}
       </div>
     </div>
   );

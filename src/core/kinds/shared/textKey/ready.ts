@@ -85,8 +85,7 @@ export function readyKey(question: TextKey, reading: TextReading): readonly Read
 }
 
 /** The same for readings under which every text is judged alike. */
-export const readingKey = ({ language, words }: TextReading): string =>
-  words?.id ?? language;
+export const readingKey = ({ language, words }: TextReading): string => words?.id ?? language;
 
 /** An answer's text as compared under each variant's settings, each worked out once. */
 export class AnswerTexts {
