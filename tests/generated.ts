@@ -7,6 +7,7 @@ import { SCHOOL } from '../demo/school';
 import { texIn, written } from '@/core/content/formulaText';
 import { formulasOf } from '@/typeset/complete';
 import { casesPage } from './workedCases';
+import { notices } from '../scripts/words/notices';
 import './unit/support/wordLists';
 
 /** The demo quiz as a file for colleagues. */
@@ -42,6 +43,7 @@ export const generated = async (): Promise<ReadonlyMap<string, Uint8Array>> =>
   new Map([
     ['demo/formulas.json', text(`${JSON.stringify(await formulasOf(texIn(SCHOOL).map(written)), null, 1)}\n`)],
     ['docs/marking-cases.md', text(casesPage())],
+    ['NOTICES.md', text(notices())],
     ...SCHEMA_NAMES.map((name) => [`docs/schema/${name}.json`, text(`${JSON.stringify(jsonSchema(name), null, 1)}\n`)] as const),
     ['demo/import/rivers.yentrel', writeQuizFile(DEMO_FILE, new Map())],
     ['demo/import/mark.json', text(`${JSON.stringify(JSON.parse(canonical(DEMO_REQUEST)), null, 1)}\n`)],

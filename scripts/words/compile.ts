@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { gunzipSync, gzipSync } from 'fflate';
 import { automatonFile } from './automaton';
 import { LISTS, type ListRecipe } from './lists';
+import { notices } from './notices';
 
 const FOLDER = 'public/words';
 const KNOWN = 'scripts/words/known.json';
@@ -22,6 +23,7 @@ function wordsOf({ words }: ListRecipe): string[] {
 }
 
 mkdirSync(FOLDER, { recursive: true });
+writeFileSync(`${FOLDER}/NOTICES.md`, notices());
 for (const recipe of LISTS) {
   const { name, language } = recipe;
   const path = `${FOLDER}/${name}.bin`;

@@ -4,12 +4,18 @@ import { describe, test } from 'node:test';
 import { fraction } from '@/core/figures/fraction';
 import { afterLateness, lateness } from '@/core/scoring/lateness';
 import { verdictOf, type Mark } from '@/core/marks/mark';
+import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
+import { ownContextOf } from '@/core/scoring/context';
 import { markAnswer } from '@/core/scoring/markAttempt';
 import type { LateRule } from '@/core/quiz/rules';
 import { generated } from '../../generated';
 import { filledQuestion } from '../support/filled';
-import { phraseQuestion, share, variant, written } from '../support/support';
+import { paperOf, phraseQuestion, share, variant, written } from '../support/support';
 
+const PRESETS: Readonly<Record<string, Preset>> = {
+  'small errors pass': 'smallErrorsPass',
+  'only the meaning counts': 'onlyTheSense',
+};
 const context = { language: 'en', decimalSign: 'point' as const };
 const page = readFileSync('docs/marking.md', 'utf8');
 
@@ -53,17 +59,20 @@ describe('the tables of the page of rules', () => {
     test(`“${right}”, ${settings || 'as it is'}: ${answer} is ${result}`, () => {
       const errors = Number(/^(\d) typing/.exec(settings ?? '')?.[1] ?? 0) as 0 | 1 | 2;
       const match = settings === 'all these words' ? ('allWords' as const) : ('whole' as const);
-      const known = ['', 'accents ignored', 'articles ignored', 'all these words'];
+      const known = ['', 'accents ignored', 'articles ignored', 'all these words', ...Object.keys(PRESETS)];
       assert.ok(errors > 0 || known.includes(settings ?? ''), 'a setting that the test knows');
+      const preset = PRESETS[settings ?? ''];
       const question = phraseQuestion(
         [variant('right', [right ?? ''], '1', { match }), ...(wrong ? [variant('wrong', [wrong], '0')] : [])],
         {
           typingErrors: errors,
           ignoreAccents: settings === 'accents ignored',
           ignoreArticles: settings === 'articles ignored',
+          ...(preset ? withPreset(DEFAULT_SETTINGS, preset) : {}),
         },
       );
-      assert.equal(resultOf(markAnswer(question, { kind: 'phrase', text: answer ?? '' }, context)), result);
+      const own = ownContextOf(paperOf([question]), question);
+      assert.equal(resultOf(markAnswer(question, { kind: 'phrase', text: answer ?? '' }, own)), result);
     });
   }
   for (const [key, near, answer, result] of tableOf('key', 'near enough', 'answer', 'result')) {

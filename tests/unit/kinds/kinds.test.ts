@@ -250,6 +250,23 @@ describe('kinds, case by case', () => {
         .includes('Gap 3: “silt” is already counted'),
     );
   });
+  test('bank words that read the same are one word, as often as they stand there together', () => {
+    const gap = (id: string, word: string) => ({ id, type: 'bank', weight: ONE, words: [{ word, credit: ONE }] });
+    const question = filledQuestion('gaps', {
+      gaps: [gap('a', 's1'), gap('b', 's2'), gap('c', 's1')],
+      bank: [
+        { id: 's1', text: 'silt', times: 1 },
+        { id: 's2', text: ' silt', times: 1 },
+        { id: 'x', text: 'sand', times: 1 },
+      ],
+      model: 'weightedSum',
+    });
+    const filled = (a: string, b: string, c: string): Answer => ({ kind: 'gaps', gaps: { a, b, c } });
+    assert.equal(at(question, filled('s2', 's1', 'x')), 'partly 2/3');
+    assert.equal(at(question, filled('s1', 's1', 'x')), 'partly 2/3', 'nobody can tell which was taken');
+    assert.equal(at(question, filled('s1', 's2', 's1')), 'partly 2/3', 'it stands there twice');
+    assert.equal(at(question, filled('x', '', '')), 'wrong 0');
+  }); // prettier-ignore
   test('gaps of several sorts: weights, a number, a list, all or nothing with prices, and one that waits', () => {
     const settings = {
       ignoreCapitals: true,

@@ -9,13 +9,24 @@ import { typedIn } from './typedIn';
 
 import { isBlankText } from '../../answers/text/prepare';
 import { bestPairs } from '../../figures/bestPairs';
-import { add, divide, larger, multiply, ONE, smaller, ZERO, type Fraction } from '../../figures/fraction';
+import {
+  add,
+  compare,
+  divide,
+  larger,
+  multiply,
+  ONE,
+  smaller,
+  ZERO,
+  type Fraction,
+} from '../../figures/fraction';
 import type { Mark, PartMark } from '../../marks/mark';
 import { joinParts, type WeighedPart } from '../shared/joinParts';
 import { blankPart, partOf } from '../shared/makeMark';
 import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
 import { hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../shared/textKey/judge';
 import { givenIn } from './cells';
+import { readingOf } from '../shared/readsAlike';
 import { readingKey } from '../shared/textKey/ready';
 import { hasPoolKey, markPool } from './pool';
 
@@ -130,6 +141,24 @@ function markPicked(question: GapsQuestion, gap: Extract<Gap, { type: 'list' }>,
   return partOf(gap.id, option.credit, { rule: option.id, feedback: option.feedback });
 }
 
+type BankGap = Extract<Gap, { type: 'bank' }>;
+type BankWord = GapsQuestion['bank'][number];
+
+/** The words of the bank that read like one of them, that one first: nobody can tell which of them was taken. */
+function readAlike(bank: readonly BankWord[], word: BankWord): BankWord[] {
+  const reading = readingOf(word);
+  return [word, ...bank.filter((one) => one !== word && readingOf(one) === reading)];
+}
+
+/** What a gap's key says of a word, or of the best of those that read like it. */
+function keyedWord({ words }: BankGap, alike: readonly BankWord[]): BankGap['words'][number] | null {
+  const keyed = alike.flatMap(({ id }) => words.find(({ word }) => word === id) ?? []);
+  return keyed.reduce<BankGap['words'][number] | null>(
+    (best, one) => (best && compare(best.credit, one.credit) >= 0 ? best : one),
+    null,
+  );
+}
+
 /** Gaps filled from the bank, in their order: a word that was used as often as it stands there is wrong after that. */
 function markBank(question: GapsQuestion, answer: GapsAnswer | null): Map<string, PartMark> {
   const used = new Map<string, number>();
@@ -138,14 +167,17 @@ function markBank(question: GapsQuestion, answer: GapsAnswer | null): Map<string
     if (gap.type !== 'bank') continue;
     const id = typedIn(answer, gap.id);
     const word = question.bank.find((one) => one.id === id);
-    const times = (used.get(id) ?? 0) + 1;
-    used.set(id, times);
+    const reading = word ? readingOf(word) : id;
+    const times = (used.get(reading) ?? 0) + 1;
+    used.set(reading, times);
+    const alike = word ? readAlike(question.bank, word) : [];
     if (id.trim() === '') parts.set(gap.id, blankPart(gap.id));
     else if (!word || !hasGapKey(question, gap)) parts.set(gap.id, waits(gap.id));
-    else if (times > word.times) parts.set(gap.id, partOf(gap.id, ZERO, { rule: id, alreadyCounted: true }));
+    else if (times > alike.reduce((sum, one) => sum + one.times, 0))
+      parts.set(gap.id, partOf(gap.id, ZERO, { rule: id, alreadyCounted: true }));
     else {
-      const own = gap.words.find((one) => one.word === id);
-      const more = own ? { rule: id, feedback: own.feedback } : { rule: id };
+      const own = keyedWord(gap, alike);
+      const more = own ? { rule: own.word, feedback: own.feedback } : { rule: id };
       parts.set(gap.id, partOf(gap.id, own?.credit ?? ZERO, more));
     }
   }

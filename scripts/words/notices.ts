@@ -1,0 +1,26 @@
+import { LISTS, read } from './lists';
+
+const intro = `# Notices
+
+Yentrel tells other words from misspelt ones by lists of words, which are made from the dictionaries below when it is set up
+(\`scripts/words\`). Each list holds the words of its dictionaries in small letters, with all that their rules of inflection
+make of them, as an automaton; nothing else of them is shipped. Their sources are the npm packages named here, unchanged. The
+licences are theirs, as they come with the packages.
+
+There is no list for German or Italian: those that could be found may only be passed on under the GNU General Public
+License, or do not say clearly under which licence their words are.
+`;
+
+/** The licences of everything that the word lists are made from, as a document. */
+export function notices(): string {
+  const parts = LISTS.flatMap(({ name, title, sources }) => [
+    `\n## ${title} (\`${name}\`)\n`,
+    ...sources.map(({ packageName, licence, text }) => {
+      const { version } = JSON.parse(read(`${packageName}/package.json`)) as { version: string };
+      const lines = read(text).trim().split(/\r?\n/);
+      const indented = lines.map((line) => `    ${line.replace(/\t/g, '  ')}`.trimEnd()).join('\n');
+      return `\n### ${packageName} ${version}, under ${licence}\n\n${indented}\n`;
+    }),
+  ]);
+  return intro + parts.join('');
+}
