@@ -86,7 +86,7 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
   await page.goto('/quiz/?id=demo-rivers#plan');
   await page.getByLabel('How often each student can take the quiz').selectOption('3');
   await page.getByLabel('What late work loses').selectOption('table');
-  await expect(page.getByLabel('Days of row 1')).toBeVisible();
+  await expect(page.getByLabel('Time of row 1')).toBeVisible();
   await expectAccessible(page, 'attempts and lateness');
   await page.goto('/print/?quiz=demo-rivers&right=with');
   await expect(page.getByRole('region', { name: 'Slip of Ada Marsh' })).toBeVisible();

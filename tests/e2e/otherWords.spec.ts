@@ -87,7 +87,7 @@ test('another word is no typing error: Check says why, one press accepts it for 
     ['Cato Weir', 0],
     ['Dina Ford', 0],
   ]);
-  expect(JSON.stringify(students)).toContain('“glazier” is another word, by the list en-1');
+  expect(JSON.stringify(students)).toContain('“glazier” is another word, by the word list en-1');
   const { stdout } = await run(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', quizFile, answers]);
   const scores = stdout.replace(/^\uFEFF/, '').trim().split(/\r?\n/).slice(1).map((line) => line.split(',')); // prettier-ignore
   for (const { student, recorded } of students)
@@ -103,9 +103,9 @@ test('another word is no typing error: Check says why, one press accepts it for 
     .click();
   await expect(margin(page).getByText('the singular or plural of an accepted answer')).toBeVisible();
   await page.getByRole('button', { name: 'Question 1: wrong, 0 points, near miss, “glazier”' }).first().click(); // prettier-ignore
-  await expect(margin(page).getByText('near to an accepted answer, but another word')).toBeVisible();
+  await expect(margin(page).getByText('close to an accepted answer, but another word')).toBeVisible();
   await expect(
-    margin(page).getByText('“glacier” would pass with 1 typing error, but “glazier” is another word, by the list en-1'),
+    margin(page).getByText('“glacier” would pass with 1 typing error, but “glazier” is another word, by the word list en-1'),
   ).toBeVisible(); // prettier-ignore
   await page.keyboard.press('a');
   await expect(bar(page).getByText(/^2 students up/)).toBeVisible();

@@ -1,7 +1,7 @@
 import type { NearMiss } from './mark';
 
 const NEAR: Readonly<Record<NearMiss, string>> = {
-  anotherWord: 'near to an accepted answer, but another word',
+  anotherWord: 'close to an accepted answer, but another word',
   singularOrPlural: 'the singular or plural of an accepted answer',
   withoutSpaces: 'equal to an accepted answer without the spaces',
   moreIgnored: 'equal to an accepted answer if more differences were ignored',

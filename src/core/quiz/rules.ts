@@ -15,6 +15,11 @@ export type AttemptRule = z.infer<typeof AttemptRule>;
 /** What being late takes off: of the points that were earned, or of those that were possible. */
 const base = z.enum(['earned', 'possible']);
 
+/** The hours of a row of a table, a calendar day for 24: by these its rows go up. */
+export const hoursOf = (
+  row: { readonly within: number; readonly unit: 'hour' | 'day' } | undefined,
+): number => (row ? row.within * (row.unit === 'day' ? 24 : 1) : 0);
+
 /** What work handed in after the due time loses. */
 export const LateRule = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('free') }),
@@ -26,15 +31,21 @@ export const LateRule = z.discriminatedUnion('kind', [
     of: base,
     cap: Share.nullable(),
   }),
-  /** Up to so many calendar days late costs so much; the last row goes on. */
+  /** Up to so many hours or calendar days late costs so much, a longer time in each row; the last row goes on. */
   z.strictObject({
     kind: z.literal('table'),
     rows: z
-      .array(z.strictObject({ days: z.number().int().min(1).max(1000), share: Share }))
+      .array(
+        z.strictObject({
+          within: z.number().int().min(1).max(1000),
+          unit: z.enum(['hour', 'day']),
+          share: Share,
+        }),
+      )
       .min(1)
       .max(50)
-      .refine((rows) => rows.every((row, at) => at === 0 || row.days > (rows[at - 1]?.days ?? 0)), {
-        message: 'The days of a table go up from row to row',
+      .refine((rows) => rows.every((row, at) => at === 0 || hoursOf(row) > hoursOf(rows[at - 1])), {
+        message: 'The times of a table go up from row to row',
       }),
     of: base,
   }),

@@ -1,13 +1,25 @@
 import { isRecord, type Json } from '../content/upgrade';
 
 /**
- * Records of the form that knew no lists of words, brought to the one that does. Nobody's marks change: where errors or
+ * Records of the form that knew no lists of words and counted lateness in tables by days alone, brought to the one that does
+ * and by hours too. Nobody's marks change: where errors or
  * accents were let pass, other words go on passing until the teacher wants it otherwise. Every page that opens the database
  * loads this, so it knows kinds only by what their questions hold.
  */
 
+/** A table of what being late costs, whose rows were days all. */
+function rowsInUnits(late: unknown): unknown {
+  if (!isRecord(late) || !Array.isArray(late['rows'])) return late;
+  const rows = late['rows'].map((row: unknown) => {
+    if (!isRecord(row) || !('days' in row)) return row;
+    const { days, ...more } = row;
+    return { within: days, unit: 'day', ...more };
+  });
+  return { ...late, rows };
+}
+
 export const wordContent = (content: unknown): unknown =>
-  isRecord(content) ? { wordLists: 1, ...content } : content;
+  isRecord(content) ? { wordLists: 1, ...content, late: rowsInUnits(content['late']) } : content;
 
 const letsPass = (settings: unknown): boolean =>
   isRecord(settings) &&

@@ -26,10 +26,18 @@ function daysStarted(from: number, at: number, zone: string): number {
   return days;
 }
 
-function shareOf(rule: Exclude<LateRule, { kind: 'free' }>, started: number): Fraction {
-  if (rule.kind === 'table') {
-    return (rule.rows.find((row) => started <= row.days) ?? rule.rows.at(-1))?.share ?? ZERO;
-  }
+const hoursStarted = (from: number, at: number): number => Math.ceil((at - from) / HOUR);
+
+type Row = Extract<LateRule, { kind: 'table' }>['rows'][number];
+
+/** The first row whose time was not exceeded, that time inside; the last where all were. */
+function rowOf(rows: readonly Row[], from: number, at: number, zone: string): Row | undefined {
+  const fits = ({ within, unit }: Row): boolean =>
+    unit === 'hour' ? at <= from + within * HOUR : at <= daysLater(from, within, zone);
+  return rows.find(fits) ?? rows.at(-1);
+}
+
+function shareOf(rule: Extract<LateRule, { kind: 'steps' }>, started: number): Fraction {
   const most = rule.cap ?? ONE;
   const share = multiply(rule.share, fraction(Math.min(started, 1_000_000)));
   return compare(share, most) > 0 ? most : share;
@@ -43,7 +51,8 @@ function heldBack(rule: LateRule, started: number): Fraction | null {
 
 /**
  * How late work is; null where it is in time. Steps are counted from the end of the grace, each started hour
- * (60 minutes) or calendar day of the quiz's zone. Excused work costs nothing.
+ * (60 minutes) or calendar day of the quiz's zone; a row of a table is told by the unit that it has. Excused work costs
+ * nothing.
  */
 export function lateness(
   rule: LateRule,
@@ -55,13 +64,14 @@ export function lateness(
   if (due.due === null || !isLate(due, finishedAt)) return null;
   const from = due.due + due.grace * MINUTE;
   const at = toMinute(finishedAt);
-  const hours = rule.kind === 'steps' && rule.step === 'hour';
-  const started = hours ? Math.ceil((at - from) / HOUR) : daysStarted(from, at, zone);
+  const row = rule.kind === 'table' ? rowOf(rule.rows, from, at, zone) : undefined;
+  const unit = rule.kind === 'steps' ? rule.step : (row?.unit ?? 'day');
+  const started = unit === 'hour' ? hoursStarted(from, at) : daysStarted(from, at, zone);
   const free = rule.kind === 'free' || excused === 'excused';
   return {
     started,
-    unit: hours ? 'hour' : 'day',
-    share: free ? ZERO : shareOf(rule, started),
+    unit,
+    share: free ? ZERO : rule.kind === 'table' ? (row?.share ?? ZERO) : shareOf(rule, started),
     of: rule.kind === 'free' ? 'earned' : rule.of,
     each: free ? null : heldBack(rule, started),
     excused: excused === 'excused',

@@ -1,6 +1,6 @@
 import { plural } from '@/core/figures/plural';
 import { compare, multiply } from '@/core/figures/fraction';
-import type { LateRule } from '@/core/quiz/rules';
+import { hoursOf, type LateRule } from '@/core/quiz/rules';
 import { Conflict } from '@/ui/editing/Conflict';
 import { count, percent } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
@@ -9,7 +9,7 @@ import { useContentField } from '@/ui/teacher/useContentField';
 import { ZoneField } from './ZoneField';
 
 type Steps = Extract<LateRule, { kind: 'steps' }>;
-type DayTable = Extract<LateRule, { kind: 'table' }>;
+type LateTable = Extract<LateRule, { kind: 'table' }>;
 
 const TEN = { n: 1, d: 10 };
 const NEW: Readonly<Record<LateRule['kind'], LateRule>> = {
@@ -18,9 +18,9 @@ const NEW: Readonly<Record<LateRule['kind'], LateRule>> = {
   table: {
     kind: 'table',
     rows: [
-      { days: 1, share: TEN },
-      { days: 3, share: { n: 1, d: 4 } },
-      { days: 7, share: { n: 1, d: 2 } },
+      { within: 1, unit: 'day', share: TEN },
+      { within: 3, unit: 'day', share: { n: 1, d: 4 } },
+      { within: 7, unit: 'day', share: { n: 1, d: 2 } },
     ],
     of: 'earned',
   },
@@ -30,7 +30,7 @@ function Base({
   rule,
   onChange,
 }: {
-  readonly rule: Steps | DayTable;
+  readonly rule: Steps | LateTable;
   readonly onChange: (rule: LateRule) => void;
 }) {
   return (
@@ -92,34 +92,56 @@ function StepParts({
   );
 }
 
-interface DayRowProps {
-  readonly rows: DayTable['rows'];
+interface RowProps {
+  readonly rows: LateTable['rows'];
   readonly at: number;
-  readonly onRow: (row: DayTable['rows'][number]) => void;
+  readonly onRow: (row: LateTable['rows'][number]) => void;
   readonly onRemove: () => void;
 }
 
-/** One row of the table: up to how many days late, and what that costs. */
-function DayRow({ rows, at, onRow, onRemove }: DayRowProps) {
-  const row = rows[at] ?? { days: 1, share: TEN };
-  const least = (rows[at - 1]?.days ?? 0) + 1;
-  const most = (rows[at + 1]?.days ?? 1001) - 1;
+type Row = LateTable['rows'][number];
+const NEW_ROW: Row = { within: 1, unit: 'day', share: TEN };
+const MOST = 1000;
+
+/** True where a row stands between the times of the row before and the one after. */
+const fitsBetween = (rows: LateTable['rows'], at: number, row: Row): boolean =>
+  row.within >= 1 &&
+  row.within <= MOST &&
+  hoursOf(row) > hoursOf(rows[at - 1]) &&
+  (rows[at + 1] === undefined || hoursOf(row) < hoursOf(rows[at + 1]));
+
+/** One row of the table: up to how many hours or days late, and what that costs. */
+function LateRow({ rows, at, onRow, onRemove }: RowProps) {
+  const row = rows[at] ?? NEW_ROW;
+  const change = (changed: Partial<Row>) => {
+    const next = { ...row, ...changed };
+    if (fitsBetween(rows, at, next)) onRow(next);
+  };
   return (
     <li>
       up to{' '}
       <input
         type="number"
         className="sentence-part !w-14"
-        aria-label={`Days of row ${at + 1}`}
-        min={least}
-        max={most}
-        value={row.days}
-        onChange={(event) => {
-          const days = Math.floor(Number(event.target.value));
-          if (days >= least && days <= most) onRow({ ...row, days });
-        }}
+        aria-label={`Time of row ${at + 1}`}
+        min={1}
+        max={MOST}
+        value={row.within}
+        onChange={(event) => change({ within: Math.floor(Number(event.target.value)) })}
       />{' '}
-      {plural(row.days, 'day')}
+      <select
+        className="sentence-part"
+        aria-label={`Unit of row ${at + 1}`}
+        value={row.unit}
+        onChange={(event) => change({ unit: event.target.value as Row['unit'] })}
+      >
+        <option value="hour" disabled={!fitsBetween(rows, at, { ...row, unit: 'hour' })}>
+          {plural(row.within, 'hour')}
+        </option>
+        <option value="day" disabled={!fitsBetween(rows, at, { ...row, unit: 'day' })}>
+          {plural(row.within, 'day')}
+        </option>
+      </select>
       {at === rows.length - 1 && ', and any longer'}:{' '}
       <PercentField
         className="sentence-part"
@@ -145,18 +167,18 @@ function TableParts({
   rule,
   onChange,
 }: {
-  readonly rule: DayTable;
+  readonly rule: LateTable;
   readonly onChange: (rule: LateRule) => void;
 }) {
   const rows = [...rule.rows];
-  const put = (at: number, row: DayTable['rows'][number]) =>
+  const put = (at: number, row: LateTable['rows'][number]) =>
     onChange({ ...rule, rows: rows.map((one, index) => (index === at ? row : one)) });
   return (
     <>
-      a share of the <Base rule={rule} onChange={onChange} /> by calendar days:
+      a share of the <Base rule={rule} onChange={onChange} /> by hours and calendar days:
       <ol className="mt-1 ml-6 list-none">
         {rows.map((_, at) => (
-          <DayRow
+          <LateRow
             key={at}
             rows={rows}
             at={at}
@@ -164,14 +186,15 @@ function TableParts({
             onRemove={() => onChange({ ...rule, rows: rows.filter((_, index) => index !== at) })}
           />
         ))}
-        {rows.length < 50 && (rows.at(-1)?.days ?? 0) < 1000 && (
+        {rows.length < 50 && (rows.at(-1)?.within ?? 0) < MOST && (
           <li>
             <button
               type="button"
               className="link-text cursor-pointer text-[13.5px]"
               onClick={() => {
-                const last = rows.at(-1) ?? { days: 0, share: TEN };
-                onChange({ ...rule, rows: [...rows, { days: last.days + 1, share: last.share }] });
+                const last = rows.at(-1);
+                const next = last ? { ...last, within: last.within + 1 } : NEW_ROW;
+                onChange({ ...rule, rows: [...rows, next] });
               }}
             >
               Another row
@@ -214,7 +237,7 @@ export function LateSentence() {
       >
         <option value="free">nothing</option>
         <option value="steps">a percentage per day or hour</option>
-        <option value="table">a percentage that depends on the days</option>
+        <option value="table">a percentage that depends on the time</option>
       </select>
       {rule.kind === 'free' && '.'}
       {rule.kind !== 'free' && ': '}

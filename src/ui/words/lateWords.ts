@@ -9,7 +9,7 @@ export function lateRuleWords(rule: LateRule): string {
     const cap = rule.cap === null ? '' : `, ${percent(rule.cap)} at most`;
     return `Each ${rule.step} (or part of ${rule.step === 'hour' ? 'an hour' : 'a day'}) late costs ${percent(rule.share)} ${of}${cap}.`;
   }
-  const rows = rule.rows.map(({ days, share }) => `${percent(share)} up to ${count(days, 'day')}`);
+  const rows = rule.rows.map(({ within, unit, share }) => `${percent(share)} up to ${count(within, unit)}`);
   const after = rule.rows.at(-1);
   return `Late work loses part ${of}: ${rows.join(', ')}${after ? `, ${percent(after.share)} after that` : ''}.`;
 }

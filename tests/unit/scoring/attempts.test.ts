@@ -57,7 +57,7 @@ describe('being late', () => {
   test('a table: bounds inside, the last row goes on', () => {
     const rule: LateRule = {
       kind: 'table',
-      rows: [{ days: 1, share: share('0.1') }, { days: 3, share: share('0.25') }, { days: 7, share: share('0.5') }],
+      rows: [{ within: 1, unit: 'day', share: share('0.1') }, { within: 3, unit: 'day', share: share('0.25') }, { within: 7, unit: 'day', share: share('0.5') }],
       of: 'earned',
     }; // prettier-ignore
     const on = (day: number) =>
@@ -72,10 +72,36 @@ describe('being late', () => {
       ['0', '1/10', '1/4', '1/4', '1/2', '1/2', '1/2'],
     );
     assert.equal(
-      LateRule.safeParse({ ...rule, rows: [...rule.rows, { days: 7, share: ONE }] }).success,
+      LateRule.safeParse({ ...rule, rows: [...rule.rows, { within: 7, unit: 'day', share: ONE }] }).success,
       false,
     );
   });
+  test('a table of hours and calendar days: each row in its own unit', () => {
+    const rule: LateRule = {
+      kind: 'table',
+      rows: [
+        { within: 2, unit: 'hour', share: share('0.05') },
+        { within: 1, unit: 'day', share: share('0.1') },
+        { within: 30, unit: 'hour', share: share('0.2') },
+      ],
+      of: 'earned',
+    };
+    // The clocks go forward in the night: the same time of the next day is 23 hours later.
+    const due = { due: at('2026-03-28T16:00:00+01:00'), grace: 0 };
+    const cases: [handedIn: string, share: string, started: string][] = [
+      ['2026-03-28T18:00:00+01:00', '1/20', '2 hour'],
+      ['2026-03-28T18:01:00+01:00', '1/10', '1 day'],
+      ['2026-03-29T16:00:00+02:00', '1/10', '1 day'],
+      ['2026-03-29T16:01:00+02:00', '1/5', '24 hour'],
+      ['2026-04-02T16:00:00+02:00', '1/5', '119 hour'],
+    ];
+    for (const [handedIn, cost, started] of cases) {
+      const late = lateness(rule, due, at(handedIn), 'Europe/Berlin');
+      assert.deepEqual([written(late?.share ?? ZERO), `${late?.started} ${late?.unit}`], [cost, started], handedIn);
+    }
+    const falling = [...rule.rows].reverse();
+    assert.equal(LateRule.safeParse({ ...rule, rows: falling }).success, false);
+  }); // prettier-ignore
   test('excused and free: late, at no cost', () => {
     const due = { due: at(monday), grace: 0 };
     const excused = lateness(tenADay('earned', null), due, at('2026-01-06T12:00:00Z'), 'UTC', 'excused');

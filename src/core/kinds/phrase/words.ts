@@ -100,7 +100,7 @@ export const lines: LineWords = {
   typingErrors: (v) =>
     `${quoted(v['form'])} is ${typingErrors(v['errors'])} away, ${text(v['allowed'])} allowed`,
   otherWord: (v) =>
-    `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is another word, by the list ${text(v['list'])}`,
+    `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is another word, by the word list ${text(v['list'])}`,
   singularOrPlural: (v) =>
     `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is its singular or plural, which counts here`,
   nothingInCommon: (v) => `${quoted(v['form'])}: nothing in common`,
