@@ -1,4 +1,4 @@
-import { answersTo, checkHead, checkRows, openAnswer, openAttempt, spreads } from './class/check';
+import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
@@ -7,7 +7,14 @@ import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
 import { quizCounts, tray, workOutside } from './class/tray';
 
-export type { CheckCell, CheckRow, CheckTable, OpenedAnswer, OpenedAttempt } from './class/check';
+export type {
+  CheckCell,
+  CheckRow,
+  CheckTable,
+  OpenedAnswer,
+  OpenedAttempt,
+  PaperQuestion,
+} from './class/check';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
@@ -23,6 +30,7 @@ export const classDesk = {
   timesEffect,
   openAnswer,
   openAttempt,
+  openPaper,
   tray,
   workOutside,
   quizCounts,

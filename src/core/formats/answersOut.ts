@@ -95,7 +95,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       guarded(who.groups.join(', ')),
       attempt.number,
       // Nobody knows when a paper from a file was opened.
-      attempt.source === 'file' ? null : timeCell(attempt.openedAt, zone),
+      attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
       attempt.timeKnown ? timeCell(finishedAt(attempt, work.opening), zone) : null,
       ...paper.questions.flatMap((question, at): Cell[] => {
         if (!kindOf(question).asks) return [];

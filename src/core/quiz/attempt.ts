@@ -19,7 +19,8 @@ export const Attempt = z.strictObject({
   handedInAt: z.number().int().nullable(),
   /** False for a paper from a file that says no time: `handedInAt` is when it was imported, and it is never late. */
   timeKnown: z.boolean(),
-  source: z.enum(['sat', 'file']),
+  /** Sat on screen, taken from a file, or typed in by the teacher from paper. */
+  source: z.enum(['sat', 'file', 'typed']),
   answers: z.record(Id, Answer),
   /** By question, the hints that the student asked for, in their order. */
   hints: z.record(Id, z.array(Id).min(1).max(20)),

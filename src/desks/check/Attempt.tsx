@@ -128,9 +128,11 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
       {opened && (
         <>
           <p className="caption figures mt-1">
-            {opened.timeKnown
-              ? `Handed in ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
-              : 'From a file without times, so it is never late'}
+            {row.source === 'typed'
+              ? 'On paper, typed in by you, so it is never late'
+              : opened.timeKnown
+                ? `Handed in ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
+                : 'From a file without times, so it is never late'}
           </p>
           <ol className="mt-3 space-y-1 text-[13.5px]" aria-label="How the total came about">
             {opened.trace.map((line, index) => (

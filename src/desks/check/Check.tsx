@@ -1,70 +1,30 @@
-import { Download } from 'lucide-react';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { FindAndSort, type FindAndSortProps } from '@/ui/widgets/Find';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count, points } from '@/ui/words/figures';
+import { points } from '@/ui/words/figures';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { run } from '@/ui/widgets/press';
-import { saveScores } from '@/ui/teacher/saveAnswers';
 import type { CheckRow, CheckTable } from '@/workers/class/check';
 import { CheckGrid } from './CheckGrid';
 import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
-import { Overrides } from './Overrides';
+import { AT_FIRST, Head } from './CheckHead';
+import { OnePaper } from './OnePaper';
+import { SumMargin } from './SumMargin';
 import { useCheckTable } from './useCheckTable';
-import { rowsShown, type Place, type SortBy } from './rows';
+import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
 import { usePlace } from './usePlace';
-
-const ORDERS: readonly (readonly [SortBy, string])[] = [
-  ['name', 'name'],
-  ['highest', 'highest total'],
-  ['lowest', 'lowest total'],
-  ['waiting', 'points waiting'],
-  ['late', 'how late'],
-];
-
-interface HeadProps {
-  readonly table: CheckTable;
-  readonly tools: FindAndSortProps<SortBy>;
-  readonly onGo: (place: Place) => void;
-}
-
-function Head({ table, tools, onGo }: HeadProps) {
-  const { quiz } = useQuiz();
-  return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-4 max-sm:gap-y-2 max-sm:px-4 max-sm:pb-2">
-      <div className="flex-1 max-sm:basis-full">
-        <h1 className="station-title">Check</h1>
-        <p className="caption figures mt-1 text-balance max-sm:mt-0">
-          {count(table.counted, 'paper')} marked
-          {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
-          {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
-        </p>
-      </div>
-      {table.rows.length > 0 && <FindAndSort {...tools} orders={ORDERS} />}
-      <Overrides table={table} onGo={onGo} />
-      <button
-        type="button"
-        className="btn btn-sm btn-outline h-9 max-sm:hidden"
-        disabled={table.rows.length === 0}
-        onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
-      >
-        <Download size={15} aria-hidden /> Scores as CSV
-      </button>
-    </div>
-  );
-}
+import { VIEWS, type View } from './views';
 
 /** What stands in place of the table: nothing has come in, or nobody is found. */
 function NothingShown(props: {
   readonly table: CheckTable;
   readonly rows: readonly CheckRow[];
-  readonly search: string;
+  readonly asked: Asked;
 }) {
-  const { table, rows, search } = props;
+  const { table, rows, asked } = props;
+  const name = asked.search.trim();
   return (
     <>
       {table.rows.length === 0 && (
@@ -77,7 +37,13 @@ function NothingShown(props: {
         </p>
       )}
       {table.rows.length > 0 && rows.length === 0 && (
-        <p className="px-6 py-12 text-center text-soft">No student’s name contains “{search}”.</p>
+        <p className="px-6 py-12 text-center text-soft">
+          {name === ''
+            ? 'No paper is like that.'
+            : asked.show === 'all' && asked.circle === ''
+              ? `No student’s name contains “${name}”.`
+              : `No such paper has a name that contains “${name}”.`}
+        </p>
       )}
     </>
   );
@@ -107,16 +73,59 @@ function AtHand({
   );
 }
 
+/** The answer at hand in the margin: a sum, or an answer, or a whole paper. */
+function MarginAt(props: MarginProps) {
+  const { table, rows, place, row, acting, narrow } = props;
+  if (place.attemptId === SUMS) return <SumMargin table={table} rows={rows} column={place.column} />;
+  if (!row) return null;
+  return (
+    <CheckMargin
+      row={row}
+      table={table}
+      column={place.column}
+      action={acting.action}
+      onAction={acting.act}
+      onNext={acting.lookOn}
+      onLook={narrow ? acting.look : null}
+    />
+  );
+}
+
+interface MarginProps {
+  readonly table: CheckTable;
+  readonly rows: readonly CheckRow[];
+  readonly place: Place;
+  readonly row: CheckRow | undefined;
+  readonly acting: Pick<ReturnType<typeof usePlace>, 'action' | 'act' | 'look' | 'lookOn'>;
+  readonly narrow: boolean;
+}
+
+/** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
+const viewOf = (view: View, narrow: boolean) =>
+  view === 'paper' ? OnePaper : narrow ? CheckList : CheckGrid;
+
 /** The papers and their margin; keys act on the answer at hand. */
-function Papers({ table }: { readonly table: CheckTable }) {
-  const [search, setSearch] = useState('');
-  const [sort, setSort] = useState<SortBy>('name');
+function Papers({ table: named }: { readonly table: CheckTable }) {
+  const { pending } = useQuiz();
+  const [chosen, setChosen] = useState(AT_FIRST);
   const [up, setUp] = useState(false);
   const margin = useRef<HTMLElement>(null);
-  const rows = useMemo(() => rowsShown(table, search, sort), [table, search, sort]);
-  const { place, action, went, choose, go, act, look, lookOn, keys } = usePlace(rows, margin);
+  const { view, hardestFirst, namesHidden } = chosen;
+  const table = useMemo(() => (namesHidden ? nameless(named) : named), [named, namesHidden]);
+  const changed = useMemo(() => new Set(pending?.changed ?? []), [pending]);
+  const asked = useMemo(() => ({ ...chosen.asked, changed }), [chosen.asked, changed]);
+  const rows = useMemo(() => rowsShown(table, asked), [table, asked]);
+  const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);
+  const { place, went, choose, go, keys, ...acting } = usePlace(rows, columns, view, margin);
   const narrow = useNarrow('tablet');
   const row = rows.find((one) => one.attemptId === place?.attemptId);
+  const turnTo = (next: View) => {
+    setChosen((before) => ({ ...before, view: next }));
+    // A sum is of the table alone: one paper is of somebody.
+    const [first] = rows;
+    if (place && next === 'paper' && place.attemptId === SUMS && first)
+      choose({ attemptId: first.attemptId, column: 0 });
+  };
   // A sheet rises with what was pressed, and what was pressed comes into view above it.
   const press = useCallback(
     (next: Place) => {
@@ -126,14 +135,22 @@ function Papers({ table }: { readonly table: CheckTable }) {
     },
     [narrow, go, choose],
   );
+  const sortBy = useCallback((sort: SortBy) => {
+    setChosen((before) => ({ ...before, asked: { ...before.asked, sort } }));
+  }, []);
   // What a key opens is on the sheet, which rises with it.
   const onKey = (key: string): boolean => {
+    const other = VIEWS[Number(key) - 1]?.[0];
+    if (other) {
+      turnTo(other);
+      if (place) go(place);
+      return true;
+    }
     const known = keys(key);
     if (known && key !== 'Escape') setUp(true);
     return known;
   };
-  // Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet.
-  const View = narrow ? CheckList : CheckGrid;
+  const Shown = viewOf(view, narrow);
   return (
     <main
       // As wide as the table needs: on a wide screen it stays together with its margin in the middle.
@@ -143,33 +160,37 @@ function Papers({ table }: { readonly table: CheckTable }) {
       <div className="min-w-0 bg-paper py-6 max-sm:py-3">
         <Head
           table={table}
-          tools={{ search, onSearch: setSearch, sort, onSort: setSort }}
+          chosen={chosen}
+          changed={changed.size}
+          onChosen={setChosen}
+          onView={turnTo}
+          onTyped={(attemptId) => {
+            setChosen((before) => ({ ...AT_FIRST, namesHidden: before.namesHidden, view: 'paper' }));
+            choose({ attemptId, column: 0 });
+          }}
           onGo={(next) => {
             setUp(true);
             go(next);
           }}
         />
-        <NothingShown table={table} rows={rows} search={search} />
+        <NothingShown table={table} rows={rows} asked={asked} />
         {place && rows.length > 0 && (
-          <View table={table} rows={rows} place={place} went={went} onPlace={press} onKey={onKey} />
+          <Shown
+            {...{ table, rows, columns, place, went, onKey }}
+            sort={asked.sort}
+            onSort={sortBy}
+            onPlace={press}
+          />
         )}
       </div>
-      {row && place && (
+      {place && (row || place.attemptId === SUMS) && (
         <MarginColumn
           ref={margin}
-          peek={<AtHand row={row} table={table} place={place} />}
+          peek={row && <AtHand row={row} table={table} place={place} />}
           open={up}
           onOpen={setUp}
         >
-          <CheckMargin
-            row={row}
-            table={table}
-            column={place.column}
-            action={action}
-            onAction={act}
-            onNext={lookOn}
-            onLook={narrow ? look : null}
-          />
+          <MarginAt {...{ table, rows, place, row, acting, narrow }} />
         </MarginColumn>
       )}
     </main>

@@ -1,16 +1,21 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
+import { ZERO, type Fraction } from '@/core/figures/fraction';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { percent, points, pointWord } from '@/ui/words/figures';
+import { count, percent, points, pointsWord, pointWord } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { isMarked, spokenCell } from './cellWords';
-import { totalColumn, type Place } from './rows';
+import { SUMS, sumsOf, totalColumn, type Place, type SortBy, type Sums } from './rows';
 
 /** What a view of all papers is given: the table and the list alike. */
 export interface CheckTableProps {
   readonly table: CheckTable;
   readonly rows: readonly CheckRow[];
+  /** The questions in the order shown. */
+  readonly columns: readonly number[];
+  readonly sort: SortBy;
+  readonly onSort: (sort: SortBy) => void;
   readonly place: Place;
   /** Grows whenever a place was gone to by key: it is brought into view and gets the focus. */
   readonly went: number;
@@ -58,6 +63,7 @@ function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
 interface RowProps {
   readonly row: CheckRow;
   readonly index: number;
+  readonly columns: readonly number[];
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
   readonly several: boolean;
@@ -72,7 +78,7 @@ function RecordedScore({ row }: { readonly row: CheckRow }) {
   return shown ? <span className="font-semibold">{points(recorded.score)}</span> : null;
 }
 
-const Row = memo(function Row({ row, index, hand, several, onPlace }: RowProps) {
+const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
   const { score, waiting, late } = row.total;
@@ -86,9 +92,13 @@ const Row = memo(function Row({ row, index, hand, several, onPlace }: RowProps) 
         {row.apart && <span className="caption figures ml-1.5">{row.apart}</span>}
         {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
-      {row.cells.map((cell, at) => (
-        <Cell key={at} cell={cell} attemptId={attemptId} column={at} here={hand === at} onPlace={onPlace} />
-      ))}
+      {columns.map((at) => {
+        const cell = row.cells[at];
+        if (!cell) return null;
+        return (
+          <Cell key={at} cell={cell} attemptId={attemptId} column={at} here={hand === at} onPlace={onPlace} />
+        );
+      })}
       <td className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
         <button
           type="button"
@@ -117,31 +127,59 @@ const Row = memo(function Row({ row, index, hand, several, onPlace }: RowProps) 
   );
 });
 
-function Head({ table }: { readonly table: CheckTable }) {
-  const { questions, outOf, several } = table;
+type HeadProps = Pick<CheckTableProps, 'table' | 'columns' | 'sort' | 'onSort'>;
+
+/** The head of a question's column: a press sorts by what was earned in it, another one by name again. */
+function QuestionHead({ table, column, sort, onSort }: HeadProps & { readonly column: number }) {
+  const question = table.questions[column];
+  if (!question) return null;
+  const own: SortBy = `question ${column}`;
+  const isOwn = sort === own;
+  return (
+    <th
+      className="head-cell px-0 pb-2 font-normal"
+      title={question.title}
+      aria-sort={isOwn ? 'ascending' : undefined}
+    >
+      <button
+        type="button"
+        className="w-full cursor-pointer px-1 hover:bg-hair"
+        onClick={() => onSort(isOwn ? 'name' : own)}
+      >
+        {question.name && (
+          <span className="caption mx-auto block max-w-20 truncate leading-tight">{question.name}</span>
+        )}
+        <span
+          className={`block font-title text-[15px] font-semibold ${isOwn ? 'underline decoration-2 underline-offset-4' : ''}`}
+        >
+          {question.number}
+        </span>
+        <span className="caption figures block leading-tight">
+          {points(question.points)} {pointWord(question.points, 'pt')}
+        </span>
+        <span className="figures block text-[12px] text-soft">
+          {question.share === null
+            ? question.waiting > 0
+              ? 'not yet'
+              : '–'
+            : percent({ n: Math.round(question.share * 100), d: 100 })}
+        </span>
+        <span className="sr-only">{isOwn ? ', sorted by it' : ', sort by it'}</span>
+      </button>
+    </th>
+  );
+}
+
+function Head({ table, columns, sort, onSort }: HeadProps) {
+  const { outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
       <tr className="align-bottom">
         <th className="head-cell sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
           <span className="label-small">Student</span>
         </th>
-        {questions.map((question) => (
-          <th key={question.id} className="head-cell px-1 pb-2 font-normal" title={question.title}>
-            {question.name && (
-              <span className="caption mx-auto block max-w-20 truncate leading-tight">{question.name}</span>
-            )}
-            <span className="block font-title text-[15px] font-semibold">{question.number}</span>
-            <span className="caption figures block leading-tight">
-              {points(question.points)} {pointWord(question.points, 'pt')}
-            </span>
-            <span className="figures block text-[12px] text-soft">
-              {question.share === null
-                ? question.waiting > 0
-                  ? 'not yet'
-                  : '–'
-                : percent({ n: Math.round(question.share * 100), d: 100 })}
-            </span>
-          </th>
+        {columns.map((column) => (
+          <QuestionHead key={column} {...{ table, columns, sort, onSort, column }} />
         ))}
         <th
           className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}
@@ -157,6 +195,57 @@ function Head({ table }: { readonly table: CheckTable }) {
         )}
       </tr>
     </thead>
+  );
+}
+
+interface FootProps extends Pick<CheckTableProps, 'table' | 'columns' | 'place' | 'onPlace'> {
+  readonly sums: Sums;
+}
+
+/** The sums of the papers shown that count: a press says how one came about. */
+function Foot({ table, columns, place, onPlace, sums }: FootProps) {
+  const total = table.questions.length;
+  const cell = (column: number, sum: Fraction, name: string, className: string) => {
+    const here = place.attemptId === SUMS && place.column === column;
+    return (
+      <button
+        type="button"
+        data-cell={`${SUMS}:${column}`}
+        tabIndex={-1}
+        aria-pressed={here}
+        aria-label={`Sum of ${name}: ${pointsWord(sum)}`}
+        className={`${cellClass(here)} figures ${className}`}
+        onClick={() => onPlace({ attemptId: SUMS, column })}
+      >
+        {points(sum)}
+      </button>
+    );
+  };
+  return (
+    <tfoot className="sticky bottom-0 z-[2] bg-paper">
+      <tr>
+        <th
+          scope="row"
+          className="foot-cell sticky left-0 z-[1] bg-paper py-0 pr-3 pl-6 text-left font-medium whitespace-nowrap"
+        >
+          Sum <span className="caption">of {count(sums.papers, 'paper')}</span>
+        </th>
+        {columns.map((column) => (
+          <td key={column} className="foot-cell p-0">
+            {cell(
+              column,
+              sums.columns[column] ?? ZERO,
+              `question ${table.questions[column]?.number ?? 0}`,
+              'text-[13px]',
+            )}
+          </td>
+        ))}
+        <td className={`foot-cell ${table.several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
+          {cell(total, sums.totals, 'all totals', '!justify-end pr-6 pl-3 font-semibold')}
+        </td>
+        {table.several && <td className="foot-cell sticky right-0 z-[1] bg-paper" />}
+      </tr>
+    </tfoot>
   );
 }
 
@@ -208,7 +297,9 @@ function useFocusAt(at: At): void {
 }
 
 /** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
-export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTableProps) {
+export function CheckGrid(props: CheckTableProps) {
+  const { table, rows, columns, place, went, sort, onSort, onPlace, onKey } = props;
+  const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -235,7 +326,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTab
         }}
       >
         <table className="w-full border-collapse" aria-label="Scores" aria-rowcount={rows.length + 1}>
-          <Head table={table} />
+          <Head {...{ table, columns, sort, onSort }} />
           <tbody>
             <Gap height={drawn[0]?.start ?? 0} />
             {drawn.map(({ index }) => {
@@ -245,6 +336,7 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTab
                   key={index % slots.current}
                   row={row}
                   index={index}
+                  columns={columns}
                   hand={place.attemptId === row.attemptId ? place.column : null}
                   several={table.several}
                   onPlace={onPlace}
@@ -253,12 +345,14 @@ export function CheckGrid({ table, rows, place, went, onPlace, onKey }: CheckTab
             })}
             <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
           </tbody>
+          <Foot {...{ table, columns, place, onPlace, sums }} />
         </table>
       </div>
       <p className="caption px-6 pt-3">
-        Under each number: its points, and the mean share of them that was earned. A dot marks a near miss, an
-        answer that matches two different entries of the key, or a score of yours that automatic marking would
-        now change; a small stem marks a score you set. Press <kbd>?</kbd> for the keys.
+        Under each number: its points, and the mean share of them that was earned; a press on it sorts by it.
+        A dot marks a near miss, an answer that matches two different entries of the key, or a score of yours
+        that automatic marking would now change; a small stem marks a score you set. Press <kbd>?</kbd> for
+        the keys.
       </p>
     </>
   );

@@ -2,7 +2,8 @@ import { useCallback, useState, type RefObject } from 'react';
 import { notify } from '@/ui/widgets/notices';
 import type { CheckCell, CheckRow } from '@/workers/classDesk';
 import type { Action } from './Actions';
-import { firstPlace, neighbour, nextToLookAt, type Place } from './rows';
+import { firstPlace, neighbour, nextToLookAt, SUMS, type Place } from './rows';
+import type { View } from './views';
 
 const ACTION_KEYS: Readonly<Record<string, Action>> = { a: 'accept', p: 'part', w: 'wrong', h: 'hand' };
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
@@ -13,11 +14,20 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** The answer at hand among the rows shown, what is open on it, and the ways to another one. */
-export function usePlace(rows: readonly CheckRow[], margin: RefObject<HTMLElement | null>) {
+export function usePlace(
+  rows: readonly CheckRow[],
+  /** The questions in the order shown. */
+  columns: readonly number[],
+  /** One paper below the other, or one with its questions below each other. */
+  view: View,
+  margin: RefObject<HTMLElement | null>,
+) {
   const [chosen, setPlace] = useState<Place | null>(null);
   const [action, setAction] = useState<Action | null>(null);
   const [went, setWent] = useState(0);
-  const known = chosen && rows.some((row) => row.attemptId === chosen.attemptId) ? chosen : null;
+  const isThere = ({ attemptId }: Place): boolean =>
+    (attemptId === SUMS && view === 'all') || rows.some((row) => row.attemptId === attemptId);
+  const known = chosen && isThere(chosen) ? chosen : null;
   const place = known ?? firstPlace(rows);
   const choose = useCallback((next: Place) => {
     setAction(null);
@@ -52,12 +62,14 @@ export function usePlace(rows: readonly CheckRow[], margin: RefObject<HTMLElemen
   const keys = (key: string): boolean => {
     if (!place) return false;
     const step = STEPS[key];
-    const columns = rows[0]?.cells.length ?? 0;
-    if (step) go(neighbour(rows, place, step[0], step[1]));
-    else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
+    if (step) {
+      const [down, right] = view === 'paper' ? [step[1], step[0]] : step;
+      go(neighbour(rows, columns, place, down, right));
+    } else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
     else if (key === 'c') margin.current?.querySelector<HTMLElement>('[data-comment] textarea')?.focus();
     else if (key === 'Escape' && action) setAction(null);
-    else if (ACTION_KEYS[key] && place.column < columns) setAction(ACTION_KEYS[key]);
+    else if (ACTION_KEYS[key] && place.attemptId !== SUMS && place.column < columns.length)
+      setAction(ACTION_KEYS[key]);
     else return false;
     return true;
   };

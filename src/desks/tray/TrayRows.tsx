@@ -21,6 +21,7 @@ const STATES = {
 } as const;
 
 function when(row: TrayRow, zone: string): string {
+  if (row.source === 'typed') return 'on paper, typed in by you';
   if (row.timeUnknown) return 'from a file, without a time';
   if (row.handedInAt !== null)
     return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;

@@ -25,9 +25,10 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
     ],
   },
   {
-    where: 'Check, in the table',
+    where: 'Check, among the papers',
     keys: [
-      ['← ↑ ↓ →', 'from cell to cell'],
+      ['1, 2', 'all papers, one paper'],
+      ['← ↑ ↓ →', 'from cell to cell; in one paper from question to question, and from paper to paper'],
       ['N, B', 'the next or previous answer that is wrong or waits'],
       ['A', 'accept as right, for everyone'],
       ['P', 'accept for part of the points'],

@@ -19,12 +19,13 @@ export function Proposed({ what, about, entries, onAdd }: Props) {
         <button
           key={text}
           type="button"
-          className="flex min-h-6 cursor-pointer items-center gap-1 rounded-full border border-line px-2 text-[13.5px] hover:border-petrol"
-          aria-label={`Expect ${text} as a wrong answer${about ? ` in ${about}` : ''}`}
+          className="flex min-h-[28px] cursor-pointer items-center gap-1 rounded-full border border-line px-2 text-[13.5px] hover:border-petrol"
           onClick={() => onAdd(text)}
         >
           <Plus size={13} aria-hidden />
+          <span className="sr-only">Expect </span>
           {text}
+          <span className="sr-only"> as a wrong answer{about ? ` in ${about}` : ''}</span>
           {why && <span className="text-soft">{why}</span>}
         </button>
       ))}

@@ -6,6 +6,8 @@ import { ofAttempt } from '@/core/checking/classWork';
 import { spreadOf, type Spread } from '@/core/checking/spread';
 import type { Given } from '@/core/checking/ways';
 import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import type { StudentQuestion } from '@/core/reveal/packets';
+import { questionsForStudent } from '@/core/reveal/slip';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
 import type { NearMiss, Verdict } from '@/core/marks/mark';
@@ -21,9 +23,12 @@ import { traceTotal, type Total } from '@/core/scoring/total';
 import { traceJoin } from '@/core/scoring/traceJoin';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
+import type { SetTo } from '@/core/quiz/school';
 import { questionTitle } from '@/core/content/plainText';
 import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
+import { studentsSetTo } from '@/store/class/roster';
+import { db } from '@/store/records/db';
 import { keyField, stepOf } from '@/store/records/history';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { placementIn } from '@/core/quiz/paper';
@@ -70,7 +75,14 @@ export interface CheckRow {
   readonly recorded: RecordedTotal | null;
   /** True where this attempt stands for the student. */
   readonly stands: boolean;
+  readonly source: Attempt['source'];
   readonly cells: readonly CheckCell[];
+}
+
+/** A class or a group of one whose students have work here. */
+export interface Circle {
+  readonly name: string;
+  readonly studentIds: readonly string[];
 }
 
 /** One column of the table. */
@@ -92,6 +104,8 @@ export interface CheckTable {
   readonly questions: readonly TableQuestion[];
   readonly rows: readonly CheckRow[];
   readonly outOf: Fraction;
+  /** The classes that take the quiz where there are several, and their groups. */
+  readonly circles: readonly Circle[];
   /** Papers that count. */
   readonly counted: number;
   readonly waiting: number;
@@ -133,6 +147,7 @@ function rowsOf(work: NamedWork, questions: readonly Question[], twice: Readonly
       notCounted,
       recorded: work.recorded,
       stands: work.counted === attempt,
+      source: attempt.source,
       cells: questions.flatMap((question, index) =>
         kindOf(question).asks ? [cellOf(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
       ),
@@ -183,6 +198,26 @@ export async function answersTo(quizId: string, questionId: string): Promise<Giv
   return [...given.values()];
 }
 
+/** Classes and groups, each with those of its students who have work; none where it would be everybody. */
+async function circlesOf(setTo: readonly SetTo[], working: ReadonlySet<string>): Promise<Circle[]> {
+  const names = new Map((await db.classes.toArray()).map(({ id, name }) => [id, name]));
+  const classIds = [...new Set(setTo.map(({ classId }) => classId))];
+  const circles = await Promise.all(
+    classIds.map(async (classId): Promise<Circle[]> => {
+      const own = setTo.filter((one) => one.classId === classId);
+      const students = (await studentsSetTo(own)).filter(({ id }) => working.has(id));
+      const className = names.get(classId) ?? '';
+      const groups = [...new Set(students.flatMap((student) => student.groups))].sort();
+      const inGroup = (group: string): Circle => ({
+        name: classIds.length > 1 ? `${className}, ${group}` : group,
+        studentIds: students.filter((student) => student.groups.includes(group)).map(({ id }) => id),
+      });
+      return [{ name: className, studentIds: students.map(({ id }) => id) }, ...groups.map(inGroup)];
+    }),
+  );
+  return circles.flat().filter(({ studentIds }) => studentIds.length > 0 && studentIds.length < working.size);
+}
+
 /** Attempts × questions: every mark, and the totals. */
 export async function checkTable(quizId: string): Promise<CheckTable> {
   const live = await liveClass(quizId);
@@ -207,6 +242,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
         a.number - b.number,
     ),
     outOf: outOfPaper(paper),
+    circles: await circlesOf(live.quiz.standing.setTo, new Set(work.map(({ studentId }) => studentId))),
     counted: rows.filter((row) => row.notCounted === null).length,
     waiting: waitingIn(work),
     several: work.some((one) => one.sheets.length > 1),
@@ -304,6 +340,32 @@ export async function openAnswer(
   const draft = await inDraft(quizId, question, { answer, hints }, paper);
   const taken = question.hints.filter(({ id }) => hints.includes(id)).map(({ text }) => text);
   return { answer, shown, trial, hints: taken, override, marked, draft };
+}
+
+/** A question of a paper as the student met it, with what was given. */
+export interface PaperQuestion extends StudentQuestion {
+  /** Its number on the teacher's paper. */
+  readonly number: number;
+  readonly formulas: Question['formulas'];
+  readonly answer: Answer | null;
+  /** The answer as people are shown it, also one of another kind than the question. */
+  readonly shown: ShownAnswer | null;
+}
+
+/** What a student handed in, as it was seen, but in the teacher's order of questions. */
+export async function openPaper(quizId: string, attemptId: string): Promise<PaperQuestion[] | null> {
+  const { sheets, paper } = await liveClass(quizId);
+  const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
+  if (!attempt) return null;
+  const met = new Map(questionsForStudent(paper, attempt).map((one) => [one.id, one]));
+  return paper.questions.flatMap((question, index) => {
+    const one = met.get(question.id);
+    if (!one) return [];
+    const given = attempt.answers[question.id] ?? null;
+    const answer = given && isAnswerTo(question, given) ? given : null;
+    const shown = given && shownAnswer(question, given);
+    return [{ ...one, number: index + 1, formulas: question.formulas, answer, shown }];
+  });
 }
 
 /** One attempt opened: how its total and the recorded score came about, and when it came. */

@@ -34,6 +34,8 @@ export interface Pending {
   readonly unchanged: number;
   /** The first of those whose score or waiting points change: largest rise first, those who rise alike by name. */
   readonly students: readonly NamedChange[];
+  /** All of them, by their ids. */
+  readonly changed: readonly string[];
   /** How many more there are. */
   readonly more: number;
   /** The teacher's own scores for which marking would give something else than now. */
@@ -53,6 +55,7 @@ const nothing = (undoable: number | null): Pending => ({
   down: 0,
   unchanged: 0,
   students: [],
+  changed: [],
   more: 0,
   overridesDiffer: 0,
   seen: 0,
@@ -105,6 +108,7 @@ export async function pending(quizId: string): Promise<Pending> {
     down,
     unchanged,
     students,
+    changed: all.map(({ studentId }) => studentId),
     more: all.length - students.length,
     overridesDiffer: effect.overrides.length,
     seen: all.filter((change) => change.seen && gainOf(change).n !== 0).length,

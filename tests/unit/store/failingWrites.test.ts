@@ -5,6 +5,7 @@ import { loadTypesetter } from '@/typeset/complete';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import * as attempts from '@/store/work/attempts';
+import * as typedPapers from '@/store/work/typedPapers';
 import * as backups from '@/store/files/backups';
 import * as classes from '@/store/class/classes';
 import * as columns from '@/store/work/markColumns';
@@ -40,6 +41,7 @@ interface School {
   readonly quizId: string;
   readonly begun: string;
   readonly handedIn: string;
+  readonly typed: string;
   readonly step: number;
 }
 
@@ -75,6 +77,7 @@ async function school(): Promise<School> {
     gave: null,
   });
   await rulings.rule(quizId, handedIn, { note: 'was ill' });
+  const typed = await typedPapers.beginTypedPaper(quizId, 'demo-6');
   await media.keepPicture('old', new Blob(['x']));
   await db.media.update('old', { keptAt: 1 });
   const saved = await edits.saveQuestion(
@@ -89,7 +92,7 @@ async function school(): Promise<School> {
   await history.undo(quizId);
   await classes.addClass('Empty');
   await roster.setRemoved(DEMO_CLASS, 'demo-3', 'off');
-  return { quizId, begun, handedIn, step: saved.rev };
+  return { quizId, begun, handedIn, typed, step: saved.rev };
 }
 
 const DEMO_CLASS = 'demo-class-8c';
@@ -108,6 +111,9 @@ const newRow = {
 
 /** Every function of the store that writes. One that is missing here is found by the last test. */
 const WRITES: Record<string, Op> = {
+  'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),
+  'typedPapers.keepTypedAnswer': ({ quizId, typed }) =>
+    typedPapers.keepTypedAnswer(quizId, typed, 'q1', say('mud')),
   'attempts.startAttempt': ({ quizId }) => attempts.startAttempt(quizId, 'demo-5'),
   'attempts.changeAttempt': ({ begun }) => keepAnswer(begun, 'q1', say('silt')),
   'attempts.changeAttempt, handing in': ({ begun }) => handInAttempt(begun),
@@ -293,6 +299,7 @@ const OTHERS = new Set([
 test('no function of the store is left out', () => {
   const modules = {
     attempts,
+    typedPapers,
     backups,
     classes,
     columns,

@@ -1,0 +1,8 @@
+/** The ways to see the same marks. */
+export type View = 'all' | 'paper';
+
+/** In the order in which they stand; the key is the number of each. */
+export const VIEWS: readonly (readonly [view: View, words: string])[] = [
+  ['all', 'All papers'],
+  ['paper', 'One paper'],
+];

@@ -1,0 +1,120 @@
+import type { Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
+import { fits } from './fits';
+import { checkRow, expect, goTo, openDemo, test } from './support';
+
+const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
+const names = (page: Page) => page.getByRole('table', { name: 'Scores' }).getByRole('rowheader');
+const view = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'View' }).getByRole('button', { name });
+
+test('all papers: shown by what is in them, by group and by a question, without names, and their sums agree', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await expect(names(page)).toHaveCount(25);
+  await page.getByLabel('Showing').selectOption('waiting');
+  await expect(names(page)).toHaveText(['Karl Mead', 'Pia Strand', 'Wim Eddy', 'Sum of 3 papers']);
+  await page.getByLabel('Showing').selectOption('near');
+  const near = await page.locator('td .near-mark').count();
+  expect(near).toBeGreaterThan(4);
+  await page.getByLabel('Showing').selectOption('all');
+  await page.getByLabel('of', { exact: true }).selectOption('blue');
+  const blue = await names(page).count();
+  expect(blue).toBeGreaterThan(5);
+  expect(blue).toBeLessThan(25);
+  await page.getByLabel('of', { exact: true }).selectOption('everybody');
+
+  // A press on a question's head sorts by what was earned in it.
+  const head = page.getByRole('columnheader', { name: /^4.*sort by it/ });
+  await head.getByRole('button').click();
+  await expect(page.getByRole('columnheader', { name: /^4.*sorted by it/ })).toHaveAttribute('aria-sort', 'ascending'); // prettier-ignore
+  const first = (await names(page).first().textContent()) ?? '';
+  expect((await checkRow(page, first))[3]).toMatch(/^Question 4: (wrong|nothing)/);
+  await page.getByLabel('Questions').selectOption('hardest');
+  const heads = page.getByRole('table', { name: 'Scores' }).getByRole('columnheader');
+  const shares = (await heads.allTextContents()).flatMap((text) => /(\d+)%/.exec(text)?.[1] ?? []).map(Number); // prettier-ignore
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  await page.getByLabel('Questions').selectOption('paper');
+
+  // The sums of the columns and of the totals, against the cells themselves.
+  const spoken = await page
+    .locator('[data-cell^="demo-rivers-paper"]')
+    .evaluateAll((cells) =>
+      cells.map((cell) => [cell.getAttribute('data-cell'), cell.getAttribute('aria-label') ?? cell.textContent]),
+    ); // prettier-ignore
+  const earned = (column: number) =>
+    spoken
+      .filter(([at]) => at?.endsWith(`:${column}`))
+      .reduce((sum, [, text]) => sum + Number(/([\d.]+) points?/.exec(text ?? '')?.[1] ?? 0), 0);
+  for (const column of [0, 3, 7]) {
+    const sum = page.locator(`[data-cell="sums:${column}"]`);
+    expect(Number(await sum.textContent())).toBeCloseTo(earned(column), 2);
+  }
+  await page.locator('[data-cell="sums:3"]').click();
+  await expect(margin(page).getByText('Question 4, all papers shown')).toBeVisible();
+  await expect(margin(page).getByRole('list', { name: 'How the sum came about' })).toContainText('papers × 2 ='); // prettier-ignore
+  await page.locator('[data-cell="sums:8"]').click();
+  await expect(margin(page).getByText(/^The totals add up to/)).toBeVisible();
+
+  await page.getByLabel('Sorted by').selectOption('name');
+  await page.getByLabel('Names').selectOption('hidden');
+  await expect(names(page).first()).toHaveText('Student 1');
+  await expect(page.getByText('Ada Marsh')).toHaveCount(0);
+  await expectAccessible(page, 'all papers');
+});
+
+test('one paper: what was handed in as it was met, marked by key, from paper to paper, the place kept', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: /^Question 8: not marked yet/ }).first().click(); // prettier-ignore
+  await page.keyboard.press('2');
+  await expect(view(page, 'One paper')).toHaveAttribute('aria-pressed', 'true');
+  const paper = page.getByRole('group', { name: 'The paper of Karl Mead' });
+  await expect(paper.getByRole('button', { name: 'Question 8: not marked yet, “scraping”' })).toBeFocused();
+  await expect(paper.getByRole('list', { name: 'Questions' }).getByRole('listitem').first()).toContainText(/Answered:/); // prettier-ignore
+  await page.keyboard.press('h');
+  await margin(page).getByLabel('Your own points').fill('1.5');
+  await page.keyboard.press('Enter');
+  // The next answer that waits is at hand, in its own paper.
+  await expect(page.getByRole('group', { name: 'The paper of Pia Strand' })).toBeVisible();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('button', { name: /^Question 7:/ })).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('group', { name: 'The paper of Pia Strand' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'The next paper: Pia Strand' }).click();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('table', { name: 'Scores' })).toBeVisible();
+  await expect(margin(page).getByText('Pia Strand, question 7')).toBeVisible();
+  await view(page, 'One paper').click();
+  await expectAccessible(page, 'one paper');
+  await page.setViewportSize({ width: 360, height: 740 });
+  await fits(page, 'one paper');
+});
+
+test('a paper that was written on paper is typed in, marked as it is typed, kept, and taken back', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: 'Type in a paper …' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Type in a paper' });
+  await dialog.getByLabel('Find whose paper it is').fill('ora');
+  await dialog.getByLabel('Find whose paper it is').fill('');
+  const student = dialog.getByRole('button', { name: /nothing handed in$/ }).first();
+  const name = ((await student.textContent()) ?? '').replace('nothing handed in', '');
+  await student.click();
+  const paper = page.getByRole('group', { name: `The paper of ${name}` });
+  await expect(paper.getByText('on paper, typed in by you')).toBeVisible();
+  await paper.getByRole('textbox').first().fill('oxbow laek');
+  await expect(paper.getByRole('button', { name: /^Question 2: right, .*“oxbow laek”/ })).toBeVisible();
+  await page.reload();
+  await page.keyboard.press('1');
+  await expect.poll(async () => (await checkRow(page, name))[1]).toMatch(/“oxbow laek”/);
+  await goTo(page, 'Tray');
+  await expect(page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: name }).first()).toContainText('on paper, typed in by you'); // prettier-ignore
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await goTo(page, 'Check');
+  await expect(page.getByRole('rowheader', { name, exact: true })).toHaveCount(0);
+});
