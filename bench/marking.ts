@@ -15,6 +15,7 @@ import { ownContextOf, readingOf } from '@/core/scoring/context';
 import { total } from '@/core/scoring/total';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 import { missed, otherWordsAccepted, unrelatedCalledNear } from '../tests/misspelt';
+import { lookAlikesOf } from './lookAlikes';
 import { worstCases } from './worst';
 
 type Attempts = (Answer | undefined)[][];
@@ -232,7 +233,7 @@ console.table(
   ),
 );
 
-const worst = worstCases();
+const worst = { ...worstCases(), 'look-alikes of 10 000 distinct answers': lookAlikesOf(10_000).ms };
 console.table(Object.fromEntries(Object.entries(worst).map(([name, ms]) => [name, { ms: round(ms, 0) }])));
 
 const at = process.argv.indexOf('--json');

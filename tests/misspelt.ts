@@ -73,7 +73,8 @@ export function otherWordsAccepted(keys: number): Share {
   for (let at = 0; at < keys; at++) {
     const key = words[below(random, words.length)] as string;
     for (const other of list.around(key, 2)) {
-      if (list.sameWord(key, other)) continue;
+      // A name may be a misspelling of a common word.
+      if (list.sameWord(key, other) || (list.isName(other) && !list.isName(key))) continue;
       of++;
       if (isAccepted(markOf(key, other))) found.push(`${other} for ${key}`);
     }

@@ -6,8 +6,12 @@ import { strToU8 } from 'fflate';
  * told beside its reader, `src/core/answers/text/automaton.ts`.
  */
 
+/** As the bits of the file have it. */
+type Ends = 0 | 1 | 5;
+
 interface State {
-  readonly edges: [letter: string, target: State, ends: boolean][];
+  /** What an edge ends: nothing, a word, or what is a word as a name alone. */
+  readonly edges: [letter: string, target: State, ends: Ends][];
   /** The number of the same state where it was met before; −1 while it may still grow. */
   id: number;
 }
@@ -22,14 +26,14 @@ class Builder {
   readonly #path: State[] = [this.root];
   #word: readonly string[] = [];
 
-  /** Adds a word; words come in the order of their code points, each once. */
-  add(word: readonly string[]): void {
+  /** Adds a word, or what is one as a name alone; they come in the order of their code points, each once. */
+  add(word: readonly string[], ends: Ends): void {
     let shared = 0;
     while (shared < word.length && word[shared] === this.#word[shared]) shared++;
     this.#settle(shared);
     for (let at = shared; at < word.length; at++) {
       const next = newState();
-      (this.#path[at] as State).edges.push([word[at] as string, next, at === word.length - 1]);
+      (this.#path[at] as State).edges.push([word[at] as string, next, at === word.length - 1 ? ends : 0]);
       this.#path.push(next);
     }
     this.#word = word;
@@ -48,7 +52,7 @@ class Builder {
   #same(state: State): State {
     if (state.edges.length === 0) return EMPTY;
     let key = '';
-    for (const [letter, target, ends] of state.edges) key += `${letter}${target.id}${ends ? '!' : ' '}`;
+    for (const [letter, target, ends] of state.edges) key += `${letter}${target.id}${ENDS[ends]}`;
     const known = this.#known.get(key);
     if (known) return known;
     state.id = this.states.length;
@@ -63,6 +67,8 @@ class Builder {
     this.states.push(this.root);
   }
 }
+
+const ENDS: Readonly<Record<Ends, string>> = { 0: ' ', 1: '!', 5: '?' };
 
 const EMPTY: State = { edges: [], id: -2 };
 
@@ -84,10 +90,11 @@ export interface ListHead {
 export function automatonFile(
   head: ListHead,
   words: readonly string[],
+  names: ReadonlySet<string>,
   pairs: readonly string[],
 ): Uint8Array {
   const builder = new Builder();
-  for (const word of words) builder.add([...word]);
+  for (const word of words) builder.add([...word], names.has(word) ? 5 : 1);
   builder.finish();
   const used = builder.states.flatMap(({ edges }) => edges.map(([letter]) => letter));
   const letters = [...new Set(used)].sort();
@@ -100,9 +107,9 @@ export function automatonFile(
   for (const state of builder.states) {
     const own = labels.length;
     starts.set(state, own);
-    for (const [index, [letter, target, isEnd]] of state.edges.entries()) {
+    for (const [index, [letter, target, ended]] of state.edges.entries()) {
       labels.push(indexOf.get(letter) ?? 0);
-      ends.push((isEnd ? 1 : 0) | (index === state.edges.length - 1 ? 2 : 0));
+      ends.push(ended | (index === state.edges.length - 1 ? 2 : 0));
       // Every target stands before: its distance is at least 1, and 0 says that nothing follows.
       targets.push(target === EMPTY ? 0 : own - (starts.get(target) ?? 0));
     }

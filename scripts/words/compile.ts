@@ -11,15 +11,21 @@ const KNOWN = 'scripts/words/known.json';
 const known = JSON.parse(readFileSync(KNOWN, 'utf8')) as Record<string, string>;
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
-/** Small letters, accents kept, as marking writes the words that it looks up; what else a dictionary has is no word here. */
-function wordsOf({ words }: ListRecipe): string[] {
+/**
+ * Small letters, accents kept, as marking writes the words that it looks up; what else a dictionary has is no word here. Names
+ * are those that it knows with a capital alone.
+ */
+function wordsOf({ words }: ListRecipe): { words: string[]; names: Set<string> } {
   const all = new Set<string>();
+  const small = new Set<string>();
   for (const word of words()) {
-    if (all.has(word)) continue;
+    if (small.has(word)) continue;
     const folded = word.normalize('NFKC').toLowerCase().normalize('NFC');
-    if (/^[\p{L}\p{M}]{2,}$/u.test(folded)) all.add(folded);
+    if (!/^[\p{L}\p{M}]{2,}$/u.test(folded)) continue;
+    all.add(folded);
+    if (word.normalize('NFKC').normalize('NFC') === folded) small.add(folded);
   }
-  return [...all].sort();
+  return { words: [...all].sort(), names: new Set([...all].filter((word) => !small.has(word))) };
 }
 
 mkdirSync(FOLDER, { recursive: true });
@@ -29,7 +35,8 @@ for (const recipe of LISTS) {
   const path = `${FOLDER}/${name}.bin`;
   if (existsSync(path) && hashOf(gunzipSync(readFileSync(path))) === known[name]) continue;
   const started = Date.now();
-  const bytes = automatonFile({ name, language }, wordsOf(recipe), recipe.pairs?.() ?? []);
+  const { words, names } = wordsOf(recipe);
+  const bytes = automatonFile({ name, language }, words, names, recipe.pairs?.() ?? []);
   if (hashOf(bytes) !== known[name]) {
     if (known[name] !== undefined)
       throw new Error(

@@ -2,6 +2,7 @@ import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, sp
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
+import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
@@ -15,6 +16,7 @@ export type {
   OpenedAttempt,
   PaperQuestion,
 } from './class/check';
+export type { BundleGroup, BundleMark, ShownBundle } from './class/oneQuestion';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
@@ -31,6 +33,7 @@ export const classDesk = {
   openAnswer,
   openAttempt,
   openPaper,
+  openQuestion,
   tray,
   workOutside,
   quizCounts,

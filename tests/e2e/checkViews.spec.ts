@@ -69,7 +69,7 @@ test('one paper: what was handed in as it was met, marked by key, from paper to 
 }) => {
   await openDemo(page, 'check');
   await page.getByRole('button', { name: /^Question 8: not marked yet/ }).first().click(); // prettier-ignore
-  await page.keyboard.press('2');
+  await page.keyboard.press('3');
   await expect(view(page, 'One paper')).toHaveAttribute('aria-pressed', 'true');
   const paper = page.getByRole('group', { name: 'The paper of Karl Mead' });
   await expect(paper.getByRole('button', { name: 'Question 8: not marked yet, “scraping”' })).toBeFocused();
@@ -117,4 +117,39 @@ test('a paper that was written on paper is typed in, marked as it is typed, kept
   await page.keyboard.press('Control+z');
   await goTo(page, 'Check');
   await expect(page.getByRole('rowheader', { name, exact: true })).toHaveCount(0);
+});
+
+test('one question: look-alikes together, what wants a look first, who gave them; one press and one key apart', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' }).first().click(); // prettier-ignore
+  await page.keyboard.press('2');
+  const answers = page.getByRole('group', { name: 'Answers to question 4' });
+  await expect(answers.getByRole('heading', { level: 3 }).first()).toHaveText(/^Near misses/);
+  const bundle = answers.getByRole('button', { name: /flood plain/ }).first();
+  await expect(bundle).toHaveAttribute('aria-pressed', 'true');
+  await expect(bundle).toHaveText(/^5/);
+  // Every paper that counts is in one bundle.
+  const counts = await answers.locator('[data-bundle] .figures').allTextContents();
+  expect(counts.reduce((sum, one) => sum + Number(one), 0)).toBe(24);
+  await expect(answers.getByRole('button', { name: 'Bela Fenn' })).toBeVisible();
+  await answers.getByRole('button', { name: 'Nora Pool' }).click();
+  await expect(margin(page).getByText('Nora Pool, question 4')).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(page.getByRole('region', { name: 'Changes not applied' }).getByText(/^5 students up/)).toBeVisible(); // prettier-ignore
+  await page.getByRole('button', { name: 'Apply to all' }).click();
+  const right = answers.getByRole('region', { name: 'Right' });
+  await expect(right.getByRole('button', { name: /flood plain/ }).first()).toBeVisible();
+  await bundle.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('group', { name: 'Answers to question 5' })).toBeVisible();
+  await page.getByLabel('Question', { exact: true }).selectOption({ index: 1 });
+  const second = page.getByRole('group', { name: 'Answers to question 2' });
+  await expect(second.getByRole('region', { name: 'Near misses' }).getByRole('button', { name: /Oxbow lakes.*singular or plural/ })).toBeVisible(); // prettier-ignore
+  await expectAccessible(page, 'one question');
+  await page.getByLabel('Find a student').fill('ada');
+  await expect(second.locator('[data-bundle]')).toHaveCount(1);
+  await page.setViewportSize({ width: 360, height: 740 });
+  await fits(page, 'one question');
 });

@@ -71,6 +71,15 @@ export function ownContextOf(paper: Paper, question: Question): MarkingContext {
   return words ? { ...reading, words } : reading;
 }
 
+/** The same with the words of its language and of the quiz, whether its key asks for them or not; null without a list. */
+export function wordsFor(
+  paper: Paper,
+  question: Question,
+): Omit<MarkingContext, 'words'> & { readonly words: KnownWords | null } {
+  const reading = readingOf(question, paper.content);
+  return { ...reading, words: wordsIn(paper, reading.language) };
+}
+
 const othersOf = new WeakMap<Paper, readonly Question[]>();
 
 /** The questions of a paper with whose keys answers that match nothing are tried. */

@@ -11,6 +11,7 @@ import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
 import { AT_FIRST, Head } from './CheckHead';
 import { OnePaper } from './OnePaper';
+import { OneQuestion } from './OneQuestion';
 import { SumMargin } from './SumMargin';
 import { useCheckTable } from './useCheckTable';
 import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
@@ -102,7 +103,7 @@ interface MarginProps {
 
 /** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
 const viewOf = (view: View, narrow: boolean) =>
-  view === 'paper' ? OnePaper : narrow ? CheckList : CheckGrid;
+  view === 'paper' ? OnePaper : view === 'question' ? OneQuestion : narrow ? CheckList : CheckGrid;
 
 /** The papers and their margin; keys act on the answer at hand. */
 function Papers({ table: named }: { readonly table: CheckTable }) {
@@ -123,8 +124,8 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
     setChosen((before) => ({ ...before, view: next }));
     // A sum is of the table alone: one paper is of somebody.
     const [first] = rows;
-    if (place && next === 'paper' && place.attemptId === SUMS && first)
-      choose({ attemptId: first.attemptId, column: 0 });
+    if (place && next !== 'all' && place.attemptId === SUMS && first)
+      choose({ attemptId: first.attemptId, column: place.column });
   };
   // A sheet rises with what was pressed, and what was pressed comes into view above it.
   const press = useCallback(

@@ -1,5 +1,5 @@
 import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FindField, PickLine } from '@/ui/widgets/Find';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -73,7 +73,13 @@ const Views = ({ view, onView }: { readonly view: View; readonly onView: (view: 
 );
 
 /** Which papers are shown, and in which order. */
-function Tools({ table, chosen, changed, onChosen }: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped'>) {
+function Tools({
+  table,
+  chosen,
+  changed,
+  onChosen,
+  children,
+}: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped'> & { readonly children: ReactNode }) {
   const { asked, view, hardestFirst, namesHidden } = chosen;
   const ask = (more: Partial<Chosen['asked']>) => onChosen({ ...chosen, asked: { ...asked, ...more } });
   const question = /^question (\d+)$/.exec(asked.sort)?.[1];
@@ -83,10 +89,13 @@ function Tools({ table, chosen, changed, onChosen }: Omit<HeadProps, 'onGo' | 'o
     : ORDERS;
   const shown = SHOWN.filter(([show]) => show !== 'changed' || changed > 0 || asked.show === 'changed');
   const circles = [['', 'everybody'] as const, ...table.circles.map(({ name }) => [name, name] as const)];
+  if (table.rows.length === 0) return <div className="px-6 pb-3">{children}</div>;
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-6 pb-3 text-[14px] max-sm:px-4 [&_input]:!w-40">
       <FindField label="Find a student" value={asked.search} onChange={(search) => ask({ search })} />
-      <PickLine label="Sorted by" value={asked.sort} options={orders} onChange={(sort) => ask({ sort })} />
+      {view !== 'question' && (
+        <PickLine label="Sorted by" value={asked.sort} options={orders} onChange={(sort) => ask({ sort })} />
+      )}
       <PickLine label="Showing" value={asked.show} options={shown} onChange={(show) => ask({ show })} />
       {table.circles.length > 0 && (
         <PickLine label="of" value={asked.circle} options={circles} onChange={(circle) => ask({ circle })} />
@@ -111,6 +120,7 @@ function Tools({ table, chosen, changed, onChosen }: Omit<HeadProps, 'onGo' | 'o
         ]}
         onChange={(names) => onChosen({ ...chosen, namesHidden: names === 'hidden' })}
       />
+      {children}
     </div>
   );
 }
@@ -135,23 +145,6 @@ export function Head(props: HeadProps) {
         <Overrides table={table} onGo={onGo} />
         <button
           type="button"
-          className="btn btn-sm btn-outline h-9 max-sm:order-last"
-          onClick={() => setTyping(true)}
-        >
-          Type in a paper …
-        </button>
-        {typing && (
-          <TypeIn
-            table={table}
-            onClose={() => setTyping(false)}
-            onBegun={(attemptId) => {
-              setTyping(false);
-              onTyped(attemptId);
-            }}
-          />
-        )}
-        <button
-          type="button"
           className="btn btn-sm btn-outline h-9 max-sm:hidden"
           disabled={table.rows.length === 0}
           onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
@@ -159,7 +152,21 @@ export function Head(props: HeadProps) {
           <Download size={15} aria-hidden /> Scores as CSV
         </button>
       </div>
-      {table.rows.length > 0 && <Tools {...props} />}
+      <Tools {...props}>
+        <button type="button" className="link-text cursor-pointer" onClick={() => setTyping(true)}>
+          Type in a paper …
+        </button>
+      </Tools>
+      {typing && (
+        <TypeIn
+          table={table}
+          onClose={() => setTyping(false)}
+          onBegun={(attemptId) => {
+            setTyping(false);
+            onTyped(attemptId);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -181,7 +181,8 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
   useEffect(() => {
     if (went === 0) return;
     const cell = box.current?.querySelector<HTMLElement>(`[data-cell="${here}"]`);
-    cell?.focus({ preventScroll: true });
+    // Until the paper is there the keys are heard all the same.
+    (cell ?? box.current)?.focus({ preventScroll: true });
     cell?.scrollIntoView({ block: 'nearest' });
     // With moves, and once the paper that was moved to is there.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -192,6 +193,8 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
   return (
     <div
       ref={box}
+      tabIndex={-1}
+      className="outline-none"
       role="group"
       aria-label={`The paper of ${row.name}`}
       onKeyDown={(event) => {

@@ -27,7 +27,10 @@ export function usePlace(
   const [went, setWent] = useState(0);
   const isThere = ({ attemptId }: Place): boolean =>
     (attemptId === SUMS && view === 'all') || rows.some((row) => row.attemptId === attemptId);
-  const known = chosen && isThere(chosen) ? chosen : null;
+  const [first] = rows;
+  // Where the paper at hand is not shown any more, the same question of the first one that is.
+  const near = chosen && first ? { attemptId: first.attemptId, column: chosen.column } : null;
+  const known = chosen && isThere(chosen) ? chosen : near;
   const place = known ?? firstPlace(rows);
   const choose = useCallback((next: Place) => {
     setAction(null);

@@ -1,8 +1,9 @@
 /** The ways to see the same marks. */
-export type View = 'all' | 'paper';
+export type View = 'all' | 'question' | 'paper';
 
 /** In the order in which they stand; the key is the number of each. */
 export const VIEWS: readonly (readonly [view: View, words: string])[] = [
   ['all', 'All papers'],
+  ['question', 'One question'],
   ['paper', 'One paper'],
 ];

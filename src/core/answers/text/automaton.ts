@@ -5,8 +5,8 @@ import { strFromU8 } from 'fflate';
  * a letter, may end a word, may be the last of its state, and leads to another state or nowhere.
  *
  * The file, unpacked: a line of JSON (`format`, `version`, `name`, `language`, `words`, `letters`, `edges`, `root`); a byte
- * an edge, the place of its letter in `letters`; a byte an edge, 1 where a word ends, 2 where it is the last of its state,
- * or both; a number an edge, in groups of 7 bits from the lowest, each but the last with the bit of 128: how far before its
+ * an edge, the place of its letter in `letters`; a byte an edge, with 1 where a word ends, 4 where it is a word as a name alone,
+ * and 2 where the edge is the last of its state; a number an edge, in groups of 7 bits from the lowest, each but the last with the bit of 128: how far before its
  * own state the state stands that it leads to, 0 for nowhere; then text, one pair of spellings of the same word a line.
  */
 interface Head {
@@ -27,6 +27,8 @@ export interface WordList {
   readonly size: number;
   /** Whether a word stands in it: in small letters, with its accents. */
   has(word: string): boolean;
+  /** Whether it stands there with a capital alone: `Gambia`, not `may`. */
+  isName(word: string): boolean;
   /** Whether two words are the British and the American spelling of one. */
   sameWord(a: string, b: string): boolean;
   /** All words of the list that are at most so many typing errors from a word, itself left out, in the list's order. */
@@ -35,6 +37,7 @@ export interface WordList {
 
 const END = 1;
 const LAST = 2;
+const NAME = 4;
 const NEWLINE = 10;
 
 class Automaton implements WordList {
@@ -73,18 +76,27 @@ class Automaton implements WordList {
     }
   }
 
-  has(word: string): boolean {
+  /** What the last edge of a word ends; 0 where the way there ends before. */
+  #endOf(word: string): number {
     let state = this.head.root;
-    let ended = false;
+    let ends = 0;
     for (const letter of word) {
       const label = this.#indexOf.get(letter);
-      if (label === undefined || state < 0) return false;
+      if (label === undefined || state < 0) return 0;
       const edge = this.#edge(state, label);
-      if (edge < 0) return false;
-      ended = ((this.ends[edge] as number) & END) !== 0;
+      if (edge < 0) return 0;
+      ends = this.ends[edge] as number;
       state = (this.targets[edge] as number) - 1;
     }
-    return ended;
+    return ends;
+  }
+
+  has(word: string): boolean {
+    return (this.#endOf(word) & END) !== 0;
+  }
+
+  isName(word: string): boolean {
+    return (this.#endOf(word) & NAME) !== 0;
   }
 
   sameWord(a: string, b: string): boolean {

@@ -63,8 +63,17 @@ function leftOver(words: readonly string[], among: readonly string[]): string[] 
   });
 }
 
-const isWord = (word: string, { inKeys }: KnownWords, list: WordList): boolean =>
-  word.length > 1 && (inKeys.has(word) || list.has(word));
+/**
+ * Whether a word that does not stand in a form is a word of its own, beside the form's words that are missing. What is one as a
+ * name alone is so only beside another name, or a word that the list does not know: *Gambia* is not *Zambia*, but *Mai* may
+ * well be *May*.
+ */
+function isWord(word: string, missing: readonly string[], { inKeys }: KnownWords, list: WordList): boolean {
+  if (word.length < 2) return false;
+  if (inKeys.has(word)) return true;
+  if (!list.has(word)) return false;
+  return !list.isName(word) || missing.some((one) => list.isName(one) || !list.has(one));
+}
 
 /** A text that is near a form and holds other words: which, and what they are. */
 export interface FoundOther {
@@ -90,7 +99,7 @@ export function otherWordIn(
   const plurals: string[] = [];
   const strange: string[] = [];
   for (const word of others) {
-    if (!isWord(word, known, list)) continue;
+    if (!isWord(word, missing, known, list)) continue;
     if (missing.some((one) => lacksAccents(word, one, known.language) || list.sameWord(word, one))) continue;
     const isOnlyS = PLURAL_S.test(known.language) && missing.some((one) => isPlural(word, one));
     (isOnlyS ? plurals : strange).push(word);
@@ -103,4 +112,5 @@ export function otherWordIn(
 export const wordsAround = (word: string, errors: number, known: KnownWords): string[] =>
   wordList(known.list)
     .around(word, errors)
+    .filter((one) => !wordList(known.list).isName(one) || wordList(known.list).isName(word))
     .filter((one) => !lacksAccents(one, word, known.language) && !wordList(known.list).sameWord(one, word));

@@ -1,0 +1,185 @@
+import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
+import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes';
+import { shownLine } from '@/core/content/shownLine';
+import type { Fraction } from '@/core/figures/fraction';
+import { isAnswerTo, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { typedIn } from '@/core/kinds/gaps/typedIn';
+import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
+import type { Attempt } from '@/core/quiz/attempt';
+import { wordsFor } from '@/core/scoring/context';
+import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
+import { liveClass, namesakes, toldApart, workOf } from './papers';
+
+/** What an answer earned, as a bundle of look-alikes has it in common. */
+export interface BundleMark {
+  readonly verdict: Verdict;
+  /** Share of the points of the question, or of the gap. */
+  readonly credit: Fraction;
+  readonly nearMiss: NearMiss | null;
+  readonly errors: number;
+  /** True for a wrong answer that the key expects. */
+  readonly expected: boolean;
+}
+
+/** Somebody who gave an answer. */
+export interface Giver {
+  readonly attemptId: string;
+  readonly name: string;
+  readonly apart: string;
+}
+
+/** Answers that differ only in form. */
+export interface ShownBundle {
+  readonly mark: BundleMark;
+  /** As most wrote it; empty where nothing was given. */
+  readonly text: string;
+  /** The other ways in which it was written, the most frequent first. */
+  readonly others: readonly string[];
+  /** Those who gave it in the way of `text` first. */
+  readonly who: readonly Giver[];
+}
+
+/** The look-alikes of a question, or of each of its typed gaps. */
+export interface BundleGroup {
+  /** `Gap 2`; empty for a question as a whole. */
+  readonly part: string;
+  readonly bundles: readonly ShownBundle[];
+}
+
+interface Said {
+  readonly text: string;
+  readonly mark: BundleMark;
+  readonly giver: Giver;
+}
+
+const markOfScore = (score: QuestionScore): BundleMark => ({
+  verdict: verdictOfScore(score),
+  credit: shareOfScore(score),
+  nearMiss: score.override ? null : score.mark.nearMiss,
+  errors: score.mark.errors,
+  expected: score.mark.rule !== null,
+});
+
+/** Part marks wait, are blank, or are right by their key's credit. */
+function markOfPart(part: PartMark): BundleMark {
+  const { state, credit, keyCredit, nearMiss, errors, rule } = part;
+  const byKey: Verdict = keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
+  const verdict = state === 'marked' ? byKey : state;
+  return { verdict, credit, nearMiss, errors, expected: rule !== null };
+}
+
+const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>
+  `${verdict} ${credit.n}/${credit.d} ${nearMiss ?? ''} ${expected ? 'x' : ''}`;
+
+/** Bundles by how they may differ: in form where that is told, else only where they are the same. */
+function bundlesOf(said: readonly Said[], reading: LookReading): ShownBundle[] {
+  const byText = new Map<string, Said[]>();
+  const blank: Said[] = [];
+  for (const one of said) {
+    if (one.mark.verdict === 'blank') {
+      blank.push(one);
+      continue;
+    }
+    const key = `${markKey(one.mark)}\n${one.text}`;
+    const known = byText.get(key);
+    if (known) known.push(one);
+    else byText.set(key, [one]);
+  }
+  const given: GivenText[] = [...byText.values()].map((all) => ({
+    text: all[0]?.text ?? '',
+    times: all.length,
+    mark: markKey((all[0] as Said).mark),
+  }));
+  const bundles = lookAlikes(given, reading).map(({ classes }): ShownBundle => {
+    const texts = classes.flatMap((one) => one.texts);
+    const all = texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`) ?? []);
+    return {
+      mark: (all[0] as Said).mark,
+      text: classes[0]?.text ?? '',
+      others: [...new Set(texts.map(({ text }) => text))].slice(1),
+      who: all.map(({ giver }) => giver),
+    };
+  });
+  const nothing: ShownBundle[] =
+    blank.length > 0
+      ? [{ mark: (blank[0] as Said).mark, text: '', others: [], who: blank.map(({ giver }) => giver) }]
+      : [];
+  return [...bundles, ...nothing];
+}
+
+const textOf = (question: Question, answer: Answer | undefined): string => {
+  if (!answer) return '';
+  const typed = 'text' in answer && isAnswerTo(question, answer) ? answer.text : null;
+  return typed ?? shownLine(shownAnswer(question, answer), question.formulas);
+};
+
+/** Everyone's answers to a question, side by side as look-alikes; null for a question that is not there. */
+export async function openQuestion(quizId: string, questionId: string): Promise<BundleGroup[] | null> {
+  const live = await liveClass(quizId);
+  const index = live.paper.questions.findIndex(({ id }) => id === questionId);
+  const question = live.paper.questions[index];
+  if (!question) return null;
+  const twice = namesakes(live.students.values());
+  const papers = workOf(live).flatMap(({ sheets, student }) =>
+    sheets
+      .filter(({ notCounted }) => notCounted === null)
+      .map(({ attempt, scores }) => ({
+        attempt,
+        score: scores[index] as QuestionScore,
+        giver: {
+          attemptId: attempt.id,
+          name: student?.name ?? 'Removed student',
+          apart: toldApart(student, twice),
+        },
+      })),
+  );
+  const { language, decimalSign, words } = wordsFor(live.paper, question);
+  const reading: LookReading = {
+    language,
+    decimalSign,
+    words,
+    number: question.kind === 'number' ? question : null,
+    // Choices, orders and the like are the same or not: nothing in them is spelt.
+    asWritten: question.kind !== 'phrase' && question.kind !== 'number',
+  };
+  const whole: Said[] = papers.map(({ attempt, score, giver }) => ({
+    text: textOf(question, attempt.answers[questionId]),
+    mark: markOfScore(score),
+    giver,
+  }));
+  if (question.kind !== 'gaps') return [{ part: '', bundles: bundlesOf(whole, reading) }];
+  return question.gaps.map((gap, at) => ({
+    part: `Gap ${at + 1}`,
+    bundles: bundlesOf(
+      papers.flatMap(({ attempt, score, giver }) => {
+        const part = score.mark.parts.find(({ id }) => id === gap.id);
+        return [{ text: gapText(question, gap, attempt), mark: part ? markOfPart(part) : BLANK_MARK, giver }];
+      }),
+      {
+        ...reading,
+        number: gap.type === 'number' ? gap : null,
+        asWritten: gap.type === 'list' || gap.type === 'bank',
+      },
+    ),
+  }));
+}
+
+const BLANK_MARK: BundleMark = {
+  verdict: 'blank',
+  credit: { n: 0, d: 1 },
+  nearMiss: null,
+  errors: 0,
+  expected: false,
+};
+
+type Gaps = Extract<Question, { kind: 'gaps' }>;
+
+/** What stands in a gap: what was typed, or the words that were picked. */
+function gapText(question: Gaps, gap: Gaps['gaps'][number], { answers }: Attempt): string {
+  const answer = answers[question.id];
+  if (answer?.kind !== 'gaps') return '';
+  const typed = typedIn(answer, gap.id);
+  if (gap.type === 'list') return gap.options.find(({ id }) => id === typed)?.text ?? typed;
+  if (gap.type === 'bank') return question.bank.find(({ id }) => id === typed)?.text ?? typed;
+  return typed;
+}
