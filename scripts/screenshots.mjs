@@ -61,12 +61,34 @@ async function gaps(page, suffix) {
   await shot(page, `write${suffix}`);
 }
 
+/** The same marks as look-alikes of one question, and as one paper. */
+async function views(page) {
+  await page.goto(`${address}/quiz/?id=demo-rivers#check`);
+  await page
+    .getByRole('button', { name: /^Question 4: wrong.*flood plain/ })
+    .first()
+    .click();
+  await page.keyboard.press('2');
+  await page.getByRole('group', { name: 'Answers to question 4' }).getByRole('region').first().waitFor();
+  await shot(page, 'one-question');
+  await page.goto(`${address}/quiz/?id=demo-journey#check`);
+  await page.getByRole('button', { name: 'One paper' }).click();
+  await page.getByRole('button', { name: 'The next paper: Bruno Ghyll' }).click();
+  await page
+    .getByRole('button', { name: /^Question 2:/ })
+    .first()
+    .click();
+  await shot(page, 'one-paper');
+}
+
 async function teacher(theme, suffix) {
   const page = await fresh(theme);
   await page.goto(address);
   await page.getByText('24 of 26 handed in').waitFor();
   if (!suffix) {
     await shot(page, 'shelf');
+    await views(page);
+    await page.goto(address);
     await quizFile(page);
   }
   if (suffix) await gaps(page, suffix);

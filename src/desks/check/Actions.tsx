@@ -3,7 +3,9 @@ import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import type { Feedback } from '@/core/content/feedback';
 import { SILENCE } from '@/core/content/silence';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
-import { dayAndTime } from '@/ui/words/figures';
+import { same } from '@/core/figures/deepEqual';
+import type { Answer } from '@/core/kinds';
+import { count, dayAndTime } from '@/ui/words/figures';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { run } from '@/ui/widgets/press';
 import type { OpenedAnswer } from '@/workers/classDesk';
@@ -18,6 +20,8 @@ interface Props {
   readonly attemptId: string;
   readonly questionId: string;
   readonly possible: Fraction;
+  /** Answers that differ from it only in form, and are keyed with it. */
+  readonly alike: readonly Answer[];
   readonly action: Action | null;
   /** null closes what is open, and the table has the keys again. */
   readonly onAction: (action: Action | null) => void;
@@ -122,8 +126,9 @@ const KeyActions = ({ right, action, press, onKey }: KeyProps) => (
 
 /** What can be done with the answer at hand: key it for everyone, or score it alone. Escape closes what is open. */
 export function Actions(props: Props) {
-  const { opened, attemptId, questionId, possible, action, onAction, onNext } = props;
-  const { accept, cannot } = useAccept(questionId, opened.answer);
+  const { opened, attemptId, questionId, possible, alike, action, onAction, onNext } = props;
+  const others = alike.filter((one) => !same(one, opened.answer));
+  const { accept, cannot } = useAccept(questionId, opened.answer, others);
   const forms = useRef<HTMLDivElement>(null);
   const right = opened.trial.verdict === 'right' && !opened.override;
   const press = (wanted: Action) => () => onAction(action === wanted ? null : wanted);
@@ -158,6 +163,11 @@ export function Actions(props: Props) {
         <p className="text-[13.5px] text-soft">
           {opened.override.gave === null ? 'Marked by hand' : 'Your own score'}, set{' '}
           {dayAndTime(opened.override.at)}.
+        </p>
+      )}
+      {cannot === null && others.length > 0 && (
+        <p className="caption py-1">
+          With {count(others.length, 'look-alike')}: what is keyed holds for all of them.
         </p>
       )}
       {cannot === null && <KeyActions right={right} action={action} press={press} onKey={key} />}

@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/Failed';
+import type { Answer } from '@/core/kinds';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
@@ -74,9 +75,11 @@ function AtHand({
   );
 }
 
+const NONE: readonly Answer[] = [];
+
 /** The answer at hand in the margin: a sum, or an answer, or a whole paper. */
 function MarginAt(props: MarginProps) {
-  const { table, rows, place, row, acting, narrow } = props;
+  const { table, rows, place, row, alike, acting, narrow } = props;
   if (place.attemptId === SUMS) return <SumMargin table={table} rows={rows} column={place.column} />;
   if (!row) return null;
   return (
@@ -84,6 +87,7 @@ function MarginAt(props: MarginProps) {
       row={row}
       table={table}
       column={place.column}
+      alike={alike}
       action={acting.action}
       onAction={acting.act}
       onNext={acting.lookOn}
@@ -97,6 +101,7 @@ interface MarginProps {
   readonly rows: readonly CheckRow[];
   readonly place: Place;
   readonly row: CheckRow | undefined;
+  readonly alike: readonly Answer[];
   readonly acting: Pick<ReturnType<typeof usePlace>, 'action' | 'act' | 'look' | 'lookOn'>;
   readonly narrow: boolean;
 }
@@ -110,6 +115,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const { pending } = useQuiz();
   const [chosen, setChosen] = useState(AT_FIRST);
   const [up, setUp] = useState(false);
+  const [alike, setAlike] = useState(NONE);
   const margin = useRef<HTMLElement>(null);
   const { view, hardestFirst, namesHidden } = chosen;
   const table = useMemo(() => (namesHidden ? nameless(named) : named), [named, namesHidden]);
@@ -181,6 +187,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
             sort={asked.sort}
             onSort={sortBy}
             onPlace={press}
+            onAlike={setAlike}
           />
         )}
       </div>
@@ -191,7 +198,10 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
           open={up}
           onOpen={setUp}
         >
-          <MarginAt {...{ table, rows, place, row, acting, narrow }} />
+          <MarginAt
+            {...{ table, rows, place, row, acting, narrow }}
+            alike={view === 'question' ? alike : NONE}
+          />
         </MarginColumn>
       )}
     </main>

@@ -1,6 +1,7 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
 import { ZERO, type Fraction } from '@/core/figures/fraction';
+import type { Answer } from '@/core/kinds';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { count, percent, points, pointsWord, pointWord } from '@/ui/words/figures';
@@ -20,6 +21,8 @@ export interface CheckTableProps {
   /** Grows whenever a place was gone to by key: it is brought into view and gets the focus. */
   readonly went: number;
   readonly onPlace: (place: Place) => void;
+  /** Which answers differ from the one at hand only in form. */
+  readonly onAlike: (answers: readonly Answer[]) => void;
   /** A key pressed in the table; true where it was one that is known. */
   readonly onKey: (key: string) => boolean;
 }

@@ -1,4 +1,5 @@
 import { isSilent } from '@/core/content/silence';
+import type { Answer } from '@/core/kinds';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { WithFormulas } from '@/ui/widgets/Formula';
@@ -28,6 +29,8 @@ interface Props {
   readonly action: Action | null;
   readonly onAction: (action: Action | null) => void;
   readonly onNext: () => void;
+  /** Answers that differ from the one at hand only in form; none where they are looked at one by one. */
+  readonly alike: readonly Answer[];
   /** Goes to the next or previous answer that is wrong or waits; null where keys do that. */
   readonly onLook: ((by: 1 | -1) => void) | null;
 }
@@ -96,7 +99,7 @@ const Look = ({ onLook }: { readonly onLook: NonNullable<Props['onLook']> }) => 
 );
 
 function OneAnswer(props: Props) {
-  const { row, table, column, action, onAction, onNext, onLook } = props;
+  const { row, table, column, alike, action, onAction, onNext, onLook } = props;
   const { opened, failure, again } = useOpened(props);
   const { questions } = useQuiz();
   const cell = row.cells[column];
@@ -139,6 +142,7 @@ function OneAnswer(props: Props) {
           attemptId={row.attemptId}
           questionId={question.id}
           possible={question.points}
+          alike={alike}
           action={action}
           onAction={onAction}
           onNext={onNext}

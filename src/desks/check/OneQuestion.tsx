@@ -243,7 +243,7 @@ function moved(key: string, all: readonly ShownBundle[], { table, place }: Check
 
 /** Everyone's answers to one question side by side, those that differ only in form together: what wants a look comes first. */
 export function OneQuestion(props: CheckTableProps) {
-  const { table, place: given, went, onPlace, onKey } = props;
+  const { table, place: given, went, onPlace, onAlike, onKey } = props;
   const box = useRef<HTMLDivElement>(null);
   // The total has no answers: the last question stands for it.
   const column = Math.min(given.column, table.questions.length - 1);
@@ -258,6 +258,8 @@ export function OneQuestion(props: CheckTableProps) {
     () => (groups ?? []).flatMap(({ bundles }) => groupsOf(bundles).flatMap((one) => one.bundles)),
     [groups],
   );
+  const own = all.find((bundle) => inBundle(bundle, place.attemptId) !== null);
+  useEffect(() => onAlike(own?.answers ?? []), [own, onAlike]);
   const here = `${place.attemptId}:${column}`;
   const isThere = groups !== null;
   useEffect(() => {

@@ -19,7 +19,12 @@ interface Accept {
 }
 
 /** Takes an answer of the class into the key of the draft. */
-export function useAccept(questionId: string, answer: Answer | null): Accept {
+export function useAccept(
+  questionId: string,
+  answer: Answer | null,
+  /** The other answers that are judged with it: those that differ from it only in form. */
+  alike: readonly Answer[] = [],
+): Accept {
   const { quiz, questions } = useQuiz();
   const record = questions.find((one) => one.id === questionId);
   const keyed = (question: Question, given: Answer, credit: Fraction, feedback: Feedback) =>
@@ -28,7 +33,12 @@ export function useAccept(questionId: string, answer: Answer | null): Accept {
   const cannot = probe === null ? 'There is no answer to add to the key' : probe.ok ? null : probe.reason;
   const accept = async (credit: Fraction, feedback: Feedback = SILENCE) => {
     if (!record || !answer) return;
-    const next = keyed(record.question, answer, credit, feedback);
+    let next = keyed(record.question, answer, credit, feedback);
+    // One form for each that the settings tell apart; what they do not tell apart is there already.
+    for (const other of alike) {
+      const more = next.ok ? keyed(next.question, other, credit, feedback) : next;
+      if (more.ok) next = more;
+    }
     if (!next.ok) {
       notify(`${next.reason}. You can mark it by hand.`);
       return;

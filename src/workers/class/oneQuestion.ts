@@ -35,6 +35,8 @@ export interface ShownBundle {
   readonly text: string;
   /** The other ways in which it was written, the most frequent first. */
   readonly others: readonly string[];
+  /** All ways as answers that can be keyed together; empty where an answer has parts, or is the same or another. */
+  readonly answers: readonly Answer[];
   /** Those who gave it in the way of `text` first. */
   readonly who: readonly Giver[];
 }
@@ -48,6 +50,8 @@ export interface BundleGroup {
 
 interface Said {
   readonly text: string;
+  /** Where the whole of it was typed. */
+  readonly answer: Answer | null;
   readonly mark: BundleMark;
   readonly giver: Giver;
 }
@@ -97,12 +101,21 @@ function bundlesOf(said: readonly Said[], reading: LookReading): ShownBundle[] {
       mark: (all[0] as Said).mark,
       text: classes[0]?.text ?? '',
       others: [...new Set(texts.map(({ text }) => text))].slice(1),
+      answers: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.answer ?? []),
       who: all.map(({ giver }) => giver),
     };
   });
   const nothing: ShownBundle[] =
     blank.length > 0
-      ? [{ mark: (blank[0] as Said).mark, text: '', others: [], who: blank.map(({ giver }) => giver) }]
+      ? [
+          {
+            mark: (blank[0] as Said).mark,
+            text: '',
+            others: [],
+            answers: [],
+            who: blank.map(({ giver }) => giver),
+          },
+        ]
       : [];
   return [...bundles, ...nothing];
 }
@@ -144,6 +157,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
   };
   const whole: Said[] = papers.map(({ attempt, score, giver }) => ({
     text: textOf(question, attempt.answers[questionId]),
+    answer: reading.asWritten ? null : (attempt.answers[questionId] ?? null),
     mark: markOfScore(score),
     giver,
   }));
@@ -153,7 +167,14 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
     bundles: bundlesOf(
       papers.flatMap(({ attempt, score, giver }) => {
         const part = score.mark.parts.find(({ id }) => id === gap.id);
-        return [{ text: gapText(question, gap, attempt), mark: part ? markOfPart(part) : BLANK_MARK, giver }];
+        return [
+          {
+            text: gapText(question, gap, attempt),
+            answer: null,
+            mark: part ? markOfPart(part) : BLANK_MARK,
+            giver,
+          },
+        ];
       }),
       {
         ...reading,

@@ -2,6 +2,7 @@ import { formErrors } from '../../answers/text/match';
 import { isBlankText } from '../../answers/text/prepare';
 import { unify } from '../../answers/text/unify';
 import { isSilent } from '../../content/silence';
+import { same } from '../../figures/deepEqual';
 import { equal } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
@@ -11,21 +12,35 @@ import type { PhraseAnswer, PhraseQuestion } from './schema';
 
 const LONGEST_FORM = 500;
 
-/** The variant without forms that the answer is equal to, as they are compared; null where none is left. */
+/** Whether the answer is equal to a form of a variant, as the two are compared. */
+function equals(form: string, variant: Variant, question: PhraseQuestion, answer: AnswerTexts): boolean {
+  const key = { settings: question.settings, variants: [{ ...variant, forms: [form] }] };
+  const [ready] = readyKey(key, { language: answer.language });
+  const [only] = ready?.forms ?? [];
+  return (
+    ready !== undefined &&
+    only !== undefined &&
+    formErrors(only.form, answer.under(ready), ready.comparison, true) === 0
+  );
+}
+
+/** The variant without forms that the answer is equal to; null where none is left. */
 function without(variant: Variant, question: PhraseQuestion, answer: AnswerTexts): Variant | null {
   if (variant.match !== 'whole') return variant;
-  const forms = variant.forms.filter((form) => {
-    const key = { settings: question.settings, variants: [{ ...variant, forms: [form] }] };
-    const [ready] = readyKey(key, { language: answer.language });
-    const [only] = ready?.forms ?? [];
-    return !ready || !only || formErrors(only.form, answer.under(ready), ready.comparison, true) !== 0;
-  });
+  const forms = variant.forms.filter((form) => !equals(form, variant, question, answer));
   return forms.length === 0 ? null : { ...variant, forms };
 }
 
+/** A variant that an answer can become one more form of: of the same credit, as a whole, and that says the same to students. */
+const canHost = (variant: Variant, { credit, feedback }: Accepted): boolean =>
+  variant.match === 'whole' &&
+  equal(variant.credit, credit) &&
+  (isSilent(feedback) ? credit.n > 0 : same(variant.feedback, feedback));
+
 /**
- * The answer becomes one more form of the first variant of the same credit that is compared as a whole and has
- * no feedback of its own to lose; with feedback, or where there is none such, it becomes a variant of its own.
+ * The answer becomes one more form of the first variant that it can be a form of: one of the same credit where nothing is
+ * to be said, else one that says the same; where there is none such, it becomes a variant of its own. Nothing changes where it
+ * is a form of one already.
  */
 export function accept(
   question: PhraseQuestion,
@@ -39,12 +54,12 @@ export function accept(
     return notKeyed(`An answer of more than ${LONGEST_FORM} characters cannot be added to the key`);
   if (isBlankText(form, question.settings)) return notKeyed('A blank answer cannot be added to the key');
   const texts = new AnswerTexts(form, language);
+  const isThere = question.variants.some(
+    (variant) => canHost(variant, as) && variant.forms.some((one) => equals(one, variant, question, texts)),
+  );
+  if (isThere) return keyed(question);
   const variants = question.variants.flatMap((variant) => without(variant, question, texts) ?? []);
-  const host = isSilent(as.feedback)
-    ? variants.find(
-        (variant) => variant.match === 'whole' && equal(variant.credit, as.credit) && as.credit.n > 0,
-      )
-    : undefined;
+  const host = variants.find((variant) => canHost(variant, as));
   if (host) {
     const grown = { ...host, forms: [...host.forms, form] };
     return keyed({ ...question, variants: variants.map((variant) => (variant === host ? grown : variant)) });
