@@ -25,9 +25,14 @@ async function iceQuiz(page: Page): Promise<void> {
 
 async function handIn(tray: Page, name: string, text: string): Promise<void> {
   const sit = await pageOf(tray, name);
+  const lists: string[] = [];
+  sit.on('request', (request) => {
+    if (request.url().includes('/words/')) lists.push(request.url());
+  });
   await sit.getByRole('button', { name: 'Begin' }).click();
   await sit.getByRole('textbox').fill(text);
   await expect(sit.getByText('Saved on this device')).toBeVisible();
+  expect(lists, 'no list is loaded while somebody works').toEqual([]);
   await sit.getByRole('button', { name: 'Review and hand in' }).click();
   await sit.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(sit.getByText('Handed in')).toBeVisible();

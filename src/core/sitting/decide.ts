@@ -6,7 +6,7 @@ import type { MustAnswer } from '../quiz/placement';
 import { mustAnswer } from '../quiz/points';
 import type { Opening, Paper, QuizContent } from '../quiz/quiz';
 import { attemptState, isFinished, isOpen } from '../quiz/window';
-import { contextOf } from '../scoring/context';
+import { readingOf } from '../scoring/context';
 import { markAnswer } from '../scoring/markAttempt';
 
 /** What a student's page asks for, decided: pure functions of the paper, the attempt, what is asked and the clock. */
@@ -148,7 +148,8 @@ function isThere(question: Question, answer: Answer | null, must: MustAnswer, pa
     const face = kindOf(question).faceOf(question, 0);
     if (progressOfAnswer(face, answer) !== 'all') return false;
   }
-  return markAnswer(question, answer, contextOf(paper, question)).state !== 'blank';
+  // Whether it is blank depends on no word of any list: a student's page waits for none.
+  return markAnswer(question, answer, readingOf(question, paper.content)).state !== 'blank';
 }
 
 /** Whether a question is left open that must be answered. */
