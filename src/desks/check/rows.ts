@@ -108,28 +108,25 @@ export interface Sums {
   readonly waiting: Fraction;
 }
 
+/** An exact sum: first those over the same denominator, of which there are few, so that a large class costs little. */
+function sumOf(rows: readonly CheckRow[], amount: (row: CheckRow) => Fraction): Fraction {
+  const over = new Map<number, number>();
+  for (const row of rows) {
+    const { n, d } = amount(row);
+    over.set(d, (over.get(d) ?? 0) + n);
+  }
+  return [...over].reduce<Fraction>((sum, [d, n]) => add(sum, { n, d }), ZERO);
+}
+
 /** The sums over the papers shown that count. */
 export function sumsOf(rows: readonly CheckRow[], columns: number): Sums {
   const counted = rows.filter(({ notCounted }) => notCounted === null);
-  const column = (at: number): Fraction => {
-    // Most answers earn one of a few amounts: added up by how often each stands there.
-    const times = new Map<string, { readonly earned: Fraction; count: number }>();
-    for (const { cells } of counted) {
-      const earned = cells[at]?.earned ?? ZERO;
-      const known = times.get(`${earned.n}/${earned.d}`);
-      if (known) known.count++;
-      else times.set(`${earned.n}/${earned.d}`, { earned, count: 1 });
-    }
-    return [...times.values()].reduce<Fraction>(
-      (sum, { earned, count }) => add(sum, { n: earned.n * count, d: earned.d }),
-      ZERO,
-    );
-  };
+  const column = (at: number): Fraction => sumOf(counted, ({ cells }) => cells[at]?.earned ?? ZERO);
   return {
     papers: counted.length,
     columns: Array.from({ length: columns }, (_, at) => column(at)),
-    totals: counted.reduce<Fraction>((sum, { total }) => add(sum, total.score), ZERO),
-    waiting: counted.reduce<Fraction>((sum, { total }) => add(sum, total.waiting), ZERO),
+    totals: sumOf(counted, ({ total }) => total.score),
+    waiting: sumOf(counted, ({ total }) => total.waiting),
   };
 }
 
