@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/Failed';
 import type { Answer } from '@/core/kinds';
 import { readingFailed } from '@/ui/words/failureWords';
@@ -11,8 +11,6 @@ import { CheckGrid } from './CheckGrid';
 import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
 import { AT_FIRST, Head } from './CheckHead';
-import { OnePaper } from './OnePaper';
-import { OneQuestion } from './OneQuestion';
 import { SumMargin } from './SumMargin';
 import { useCheckTable } from './useCheckTable';
 import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
@@ -106,6 +104,10 @@ interface MarginProps {
   readonly narrow: boolean;
 }
 
+// What is seen first comes first: the other views come when they are turned to.
+const OnePaper = lazy(() => import('./OnePaper').then((file) => ({ default: file.OnePaper })));
+const OneQuestion = lazy(() => import('./OneQuestion').then((file) => ({ default: file.OneQuestion })));
+
 /** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
 const viewOf = (view: View, narrow: boolean) =>
   view === 'paper' ? OnePaper : view === 'question' ? OneQuestion : narrow ? CheckList : CheckGrid;
@@ -182,13 +184,15 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
         />
         <NothingShown table={table} rows={rows} asked={asked} />
         {place && rows.length > 0 && (
-          <Shown
-            {...{ table, rows, columns, place, went, onKey }}
-            sort={asked.sort}
-            onSort={sortBy}
-            onPlace={press}
-            onAlike={setAlike}
-          />
+          <Suspense fallback={<p className="px-6 py-16 text-center text-soft">…</p>}>
+            <Shown
+              {...{ table, rows, columns, place, went, onKey }}
+              sort={asked.sort}
+              onSort={sortBy}
+              onPlace={press}
+              onAlike={setAlike}
+            />
+          </Suspense>
         )}
       </div>
       {place && (row || place.attemptId === SUMS) && (
