@@ -1,4 +1,11 @@
-import { entriesWithFeedback, isRecord, upgradeFeedback, type Json } from '../content/upgrade';
+import {
+  entriesWithFeedback,
+  isRecord,
+  upgradeFeedback,
+  type Json,
+  listOf,
+  stepBy,
+} from '../content/upgrade';
 import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
@@ -79,22 +86,7 @@ const UPGRADES: Readonly<Record<string, (value: unknown) => unknown>> = {
 };
 
 /** One undo step of the first form: the students and attempts in its changes. */
-export function upgradeStep(step: unknown): unknown {
-  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
-  const changes = step['changes'].map((change: unknown) => {
-    if (!isRecord(change)) return change;
-    const upgrade = UPGRADES[String(change['kind'])];
-    return upgrade
-      ? { ...change, before: upgrade(change['before']), after: upgrade(change['after']) }
-      : change;
-  });
-  return { ...step, changes };
-}
-
-const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): Json => {
-  const list = part[field];
-  return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
-};
+export const upgradeStep = (step: unknown): unknown => stepBy(step, UPGRADES);
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>

@@ -1,4 +1,4 @@
-import { isRecord, type Json } from '../content/upgrade';
+import { isRecord, type Json, listOf, stepBy } from '../content/upgrade';
 
 /**
  * Records of the form in which every question held its own rules, brought to the one in which the quiz can hold them for
@@ -58,20 +58,7 @@ const CHANGES: Readonly<Record<string, (value: unknown) => unknown>> = {
 };
 
 /** One undo step: what its changes hold. */
-export function ruleStep(step: unknown): unknown {
-  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
-  const changes = step['changes'].map((change: unknown) => {
-    if (!isRecord(change)) return change;
-    const ruled = CHANGES[String(change['kind'])];
-    return ruled ? { ...change, before: ruled(change['before']), after: ruled(change['after']) } : change;
-  });
-  return { ...step, changes };
-}
-
-const listOf = (part: Json, field: string, ruled: (one: unknown) => unknown): Json => {
-  const list = part[field];
-  return Array.isArray(list) ? { [field]: list.map(ruled) } : {};
-};
+export const ruleStep = (step: unknown): unknown => stepBy(step, CHANGES);
 
 /** Content, questions and placements that stand in one record. */
 const ruleWritten = (quiz: unknown): unknown =>

@@ -1,4 +1,4 @@
-import { isRecord, type Json } from '../content/upgrade';
+import { isRecord, type Json, listOf, stepBy } from '../content/upgrade';
 
 /**
  * Records of the form that knew no lists of words and counted lateness in tables by days alone, brought to the one that does
@@ -64,22 +64,7 @@ const CHANGES: Readonly<Record<string, (value: unknown) => unknown>> = {
 };
 
 /** One undo step: what its changes hold. */
-export function wordStep(step: unknown): unknown {
-  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
-  const changes = step['changes'].map((change: unknown) => {
-    if (!isRecord(change)) return change;
-    const upgrade = CHANGES[String(change['kind'])];
-    return upgrade
-      ? { ...change, before: upgrade(change['before']), after: upgrade(change['after']) }
-      : change;
-  });
-  return { ...step, changes };
-}
-
-const listOf = (part: Json, field: string, upgrade: (one: unknown) => unknown): Json => {
-  const list = part[field];
-  return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
-};
+export const wordStep = (step: unknown): unknown => stepBy(step, CHANGES);
 
 const wordWritten = (quiz: unknown): unknown =>
   isRecord(quiz)

@@ -1,5 +1,4 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { Suspense, useEffect, useRef, type ReactNode } from 'react';
+import { Suspense, useEffect, useRef } from 'react';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { sitFace } from '@/kinds/sit';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -17,6 +16,7 @@ import type { CheckCell, CheckRow, PaperQuestion } from '@/workers/classDesk';
 import type { CheckTableProps } from './CheckGrid';
 import { isMarked, spokenCell } from './cellWords';
 import { totalColumn } from './rows';
+import { Steps } from './Steps';
 import { useTypedAnswer } from './useTypedAnswer';
 
 function usePaperOf(row: CheckRow) {
@@ -151,25 +151,6 @@ function Question({ question, row, cell, here, at, onPress }: QuestionProps) {
   );
 }
 
-interface StepProps {
-  readonly to: CheckRow | undefined;
-  readonly words: string;
-  readonly onPress: (row: CheckRow) => void;
-  readonly children: ReactNode;
-}
-
-const Step = ({ to, words, onPress, children }: StepProps) => (
-  <button
-    type="button"
-    className="btn btn-sm btn-outline btn-square h-9 w-9"
-    aria-label={to ? `${words}: ${to.name}` : words}
-    disabled={!to}
-    onClick={() => to && onPress(to)}
-  >
-    {children}
-  </button>
-);
-
 /** What one student handed in, question below question, as it was met; the margin says how each came to its mark. */
 export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps) {
   const box = useRef<HTMLDivElement>(null);
@@ -187,7 +168,8 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
     // With moves, and once the paper that was moved to is there.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [went, isThere]);
-  const go = (to: CheckRow) => onPlace({ attemptId: to.attemptId, column: place.column });
+  const stepTo = (to: CheckRow | undefined) =>
+    to && { name: to.name, go: () => onPlace({ attemptId: to.attemptId, column: place.column }) };
   const total = totalColumn(row);
   const cells = new Map(row.cells.map((cell, column) => [cell.number, { cell, column }] as const));
   return (
@@ -228,12 +210,7 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
             </span>
           )}
         </button>
-        <Step to={rows[at - 1]} words="The paper before" onPress={go}>
-          <ChevronLeft size={17} aria-hidden />
-        </Step>
-        <Step to={rows[at + 1]} words="The next paper" onPress={go}>
-          <ChevronRight size={17} aria-hidden />
-        </Step>
+        <Steps what="paper" before={stepTo(rows[at - 1])} after={stepTo(rows[at + 1])} />
       </div>
       {failure && <Failed className="mx-6 my-6" text={readingFailed(failure)} onAgain={again} />}
       {questions ? (

@@ -1,4 +1,3 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -15,6 +14,7 @@ import type { BundleGroup, BundleMark, CheckRow, CheckTable, ShownBundle } from 
 import type { CheckTableProps } from './CheckGrid';
 import { bundlesShown, groupsOf, inBundle, type VerdictGroup } from './bundles';
 import type { Place } from './rows';
+import { Steps } from './Steps';
 
 function useQuestion(table: CheckTable, column: number) {
   const { quiz } = useQuiz();
@@ -177,13 +177,8 @@ interface HeadProps extends Pick<CheckTableProps, 'table' | 'place' | 'onPlace'>
 /** Which question it is, and the ways to the others. */
 function Head({ table, rows, place, onPlace, groups }: HeadProps) {
   const question = table.questions[place.column];
-  const step = (by: 1 | -1) => {
-    const to = table.questions[place.column + by];
-    return to ? () => onPlace({ ...place, column: place.column + by }) : undefined;
-  };
-  const [before, after] = [step(-1), step(1)];
+  const stepTo = (column: number) => table.questions[column] && { go: () => onPlace({ ...place, column }) };
   const different = groups?.reduce((sum, { bundles }) => sum + bundles.length, 0);
-  const button = 'btn btn-sm btn-outline btn-square h-9 w-9';
   return (
     <div className="flex items-start gap-3 border-y border-line px-6 py-2.5 max-sm:px-3">
       <div className="min-w-0 flex-1">
@@ -206,24 +201,7 @@ function Head({ table, rows, place, onPlace, groups }: HeadProps) {
           />
         </p>
       </div>
-      <button
-        type="button"
-        className={button}
-        aria-label="The question before"
-        disabled={!before}
-        onClick={before}
-      >
-        <ChevronLeft size={17} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className={button}
-        aria-label="The next question"
-        disabled={!after}
-        onClick={after}
-      >
-        <ChevronRight size={17} aria-hidden />
-      </button>
+      <Steps what="question" before={stepTo(place.column - 1)} after={stepTo(place.column + 1)} />
     </div>
   );
 }

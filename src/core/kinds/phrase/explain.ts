@@ -2,7 +2,7 @@ import { equivalents } from '../../answers/text/accents';
 import { typingErrors } from '../../answers/text/distance';
 import { formErrors, refusalOf } from '../../answers/text/match';
 import { comparedText } from '../../answers/text/comparedText';
-import { prepared } from '../../answers/text/prepare';
+import { prepare } from '../../answers/text/prepare';
 import { errorsAllowed, type TextSettings } from '../../answers/text/settings';
 import type { MarkingContext } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
@@ -30,7 +30,7 @@ function matchesUnder(
   answer: AnswerTexts,
   variant: ReadyVariant,
 ): boolean {
-  const ready = (text: string) => prepared(comparedText(text, settings, answer.language));
+  const ready = (text: string) => prepare(text, settings, answer.language);
   const comparison = {
     ...variant.comparison,
     wordOrderCounts: !settings.ignoreWordOrder,
