@@ -19,8 +19,11 @@ const fieldsOf = (content: Paper['content'], fields: readonly (keyof Paper['cont
   fields.map((field) => content[field]);
 const rulesOf = (content: Paper['content']) => [content.attempts.counts, ...fieldsOf(content, RULES)];
 
-/** What of a question counts for students; checks are for the teacher alone. */
-const counting = ({ question, placement: { checks: _, ...placement } }: Placed) => ({ question, placement });
+/** What of a question counts for students; checks and look-alikes are for the teacher alone. */
+const counting = ({ question, placement: { checks: _, lookAlikes: __, ...placement } }: Placed) => ({
+  question,
+  placement,
+});
 
 /** What the draft holds that the live revision does not. Plan, closing rule and number of attempts take effect at once. */
 export function draftChanges(draft: Paper, live: Paper): DraftChange[] {

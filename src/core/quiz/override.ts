@@ -14,5 +14,7 @@ export const Override = z.strictObject({
   at: z.number().int(),
   /** The points that marking gave when it was set; null while the answer waited. */
   gave: FractionData.nullable(),
+  /** The level given for each criterion, by ids, where the points come from a rubric. */
+  levels: z.record(Id, Id).optional(),
 });
 export type Override = z.infer<typeof Override>;

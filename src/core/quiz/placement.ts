@@ -19,6 +19,19 @@ export type Check = z.infer<typeof Check>;
 /** So many checks a question can keep. */
 export const MOST_CHECKS = 30;
 
+/** A teacher's decision whether two answers, as they were written, are the same thing: to a question, or to a gap of it. */
+export const AlikeDecision = z.strictObject({
+  /** The gap's id; null for the question as a whole. */
+  part: Id.nullable(),
+  a: z.string().max(500),
+  b: z.string().max(500),
+  are: z.enum(['together', 'apart']),
+});
+export type AlikeDecision = z.infer<typeof AlikeDecision>;
+
+/** So many decisions a question can keep; beyond, the oldest go. */
+export const MOST_DECISIONS = 500;
+
 /** What a question is in one quiz, and not in another: its weight, and where and how it stands there. */
 export const Placement = z.strictObject({
   questionId: Id,
@@ -35,6 +48,8 @@ export const Placement = z.strictObject({
   startsPage: z.boolean(),
   /** What its rules must give, whatever is changed. */
   checks: z.array(Check).max(MOST_CHECKS),
+  /** Which answers are look-alikes because the teacher says so, the newest last; absent without any. */
+  lookAlikes: z.array(AlikeDecision).max(MOST_DECISIONS).optional(),
 });
 export type Placement = z.infer<typeof Placement>;
 

@@ -103,7 +103,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(7),
+  version: z.literal(8),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

@@ -10,6 +10,7 @@ import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
 import { ruleFile, ruleRescue } from './upgradeRuled';
+import { upgradeJudged } from './upgradeJudged';
 import { wordFile, wordRescue } from './upgradeWords';
 import { placeFile, placeRescue } from './upgradePlaced';
 import { fileWithClasses } from './upgradeSchool';
@@ -56,7 +57,7 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone)))));
+  upgradeJudged(wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone))))));
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
@@ -90,7 +91,7 @@ export const upgradeStep = (step: unknown): unknown => stepBy(step, UPGRADES);
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>
-  wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))))));
+  upgradeJudged(wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file)))))));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

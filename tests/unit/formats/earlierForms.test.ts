@@ -22,7 +22,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7'];
 
 interface Frac {
   readonly n: number;
@@ -122,6 +122,21 @@ test('rows of a table of lateness were all in days', () => {
   assert.deepEqual(wordContent(rows({ days: 3, share })), {
     wordLists: 1,
     ...rows({ within: 3, unit: 'day', share }),
+  });
+});
+
+describe('a database of the form before decisions about look-alikes and levels of rubrics', () => {
+  const rows = rowsOf('form-7');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(9, TABLES_6, rows));
+
+  test('gives the same scores, and what was done is undone to the beginning', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-7'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    assert.equal(whole.data.class.overrides[0]?.levels, undefined);
+    while (await undo(quizId));
+    assert.equal(await db.overrides.count(), 0);
   });
 });
 
