@@ -2,6 +2,7 @@ import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, sp
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
+import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
 import { printed } from './class/printed';
@@ -17,6 +18,7 @@ export type {
   PaperQuestion,
 } from './class/check';
 export type { BundleGroup, BundleMark, ShownBundle } from './class/oneQuestion';
+export type { OpenedPicture } from './class/classPicture';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
@@ -34,6 +36,7 @@ export const classDesk = {
   openAttempt,
   openPaper,
   openQuestion,
+  classPicture,
   tray,
   workOutside,
   quizCounts,

@@ -153,3 +153,90 @@ test('one question: look-alikes together, what wants a look first, who gave them
   await page.setViewportSize({ width: 360, height: 740 });
   await fits(page, 'one question');
 });
+
+test('look-alikes by hand: put together, taken out, taken back, and kept for whatever comes later', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await page.getByRole('button', { name: /^Question 2: wrong/ }).first().click(); // prettier-ignore
+  await page.keyboard.press('2');
+  const answers = page.getByRole('group', { name: 'Answers to question 2' });
+  const bundle = (name: RegExp) => answers.locator('[data-bundle]').filter({ hasText: name });
+  const bundles = answers.locator('[data-bundle]');
+  await expect(bundle(/cutoff lake/)).toHaveCount(1);
+  const before = await bundles.count();
+  await bundle(/cutoff lake/).click();
+  // Nothing of the key changes: no bar asks to apply anything.
+  await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+  await expect(bundles).toHaveCount(before - 1);
+  await expect(bundle(/cut-off/)).toHaveText(/^2.*cut-off.*cutoff lake/);
+  await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
+  // Answers that are marked differently can be the same thing, too: the bundle says what each earns.
+  await bundle(/lagoon/).click();
+  await answers.getByLabel('The same thing as').selectOption({ label: 'horseshoe lake' });
+  await bundle(/horseshoe lake/).click();
+  await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+  await expect(bundle(/horseshoe lake/)).toHaveText(/3 wrong, 2 partly right|2 partly right, 3 wrong/);
+  await page.reload();
+  await page.getByRole('button', { name: /^Question 2: partly right/ }).first().click(); // prettier-ignore
+  await page.keyboard.press('2');
+  await expect(bundles).toHaveCount(before - 3);
+  const joined = bundle(/cut-off/);
+  await joined.click();
+  await answers.getByRole('button', { name: /^Take out “lagoon”|^Take out “horseshoe lake”/ }).first().click(); // prettier-ignore
+  await expect(bundles).toHaveCount(before - 2);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(bundles).toHaveCount(before - 3);
+  await expectAccessible(page, 'look-alikes by hand');
+});
+
+test('the class at once: shares by thirds, who put what where, spots on the picture, numbers on a line', async ({
+  page,
+}) => {
+  const atOnce = page.getByRole('region', { name: 'The class at once' });
+  const look = async (quiz: string, question: number) => {
+    await page.goto(`/quiz/?id=${quiz}#check`);
+    await view(page, 'One question').click();
+    await page.getByLabel('Question', { exact: true }).selectOption({ index: question });
+  };
+  // Which students stand behind a number is one press away, and their answers one more.
+  await look('demo-rivers', 4);
+  await expect(atOnce.getByRole('row').filter({ hasText: 'a little higher' })).toHaveText(/right: a little higher.*7.*29%0%14%86%/); // prettier-ignore
+  await atOnce.getByRole('button', { name: /much lower/ }).click();
+  await expect(atOnce.getByRole('status')).toContainText(/^“much lower”:.*Bela Fenn/);
+  await atOnce.getByRole('button', { name: 'Hana Reed' }).click();
+  await expect(margin(page).getByText('Hana Reed, question 5')).toBeVisible();
+  await expectAccessible(page, 'shares');
+  // The class at once is of the papers that are shown.
+  await page.getByLabel('Find a student').fill('Bela');
+  await expect(atOnce.getByRole('row').filter({ hasText: 'much lower' })).toHaveText(/1100%/);
+
+  await look('demo-journey', 3);
+  await atOnce.getByRole('button', { name: '“meander” to “upper course”: 3 students' }).click();
+  await expect(atOnce.getByRole('status')).toContainText('Carla Strait');
+  await expect(atOnce.getByRole('button', { name: '“delta” to “lower course”: 16 students, right' })).toBeVisible(); // prettier-ignore
+  await expectAccessible(page, 'who put what where');
+  await look('demo-journey', 4);
+  await expect(atOnce.getByRole('button', { name: '“waterfall” to “1”: 16 students, right' })).toBeVisible();
+  await look('demo-journey', 5);
+  await expect(atOnce.getByRole('button', { name: '“abrasion” to “wears away”: 19 students, right' })).toBeVisible(); // prettier-ignore
+  await look('demo-journey', 6);
+  await expect(atOnce.getByRole('rowheader', { name: 'It is 60 km long.' })).toBeVisible();
+  await look('demo-journey', 8);
+  await expect(atOnce.locator('circle').first()).toBeVisible();
+  await atOnce.getByRole('button', { name: 'Outside every area: 3 students' }).click();
+  await expect(atOnce.getByRole('status').getByRole('button')).toHaveCount(3);
+  await expectAccessible(page, 'spots');
+  await look('demo-floods', 1);
+  await expect(atOnce.getByRole('listitem').filter({ hasText: '47 to 49 earns 100%' })).toBeVisible();
+  await expect(atOnce.locator('circle').first()).toBeVisible();
+  await expectAccessible(page, 'a number line');
+  await page.setViewportSize({ width: 360, height: 740 });
+  await fits(page, 'a number line');
+  await look('demo-journey', 8);
+  await fits(page, 'spots');
+  await look('demo-journey', 3);
+  await fits(page, 'who put what where');
+  await look('demo-rivers', 4);
+  await fits(page, 'shares');
+});

@@ -48,3 +48,14 @@ export function toFigures(value: Exact, figures: number): Exact {
   const rounded = multiplyExact({ n: whole, d: 1n }, step);
   return value.n < 0n ? negated(rounded) : rounded;
 }
+
+/** As a double, right to 17 figures; beyond what a double holds, the largest of its sign. */
+export function toDouble({ n, d }: Exact): number {
+  const sign = n < 0n ? -1 : 1;
+  if (n === 0n) return 0;
+  // 17 figures are more than a double keeps.
+  const power = magnitude({ n: abs(n), d }) - 17;
+  const { n: over, d: under } = divideExact({ n: abs(n), d }, powerOfTen(power));
+  const value = Number(`${over / under}e${power}`);
+  return sign * Math.min(value, Number.MAX_VALUE);
+}

@@ -7,6 +7,7 @@ import type { LineWords } from '../marks/lineWords';
 import type { Mark, MarkingContext } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 import type { ShownAnswer } from '../content/shownAnswer';
+import type { ClassFace } from './classFace';
 import type { TextKey } from './shared/textKey/schema';
 
 /** A place in a question that the teacher should look at, in words. */
@@ -154,6 +155,8 @@ interface Defaulted<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
+  /** How everybody's answers are seen at once. null, the default, where look-alikes side by side say it all. */
+  classFace(question: Question, context: MarkingContext): ClassFace<Answer> | null;
   /** What is said of the right things that an answer missed, in their order. By default nothing. */
   missed(question: Question, answer: Answer | null): Feedback[];
   /** What a teacher would ask of the rules: what does ticking everything earn, what does chance? By default nothing. */
@@ -212,6 +215,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     shownRight: () => [],
+    classFace: () => null,
     accept: () => notKeyed('An answer of several parts is marked by hand'),
     missed: () => [],
     whatIfs: () => [],
@@ -277,6 +281,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
+    classFace: (question, context) => kind.classFace(counts(question), context),
     missed: (question, answer) => kind.missed(counts(question), answer),
     textKeys: (question) => kind.textKeys(counts(question)),
     whatIfs: (question) => kind.whatIfs(counts(question)),

@@ -106,7 +106,9 @@ interface MarginProps {
 
 // What is seen first comes first: the other views come when they are turned to.
 const OnePaper = lazy(() => import('./OnePaper').then((file) => ({ default: file.OnePaper })));
-const OneQuestion = lazy(() => import('./OneQuestion').then((file) => ({ default: file.OneQuestion })));
+const OneQuestion = lazy(() =>
+  import('./oneQuestion/OneQuestion').then((file) => ({ default: file.OneQuestion })),
+);
 
 /** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
 const viewOf = (view: View, narrow: boolean) =>

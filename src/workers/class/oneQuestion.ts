@@ -8,6 +8,8 @@ import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
 import type { Attempt } from '@/core/quiz/attempt';
 import { wordsFor } from '@/core/scoring/context';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
+import { alikeDecisions } from '@/store/quiz/lookAlikes';
+import type { AlikeDecision } from '@/core/quiz/placement';
 import { liveClass, namesakes, toldApart, workOf } from './papers';
 
 /** What an answer earned, as a bundle of look-alikes has it in common. */
@@ -28,9 +30,20 @@ export interface Giver {
   readonly apart: string;
 }
 
+/** Answers that compare equal, in a bundle. */
+export interface BundleClass {
+  /** As most wrote it. */
+  readonly text: string;
+  readonly times: number;
+  readonly mark: BundleMark;
+}
+
 /** Answers that differ only in form. */
 export interface ShownBundle {
+  /** What the class that leads it earned; others that were joined by hand may have earned something else. */
   readonly mark: BundleMark;
+  /** The class that leads it first. */
+  readonly classes: readonly BundleClass[];
   /** As most wrote it; empty where nothing was given. */
   readonly text: string;
   /** The other ways in which it was written, the most frequent first. */
@@ -45,6 +58,10 @@ export interface ShownBundle {
 export interface BundleGroup {
   /** `Gap 2`; empty for a question as a whole. */
   readonly part: string;
+  /** The gap's id; null for a question as a whole. */
+  readonly id: string | null;
+  /** Whether it is typed: what is picked is the same or another. */
+  readonly typed: boolean;
   readonly bundles: readonly ShownBundle[];
 }
 
@@ -76,7 +93,11 @@ const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>
   `${verdict} ${credit.n}/${credit.d} ${nearMiss ?? ''} ${expected ? 'x' : ''}`;
 
 /** Bundles by how they may differ: in form where that is told, else only where they are the same. */
-function bundlesOf(said: readonly Said[], reading: LookReading): ShownBundle[] {
+function bundlesOf(
+  said: readonly Said[],
+  reading: LookReading,
+  byHand: readonly AlikeDecision[],
+): ShownBundle[] {
   const byText = new Map<string, Said[]>();
   const blank: Said[] = [];
   for (const one of said) {
@@ -94,11 +115,16 @@ function bundlesOf(said: readonly Said[], reading: LookReading): ShownBundle[] {
     times: all.length,
     mark: markKey((all[0] as Said).mark),
   }));
-  const bundles = lookAlikes(given, reading).map(({ classes }): ShownBundle => {
+  const bundles = lookAlikes(given, reading, byHand).map(({ classes }): ShownBundle => {
     const texts = classes.flatMap((one) => one.texts);
     const all = texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`) ?? []);
     return {
       mark: (all[0] as Said).mark,
+      classes: classes.map(({ text, times, mark, texts: [first] }) => ({
+        text,
+        times,
+        mark: (byText.get(`${mark}\n${first?.text}`)?.[0] as Said).mark,
+      })),
       text: classes[0]?.text ?? '',
       others: [...new Set(texts.map(({ text }) => text))].slice(1),
       answers: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.answer ?? []),
@@ -110,6 +136,7 @@ function bundlesOf(said: readonly Said[], reading: LookReading): ShownBundle[] {
       ? [
           {
             mark: (blank[0] as Said).mark,
+            classes: [],
             text: '',
             others: [],
             answers: [],
@@ -161,9 +188,16 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
     mark: markOfScore(score),
     giver,
   }));
-  if (question.kind !== 'gaps') return [{ part: '', bundles: bundlesOf(whole, reading) }];
+  const decisions = await alikeDecisions(quizId, questionId);
+  const byHand = (id: string | null) => decisions.filter(({ part }) => part === id);
+  if (question.kind !== 'gaps')
+    return [
+      { part: '', id: null, typed: !reading.asWritten, bundles: bundlesOf(whole, reading, byHand(null)) },
+    ];
   return question.gaps.map((gap, at) => ({
     part: `Gap ${at + 1}`,
+    id: gap.id,
+    typed: !isPicked(gap),
     bundles: bundlesOf(
       papers.flatMap(({ attempt, score, giver }) => {
         const part = score.mark.parts.find(({ id }) => id === gap.id);
@@ -179,8 +213,9 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
       {
         ...reading,
         number: gap.type === 'number' ? gap : null,
-        asWritten: gap.type === 'list' || gap.type === 'bank',
+        asWritten: isPicked(gap),
       },
+      byHand(gap.id),
     ),
   }));
 }
@@ -192,6 +227,8 @@ const BLANK_MARK: BundleMark = {
   errors: 0,
   expected: false,
 };
+
+const isPicked = ({ type }: Gaps['gaps'][number]): boolean => type === 'list' || type === 'bank';
 
 type Gaps = Extract<Question, { kind: 'gaps' }>;
 

@@ -18,6 +18,7 @@ import * as edits from '@/store/quiz/edits';
 import { failureOf } from '@/store/records/failure';
 import * as history from '@/store/records/history';
 import * as imports from '@/store/files/imports';
+import * as lookAlikes from '@/store/quiz/lookAlikes';
 import * as media from '@/store/quiz/pictures';
 import * as overrides from '@/store/work/overrides';
 import * as quizzes from '@/store/quiz/quizzes';
@@ -114,6 +115,8 @@ const WRITES: Record<string, Op> = {
   'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),
   'typedPapers.keepTypedAnswer': ({ quizId, typed }) =>
     typedPapers.keepTypedAnswer(quizId, typed, 'q1', say('mud')),
+  'lookAlikes.decideAlike': ({ quizId }) =>
+    lookAlikes.decideAlike(quizId, 'q1', { part: null, a: 'silt', b: 'mud', are: 'together' }),
   'attempts.startAttempt': ({ quizId }) => attempts.startAttempt(quizId, 'demo-5'),
   'attempts.changeAttempt': ({ begun }) => keepAnswer(begun, 'q1', say('silt')),
   'attempts.changeAttempt, handing in': ({ begun }) => handInAttempt(begun),

@@ -3,16 +3,13 @@ import { graphemes } from '../../answers/text/graphemes';
 import { otherWordIn } from '../../answers/text/otherWords';
 import { dictionaryWords } from '../../answers/text/speltWords';
 import { wordList } from '../../answers/text/wordLists';
+import type { AlikeDecision } from '../../quiz/placement';
 import { comparedAs, equalClasses, type EqualClass, type GivenText, type LookReading } from './classes';
 import { NearIndex } from './nearIndex';
 import { partsOfList } from './parts';
 
-/** A teacher's decision about two answers, as they were written: the same thing, or not. The last one about a pair counts. */
-export interface ByHand {
-  readonly a: string;
-  readonly b: string;
-  readonly are: 'together' | 'apart';
-}
+/** A teacher's decision about two answers; the last one about a pair counts. */
+export type ByHand = Pick<AlikeDecision, 'a' | 'b' | 'are'>;
 
 /** Answers that differ only in form: what a teacher judges in one press. It judges nothing itself. */
 export interface Bundle {

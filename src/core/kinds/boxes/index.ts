@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
@@ -64,6 +65,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   readAnswer,
   shown,
   shownRight,
+  classFace,
   whatIfs,
   ways,
   makeUp,

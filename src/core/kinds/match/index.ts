@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
@@ -75,6 +76,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   readAnswer,
   shown,
   shownRight,
+  classFace,
   whatIfs,
   ways,
   makeUp,

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { NUMBER_PLACES } from '../../answers/number/schema';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
@@ -43,6 +44,7 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
     asRead(isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'number', text: text.slice(0, 1000) }),
   accept,
   shownRight,
+  classFace,
   makeUp,
   lines,
   places: NUMBER_PLACES,

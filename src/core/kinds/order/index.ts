@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { randomFrom, shuffled } from '../../figures/random';
 import { asItCounts } from './asItCounts';
@@ -50,6 +51,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   readAnswer,
   shown,
   shownRight,
+  classFace,
   whatIfs,
   ways,
   makeUp,

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
@@ -39,6 +40,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   },
   question: PickOneQuestion,
   answer: PickOneAnswer,
+  classFace,
   face: PickOneFace,
   create,
   next: (question, newId) => ({

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
@@ -36,6 +37,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   },
   question: PickSeveralQuestion,
   answer: PickSeveralAnswer,
+  classFace,
   face: PickSeveralFace,
   asItCounts,
   create: (newId) => ({

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
@@ -76,6 +77,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   readAnswer,
   shown,
   shownRight,
+  classFace,
   whatIfs,
   ways,
   makeUp,

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { plural } from '../../figures/plural';
 import { shown, shownRight } from './shown';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
@@ -43,6 +44,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   readAnswer,
   shown,
   shownRight,
+  classFace,
   makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),
   lines,

@@ -27,7 +27,7 @@ interface SpotHits {
   readonly near: boolean[];
 }
 
-function hitsOf(question: SpotQuestion, spot: Point): SpotHits {
+export function hitsOf(question: SpotQuestion, spot: Point): SpotHits {
   const size = sizeOf(question);
   const near: boolean[] = [];
   const values = question.areas.map(({ shape, credit }, index) => {

@@ -1,3 +1,4 @@
+import { classFace } from './classFace';
 import { SILENCE } from '../../content/silence';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
@@ -20,6 +21,7 @@ export const trueFalse = defineKind<TrueFalseQuestion, TrueFalseAnswer, TrueFals
   },
   question: TrueFalseQuestion,
   answer: TrueFalseAnswer,
+  classFace,
   face: TrueFalseFace,
   create: () => ({ kind: 'trueFalse', whenTrue: NOTHING, whenFalse: NOTHING }),
   next: () => ({ kind: 'trueFalse', whenTrue: NOTHING, whenFalse: NOTHING }),

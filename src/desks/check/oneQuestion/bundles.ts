@@ -1,4 +1,4 @@
-import type { BundleMark, ShownBundle } from '@/workers/classDesk';
+import type { BundleGroup, BundleMark, ShownBundle } from '@/workers/classDesk';
 
 /** Bundles that came out alike. */
 export interface VerdictGroup {
@@ -42,3 +42,32 @@ export const bundlesShown = (
 /** The paper at hand where it is in a bundle; null where it is in another. */
 export const inBundle = ({ who }: ShownBundle, attemptId: string): string | null =>
   who.some((one) => one.attemptId === attemptId) ? attemptId : null;
+
+const giverIn = (group: BundleGroup, attemptId: string): string => `${group.id ?? ''} ${attemptId}`;
+
+/** Where each paper's answer stands: the number of its bundle. */
+export function placesOf(groups: readonly BundleGroup[]): Map<string, number> {
+  const at = new Map<string, number>();
+  for (const group of groups)
+    for (const [number, { who }] of group.bundles.entries())
+      for (const { attemptId } of who) at.set(giverIn(group, attemptId), number);
+  return at;
+}
+
+/** The place that a bundle had: the first of those in which any of its papers stood; null where all of them are new. */
+export function placeOf(
+  group: BundleGroup,
+  { who }: ShownBundle,
+  at: ReadonlyMap<string, number>,
+): number | null {
+  const places = who.flatMap(({ attemptId }) => at.get(giverIn(group, attemptId)) ?? []);
+  return places.length === 0 ? null : places.reduce((least, one) => Math.min(least, one));
+}
+
+/** The bundles in the places that they had; new ones behind them. */
+export function inPlace(group: BundleGroup, at: ReadonlyMap<string, number>): BundleGroup {
+  const placed = group.bundles.map((bundle) => ({ bundle, place: placeOf(group, bundle, at) ?? Infinity }));
+  // Infinity less Infinity is no number: those stay as they come.
+  placed.sort((a, b) => (a.place === b.place ? 0 : a.place - b.place));
+  return { ...group, bundles: placed.map(({ bundle }) => bundle) };
+}

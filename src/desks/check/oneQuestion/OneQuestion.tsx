@@ -1,138 +1,56 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { nearMissWords } from '@/core/marks/nearMissWords';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { CreditPie } from '@/ui/widgets/CreditPie';
 import { Failed } from '@/ui/widgets/Failed';
-import { StudentName } from '@/ui/widgets/StudentName';
 import { PickLine } from '@/ui/widgets/Find';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count, percent, pointsWord } from '@/ui/words/figures';
-import { verdictWords } from '@/ui/words/verdictWords';
+import { count, pointsWord } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
-import type { BundleGroup, BundleMark, CheckRow, CheckTable, ShownBundle } from '@/workers/classDesk';
-import type { CheckTableProps } from './CheckGrid';
-import { bundlesShown, groupsOf, inBundle, type VerdictGroup } from './bundles';
-import type { Place } from './rows';
-import { Steps } from './Steps';
+import type { BundleGroup, CheckTable, ShownBundle } from '@/workers/classDesk';
+import type { CheckTableProps } from '../CheckGrid';
+import { ClassPicture } from './ClassPicture';
+import type { Beside, Rows } from './beside';
+import { Bundle } from './Bundle';
+import { bundlesShown, groupsOf, inBundle, inPlace, placeOf, placesOf, type VerdictGroup } from './bundles';
+import { Steps } from '../Steps';
 
 function useQuestion(table: CheckTable, column: number) {
-  const { quiz } = useQuiz();
+  const { quiz, questions } = useQuiz();
   const id = table.questions[column]?.id ?? '';
+  const decided = questions.find((one) => one.id === id)?.placement.lookAlikes;
   const { value, failure, again } = useQuery(
     async () => ({ id, found: await classWorker().openQuestion(quiz.id, id) }),
-    [quiz.id, id, table],
+    [quiz.id, id, table, decided],
   );
-  return { groups: value?.id === id ? value.found : null, failure, again };
+  return { id, groups: value?.id === id ? value.found : null, failure, again };
 }
 
-/** What is said of a bundle at the end of its line. */
-function reasonOf({ verdict, credit, nearMiss, errors, expected }: BundleMark): string {
-  if (nearMiss) return nearMissWords(nearMiss);
-  if (verdict === 'wrong') return expected ? 'expected as wrong' : '';
-  if (verdict === 'waits' || verdict === 'blank') return '';
-  const slips = errors > 0 ? count(errors, 'typing error') : '';
-  const share = credit.n === credit.d ? '' : percent(credit);
-  return [share, slips].filter(Boolean).join(', ');
-}
-
-type Rows = ReadonlyMap<string, CheckRow>;
-
-interface WhoProps {
-  readonly bundle: ShownBundle;
-  readonly rows: Rows;
-  readonly place: Place;
-  readonly onPlace: CheckTableProps['onPlace'];
-}
-
-/** More names than anyone reads at once. */
-const MOST_NAMED = 40;
-
-/** Who gave the answers of a bundle: a press takes one of them into hand. */
-function Who({ bundle, rows, place, onPlace }: WhoProps) {
-  const named = bundle.who.slice(0, MOST_NAMED).flatMap(({ attemptId }) => rows.get(attemptId) ?? []);
-  return (
-    <p className="flex flex-wrap gap-x-3 bg-wash px-2 pb-2 pl-[76px] text-[13.5px] max-sm:pl-4">
-      {named.map(({ attemptId, name, apart }) => (
-        <button
-          key={attemptId}
-          type="button"
-          aria-pressed={attemptId === place.attemptId}
-          className={`min-h-[26px] cursor-pointer ${attemptId === place.attemptId ? 'font-semibold' : 'text-soft hover:underline'}`}
-          onClick={() => onPlace({ attemptId, column: place.column })}
-        >
-          <StudentName name={name} apart={apart} />
-        </button>
-      ))}
-      {bundle.who.length > named.length && (
-        <span className="text-soft">and {bundle.who.length - named.length} more</span>
-      )}
-    </p>
-  );
-}
-
-interface BundleProps {
-  readonly bundle: ShownBundle;
-  readonly rows: Rows;
-  readonly place: Place;
-  readonly part: string;
-  readonly onPlace: CheckTableProps['onPlace'];
-}
-
-/** Answers that differ only in form: how many gave them, and what they earn. */
-function Bundle({ bundle, part, rows, place, onPlace }: BundleProps) {
-  const { mark, text, others, who } = bundle;
-  const { column } = place;
-  const here = inBundle(bundle, place.attemptId);
-  const at = here ?? who[0]?.attemptId ?? '';
-  const reason = reasonOf(mark);
-  const more = others.slice(0, 6);
-  return (
-    <li>
-      <button
-        type="button"
-        data-cell={`${at}:${column}`}
-        data-bundle
-        tabIndex={here ? 0 : -1}
-        aria-pressed={here !== null}
-        className={`flex min-h-10 w-full cursor-pointer items-baseline gap-3 border-b border-hair px-2 py-1.5 text-left ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-hair'}`}
-        onClick={() => onPlace({ attemptId: at, column })}
-      >
-        <CreditPie credit={mark.credit} verdict={mark.verdict} overridden={false} label="" />
-        <span className="figures w-9 flex-none text-right font-semibold">{who.length}</span>
-        <span className="min-w-0 flex-1 break-words">
-          <span className="sr-only">
-            {part && `${part}, `}
-            {verdictWords(mark.verdict, mark.credit)}:{' '}
-          </span>
-          {text === '' ? (
-            <span className="text-soft">nothing given</span>
-          ) : (
-            <span className="font-semibold whitespace-pre-line">{text}</span>
-          )}
-          {more.length > 0 && (
-            <span className="ml-2 text-[13.5px] text-soft">
-              <span className="sr-only">, also as </span>
-              {more.join(' · ')}
-              {others.length > more.length && ` · ${others.length - more.length} more`}
-            </span>
-          )}
-        </span>
-        {reason && <span className="max-w-[45%] text-right text-[13.5px] text-soft">{reason}</span>}
-      </button>
-      {here && <Who bundle={bundle} rows={rows} place={place} onPlace={onPlace} />}
-    </li>
+/** While a question is looked at its bundles keep their places; what came since stands behind them. */
+function useKeptPlaces(id: string, groups: readonly BundleGroup[] | null) {
+  const first = useRef<{ readonly id: string; readonly at: ReadonlyMap<string, number> } | null>(null);
+  if (groups && first.current?.id !== id) first.current = { id, at: placesOf(groups) };
+  const at = first.current?.id === id ? first.current.at : null;
+  return useMemo(
+    () => ({
+      groups: groups && at ? groups.map((group) => inPlace(group, at)) : groups,
+      isNew: (group: BundleGroup, bundle: ShownBundle) => at !== null && placeOf(group, bundle, at) === null,
+    }),
+    [groups, at],
   );
 }
 
 interface GroupProps extends Pick<CheckTableProps, 'place' | 'onPlace'> {
   readonly group: VerdictGroup;
   readonly rows: Rows;
-  readonly part: string;
+  readonly beside: Beside;
+  readonly isNew: (bundle: ShownBundle) => boolean;
 }
 
-const Group = ({ group, part, rows, place, onPlace }: GroupProps) => (
-  <section className="mt-4 first:mt-2" aria-label={part ? `${part}: ${group.title}` : group.title}>
+const Group = ({ group, beside, isNew, ...more }: GroupProps) => (
+  <section
+    className="mt-4 first:mt-2"
+    aria-label={beside.part ? `${beside.part}: ${group.title}` : group.title}
+  >
     <h3 className="label-small flex justify-between px-2 pb-1">
       {group.title}
       <span className="figures font-normal">{count(group.papers, 'answer')}</span>
@@ -142,28 +60,29 @@ const Group = ({ group, part, rows, place, onPlace }: GroupProps) => (
         <Bundle
           key={`${bundle.mark.verdict} ${bundle.mark.nearMiss ?? ''} ${bundle.text}`}
           bundle={bundle}
-          part={part}
-          rows={rows}
-          place={place}
-          onPlace={onPlace}
+          beside={beside}
+          isNew={isNew(bundle)}
+          {...more}
         />
       ))}
     </ul>
   </section>
 );
 
-function Part({
-  group,
-  rows,
-  place,
-  onPlace,
-}: Omit<GroupProps, 'group' | 'part'> & { readonly group: BundleGroup }) {
-  const groups = useMemo(() => groupsOf(group.bundles), [group]);
+interface PartProps extends Omit<GroupProps, 'group' | 'beside'> {
+  readonly group: BundleGroup;
+  readonly questionId: string;
+}
+
+function Part({ group, questionId, ...more }: PartProps) {
+  const { part, id, typed, bundles } = group;
+  const groups = useMemo(() => groupsOf(bundles), [bundles]);
+  const beside = { part, partId: id, questionId, all: bundles, typed };
   return (
     <div className="px-4 max-sm:px-1">
-      {group.part && <h3 className="mt-6 px-2 text-[16px]">{group.part}</h3>}
+      {part && <h3 className="mt-6 px-2 text-[16px]">{part}</h3>}
       {groups.map((one) => (
-        <Group key={one.title} group={one} part={group.part} rows={rows} place={place} onPlace={onPlace} />
+        <Group key={one.title} group={one} beside={beside} {...more} />
       ))}
     </div>
   );
@@ -226,7 +145,8 @@ export function OneQuestion(props: CheckTableProps) {
   // The total has no answers: the last question stands for it.
   const column = Math.min(given.column, table.questions.length - 1);
   const place = useMemo(() => ({ attemptId: given.attemptId, column }), [given.attemptId, column]);
-  const { groups: everyone, failure, again } = useQuestion(table, column);
+  const { id, groups: found, failure, again } = useQuestion(table, column);
+  const { groups: everyone, isNew } = useKeptPlaces(id, found);
   const rows = useMemo(() => new Map(props.rows.map((row) => [row.attemptId, row])), [props.rows]);
   const groups = useMemo(
     () => everyone && everyone.map((group) => ({ ...group, bundles: bundlesShown(group.bundles, rows) })),
@@ -262,10 +182,16 @@ export function OneQuestion(props: CheckTableProps) {
       }}
     >
       <Head table={table} rows={rows} place={place} onPlace={onPlace} groups={groups} />
+      <ClassPicture questionId={id} {...{ table, rows, place, onPlace }} />
       {failure && <Failed className="mx-6 my-6" text={readingFailed(failure)} onAgain={again} />}
       {groups
         ? groups.map((group) => (
-            <Part key={group.part} group={group} rows={rows} place={place} onPlace={onPlace} />
+            <Part
+              key={group.part}
+              questionId={id}
+              isNew={(bundle) => isNew(group, bundle)}
+              {...{ group, rows, place, onPlace }}
+            />
           ))
         : !failure && <p className="px-6 py-16 text-center text-soft">Putting look-alikes together …</p>}
       <p className="caption px-6 pt-4">

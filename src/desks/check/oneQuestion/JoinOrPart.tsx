@@ -1,0 +1,61 @@
+import type { AlikeDecision } from '@/core/quiz/placement';
+import { decideAlike } from '@/store/quiz/lookAlikes';
+import { undoStep } from '@/store/records/history';
+import { PickLine } from '@/ui/widgets/Find';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import type { ShownBundle } from '@/workers/classDesk';
+import type { Beside } from './beside';
+
+/** Longer answers are no forms of each other. */
+const LONGEST = 500;
+/** More than a list to pick from can hold. */
+const MOST_OFFERED = 200;
+
+const cut = (text: string): string => (text.length > 60 ? `${text.slice(0, 58)} …` : text);
+
+/** What else these answers are, by the teacher: look-alikes of other ones, or not of each other. */
+export function JoinOrPart({ bundle, beside }: { readonly bundle: ShownBundle; readonly beside: Beside }) {
+  const { quiz } = useQuiz();
+  const { classes, text } = bundle;
+  const { all, partId, questionId } = beside;
+  const decide = (a: string, b: string, are: AlikeDecision['are'], words: string) =>
+    run(async () => {
+      const step = await decideAlike(quiz.id, questionId, { part: partId, a, b, are });
+      if (step === null) return;
+      notify(words, { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
+    });
+  const others = all
+    .filter((one) => one !== bundle && one.text !== '' && one.text.length <= LONGEST)
+    .slice(0, MOST_OFFERED);
+  if (text.length > LONGEST) return null;
+  return (
+    <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[13.5px]">
+      {classes.slice(1).map((one) => (
+        <button
+          key={`${one.text} ${one.mark.verdict}`}
+          type="button"
+          className="link-text min-h-[26px] cursor-pointer"
+          onClick={() =>
+            decide(text, one.text, 'apart', `“${cut(one.text)}” stands apart from “${cut(text)}” now`)
+          }
+        >
+          Take out “{cut(one.text)}”
+        </button>
+      ))}
+      {others.length > 0 && (
+        <PickLine
+          label="The same thing as"
+          value=""
+          options={[['', '…'], ...others.map((one, at): [string, string] => [`${at}`, cut(one.text)])]}
+          onChange={(at) => {
+            const other = others[Number(at)];
+            if (at !== '' && other)
+              decide(other.text, text, 'together', `“${cut(text)}” stands with “${cut(other.text)}” now`);
+          }}
+        />
+      )}
+    </div>
+  );
+}
