@@ -2,7 +2,7 @@ import type { Question } from '@/core/kinds';
 import type { Option } from '@/core/kinds/shared/option';
 import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
-import { RULES } from '@/core/kinds/number/accept';
+import { RULES } from '@/core/kinds/number/rules';
 import type { NumberQuestion } from '@/core/kinds/number/schema';
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';

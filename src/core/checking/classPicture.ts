@@ -1,6 +1,7 @@
 import type { ShownThing } from '../content/shownAnswer';
 import type { Fraction } from '../figures/fraction';
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
+import type { GivenPart } from '../kinds/givenPart';
 import type { ClassFace, ClassSpot, LineBand, Worth } from '../kinds/classFace';
 import type { MarkingContext, Verdict } from '../marks/mark';
 import { thirdsOf } from './thirds';
@@ -24,6 +25,8 @@ export interface Shares {
 export interface PickedChoice {
   readonly thing: ShownThing;
   readonly worth: Worth;
+  /** By what it is keyed alone; null where an answer is keyed as a whole. */
+  readonly part: GivenPart | null;
   readonly shares: Shares;
   readonly who: readonly string[];
 }
@@ -31,6 +34,7 @@ export interface PickedChoice {
 /** One thing put to one place, and who put it there. */
 export interface PutThere {
   readonly isRight: boolean;
+  readonly part: GivenPart | null;
   readonly who: readonly string[];
 }
 
@@ -114,9 +118,10 @@ function shares(face: Face<'shares'>, given: readonly Given[], papers: readonly 
     inThirds: complete.length,
     groups: face.groups.map(({ title, choices }) => ({
       title,
-      choices: choices.map(({ id, thing, worth }) => ({
+      choices: choices.map(({ id, thing, worth, part }) => ({
         thing,
         worth,
+        part: part ?? null,
         shares: sharesOf(lists.of(id)),
         who: lists.of(id),
       })),
@@ -135,6 +140,7 @@ function places(face: Face<'places'>, given: readonly Given[]): ClassPicture {
     cells: face.things.map((thing) =>
       face.places.map((place) => ({
         isRight: face.isRight(thing.id, place.id),
+        part: face.judged ? { part: thing.id, given: place.id } : null,
         who: lists.of(`${thing.id}\n${place.id}`),
       })),
     ),

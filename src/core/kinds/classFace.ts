@@ -1,4 +1,5 @@
 import type { ShownThing } from '../content/shownAnswer';
+import type { GivenPart } from './givenPart';
 import type { Fraction } from '../figures/fraction';
 
 /** What picking something earns by itself. */
@@ -9,6 +10,8 @@ export interface Choice {
   readonly id: string;
   readonly thing: ShownThing;
   readonly worth: Worth;
+  /** By what it is keyed alone; absent where an answer is keyed as a whole. */
+  readonly part?: GivenPart;
 }
 
 /** Something that could be put, or where. */
@@ -46,6 +49,8 @@ export type ClassFace<Answer> =
       readonly things: readonly Named[];
       readonly places: readonly Named[];
       readonly isRight: (thing: string, place: string) => boolean;
+      /** Whether one thing in one place can be keyed alone. */
+      readonly judged: boolean;
       /** What an answer put where, by ids. */
       readonly put: (answer: Answer) => readonly (readonly [thing: string, place: string])[];
     }

@@ -6,6 +6,7 @@ import { note as line, type TraceLine } from '../marks/trace';
 import { z } from '../zod';
 import { boxes } from './boxes';
 import { gaps } from './gaps';
+import type { GivenPart } from './givenPart';
 import { notKeyed, type Accepted, type Keyed, type Kind } from './kind';
 import { match } from './match';
 import { note } from './note';
@@ -113,3 +114,12 @@ export function keyAnswer(
     ? accepted
     : notKeyed('Something else in the key would still decide about this answer: change the key in Write');
 }
+
+/** The question with what was given to one of its parts keyed for everyone. */
+export const keyPart = (
+  question: Question,
+  given: GivenPart,
+  as: Accepted,
+  newId: () => string,
+  context: MarkingContext,
+): Keyed<Question> => kindOf(question).acceptPart(question, given, as, newId, context);

@@ -8,6 +8,7 @@ import type { Mark, MarkingContext } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 import type { ShownAnswer } from '../content/shownAnswer';
 import type { ClassFace } from './classFace';
+import type { GivenPart } from './givenPart';
 import type { TextKey } from './shared/textKey/schema';
 
 /** A place in a question that the teacher should look at, in words. */
@@ -155,6 +156,14 @@ interface Defaulted<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
+  /** The same for what was given to one of its parts. By default no part is keyed by itself. */
+  acceptPart(
+    question: Question,
+    given: GivenPart,
+    as: Accepted,
+    newId: () => string,
+    context: MarkingContext,
+  ): Keyed<Question>;
   /** How everybody's answers are seen at once. null, the default, where look-alikes side by side say it all. */
   classFace(question: Question, context: MarkingContext): ClassFace<Answer> | null;
   /** What is said of the right things that an answer missed, in their order. By default nothing. */
@@ -217,6 +226,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     shownRight: () => [],
     classFace: () => null,
     accept: () => notKeyed('An answer of several parts is marked by hand'),
+    acceptPart: () => notKeyed('This part cannot be judged by itself: change the key in Write'),
     missed: () => [],
     whatIfs: () => [],
     ways: () => [],

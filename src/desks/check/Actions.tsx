@@ -10,6 +10,7 @@ import { PercentField } from '@/ui/widgets/PercentField';
 import { run } from '@/ui/widgets/press';
 import type { OpenedAnswer } from '@/workers/classDesk';
 import { HandForm } from './HandForm';
+import type { Judged } from './judged';
 import { useAccept } from './useAccept';
 
 /** What can be done with an answer that is looked at. */
@@ -20,8 +21,8 @@ interface Props {
   readonly attemptId: string;
   readonly questionId: string;
   readonly possible: Fraction;
-  /** Answers that differ from it only in form, and are keyed with it. */
-  readonly alike: readonly Answer[];
+  /** What is keyed: the answer with those that differ from it only in form, or a part of it. */
+  readonly judged: Judged;
   readonly action: Action | null;
   /** null closes what is open, and the table has the keys again. */
   readonly onAction: (action: Action | null) => void;
@@ -124,13 +125,28 @@ const KeyActions = ({ right, action, press, onKey }: KeyProps) => (
   </>
 );
 
+/** What a press would key besides, or instead of, the answer as it stands. */
+function WhatIsKeyed(props: {
+  readonly judged: Judged;
+  readonly answer: Answer | null;
+  readonly cannot: boolean;
+}) {
+  const { judged, answer, cannot } = props;
+  if (judged.what === 'part') return <p className="py-1 text-[14px] font-semibold">{judged.words}</p>;
+  const others = judged.alike.filter((one) => !same(one, answer)).length;
+  if (cannot || others === 0) return null;
+  return (
+    <p className="caption py-1">With {count(others, 'look-alike')}: what is keyed holds for all of them.</p>
+  );
+}
+
 /** What can be done with the answer at hand: key it for everyone, or score it alone. Escape closes what is open. */
 export function Actions(props: Props) {
-  const { opened, attemptId, questionId, possible, alike, action, onAction, onNext } = props;
-  const others = alike.filter((one) => !same(one, opened.answer));
-  const { accept, cannot } = useAccept(questionId, opened.answer, others);
+  const { opened, attemptId, questionId, possible, judged, action, onAction, onNext } = props;
+  const { accept, cannot } = useAccept(questionId, opened.answer, judged);
   const forms = useRef<HTMLDivElement>(null);
-  const right = opened.trial.verdict === 'right' && !opened.override;
+  const right =
+    judged.what === 'part' ? judged.isRight : opened.trial.verdict === 'right' && !opened.override;
   const press = (wanted: Action) => () => onAction(action === wanted ? null : wanted);
   const key = (credit: Fraction, feedback?: Feedback) => {
     onAction(null);
@@ -165,11 +181,7 @@ export function Actions(props: Props) {
           {dayAndTime(opened.override.at)}.
         </p>
       )}
-      {cannot === null && others.length > 0 && (
-        <p className="caption py-1">
-          With {count(others.length, 'look-alike')}: what is keyed holds for all of them.
-        </p>
-      )}
+      <WhatIsKeyed judged={judged} answer={opened.answer} cannot={cannot !== null} />
       {cannot === null && <KeyActions right={right} action={action} press={press} onKey={key} />}
       {cannot !== null && opened.answer && <p className="caption py-1">{cannot}.</p>}
       <ActionButton letter="H" open={action === 'hand'} onPress={press('hand')}>

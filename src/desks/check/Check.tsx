@@ -1,6 +1,5 @@
 import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/Failed';
-import type { Answer } from '@/core/kinds';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
@@ -11,6 +10,7 @@ import { CheckGrid } from './CheckGrid';
 import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
 import { AT_FIRST, Head } from './CheckHead';
+import { ALONE, type Judged } from './judged';
 import { SumMargin } from './SumMargin';
 import { useCheckTable } from './useCheckTable';
 import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
@@ -73,11 +73,9 @@ function AtHand({
   );
 }
 
-const NONE: readonly Answer[] = [];
-
 /** The answer at hand in the margin: a sum, or an answer, or a whole paper. */
 function MarginAt(props: MarginProps) {
-  const { table, rows, place, row, alike, acting, narrow } = props;
+  const { table, rows, place, row, judged, acting, narrow } = props;
   if (place.attemptId === SUMS) return <SumMargin table={table} rows={rows} column={place.column} />;
   if (!row) return null;
   return (
@@ -85,7 +83,7 @@ function MarginAt(props: MarginProps) {
       row={row}
       table={table}
       column={place.column}
-      alike={alike}
+      judged={judged}
       action={acting.action}
       onAction={acting.act}
       onNext={acting.lookOn}
@@ -99,7 +97,7 @@ interface MarginProps {
   readonly rows: readonly CheckRow[];
   readonly place: Place;
   readonly row: CheckRow | undefined;
-  readonly alike: readonly Answer[];
+  readonly judged: Judged;
   readonly acting: Pick<ReturnType<typeof usePlace>, 'action' | 'act' | 'look' | 'lookOn'>;
   readonly narrow: boolean;
 }
@@ -119,7 +117,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const { pending } = useQuiz();
   const [chosen, setChosen] = useState(AT_FIRST);
   const [up, setUp] = useState(false);
-  const [alike, setAlike] = useState(NONE);
+  const [judged, setJudged] = useState(ALONE);
   const margin = useRef<HTMLElement>(null);
   const { view, hardestFirst, namesHidden } = chosen;
   const table = useMemo(() => (namesHidden ? nameless(named) : named), [named, namesHidden]);
@@ -192,7 +190,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
               sort={asked.sort}
               onSort={sortBy}
               onPlace={press}
-              onAlike={setAlike}
+              onJudged={setJudged}
             />
           </Suspense>
         )}
@@ -206,7 +204,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
         >
           <MarginAt
             {...{ table, rows, place, row, acting, narrow }}
-            alike={view === 'question' ? alike : NONE}
+            judged={view === 'question' ? judged : ALONE}
           />
         </MarginColumn>
       )}

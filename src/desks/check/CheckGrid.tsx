@@ -1,12 +1,12 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
 import { ZERO, type Fraction } from '@/core/figures/fraction';
-import type { Answer } from '@/core/kinds';
 import { notCountedWords } from '@/core/scoring/words';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { count, percent, points, pointsWord, pointWord } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { isMarked, spokenCell } from './cellWords';
+import type { Judged } from './judged';
 import { SUMS, sumsOf, totalColumn, type Place, type SortBy, type Sums } from './rows';
 
 /** What a view of all papers is given: the table and the list alike. */
@@ -21,8 +21,8 @@ export interface CheckTableProps {
   /** Grows whenever a place was gone to by key: it is brought into view and gets the focus. */
   readonly went: number;
   readonly onPlace: (place: Place) => void;
-  /** Which answers differ from the one at hand only in form. */
-  readonly onAlike: (answers: readonly Answer[]) => void;
+  /** What a press on Accept, Part or Wrong is about. */
+  readonly onJudged: (judged: Judged) => void;
   /** A key pressed in the table; true where it was one that is known. */
   readonly onKey: (key: string) => boolean;
 }

@@ -1,5 +1,4 @@
 import { isSilent } from '@/core/content/silence';
-import type { Answer } from '@/core/kinds';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { WithFormulas } from '@/ui/widgets/Formula';
@@ -20,6 +19,7 @@ import { classWorker } from '@/workers/clients';
 import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
 import { Actions, type Action } from './Actions';
 import { Attempt } from './Attempt';
+import type { Judged } from './judged';
 import { CommentField } from '@/ui/teacher/CommentField';
 
 interface Props {
@@ -29,8 +29,8 @@ interface Props {
   readonly action: Action | null;
   readonly onAction: (action: Action | null) => void;
   readonly onNext: () => void;
-  /** Answers that differ from the one at hand only in form; none where they are looked at one by one. */
-  readonly alike: readonly Answer[];
+  /** What is keyed with the answer at hand, or of it. */
+  readonly judged: Judged;
   /** Goes to the next or previous answer that is wrong or waits; null where keys do that. */
   readonly onLook: ((by: 1 | -1) => void) | null;
 }
@@ -99,7 +99,7 @@ const Look = ({ onLook }: { readonly onLook: NonNullable<Props['onLook']> }) => 
 );
 
 function OneAnswer(props: Props) {
-  const { row, table, column, alike, action, onAction, onNext, onLook } = props;
+  const { row, table, column, judged, action, onAction, onNext, onLook } = props;
   const { opened, failure, again } = useOpened(props);
   const { questions } = useQuiz();
   const cell = row.cells[column];
@@ -137,12 +137,12 @@ function OneAnswer(props: Props) {
       {opened && onLook && <Why opened={opened} folded />}
       {opened ? (
         <Actions
-          key={`${row.attemptId}:${question.id}`}
+          key={`${row.attemptId}:${question.id}:${judged.what === 'part' ? judged.words : ''}`}
           opened={opened}
           attemptId={row.attemptId}
           questionId={question.id}
           possible={question.points}
-          alike={alike}
+          judged={judged}
           action={action}
           onAction={onAction}
           onNext={onNext}

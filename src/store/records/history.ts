@@ -1,5 +1,6 @@
 import type { Table } from 'dexie';
 import type { Answer } from '@/core/kinds';
+import type { GivenPart } from '@/core/kinds/givenPart';
 import { canonical } from '@/core/figures/deepEqual';
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
@@ -22,10 +23,12 @@ export interface EditLabel {
   readonly field: string;
 }
 
-/** The field of the steps that key one answer of the class: by it the step is found again, to be dropped. */
-export const keyField = (questionId: string, answer: Answer): string =>
-  `${KEYED}${questionId}:${canonical(answer)}`.slice(0, LONGEST_FIELD);
+/** The field of the steps that key one answer of the class, or a part of one: by it the step is found again, to be dropped. */
+export const keyField = (questionId: string, given: Answer | GivenPart): string =>
+  `${KEYED}${questionId}:${canonical(given)}`.slice(0, LONGEST_FIELD);
 const KEYED = 'key:';
+/** The field of a step that takes another one back alone, with the number of that one. */
+const TOOK_BACK = 'took back:';
 const LONGEST_FIELD = 300;
 
 /** Tables that an edit and its undo touch. */
@@ -281,29 +284,47 @@ export const undoStep = (scope: string, seq: number): Promise<UndoneStep> =>
     }
     const changes = await undoneAlone(scope, inverted(entry));
     if (!changes) return 'changedSince';
-    await record(scope, changes, { label: `Undo: ${entry.label.toLowerCase()}`, field: '' });
+    const label = `Undo: ${entry.label.slice(0, 1).toLowerCase()}${entry.label.slice(1)}`;
+    await record(scope, changes, { label, field: `${TOOK_BACK}${seq}` });
     return 'undone';
   });
 
-/** The number of the last step of a field that stands; null where none does. */
-export async function stepOf(scope: string, field: string): Promise<number | null> {
+/** The steps that stand, without those that were taken back alone since. */
+async function notTakenBack(
+  scope: string,
+  wanted: (step: HistoryRecord) => boolean,
+): Promise<readonly HistoryRecord[]> {
   const found = await stepsThatStand(scope)
-    .filter((one) => one.field === field)
-    .last();
-  return found?.seq ?? null;
+    .filter((one) => one.field.startsWith(TOOK_BACK) || wanted(one))
+    .toArray();
+  const takenBack = new Set(found.map(({ field }) => field));
+  return found.filter((one) => wanted(one) && !takenBack.has(`${TOOK_BACK}${one.seq}`));
 }
 
-/** How many different answers have been keyed since an instant, by question. */
-export async function keyedSince(scope: string, at: number): Promise<ReadonlyMap<string, number>> {
-  const keying = await stepsThatStand(scope)
-    .filter((one) => one.at >= at && one.field.startsWith(KEYED))
-    .toArray();
-  const counts = new Map<string, number>();
-  for (const field of new Set(keying.map((one) => one.field))) {
-    const question = field.slice(KEYED.length).split(':', 1)[0] ?? '';
-    counts.set(question, (counts.get(question) ?? 0) + 1);
-  }
-  return counts;
+/** The number of the last step of a field that stands; null where none does. */
+export async function stepOf(scope: string, field: string): Promise<number | null> {
+  const found = await notTakenBack(scope, (one) => one.field === field);
+  return found.at(-1)?.seq ?? null;
+}
+
+/** An answer, or a part of one, that was keyed for everyone. */
+export interface KeyedStep {
+  readonly questionId: string;
+  /** By which it is taken back. */
+  readonly step: number;
+  /** What was done, as the history calls it. */
+  readonly label: string;
+}
+
+/** What has been keyed since an instant, each answer once, in the order in which it was; what was taken back is not there. */
+export async function keyedSince(scope: string, at: number): Promise<readonly KeyedStep[]> {
+  const keying = await notTakenBack(scope, (one) => one.at >= at && one.field.startsWith(KEYED));
+  const last = new Map(keying.map((one) => [one.field, one]));
+  return [...last].map(([field, { seq, label }]) => ({
+    questionId: field.slice(KEYED.length).split(':', 1)[0] ?? '',
+    step: seq,
+    label,
+  }));
 }
 
 /** What the next undo and redo are called, for buttons and menus. */

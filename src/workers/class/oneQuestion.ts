@@ -3,6 +3,7 @@ import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes'
 import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { isAnswerTo, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import type { GivenPart } from '@/core/kinds/givenPart';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
 import type { Attempt } from '@/core/quiz/attempt';
@@ -48,6 +49,8 @@ export interface ShownBundle {
   readonly text: string;
   /** The other ways in which it was written, the most frequent first. */
   readonly others: readonly string[];
+  /** The same for one gap: what was typed in each way, or what was picked; empty for a question as a whole. */
+  readonly parts: readonly GivenPart[];
   /** All ways as answers that can be keyed together; empty where an answer has parts, or is the same or another. */
   readonly answers: readonly Answer[];
   /** Those who gave it in the way of `text` first. */
@@ -69,6 +72,8 @@ interface Said {
   readonly text: string;
   /** Where the whole of it was typed. */
   readonly answer: Answer | null;
+  /** Where it is what was given in a gap. */
+  readonly part: GivenPart | null;
   readonly mark: BundleMark;
   readonly giver: Giver;
 }
@@ -127,6 +132,7 @@ function bundlesOf(
       })),
       text: classes[0]?.text ?? '',
       others: [...new Set(texts.map(({ text }) => text))].slice(1),
+      parts: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.part ?? []),
       answers: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.answer ?? []),
       who: all.map(({ giver }) => giver),
     };
@@ -139,6 +145,7 @@ function bundlesOf(
             classes: [],
             text: '',
             others: [],
+            parts: [],
             answers: [],
             who: blank.map(({ giver }) => giver),
           },
@@ -185,6 +192,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
   const whole: Said[] = papers.map(({ attempt, score, giver }) => ({
     text: textOf(question, attempt.answers[questionId]),
     answer: reading.asWritten ? null : (attempt.answers[questionId] ?? null),
+    part: null,
     mark: markOfScore(score),
     giver,
   }));
@@ -205,6 +213,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
           {
             text: gapText(question, gap, attempt),
             answer: null,
+            part: { part: gap.id, given: givenInGap(question, gap, attempt) },
             mark: part ? markOfPart(part) : BLANK_MARK,
             giver,
           },
@@ -232,11 +241,15 @@ const isPicked = ({ type }: Gaps['gaps'][number]): boolean => type === 'list' ||
 
 type Gaps = Extract<Question, { kind: 'gaps' }>;
 
-/** What stands in a gap: what was typed, or the words that were picked. */
-function gapText(question: Gaps, gap: Gaps['gaps'][number], { answers }: Attempt): string {
+/** What was typed into a gap, or the id of what was picked; empty for nothing. */
+function givenInGap(question: Gaps, gap: Gaps['gaps'][number], { answers }: Attempt): string {
   const answer = answers[question.id];
-  if (answer?.kind !== 'gaps') return '';
-  const typed = typedIn(answer, gap.id);
+  return answer?.kind === 'gaps' ? typedIn(answer, gap.id) : '';
+}
+
+/** What stands in a gap: what was typed, or the words that were picked. */
+function gapText(question: Gaps, gap: Gaps['gaps'][number], attempt: Attempt): string {
+  const typed = givenInGap(question, gap, attempt);
   if (gap.type === 'list') return gap.options.find(({ id }) => id === typed)?.text ?? typed;
   if (gap.type === 'bank') return question.bank.find(({ id }) => id === typed)?.text ?? typed;
   return typed;

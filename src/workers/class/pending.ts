@@ -7,7 +7,7 @@ import { finishedAt } from '@/core/quiz/window';
 import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { db } from '@/store/records/db';
-import { keyedSince } from '@/store/records/history';
+import { keyedSince, type KeyedStep } from '@/store/records/history';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';
@@ -29,6 +29,8 @@ export interface Pending {
   readonly changes: readonly DraftChange[];
   /** How many changes a teacher would count: each answer that was keyed is one. */
   readonly count: number;
+  /** What was keyed from the answers of the class, each of which can be dropped. */
+  readonly keyed: readonly KeyedStep[];
   readonly up: number;
   readonly down: number;
   readonly unchanged: number;
@@ -51,6 +53,7 @@ export interface Pending {
 const nothing = (undoable: number | null): Pending => ({
   changes: [],
   count: 0,
+  keyed: [],
   up: 0,
   down: 0,
   unchanged: 0,
@@ -98,12 +101,18 @@ export async function pending(quizId: string): Promise<Pending> {
   const students = all.slice(0, MOST_NAMED);
   const revision = await db.quizRevs.get([quizId, before.standing.live]);
   const keyed = await keyedSince(quizId, revision?.at ?? 0);
-  const counted = changes.map(({ kind, questionId }) =>
-    kind === 'changed' && questionId !== null ? (keyed.get(questionId) ?? 1) : 1,
+  const changed = new Set(
+    changes.flatMap(({ kind, questionId }) => (kind === 'changed' ? [questionId] : [])),
   );
+  const standing = keyed.filter(({ questionId }) => changed.has(questionId));
+  const counted = changes.map(({ kind, questionId }) => {
+    const own = kind === 'changed' ? standing.filter((one) => one.questionId === questionId).length : 0;
+    return Math.max(1, own);
+  });
   return {
     changes,
     count: counted.reduce((sum, one) => sum + one, 0),
+    keyed: standing,
     up,
     down,
     unchanged,

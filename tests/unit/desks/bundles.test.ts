@@ -17,6 +17,7 @@ const bundle = (text: string, who: string, made = mark('wrong')): ShownBundle =>
   text,
   others: [],
   answers: [],
+  parts: [],
   who: [...who].map((attemptId) => ({ attemptId, name: attemptId, apart: '' })),
 });
 const group = (...bundles: ShownBundle[]): BundleGroup => ({ part: '', id: null, typed: true, bundles });

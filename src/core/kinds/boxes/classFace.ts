@@ -12,6 +12,7 @@ export function classFace(question: BoxesQuestion): ClassFace<BoxesAnswer> {
   const withNone = items.some((item) => item.boxes.length === 0);
   return {
     form: 'places',
+    judged: true,
     things: items.map((item) => ({ id: item.id, thing: thing(item) })),
     places: [
       ...boxes.map(({ id, text }) => ({ id, thing: inWords(text) })),

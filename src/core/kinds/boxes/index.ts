@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
@@ -65,6 +66,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   classFace,
   whatIfs,
   ways,

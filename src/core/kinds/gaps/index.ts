@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { TEXT_PLACES } from '../shared/textKey/schema';
 import { NUMBER_PLACES } from '../../answers/number/schema';
 import { shown, shownRight } from './shown';
@@ -62,6 +63,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   ways,
   makeUp,
   faceOf: (question, seed) => ({

@@ -17,6 +17,7 @@ export function classFace({ items, partners }: MatchQuestion): ClassFace<MatchAn
   );
   return {
     form: 'places',
+    judged: true,
     things: items.map((item) => ({ id: item.id, thing: thing(item) })),
     places: [
       ...first.map((partner) => ({ id: readingOf(partner), thing: thing(partner) })),

@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
@@ -76,6 +77,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   classFace,
   whatIfs,
   ways,

@@ -3,7 +3,8 @@ import { NUMBER_PLACES } from '../../answers/number/schema';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { defineKind, asRead } from '../kind';
-import { accept, RULES } from './accept';
+import { acceptNumber } from '../shared/acceptNumber';
+import { RULES } from './rules';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { NumberAnswer, NumberFace, NumberQuestion } from './schema';
@@ -42,7 +43,7 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   answerKey: (answer) => answer.text,
   readAnswer: (_, text) =>
     asRead(isBlankText(text, DEFAULT_SETTINGS) ? null : { kind: 'number', text: text.slice(0, 1000) }),
-  accept,
+  accept: (question, { text }, as, newId, context) => acceptNumber(question, text, as, newId, context),
   shownRight,
   classFace,
   makeUp,

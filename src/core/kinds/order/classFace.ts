@@ -11,6 +11,7 @@ export function classFace(question: OrderQuestion): ClassFace<OrderAnswer> {
   const at = new Map(items.map(({ id }, place) => [id, `${place}`]));
   return {
     form: 'places',
+    judged: false,
     things: items.map((item) => ({ id: item.id, thing: thing(item) })),
     places,
     isRight: (item, place) => at.get(item) === place,

@@ -2,7 +2,7 @@ import { TEXT_PLACES } from '../shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import { unify } from '../../answers/text/unify';
 import { defineKind, asRead } from '../kind';
-import { accept } from './accept';
+import { acceptText } from '../shared/textKey/accept';
 import { explain } from './explain';
 import { makeUp } from './makeUp';
 import { bestCredit, hasWay, lowestCredit, mark } from './mark';
@@ -41,7 +41,7 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   answerKey: (answer) => answer.text,
   readAnswer: (_, text) =>
     asRead(unify(text) === '' ? null : { kind: 'phrase', text: text.slice(0, 10_000) }),
-  accept,
+  accept: (question, { text }, as, newId, context) => acceptText(question, text, as, newId, context),
   shownRight,
   makeUp,
   lines,

@@ -11,6 +11,7 @@ export const classFace = ({ options, model }: PickSeveralQuestion): ClassFace<Pi
       choices: options.map((option) => ({
         id: option.id,
         thing: thing(option),
+        part: { part: '', given: option.id },
         worth:
           model === 'ownWeights'
             ? worthOf({ n: Math.sign(option.weight.n), d: 1 })

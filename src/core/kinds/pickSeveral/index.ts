@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
@@ -69,6 +70,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   missed,
   whatIfs,
   ways,

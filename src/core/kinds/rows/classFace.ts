@@ -13,6 +13,7 @@ export const classFace = (question: RowsQuestion): ClassFace<RowsAnswer> => ({
     choices: row.options.map((option) => ({
       id: idIn(row, option.id),
       thing: inWords(option.text),
+      part: { part: row.id, given: option.id },
       worth: isRight(question, row, option) ? 'right' : row.several ? 'wrong' : worthOf(option.credit),
     })),
   })),

@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
@@ -77,6 +78,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   classFace,
   whatIfs,
   ways,

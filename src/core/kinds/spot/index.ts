@@ -1,3 +1,4 @@
+import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { plural } from '../../figures/plural';
 import { shown, shownRight } from './shown';
@@ -44,6 +45,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   readAnswer,
   shown,
   shownRight,
+  acceptPart,
   classFace,
   makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),

@@ -73,9 +73,9 @@ interface Props extends WhoProps {
 /** Answers that differ only in form: how many gave them, and what they earn. */
 export function Bundle({ bundle, beside, isNew, rows, place, onPlace }: Props) {
   const { mark, text, others, who } = bundle;
-  const { part } = beside;
+  const { part, inHand } = beside;
   const { column } = place;
-  const here = inBundle(bundle, place.attemptId);
+  const here = inHand ? inBundle(bundle, place.attemptId) : null;
   const at = here ?? who[0]?.attemptId ?? '';
   const reason = reasonOf(bundle);
   const more = others.slice(0, 6);

@@ -53,7 +53,7 @@ interface ChoiceProps extends Pick<PictureProps, 'pressed' | 'onPress'> {
 }
 
 function Choice({ choice, group, byThirds, pressed, onPress }: ChoiceProps) {
-  const { thing, worth, shares, who } = choice;
+  const { thing, worth, part, shares, who } = choice;
   const what = `${group && `${group}: `}“${nameOf(thing)}”`;
   return (
     <tr className="border-b border-hair">
@@ -62,7 +62,7 @@ function Choice({ choice, group, byThirds, pressed, onPress }: ChoiceProps) {
           type="button"
           className={`flex min-h-9 w-full cursor-pointer items-center gap-2.5 text-left ${pressed === what ? 'bg-wash' : 'hover:bg-hair'}`}
           aria-pressed={pressed === what}
-          onClick={() => onPress({ what, who })}
+          onClick={() => onPress({ what, who, part, isRight: worth === 'right' })}
         >
           <CreditPie credit={CREDIT[worth]} label="" />
           <span className="sr-only">{WORTH[worth]}: </span>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { WithFormulas } from '@/ui/widgets/Formula';
@@ -86,25 +86,26 @@ function Who({ pressed, rows, place, onPlace }: WhoProps) {
 interface Props extends Pick<CheckTableProps, 'table' | 'place' | 'onPlace'> {
   readonly questionId: string;
   readonly rows: Rows;
+  /** What of it is looked at; null for nothing. */
+  readonly pressed: Pressed | null;
+  readonly onPress: (pressed: Pressed | null) => void;
 }
 
 /** Everybody's answers to a question at once, drawn as its kind is: nothing for a kind that is best read side by side. */
-export function ClassPicture({ table, questionId, rows, place, onPlace }: Props) {
+export function ClassPicture({ table, questionId, rows, place, onPlace, pressed, onPress }: Props) {
   const { opened, failure, again } = usePicture(table, questionId, rows);
-  const [pressed, setPressed] = useState<(Pressed & { readonly questionId: string }) | null>(null);
   if (failure) return <Failed className="mx-6 mt-4" text={readingFailed(failure)} onAgain={again} />;
   if (!opened) return null;
-  const here = pressed?.questionId === questionId ? pressed : null;
   return (
     <WithFormulas formulas={opened.formulas}>
       <section className="mt-4 mb-6 px-6 max-sm:px-3" aria-label="The class at once">
         <h3 className="label-small pb-1">The class at once</h3>
         <Drawn
           opened={opened}
-          pressed={here?.what ?? null}
-          onPress={(next) => setPressed(here?.what === next.what ? null : { ...next, questionId })}
+          pressed={pressed?.what ?? null}
+          onPress={(next) => onPress(pressed?.what === next.what ? null : next)}
         />
-        {here && <Who pressed={here} {...{ rows, place, onPlace }} />}
+        {pressed && <Who pressed={pressed} {...{ rows, place, onPlace }} />}
       </section>
     </WithFormulas>
   );

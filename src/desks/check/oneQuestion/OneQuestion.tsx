@@ -9,9 +9,11 @@ import { classWorker } from '@/workers/clients';
 import type { BundleGroup, CheckTable, ShownBundle } from '@/workers/classDesk';
 import type { CheckTableProps } from '../CheckGrid';
 import { ClassPicture } from './ClassPicture';
+import type { Pressed } from './picture';
+import { useAtHand } from './useAtHand';
 import type { Beside, Rows } from './beside';
 import { Bundle } from './Bundle';
-import { bundlesShown, groupsOf, inBundle, inPlace, placeOf, placesOf, type VerdictGroup } from './bundles';
+import { bundlesShown, groupsOf, inPlace, placeOf, placesOf, type VerdictGroup } from './bundles';
 import { Steps } from '../Steps';
 
 function useQuestion(table: CheckTable, column: number) {
@@ -72,12 +74,13 @@ const Group = ({ group, beside, isNew, ...more }: GroupProps) => (
 interface PartProps extends Omit<GroupProps, 'group' | 'beside'> {
   readonly group: BundleGroup;
   readonly questionId: string;
+  readonly inHand: boolean;
 }
 
-function Part({ group, questionId, ...more }: PartProps) {
+function Part({ group, questionId, inHand, ...more }: PartProps) {
   const { part, id, typed, bundles } = group;
   const groups = useMemo(() => groupsOf(bundles), [bundles]);
-  const beside = { part, partId: id, questionId, all: bundles, typed };
+  const beside = { part, partId: id, questionId, all: bundles, typed, inHand };
   return (
     <div className="px-4 max-sm:px-1">
       {part && <h3 className="mt-6 px-2 text-[16px]">{part}</h3>}
@@ -126,21 +129,22 @@ function Head({ table, rows, place, onPlace, groups }: HeadProps) {
 }
 
 /** The bundle above or below, and the question before or after, for the arrow keys. */
-function moved(key: string, all: readonly ShownBundle[], { table, place }: CheckTableProps) {
+function moved(key: string, { stops, own }: ReturnType<typeof useAtHand>, { table, place }: CheckTableProps) {
   const { attemptId, column } = place;
   if (key === 'ArrowLeft' || key === 'ArrowRight') {
     const to = column + (key === 'ArrowLeft' ? -1 : 1);
-    return table.questions[to] ? { attemptId, column: to } : null;
+    return table.questions[to] ? { place: { attemptId, column: to }, stop: null } : null;
   }
   if (key !== 'ArrowUp' && key !== 'ArrowDown') return undefined;
-  const at = all.findIndex((bundle) => inBundle(bundle, attemptId) !== null);
-  const next = all[at + (key === 'ArrowUp' ? -1 : 1)]?.who[0];
-  return next ? { attemptId: next.attemptId, column } : null;
+  const at = own ? stops.indexOf(own) : -1;
+  const stop = stops[at + (key === 'ArrowUp' ? -1 : 1)];
+  const [next] = stop?.bundle.who ?? [];
+  return stop && next ? { place: { attemptId: next.attemptId, column }, stop } : null;
 }
 
 /** Everyone's answers to one question side by side, those that differ only in form together: what wants a look comes first. */
 export function OneQuestion(props: CheckTableProps) {
-  const { table, place: given, went, onPlace, onAlike, onKey } = props;
+  const { table, place: given, went, onPlace, onJudged, onKey } = props;
   const box = useRef<HTMLDivElement>(null);
   // The total has no answers: the last question stands for it.
   const column = Math.min(given.column, table.questions.length - 1);
@@ -152,20 +156,23 @@ export function OneQuestion(props: CheckTableProps) {
     () => everyone && everyone.map((group) => ({ ...group, bundles: bundlesShown(group.bundles, rows) })),
     [everyone, rows],
   );
-  const all = useMemo(
-    () => (groups ?? []).flatMap(({ bundles }) => groupsOf(bundles).flatMap((one) => one.bundles)),
-    [groups],
-  );
-  const own = all.find((bundle) => inBundle(bundle, place.attemptId) !== null);
-  useEffect(() => onAlike(own?.answers ?? []), [own, onAlike]);
-  const here = `${place.attemptId}:${column}`;
+  const hand = useAtHand(id, groups, place.attemptId);
+  const { judged, own } = hand;
+  useEffect(() => onJudged(judged), [judged, onJudged]);
+  const here = `${place.attemptId}:${column}:${own?.group.id ?? ''}`;
   const isThere = groups !== null;
   useEffect(() => {
     if (went === 0) return;
-    const row = box.current?.querySelector<HTMLElement>(`[data-bundle][data-cell="${here}"]`);
+    const row = box.current?.querySelector<HTMLElement>('[data-bundle][aria-pressed="true"]');
     (row ?? box.current)?.focus({ preventScroll: true });
     row?.scrollIntoView({ block: 'nearest' });
   }, [went, isThere, here]);
+  const press = (pressed: Pressed | null) => {
+    hand.press(pressed);
+    // The answer at hand is one of those that were pressed.
+    const [first] = pressed?.who ?? [];
+    if (first !== undefined && !pressed?.who.includes(place.attemptId)) onPlace({ attemptId: first, column });
+  };
   return (
     <div
       ref={box}
@@ -176,13 +183,19 @@ export function OneQuestion(props: CheckTableProps) {
       onKeyDown={(event) => {
         if (event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLSelectElement)
           return;
-        const to = moved(event.key, all, { ...props, place });
-        if (to) onPlace(to);
+        const to = moved(event.key, hand, { ...props, place });
+        if (to?.stop) hand.turnTo(to.stop.group.id);
+        if (to) onPlace(to.place);
         if (to !== undefined || onKey(event.key)) event.preventDefault();
       }}
     >
       <Head table={table} rows={rows} place={place} onPlace={onPlace} groups={groups} />
-      <ClassPicture questionId={id} {...{ table, rows, place, onPlace }} />
+      <ClassPicture
+        questionId={id}
+        pressed={hand.pressed}
+        onPress={press}
+        {...{ table, rows, place, onPlace }}
+      />
       {failure && <Failed className="mx-6 my-6" text={readingFailed(failure)} onAgain={again} />}
       {groups
         ? groups.map((group) => (
@@ -190,7 +203,12 @@ export function OneQuestion(props: CheckTableProps) {
               key={group.part}
               questionId={id}
               isNew={(bundle) => isNew(group, bundle)}
-              {...{ group, rows, place, onPlace }}
+              inHand={group.id === hand.part}
+              {...{ group, rows, place }}
+              onPlace={(next) => {
+                hand.turnTo(group.id);
+                onPlace(next);
+              }}
             />
           ))
         : !failure && <p className="px-6 py-16 text-center text-soft">Putting look-alikes together …</p>}

@@ -14,7 +14,7 @@ interface CellProps extends Pick<PictureProps, 'pressed' | 'onPress'> {
 }
 
 /** How many put one thing in one place: the more, the fuller; where it is right, with a frame. */
-function Cell({ cell: { isRight, who }, of, what, pressed, onPress }: CellProps) {
+function Cell({ cell: { isRight, part, who }, of, what, pressed, onPress }: CellProps) {
   const share = of === 0 ? 0 : who.length / of;
   return (
     <td className="p-[2px]">
@@ -23,7 +23,7 @@ function Cell({ cell: { isRight, who }, of, what, pressed, onPress }: CellProps)
         aria-pressed={pressed === what}
         aria-label={`${what}: ${count(who.length, 'student')}${isRight ? ', right' : ''}`}
         className={`figures relative flex h-9 w-full min-w-10 cursor-pointer items-center justify-center text-[14px] ${isRight ? 'border-2 border-petrol font-semibold' : 'border border-hair'} ${pressed === what ? 'outline-2 outline-saffron' : ''}`}
-        onClick={() => onPress({ what, who })}
+        onClick={() => onPress({ what, who, part, isRight })}
       >
         <span
           aria-hidden

@@ -4,7 +4,7 @@ import { AreaShape } from '@/kinds/spot/AreaShape';
 import { Picture } from '@/ui/widgets/Picture';
 import { count } from '@/ui/words/figures';
 import type { OpenedPicture } from '@/workers/classDesk';
-import type { PictureProps } from './picture';
+import type { PictureProps, Pressed } from './picture';
 
 type SpotsPicture = Extract<OpenedPicture['picture'], { form: 'spots' }>;
 type Spot = SpotsPicture['spots'][number];
@@ -32,8 +32,6 @@ function heatOf(spots: readonly Spot[]): Heat[] {
   return [...cells.values()].map((cell) => ({ ...cell, x: cell.x / cell.spots, y: cell.y / cell.spots }));
 }
 
-type Group = readonly [name: string, who: readonly string[]];
-
 /** All spots of the class on the picture: the more lie close together, the fuller the colour; in words below. */
 export function SpotsOnPicture({
   picture: { spots },
@@ -50,9 +48,14 @@ export function SpotsOnPicture({
   const whoIn = (area: string | null) => [
     ...new Set(spots.filter((spot) => spot.area === area).map(({ attemptId }) => attemptId)),
   ];
-  const groups: Group[] = [
-    ...ground.areas.map(({ id, name }, at): Group => [`In “${name.trim() || `area ${at + 1}`}”`, whoIn(id)]),
-    ['Outside every area', whoIn(null)],
+  const groups: Pressed[] = [
+    ...ground.areas.map(({ id, name, credit }, at): Pressed => ({
+      what: `In “${name.trim() || `area ${at + 1}`}”`,
+      who: whoIn(id),
+      part: { part: '', given: id },
+      isRight: credit.n === credit.d,
+    })),
+    { what: 'Outside every area', who: whoIn(null), part: null, isRight: false },
   ];
   return (
     <>
@@ -85,15 +88,15 @@ export function SpotsOnPicture({
         </svg>
       </div>
       <ul className="mt-2 flex flex-wrap gap-x-5 text-[14px]">
-        {groups.map(([what, who]) => (
-          <li key={what}>
+        {groups.map((group) => (
+          <li key={group.what}>
             <button
               type="button"
-              aria-pressed={pressed === what}
-              className={`min-h-[28px] cursor-pointer ${pressed === what ? 'font-semibold' : 'hover:underline'}`}
-              onClick={() => onPress({ what, who })}
+              aria-pressed={pressed === group.what}
+              className={`min-h-[28px] cursor-pointer ${pressed === group.what ? 'font-semibold' : 'hover:underline'}`}
+              onClick={() => onPress(group)}
             >
-              {what}: <span className="figures">{count(who.length, 'student')}</span>
+              {group.what}: <span className="figures">{count(group.who.length, 'student')}</span>
             </button>
           </li>
         ))}

@@ -13,4 +13,6 @@ export interface Beside {
   readonly all: readonly ShownBundle[];
   /** Whether they can be put together and taken apart: what is typed can, what is picked cannot. */
   readonly typed: boolean;
+  /** Whether the bundle at hand is one of these. */
+  readonly inHand: boolean;
 }

@@ -1,3 +1,4 @@
+import type { GivenPart } from '@/core/kinds/givenPart';
 import type { OpenedPicture } from '@/workers/classDesk';
 
 /** What was pressed in a picture: those who gave that. */
@@ -5,6 +6,9 @@ export interface Pressed {
   /** What they gave, as a sentence about them begins. */
   readonly what: string;
   readonly who: readonly string[];
+  /** By what it is keyed alone; null where it is not. */
+  readonly part: GivenPart | null;
+  readonly isRight: boolean;
 }
 
 export interface PictureProps {

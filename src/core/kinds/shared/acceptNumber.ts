@@ -1,33 +1,25 @@
 import { keyNumber } from '../../answers/number/compare';
 import { readNumber } from '../../answers/number/read';
+import type { NumberKey } from '../../answers/number/schema';
 import { numberText } from '../../answers/number/text';
 import { inKeyUnit } from '../../answers/number/unit';
 import { compareExact } from '../../figures/exact';
 import { ONE } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
-import type { NumberAnswer, NumberQuestion } from './schema';
-
-export const RULES = {
-  bands: [{ kind: 'exact' as const, credit: ONE }],
-  form: { kind: 'any' as const },
-  unit: { kind: 'none' as const },
-  bareFraction: true,
-  unmatched: 'wrong' as const,
-};
 
 /**
  * The number becomes an expected value of its own, in the unit of the key and with a decimal point, as keys are
  * written; one of the same value gives way to it. The value of the key itself is changed in the key.
  */
-export function accept(
-  question: NumberQuestion,
-  answer: NumberAnswer,
+export function acceptNumber<Key extends NumberKey>(
+  question: Key,
+  typed: string,
   as: Accepted,
   newId: () => string,
   { decimalSign }: MarkingContext,
-): Keyed<NumberQuestion> {
-  const read = readNumber(answer.text, decimalSign);
+): Keyed<Key> {
+  const read = readNumber(typed, decimalSign);
   if (!read) return notKeyed('This cannot be read as a number');
   const [here] = inKeyUnit(read, question);
   if (!here || here.what === 'unknown') return notKeyed(`“${read.unit}” is not a unit of this question`);
@@ -43,7 +35,7 @@ export function accept(
   if (!exactly || compareExact(exactly.value, here.value) !== 0)
     return notKeyed('A number with so many digits cannot be added to the key');
   const others = question.expected.filter((one) => !isSame(one.value));
-  const bands = [RULES.bands[0] as (typeof RULES.bands)[number]];
+  const bands = [{ kind: 'exact' as const, credit: ONE }];
   const added = { id: newId(), value: text, credit: as.credit, feedback: as.feedback, bands };
   return keyed({ ...question, expected: [...others, added] });
 }
