@@ -5,6 +5,7 @@ import { handBack } from './class/handBack';
 import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
+import { revisions } from './class/revisions';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
 import { quizCounts, tray, workOutside } from './class/tray';
@@ -22,6 +23,7 @@ export type { OpenedPicture } from './class/classPicture';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
+export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
 export type { TrayRow } from './class/tray';
@@ -36,6 +38,7 @@ export const classDesk = {
   openAttempt,
   openPaper,
   openQuestion,
+  revisions,
   classPicture,
   tray,
   workOutside,

@@ -45,8 +45,11 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
   await expect(page.getByText('5 students up')).toBeVisible();
   await expectAccessible(page, 'write, word or phrase');
   await page.getByRole('button', { name: 'See who' }).click();
+  await expect(page.getByRole('list', { name: 'Who moves' })).toBeVisible();
   await expectAccessible(page, 'who goes up');
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('button', { name: 'Changes of the key' }).click();
+  await expect(page.getByText('As it was opened')).toBeVisible();
+  await expectAccessible(page, 'changes of the key');
   await page.goto('/quiz/?id=demo-rivers#plan');
   await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
   await expectAccessible(page, 'plan');

@@ -121,12 +121,10 @@ test('accept this answer for all: in three taps, its effect seen before', async 
   await expect(bar.getByText('5 students up')).toBeVisible();
   await expect(page.getByText(/would earn 2 of 2/)).toBeInViewport();
   await bar.getByRole('button', { name: 'See who' }).tap();
-  await expect(page.getByRole('dialog').getByText('Bela Fenn')).toBeInViewport();
-  await expect(page.getByRole('dialog').getByRole('listitem').first()).toContainText(
-    /8 of 12 →becomes 10 of 12/,
-  );
+  const moves = page.getByRole('complementary', { name: 'Margin' }).getByRole('list', { name: 'Who moves' });
+  await expect(moves.getByText('Bela Fenn')).toBeInViewport();
+  await expect(moves.getByRole('listitem').first()).toContainText(/8 →becomes 10 of 12/);
   await fits(page, 'who goes up');
-  await page.getByRole('button', { name: 'Close', exact: true }).tap();
   await tap(bar.getByRole('button', { name: 'Apply to all' }));
   expect(taps()).toBeLessThanOrEqual(3);
   await expect(page.getByRole('button', { name: /^Question 4: right, 2 points, “flood plain”/ })).toHaveCount(

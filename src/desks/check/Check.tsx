@@ -1,15 +1,19 @@
-import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
 import { MarginColumn } from '@/ui/widgets/MarginColumn';
 import { useNarrow } from '@/ui/widgets/useNarrow';
+import { doneInCheck, useAskedOfCheck, type Aside } from '@/ui/teacher/askedOfCheck';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { CheckRow, CheckTable } from '@/workers/class/check';
+import { afterOf, NOTHING_AFTER } from './after';
 import { CheckGrid } from './CheckGrid';
 import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
 import { AT_FIRST, Head } from './CheckHead';
+import { Effect } from './Effect';
+import { Revisions } from './Revisions';
 import { ALONE, type Judged } from './judged';
 import { SumMargin } from './SumMargin';
 import { useCheckTable } from './useCheckTable';
@@ -112,6 +116,24 @@ const OneQuestion = lazy(() =>
 const viewOf = (view: View, narrow: boolean) =>
   view === 'paper' ? OnePaper : view === 'question' ? OneQuestion : narrow ? CheckList : CheckGrid;
 
+/** What the margin shows: the answer at hand, or what was asked for here or elsewhere on the page. */
+function useAside(waits: boolean, onAsked: () => void) {
+  const [chosen, setAside] = useState<'answer' | Aside>('answer');
+  const wanted = useAskedOfCheck();
+  const latest = useRef(onAsked);
+  useEffect(() => {
+    latest.current = onAsked;
+  });
+  useEffect(() => {
+    if (wanted === null) return;
+    setAside(wanted);
+    latest.current();
+    doneInCheck();
+  }, [wanted]);
+  // What was applied or dropped has no effect any more.
+  return { aside: chosen === 'effect' && !waits ? 'answer' : chosen, setAside };
+}
+
 /** The papers and their margin; keys act on the answer at hand. */
 function Papers({ table: named }: { readonly table: CheckTable }) {
   const { pending } = useQuiz();
@@ -124,6 +146,9 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const changed = useMemo(() => new Set(pending?.changed ?? []), [pending]);
   const asked = useMemo(() => ({ ...chosen.asked, changed }), [chosen.asked, changed]);
   const rows = useMemo(() => rowsShown(table, asked), [table, asked]);
+  const after = useMemo(() => (pending ? afterOf(table, pending) : NOTHING_AFTER), [table, pending]);
+  const waits = pending !== null && pending.changes.length > 0;
+  const { aside, setAside } = useAside(waits, () => setUp(true));
   const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);
   const { place, went, choose, go, keys, ...acting } = usePlace(rows, columns, view, margin);
   const narrow = useNarrow('tablet');
@@ -139,10 +164,11 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const press = useCallback(
     (next: Place) => {
       setUp(true);
+      setAside('answer');
       if (narrow) go(next);
       else choose(next);
     },
-    [narrow, go, choose],
+    [narrow, go, choose, setAside],
   );
   const sortBy = useCallback((sort: SortBy) => {
     setChosen((before) => ({ ...before, asked: { ...before.asked, sort } }));
@@ -155,9 +181,16 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
       if (place) go(place);
       return true;
     }
+    if (key === 'e' && waits) {
+      setAside(aside === 'effect' ? 'answer' : 'effect');
+      setUp(true);
+      return true;
+    }
     const known = keys(key);
-    if (known && key !== 'Escape') setUp(true);
-    return known;
+    if (!known) return false;
+    setAside('answer');
+    if (key !== 'Escape') setUp(true);
+    return true;
   };
   const Shown = viewOf(view, narrow);
   return (
@@ -179,14 +212,19 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
           }}
           onGo={(next) => {
             setUp(true);
+            setAside('answer');
             go(next);
+          }}
+          onRevisions={() => {
+            setUp(true);
+            setAside('revisions');
           }}
         />
         <NothingShown table={table} rows={rows} asked={asked} />
         {place && rows.length > 0 && (
           <Suspense fallback={<p className="px-6 py-16 text-center text-soft">…</p>}>
             <Shown
-              {...{ table, rows, columns, place, went, onKey }}
+              {...{ table, rows, columns, place, went, onKey, after }}
               sort={asked.sort}
               onSort={sortBy}
               onPlace={press}
@@ -202,10 +240,27 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
           open={up}
           onOpen={setUp}
         >
-          <MarginAt
-            {...{ table, rows, place, row, acting, narrow }}
-            judged={view === 'question' ? judged : ALONE}
-          />
+          {aside === 'effect' && pending && (
+            <Effect
+              pending={pending}
+              only={chosen.asked.show === 'changed'}
+              onOnly={(only) =>
+                setChosen((before) => ({
+                  ...before,
+                  view: 'all',
+                  asked: { ...before.asked, show: only ? 'changed' : 'all' },
+                }))
+              }
+              onClose={() => setAside('answer')}
+            />
+          )}
+          {aside === 'revisions' && <Revisions row={row ?? null} onClose={() => setAside('answer')} />}
+          {aside === 'answer' && (
+            <MarginAt
+              {...{ table, rows, place, row, acting, narrow }}
+              judged={view === 'question' ? judged : ALONE}
+            />
+          )}
         </MarginColumn>
       )}
     </main>

@@ -1,11 +1,14 @@
 import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
-import { ZERO, type Fraction } from '@/core/figures/fraction';
+import type { CellAfter } from '@/core/checking/effectCells';
+import { equal, ZERO, type Fraction } from '@/core/figures/fraction';
 import { notCountedWords } from '@/core/scoring/words';
-import { CreditPie } from '@/ui/widgets/CreditPie';
 import { count, percent, points, pointsWord, pointWord } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
-import { isMarked, spokenCell } from './cellWords';
+import { NOTHING_AFTER, rowsAfter, shareAfter, type After } from './after';
+import { BeforeAfter } from './BeforeAfter';
+import { CellPies } from './CellPies';
+import { spokenCell } from './cellWords';
 import type { Judged } from './judged';
 import { SUMS, sumsOf, totalColumn, type Place, type SortBy, type Sums } from './rows';
 
@@ -17,6 +20,8 @@ export interface CheckTableProps {
   readonly columns: readonly number[];
   readonly sort: SortBy;
   readonly onSort: (sort: SortBy) => void;
+  /** What the draft would make of it all. */
+  readonly after: After;
   readonly place: Place;
   /** Grows whenever a place was gone to by key: it is brought into view and gets the focus. */
   readonly went: number;
@@ -36,28 +41,27 @@ const cellClass = (here: boolean): string =>
 
 interface CellProps {
   readonly cell: CheckCell;
+  readonly after: CellAfter | null;
   readonly attemptId: string;
   readonly column: number;
   readonly here: boolean;
   readonly onPlace: (place: Place) => void;
 }
 
-function Cell({ cell, attemptId, column, here, onPlace }: CellProps) {
-  const marked = isMarked(cell);
+function Cell({ cell, after, attemptId, column, here, onPlace }: CellProps) {
   return (
     <td className="p-0">
       <button
         type="button"
         data-cell={`${attemptId}:${column}`}
         tabIndex={here ? 0 : -1}
-        className={cellClass(here)}
-        aria-label={spokenCell(cell)}
+        className={`${cellClass(here)} ${after ? 'bg-wash' : ''}`}
+        aria-label={spokenCell(cell, after)}
         aria-pressed={here}
         title={cell.answer}
         onClick={() => onPlace({ attemptId, column })}
       >
-        <CreditPie credit={cell.credit} verdict={cell.verdict} overridden={cell.override !== null} label="" />
-        {marked && <span className="near-mark" aria-hidden />}
+        <CellPies cell={cell} after={after} />
       </button>
     </td>
   );
@@ -70,6 +74,7 @@ interface RowProps {
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
   readonly several: boolean;
+  readonly after: After;
   readonly onPlace: (place: Place) => void;
 }
 
@@ -81,10 +86,11 @@ function RecordedScore({ row }: { readonly row: CheckRow }) {
   return shown ? <span className="font-semibold">{points(recorded.score)}</span> : null;
 }
 
-const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: RowProps) {
+const Row = memo(function Row({ row, index, columns, hand, several, after, onPlace }: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
-  const { score, waiting, late } = row.total;
+  const { score, outOf, waiting, late } = row.total;
+  const next = after.total(attemptId);
   return (
     <tr className="border-b border-hair" aria-rowindex={index + 2}>
       <th
@@ -99,7 +105,13 @@ const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: R
         const cell = row.cells[at];
         if (!cell) return null;
         return (
-          <Cell key={at} cell={cell} attemptId={attemptId} column={at} here={hand === at} onPlace={onPlace} />
+          <Cell
+            key={at}
+            after={after.cell(attemptId, at)}
+            here={hand === at}
+            column={at}
+            {...{ cell, attemptId, onPlace }}
+          />
         );
       })}
       <td className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
@@ -107,7 +119,7 @@ const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: R
           type="button"
           data-cell={`${attemptId}:${column}`}
           tabIndex={hand === column ? 0 : -1}
-          className={`${cellClass(hand === column)} figures !justify-end gap-2 pr-6 pl-3 ${notCounted ? 'text-soft line-through' : 'font-semibold'}`}
+          className={`${cellClass(hand === column)} figures !justify-end gap-2 pr-6 pl-3 ${notCounted ? 'text-soft line-through' : 'font-semibold'} ${next ? 'bg-wash' : ''}`}
           aria-pressed={hand === column}
           title={notCounted ? `Does not count: ${notCountedWords(notCounted)}` : undefined}
           onClick={() => onPlace({ attemptId, column })}
@@ -118,7 +130,10 @@ const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: R
               +{points(waiting)} to come
             </span>
           )}
-          {points(score)}
+          <BeforeAfter now={score} after={next?.score ?? null} />
+          {next && !equal(next.outOf, outOf) && (
+            <span className="text-[12.5px] font-medium text-soft">of {points(next.outOf)}</span>
+          )}
         </button>
       </td>
       {several && (
@@ -130,13 +145,40 @@ const Row = memo(function Row({ row, index, columns, hand, several, onPlace }: R
   );
 });
 
-type HeadProps = Pick<CheckTableProps, 'table' | 'columns' | 'sort' | 'onSort'>;
+type HeadProps = Pick<CheckTableProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'>;
+
+const inPercent = (share: number): string => percent({ n: Math.round(share * 100), d: 100 });
+
+/** The mean share of a question, and what the draft would make of it; while there is none, why. */
+function Share({
+  share,
+  next,
+  waits,
+}: {
+  readonly share: number | null;
+  readonly next: number | null;
+  readonly waits: boolean;
+}) {
+  if (share === null && next === null) return waits ? 'not yet' : '–';
+  const now = share === null ? '–' : inPercent(share);
+  if (next === null || (share !== null && inPercent(next) === now)) return now;
+  return (
+    <span className="whitespace-nowrap">
+      {now.replace('%', '')}{' '}
+      <span aria-hidden className="text-saffron-text">
+        →
+      </span>
+      <span className="sr-only">would be</span> {inPercent(next)}
+    </span>
+  );
+}
 
 /** The head of a question's column: a press sorts by what was earned in it, another one by name again. */
-function QuestionHead({ table, column, sort, onSort }: HeadProps & { readonly column: number }) {
+function QuestionHead({ table, column, sort, onSort, after }: HeadProps & { readonly column: number }) {
   const question = table.questions[column];
   if (!question) return null;
   const own: SortBy = `question ${column}`;
+  const next = after.columns.has(column) ? shareAfter(table.rows, column, after) : null;
   const isOwn = sort === own;
   return (
     <th
@@ -161,11 +203,7 @@ function QuestionHead({ table, column, sort, onSort }: HeadProps & { readonly co
           {points(question.points)} {pointWord(question.points, 'pt')}
         </span>
         <span className="figures block text-[12px] text-soft">
-          {question.share === null
-            ? question.waiting > 0
-              ? 'not yet'
-              : '–'
-            : percent({ n: Math.round(question.share * 100), d: 100 })}
+          <Share share={question.share} next={next} waits={question.waiting > 0} />
         </span>
         <span className="sr-only">{isOwn ? ', sorted by it' : ', sort by it'}</span>
       </button>
@@ -173,7 +211,7 @@ function QuestionHead({ table, column, sort, onSort }: HeadProps & { readonly co
   );
 }
 
-function Head({ table, columns, sort, onSort }: HeadProps) {
+function Head({ table, columns, sort, onSort, after }: HeadProps) {
   const { outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
@@ -182,13 +220,15 @@ function Head({ table, columns, sort, onSort }: HeadProps) {
           <span className="label-small">Student</span>
         </th>
         {columns.map((column) => (
-          <QuestionHead key={column} {...{ table, columns, sort, onSort, column }} />
+          <QuestionHead key={column} {...{ table, columns, sort, onSort, column, after }} />
         ))}
         <th
           className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}
         >
           <span className="block font-title text-[15px] font-semibold">Total</span>
-          <span className="caption figures block font-normal">of {points(outOf)}</span>
+          <span className="caption figures block font-normal">
+            of <BeforeAfter now={outOf} after={after.outOf} />
+          </span>
         </th>
         {several && (
           <th className="head-cell sticky right-0 z-[1] w-24 bg-paper pr-6 pb-2 text-right">
@@ -203,24 +243,28 @@ function Head({ table, columns, sort, onSort }: HeadProps) {
 
 interface FootProps extends Pick<CheckTableProps, 'table' | 'columns' | 'place' | 'onPlace'> {
   readonly sums: Sums;
+  /** The same once the draft is applied. */
+  readonly sumsAfter: Sums;
 }
 
 /** The sums of the papers shown that count: a press says how one came about. */
-function Foot({ table, columns, place, onPlace, sums }: FootProps) {
+function Foot({ table, columns, place, onPlace, sums, sumsAfter }: FootProps) {
   const total = table.questions.length;
-  const cell = (column: number, sum: Fraction, name: string, className: string) => {
+  const cell = (column: number, sum: Fraction, next: Fraction, name: string, className: string) => {
     const here = place.attemptId === SUMS && place.column === column;
+    const isSame = equal(sum, next);
     return (
       <button
         type="button"
         data-cell={`${SUMS}:${column}`}
         tabIndex={-1}
         aria-pressed={here}
-        aria-label={`Sum of ${name}: ${pointsWord(sum)}`}
+        aria-label={isSame ? `Sum of ${name}: ${pointsWord(sum)}` : undefined}
         className={`${cellClass(here)} figures ${className}`}
         onClick={() => onPlace({ attemptId: SUMS, column })}
       >
-        {points(sum)}
+        {!isSame && <span className="sr-only">Sum of {name}: </span>}
+        <BeforeAfter now={sum} after={next} />
       </button>
     );
   };
@@ -238,13 +282,14 @@ function Foot({ table, columns, place, onPlace, sums }: FootProps) {
             {cell(
               column,
               sums.columns[column] ?? ZERO,
+              sumsAfter.columns[column] ?? ZERO,
               `question ${table.questions[column]?.number ?? 0}`,
               'text-[13px]',
             )}
           </td>
         ))}
         <td className={`foot-cell ${table.several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
-          {cell(total, sums.totals, 'all totals', '!justify-end pr-6 pl-3 font-semibold')}
+          {cell(total, sums.totals, sumsAfter.totals, 'all totals', '!justify-end pr-6 pl-3 font-semibold')}
         </td>
         {table.several && <td className="foot-cell sticky right-0 z-[1] bg-paper" />}
       </tr>
@@ -301,8 +346,12 @@ function useFocusAt(at: At): void {
 
 /** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
 export function CheckGrid(props: CheckTableProps) {
-  const { table, rows, columns, place, went, sort, onSort, onPlace, onKey } = props;
+  const { table, rows, columns, place, went, sort, onSort, onPlace, onKey, after } = props;
   const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
+  const sumsAfter = useMemo(
+    () => (after === NOTHING_AFTER ? sums : sumsOf(rowsAfter(rows, after), table.questions.length)),
+    [rows, after, sums, table.questions.length],
+  );
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -329,7 +378,7 @@ export function CheckGrid(props: CheckTableProps) {
         }}
       >
         <table className="w-full border-collapse" aria-label="Scores" aria-rowcount={rows.length + 1}>
-          <Head {...{ table, columns, sort, onSort }} />
+          <Head {...{ table, columns, sort, onSort, after }} />
           <tbody>
             <Gap height={drawn[0]?.start ?? 0} />
             {drawn.map(({ index }) => {
@@ -342,13 +391,14 @@ export function CheckGrid(props: CheckTableProps) {
                   columns={columns}
                   hand={place.attemptId === row.attemptId ? place.column : null}
                   several={table.several}
+                  after={after}
                   onPlace={onPlace}
                 />
               ) : null;
             })}
             <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
           </tbody>
-          <Foot {...{ table, columns, place, onPlace, sums }} />
+          <Foot {...{ table, columns, place, onPlace, sums, sumsAfter }} />
         </table>
       </div>
       <p className="caption px-6 pt-3">

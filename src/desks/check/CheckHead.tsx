@@ -52,6 +52,8 @@ interface HeadProps {
   readonly onGo: (place: Place) => void;
   /** A paper was begun that is typed in. */
   readonly onTyped: (attemptId: string) => void;
+  /** The changes of the key are asked for. */
+  readonly onRevisions: () => void;
 }
 
 /** The ways to see the same marks, one press or one key apart. */
@@ -79,7 +81,7 @@ function Tools({
   changed,
   onChosen,
   children,
-}: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped'> & { readonly children: ReactNode }) {
+}: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped' | 'onRevisions'> & { readonly children: ReactNode }) {
   const { asked, view, hardestFirst, namesHidden } = chosen;
   const ask = (more: Partial<Chosen['asked']>) => onChosen({ ...chosen, asked: { ...asked, ...more } });
   const question = /^question (\d+)$/.exec(asked.sort)?.[1];
@@ -156,6 +158,11 @@ export function Head(props: HeadProps) {
         <button type="button" className="link-text cursor-pointer" onClick={() => setTyping(true)}>
           Type in a paper …
         </button>
+        {table.rows.length > 0 && (
+          <button type="button" className="link-text cursor-pointer" onClick={props.onRevisions}>
+            Changes of the key
+          </button>
+        )}
       </Tools>
       {typing && (
         <TypeIn

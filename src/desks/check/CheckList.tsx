@@ -1,12 +1,14 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
-import { CreditPie } from '@/ui/widgets/CreditPie';
 import { LongRows, type GoTo } from '@/ui/widgets/LongRows';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { points } from '@/ui/words/figures';
 import type { CheckRow } from '@/workers/classDesk';
 import type { CheckTableProps } from './CheckGrid';
-import { isMarked, spokenCell } from './cellWords';
+import type { After } from './after';
+import { BeforeAfter } from './BeforeAfter';
+import { CellPies } from './CellPies';
+import { spokenCell } from './cellWords';
 import { totalColumn, type Place } from './rows';
 
 interface RowProps {
@@ -15,13 +17,15 @@ interface RowProps {
   readonly measure: (element: Element | null) => void;
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
+  readonly after: After;
   readonly onPlace: (place: Place) => void;
 }
 
-const Row = memo(function Row({ row, index, measure, hand, onPlace }: RowProps) {
+const Row = memo(function Row({ row, index, measure, hand, after, onPlace }: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
   const { score, outOf, waiting, late } = row.total;
+  const next = after.total(attemptId);
   const press = (at: number) => () => onPlace({ attemptId, column: at });
   return (
     <li
@@ -46,8 +50,12 @@ const Row = memo(function Row({ row, index, measure, hand, onPlace }: RowProps) 
           title={notCounted ? `Does not count: ${notCountedWords(notCounted)}` : undefined}
         >
           {late && <span className="text-[13px] text-saffron-text">late · </span>}
-          <strong className={hand === column ? 'underline' : ''}>{points(score)}</strong>{' '}
-          <span className="text-soft">of {points(outOf)}</span>
+          <strong className={hand === column ? 'underline' : ''}>
+            <BeforeAfter now={score} after={next?.score ?? null} />
+          </strong>{' '}
+          <span className="text-soft">
+            of <BeforeAfter now={outOf} after={next?.outOf ?? null} />
+          </span>
           {waiting.n > 0 && (
             <span className="block text-right text-[12.5px] font-medium text-saffron-text">
               +{points(waiting)} to come
@@ -56,35 +64,32 @@ const Row = memo(function Row({ row, index, measure, hand, onPlace }: RowProps) 
         </span>
       </button>
       <div className="flex flex-wrap">
-        {row.cells.map((cell, at) => (
-          <button
-            key={at}
-            type="button"
-            data-cell={`${attemptId}:${at}`}
-            tabIndex={hand === at ? 0 : -1}
-            aria-label={spokenCell(cell)}
-            aria-pressed={hand === at}
-            className={`flex h-9 w-[30px] items-center justify-center rounded ${
-              hand === at ? 'bg-paper outline-2 -outline-offset-2 outline-saffron' : ''
-            }`}
-            onClick={press(at)}
-          >
-            <CreditPie
-              credit={cell.credit}
-              verdict={cell.verdict}
-              overridden={cell.override !== null}
-              label=""
-            />
-            {isMarked(cell) && <span className="near-mark" aria-hidden />}
-          </button>
-        ))}
+        {row.cells.map((cell, at) => {
+          const changed = after.cell(attemptId, at);
+          return (
+            <button
+              key={at}
+              type="button"
+              data-cell={`${attemptId}:${at}`}
+              tabIndex={hand === at ? 0 : -1}
+              aria-label={spokenCell(cell, changed)}
+              aria-pressed={hand === at}
+              className={`flex h-9 ${changed ? 'min-w-[52px] bg-wash' : 'w-[30px]'} items-center justify-center rounded ${
+                hand === at ? 'bg-paper outline-2 -outline-offset-2 outline-saffron' : ''
+              }`}
+              onClick={press(at)}
+            >
+              <CellPies cell={cell} after={changed} />
+            </button>
+          );
+        })}
       </div>
     </li>
   );
 });
 
 /** The same as the table where there is no room for one: each student with the discs of all answers below the name. */
-export function CheckList({ rows, place, went, onPlace, onKey }: CheckTableProps) {
+export function CheckList({ rows, place, went, after, onPlace, onKey }: CheckTableProps) {
   const box = useRef<HTMLDivElement>(null);
   const index = rows.findIndex(({ attemptId }) => attemptId === place.attemptId);
   const goTo = useMemo((): GoTo | null => (went === 0 ? null : { index, times: went }), [index, went]);
@@ -116,6 +121,7 @@ export function CheckList({ rows, place, went, onPlace, onKey }: CheckTableProps
             key={row.attemptId}
             row={row}
             hand={place.attemptId === row.attemptId ? place.column : null}
+            after={after}
             onPlace={onPlace}
             {...at}
           />

@@ -1,8 +1,8 @@
 import { Suspense, useEffect, useRef } from 'react';
+import type { CellAfter } from '@/core/checking/effectCells';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { sitFace } from '@/kinds/sit';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { CreditPie } from '@/ui/widgets/CreditPie';
 import { Failed } from '@/ui/widgets/Failed';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
@@ -14,7 +14,9 @@ import { readingFailed } from '@/ui/words/failureWords';
 import { classWorker } from '@/workers/clients';
 import type { CheckCell, CheckRow, PaperQuestion } from '@/workers/classDesk';
 import type { CheckTableProps } from './CheckGrid';
-import { isMarked, spokenCell } from './cellWords';
+import { BeforeAfter } from './BeforeAfter';
+import { CellPies } from './CellPies';
+import { spokenCell } from './cellWords';
 import { totalColumn } from './rows';
 import { Steps } from './Steps';
 import { useTypedAnswer } from './useTypedAnswer';
@@ -98,13 +100,14 @@ interface QuestionProps {
   readonly row: CheckRow;
   /** null for a note, which is not marked. */
   readonly cell: CheckCell | null;
+  readonly after: CellAfter | null;
   readonly here: boolean;
   readonly at: string;
   readonly onPress: () => void;
 }
 
 /** A question of the paper with what was given; its mark hangs in the left edge, and a press opens it in the margin. */
-function Question({ question, row, cell, here, at, onPress }: QuestionProps) {
+function Question({ question, row, cell, after, here, at, onPress }: QuestionProps) {
   return (
     <WithFormulas formulas={question.formulas}>
       <li className={`flex gap-4 border-b border-hair px-6 py-4 max-sm:px-3 ${here ? 'bg-wash' : ''}`}>
@@ -118,19 +121,18 @@ function Question({ question, row, cell, here, at, onPress }: QuestionProps) {
               className={`figures flex min-h-11 w-full cursor-pointer flex-col items-center gap-1 rounded py-1 ${here ? 'outline-2 outline-saffron' : 'hover:bg-hair'}`}
               onClick={onPress}
             >
-              <span className="sr-only">{spokenCell(cell)}</span>
+              <span className="sr-only">{spokenCell(cell, after)}</span>
               <span aria-hidden className="flex items-center gap-1.5 font-title text-[15px] font-semibold">
                 {question.number}
-                <CreditPie
-                  credit={cell.credit}
-                  verdict={cell.verdict}
-                  overridden={cell.override !== null}
-                  label=""
-                />
-                {isMarked(cell) && <span className="near-mark" aria-hidden />}
+                <CellPies cell={cell} after={after} />
               </span>
               <span aria-hidden className="text-[12.5px] text-soft">
-                {cell.verdict === 'waits' ? 'waits' : points(cell.earned)} of {points(question.points)}
+                {cell.verdict === 'waits' ? (
+                  'waits'
+                ) : (
+                  <BeforeAfter now={cell.earned} after={after?.earned ?? null} />
+                )}{' '}
+                of {points(question.points)}
               </span>
             </button>
           ) : (
@@ -152,7 +154,7 @@ function Question({ question, row, cell, here, at, onPress }: QuestionProps) {
 }
 
 /** What one student handed in, question below question, as it was met; the margin says how each came to its mark. */
-export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps) {
+export function OnePaper({ rows, place, went, after, onPlace, onKey }: CheckTableProps) {
   const box = useRef<HTMLDivElement>(null);
   const at = rows.findIndex(({ attemptId }) => attemptId === place.attemptId);
   const row = rows[Math.max(0, at)] as CheckRow;
@@ -171,6 +173,7 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
   const stepTo = (to: CheckRow | undefined) =>
     to && { name: to.name, go: () => onPlace({ attemptId: to.attemptId, column: place.column }) };
   const total = totalColumn(row);
+  const next = after.total(row.attemptId);
   const cells = new Map(row.cells.map((cell, column) => [cell.number, { cell, column }] as const));
   return (
     <div
@@ -202,8 +205,10 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
           className={`figures cursor-pointer rounded px-2 py-1 text-right ${place.column === total ? 'bg-wash outline-2 outline-saffron' : 'hover:bg-hair'}`}
           onClick={() => onPlace({ attemptId: row.attemptId, column: total })}
         >
-          <strong className="font-title text-[19px]">{points(row.total.score)}</strong> of{' '}
-          {points(row.total.outOf)}
+          <strong className="font-title text-[19px]">
+            <BeforeAfter now={row.total.score} after={next?.score ?? null} />
+          </strong>{' '}
+          of <BeforeAfter now={row.total.outOf} after={next?.outOf ?? null} />
           {row.total.waiting.n > 0 && (
             <span className="block text-[12.5px] text-saffron-text">
               +{points(row.total.waiting)} to come
@@ -224,6 +229,7 @@ export function OnePaper({ rows, place, went, onPlace, onKey }: CheckTableProps)
                 question={question}
                 row={row}
                 cell={own?.cell ?? null}
+                after={own ? after.cell(row.attemptId, column) : null}
                 here={place.column === column}
                 at={`${row.attemptId}:${column}`}
                 onPress={() => onPlace({ attemptId: row.attemptId, column })}

@@ -1,13 +1,18 @@
 import { count, pointsWord } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
+import type { CellAfter } from '@/core/checking/effectCells';
 import type { CheckCell } from '@/workers/classDesk';
 
 /** Whether a dot stands beside the disc: something about the answer may be worth a look. */
 export const isMarked = (cell: CheckCell): boolean =>
   cell.override ? cell.override.differs : cell.nearMiss !== null || cell.contradiction;
 
-/** What a cell says to a screen reader: all that its disc and its dot show. */
-export function spokenCell(cell: CheckCell): string {
+/** What applying the draft would make of a cell, as it goes on in its sentence. */
+const wouldBe = (after: CellAfter): string =>
+  `would be ${verdictWords(after.verdict, after.credit)}, ${pointsWord(after.earned)}`;
+
+/** What a cell says to a screen reader: all that its disc and its dot show, and what the draft would make of it. */
+export function spokenCell(cell: CheckCell, after: CellAfter | null = null): string {
   const parts = [
     verdictWords(cell.verdict, cell.credit),
     cell.verdict === 'waits' ? '' : pointsWord(cell.earned),
@@ -17,6 +22,7 @@ export function spokenCell(cell: CheckCell): string {
     cell.hints > 0 ? `after ${count(cell.hints, 'hint')}` : '',
     cell.contradiction && !cell.override ? 'matches two entries of the key' : '',
     cell.answer ? `“${cell.answer}”` : '',
+    after ? wouldBe(after) : '',
   ];
   return `Question ${cell.number}: ${parts.filter(Boolean).join(', ')}`;
 }

@@ -1,15 +1,16 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { undoStep } from '@/store/records/history';
 import { applyDraft, undoRevision } from '@/store/quiz/revisions';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
+import { effectWords } from '@/ui/words/effectWords';
 import { count, time } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
+import { seeInCheck } from '@/ui/teacher/askedOfCheck';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useCovered } from '@/ui/widgets/useCovered';
 import type { Pending } from '@/workers/classDesk';
-import { effectWords, Who } from './Who';
 
 /** The rest of the effect: own scores that would differ, and scores that students know already. */
 function moreWords({ overridesDiffer, seen }: Pending): string {
@@ -55,6 +56,13 @@ function LastChange({ at }: { readonly at: number }) {
       <p className="flex-1 text-soft max-sm:text-[14px]">
         The key was changed and applied to everyone at {time(at)}.
       </p>
+      <button
+        type="button"
+        className="link-text min-h-[26px] cursor-pointer"
+        onClick={() => seeInCheck('revisions')}
+      >
+        All changes
+      </button>
       <button type="button" className="btn btn-sm btn-outline" onClick={undo}>
         Undo the change
       </button>
@@ -65,7 +73,6 @@ function LastChange({ at }: { readonly at: number }) {
 /** Changes that wait: their effect, and the press that applies them. */
 function Waiting({ pending }: { readonly pending: Pending }) {
   const { quiz } = useQuiz();
-  const [seeing, setSeeing] = useState(false);
   const apply = () =>
     run(async () => {
       if (!pending.shown) return;
@@ -95,7 +102,7 @@ function Waiting({ pending }: { readonly pending: Pending }) {
       <button
         type="button"
         className="btn btn-sm h-9 border-[#8f98a8] bg-transparent text-[#fffefb] shadow-none hover:bg-white/10 max-sm:flex-1"
-        onClick={() => setSeeing(true)}
+        onClick={() => seeInCheck('effect')}
       >
         See who
       </button>
@@ -108,7 +115,6 @@ function Waiting({ pending }: { readonly pending: Pending }) {
       >
         Apply to all
       </button>
-      {seeing && <Who pending={pending} onClose={() => setSeeing(false)} />}
     </Foot>
   );
 }

@@ -33,6 +33,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['A', 'accept as right, for everyone'],
       ['P', 'accept for part of the points'],
       ['W', 'add to the key as a wrong answer, with feedback'],
+      ['E', 'what applying the changes would do, and back to the answer'],
       ['H', 'mark just this one by hand'],
       ['C', 'comment on it'],
     ],

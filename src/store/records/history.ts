@@ -316,9 +316,16 @@ export interface KeyedStep {
   readonly label: string;
 }
 
-/** What has been keyed since an instant, each answer once, in the order in which it was; what was taken back is not there. */
-export async function keyedSince(scope: string, at: number): Promise<readonly KeyedStep[]> {
-  const keying = await notTakenBack(scope, (one) => one.at >= at && one.field.startsWith(KEYED));
+/** What was keyed from one instant until before another, each answer once, in the order in which it was; what was taken back is not there. */
+export async function keyedBetween(
+  scope: string,
+  from: number,
+  until: number,
+): Promise<readonly KeyedStep[]> {
+  const keying = await notTakenBack(
+    scope,
+    (one) => one.at >= from && one.at < until && one.field.startsWith(KEYED),
+  );
   const last = new Map(keying.map((one) => [one.field, one]));
   return [...last].map(([field, { seq, label }]) => ({
     questionId: field.slice(KEYED.length).split(':', 1)[0] ?? '',
@@ -326,6 +333,10 @@ export async function keyedSince(scope: string, at: number): Promise<readonly Ke
     label,
   }));
 }
+
+/** What has been keyed since an instant. */
+export const keyedSince = (scope: string, at: number): Promise<readonly KeyedStep[]> =>
+  keyedBetween(scope, at, Infinity);
 
 /** What the next undo and redo are called, for buttons and menus. */
 export async function nextSteps(scope: string): Promise<{ undo: string | null; redo: string | null }> {

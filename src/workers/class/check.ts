@@ -3,6 +3,7 @@ import { shownLine } from '@/core/content/shownLine';
 import type { Prose } from '@/core/content/prose';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
+import { meanShare } from '@/core/checking/meanShare';
 import { spreadOf, type Spread } from '@/core/checking/spread';
 import type { Given } from '@/core/checking/ways';
 import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
@@ -271,15 +272,9 @@ export function checkRows(quizId: string, token: number, from: number, to: numbe
   return kept?.token === token ? kept.table.rows.slice(from, to) : null;
 }
 
-/** Mean credit of a question over the attempts that count and are marked, 0 … 1; null without any, and while all that was given waits. */
-function shareOf(rows: readonly CheckRow[], index: number): number | null {
-  const counted = rows.filter((row) => row.notCounted === null).map((row) => row.cells[index]);
-  const marked = counted.filter((cell) => cell && cell.verdict !== 'waits');
-  // While answers wait, blanks alone would make it 0.
-  const given = marked.filter((cell) => cell && cell.verdict !== 'blank');
-  if (marked.length === 0 || (given.length === 0 && marked.length < counted.length)) return null;
-  return marked.reduce((sum, cell) => sum + (cell ? cell.credit.n / cell.credit.d : 0), 0) / marked.length;
-}
+/** The mean share of a question over the attempts that count; null while there is none. */
+const shareOf = (rows: readonly CheckRow[], index: number): number | null =>
+  meanShare(rows.flatMap((row) => (row.notCounted === null ? (row.cells[index] ?? []) : [])));
 
 /** One answer of the class opened: what was given, how it came to its points, and the teacher's own score. */
 export interface OpenedAnswer {

@@ -1,6 +1,10 @@
 import { effectBetween, effectOfWork, underPaper, type WorkEffect } from '@/core/checking/effect';
 import { gainOf, type ScoreChange } from '@/core/checking/gain';
-import { compare } from '@/core/figures/fraction';
+import type { MarkedClass } from '@/core/checking/classWork';
+import { cellsAfter, type CellsAfter } from '@/core/checking/effectCells';
+import { histogram } from '@/core/checking/histogram';
+import { compare, type Fraction } from '@/core/figures/fraction';
+import { outOfPaper } from '@/core/quiz/points';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Opening } from '@/core/quiz/quiz';
 import { finishedAt } from '@/core/quiz/window';
@@ -44,6 +48,16 @@ export interface Pending {
   readonly overridesDiffer: number;
   /** How many of those whose score changes have been shown the one from before. */
   readonly seen: number;
+  /** What the table would hold once it is applied; null where nothing waits. */
+  readonly cells: CellsAfter | null;
+  /** What a full score would be out of. */
+  readonly outOf: Fraction | null;
+  /** Recorded scores by tenths of the maximum, those above it last, before and after: scores that are final in both. */
+  readonly histogram: {
+    readonly before: readonly number[];
+    readonly after: readonly number[];
+    readonly open: number;
+  } | null;
   /** When the revision that counts was applied, where that can be undone. */
   readonly undoable: number | null;
   /** What this effect was worked out from: applying asks for it, and refuses where it has moved. */
@@ -62,9 +76,27 @@ const nothing = (undoable: number | null): Pending => ({
   more: 0,
   overridesDiffer: 0,
   seen: 0,
+  cells: null,
+  outOf: null,
+  histogram: null,
   undoable,
   shown: null,
 });
+
+/** The recorded scores of everyone in both, where they are final in both; `open` counts those that are not. */
+function histograms(before: MarkedClass, after: MarkedClass): Pending['histogram'] {
+  const then = new Map(after.students().map(({ studentId, recorded }) => [studentId, recorded]));
+  const both = before.students().flatMap(({ studentId, recorded }) => {
+    const next = then.get(studentId);
+    return recorded && next ? [{ now: recorded, next }] : [];
+  });
+  const final = both.filter(({ now: one, next }) => !one.provisional && !next.provisional);
+  return {
+    before: histogram(final.map((one) => one.now)),
+    after: histogram(final.map((one) => one.next)),
+    open: both.length - final.length,
+  };
+}
 
 /** Students to whom their score is shown now. */
 function seeingTheirScore({ quiz, sheets }: ClassPapers): ReadonlySet<string> {
@@ -87,7 +119,8 @@ export async function pending(quizId: string): Promise<Pending> {
   const [live, draft] = [await liveClass(quizId), await draftPaper(quizId)];
   const changes = draftChanges(draft, live.paper);
   if (changes.length === 0) return nothing(undoable);
-  const effect = effectBetween(live.marked, underPaper(live.marked, draft));
+  const after = underPaper(live.marked, draft);
+  const effect = effectBetween(live.marked, after);
   const seeing = seeingTheirScore(live);
   const twice = namesakes(live.students.values());
   const named = (change: ScoreChange): NamedChange => {
@@ -121,6 +154,9 @@ export async function pending(quizId: string): Promise<Pending> {
     more: all.length - students.length,
     overridesDiffer: effect.overrides.length,
     seen: all.filter((change) => change.seen && gainOf(change).n !== 0).length,
+    cells: cellsAfter(live.marked, after),
+    outOf: outOfPaper(draft),
+    histogram: histograms(live.marked, after),
     undoable,
     shown: { changeSeq: before.changeSeq, attemptsSeq: seq, live: before.standing.live },
   };

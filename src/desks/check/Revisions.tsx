@@ -1,0 +1,89 @@
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { Failed } from '@/ui/widgets/Failed';
+import { StudentName } from '@/ui/widgets/StudentName';
+import { useQuery } from '@/ui/widgets/useQuery';
+import { readingFailed } from '@/ui/words/failureWords';
+import { dateAndTime, points } from '@/ui/words/figures';
+import { classWorker } from '@/workers/clients';
+import type { CheckRow, Revision } from '@/workers/classDesk';
+
+function useRevisions(row: CheckRow | null) {
+  const { quiz, attemptsSeq } = useQuiz();
+  const attemptId = row?.attemptId ?? null;
+  const { value, failure, again } = useQuery(
+    async () => ({ attemptId, found: await classWorker().revisions(quiz.id, attemptId) }),
+    [quiz.id, quiz.changeSeq, quiz.standing.live, attemptsSeq, attemptId],
+  );
+  return { revisions: value?.attemptId === attemptId ? value.found : null, failure, again };
+}
+
+/** What a student had by a revision. */
+function Score({ score }: { readonly score: NonNullable<Revision['score']> }) {
+  if (score.none) return '–';
+  return (
+    <>
+      {points(score.score)} of {points(score.outOf)}
+      {score.waiting.n > 0 && (
+        <span className="text-[12.5px] text-saffron-text"> +{points(score.waiting)} to come</span>
+      )}
+    </>
+  );
+}
+
+interface Props {
+  /** Whose score is told by each; null for nobody's. */
+  readonly row: CheckRow | null;
+  readonly onClose: () => void;
+}
+
+/** When the key was changed, and what one student had by each revision of it. */
+export function Revisions({ row, onClose }: Props) {
+  const { revisions, failure, again } = useRevisions(row);
+  return (
+    <>
+      <div className="flex items-baseline justify-between gap-3">
+        <h2 className="text-[17px]">Changes of the key</h2>
+        <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={onClose}>
+          Back to the answer
+        </button>
+      </div>
+      {row && (
+        <p className="caption mt-1">
+          With what <StudentName name={row.name} apart={row.apart} /> had by each, and the scores of yours
+          that were set until the next one.
+        </p>
+      )}
+      {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
+      {revisions?.length === 0 && (
+        <p className="mt-2 text-[14px]">Nobody has handed in yet: the key has no revisions.</p>
+      )}
+      <ol className="mt-2" reversed aria-label="Revisions, the newest first">
+        {revisions?.map(({ rev, at, why, counts, changes, score }) => (
+          <li key={rev} className="border-b border-line py-2 text-[14px]">
+            <p className="flex items-baseline gap-3">
+              <span className="min-w-0 flex-1 font-semibold">
+                {why === 'opened' ? 'As it was opened' : `Change ${rev - 1}`}
+                {counts && <span className="font-normal text-petrol"> · counts now</span>}
+              </span>
+              {score && (
+                <span className="figures font-semibold whitespace-nowrap">
+                  <Score score={score} />
+                </span>
+              )}
+            </p>
+            <p className="caption figures">{dateAndTime(at)}</p>
+            {changes.length > 0 && (
+              <ul className="mt-1 text-[13.5px]">
+                {changes.map((line, index) => (
+                  <li key={index} className="break-words">
+                    {line}
+                  </li>
+                ))}
+              </ul>
+            )}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
