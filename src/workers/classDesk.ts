@@ -5,6 +5,7 @@ import { handBack } from './class/handBack';
 import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
+import { handQuestion } from './class/byHand';
 import { revisions } from './class/revisions';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
@@ -23,6 +24,7 @@ export type { OpenedPicture } from './class/classPicture';
 export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
+export type { HandAnswer, HandQuestion } from './class/byHand';
 export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
@@ -38,6 +40,7 @@ export const classDesk = {
   openAttempt,
   openPaper,
   openQuestion,
+  handQuestion,
   revisions,
   classPicture,
   tray,

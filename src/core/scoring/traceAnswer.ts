@@ -17,7 +17,7 @@ export function traceAnswer(
   const context = contextOf(paper, question);
   const mark = markAnswer(question, answer, context);
   return [
-    ...explainAnswer(question, answer, context),
+    ...explainAnswer(question, answer, override?.levels ? { ...context, levels: override.levels } : context),
     ...traceQuestion(mark, rulesIn(paper, question, hints), override),
   ];
 }

@@ -8,6 +8,7 @@ import { doneInCheck, useAskedOfCheck, type Aside } from '@/ui/teacher/askedOfCh
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { CheckRow, CheckTable } from '@/workers/class/check';
 import { afterOf, NOTHING_AFTER } from './after';
+import { handPlace, isByHand, queueOf } from './byHand/waiting';
 import { CheckGrid } from './CheckGrid';
 import { CheckList } from './CheckList';
 import { CheckMargin } from './CheckMargin';
@@ -108,13 +109,22 @@ interface MarginProps {
 
 // What is seen first comes first: the other views come when they are turned to.
 const OnePaper = lazy(() => import('./OnePaper').then((file) => ({ default: file.OnePaper })));
+const ByHand = lazy(() => import('./byHand/ByHand').then((file) => ({ default: file.ByHand })));
+const HandMargin = lazy(() => import('./byHand/HandMargin').then((file) => ({ default: file.HandMargin })));
 const OneQuestion = lazy(() =>
   import('./oneQuestion/OneQuestion').then((file) => ({ default: file.OneQuestion })),
 );
 
 /** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
-const viewOf = (view: View, narrow: boolean) =>
-  view === 'paper' ? OnePaper : view === 'question' ? OneQuestion : narrow ? CheckList : CheckGrid;
+const viewOf = (view: View, narrow: boolean) => {
+  if (view === 'all') return narrow ? CheckList : CheckGrid;
+  return { paper: OnePaper, question: OneQuestion, hand: ByHand }[view];
+};
+
+const isByHandAt = (row: CheckRow, column: number): boolean => {
+  const cell = row.cells[column];
+  return cell !== undefined && isByHand(cell);
+};
 
 /** What the margin shows: the answer at hand, or what was asked for here or elsewhere on the page. */
 function useAside(waits: boolean, onAsked: () => void) {
@@ -155,6 +165,12 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const row = rows.find((one) => one.attemptId === place?.attemptId);
   const turnTo = (next: View) => {
     setChosen((before) => ({ ...before, view: next }));
+    const waiting = next === 'hand' ? handPlace(table, rows, place) : null;
+    if (waiting) {
+      choose(waiting);
+      setUp(true);
+      return;
+    }
     // A sum is of the table alone: one paper is of somebody.
     const [first] = rows;
     if (place && next !== 'all' && place.attemptId === SUMS && first)
@@ -255,7 +271,21 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
             />
           )}
           {aside === 'revisions' && <Revisions row={row ?? null} onClose={() => setAside('answer')} />}
-          {aside === 'answer' && (
+          {aside === 'answer' && view === 'hand' && row && isByHandAt(row, place.column) && (
+            <Suspense fallback={<div className="h-40" aria-hidden />}>
+              <HandMargin
+                {...{ table, row }}
+                column={place.column}
+                onNext={() => acting.lookOn()}
+                onStep={(by) => {
+                  const queue = queueOf(rows, place.column);
+                  const next = queue[queue.indexOf(row) + by];
+                  if (next) choose({ attemptId: next.attemptId, column: place.column });
+                }}
+              />
+            </Suspense>
+          )}
+          {aside === 'answer' && view !== 'hand' && (
             <MarginAt
               {...{ table, rows, place, row, acting, narrow }}
               judged={view === 'question' ? judged : ALONE}

@@ -158,7 +158,7 @@ export function Head(props: HeadProps) {
         <button type="button" className="link-text cursor-pointer" onClick={() => setTyping(true)}>
           Type in a paper …
         </button>
-        {table.rows.length > 0 && (
+        {table.rows.length > 0 && chosen.view !== 'hand' && (
           <button type="button" className="link-text cursor-pointer" onClick={props.onRevisions}>
             Changes of the key
           </button>

@@ -1,4 +1,4 @@
-import { useCallback, useState, type RefObject } from 'react';
+import { useCallback, useRef, useState, type RefObject } from 'react';
 import { notify } from '@/ui/widgets/notices';
 import type { CheckCell, CheckRow } from '@/workers/classDesk';
 import type { Action } from './Actions';
@@ -55,10 +55,13 @@ export function usePlace(
     if (found) go(found);
     else notify('Nothing else is marked wrong or waiting');
   };
-  // An answer that was just marked by hand still waits in this table: the next one after it is meant.
+  // An answer that was just marked by hand still waits in this table, and so may those before it.
+  const settled = useRef(new Set<CheckCell>());
   const lookOn = () => {
     setAction(null);
-    const found = next(1, ({ verdict }) => verdict === 'waits');
+    const cell = rows.find(({ attemptId }) => attemptId === place?.attemptId)?.cells[place?.column ?? -1];
+    if (cell) settled.current.add(cell);
+    const found = next(1, (one) => one.verdict === 'waits' && !settled.current.has(one));
     if (found) go(found);
     else act(null);
   };

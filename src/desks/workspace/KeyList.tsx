@@ -27,7 +27,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
   {
     where: 'Check, among the papers',
     keys: [
-      ['1, 2, 3', 'all papers, one question, one paper'],
+      ['1, 2, 3, 4', 'all papers, one question, one paper, by hand'],
       ['← ↑ ↓ →', 'from cell to cell; in one paper from question to question, and from paper to paper'],
       ['N, B', 'the next or previous answer that is wrong or waits'],
       ['A', 'accept as right, for everyone'],
