@@ -6,6 +6,7 @@ import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
 import { handQuestion } from './class/byHand';
+import { giveOwnScores, ownScoresEffect } from './class/ownScores';
 import { revisions } from './class/revisions';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
@@ -25,6 +26,7 @@ export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { HandAnswer, HandQuestion } from './class/byHand';
+export type { OwnEffect, OwnScores } from './class/ownScores';
 export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
@@ -41,6 +43,8 @@ export const classDesk = {
   openPaper,
   openQuestion,
   handQuestion,
+  ownScoresEffect,
+  giveOwnScores,
   revisions,
   classPicture,
   tray,

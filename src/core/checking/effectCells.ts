@@ -1,4 +1,5 @@
 import { compare, equal, type Fraction } from '../figures/fraction';
+import type { Standing } from '../content/questionBase';
 import type { Verdict } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
@@ -8,6 +9,7 @@ import type { MarkedClass } from './classWork';
 export interface CellAfter {
   readonly verdict: Verdict;
   readonly credit: Fraction;
+  readonly standing: Standing;
   readonly earned: Fraction;
   readonly waiting: Fraction;
 }
@@ -33,7 +35,8 @@ export interface CellsAfter {
 
 const isSame = (a: QuestionScore, b: QuestionScore): boolean =>
   a === b ||
-  (equal(a.earned, b.earned) &&
+  (a.standing === b.standing &&
+    equal(a.earned, b.earned) &&
     equal(a.waiting, b.waiting) &&
     equal(a.possible, b.possible) &&
     equal(a.maximum, b.maximum) &&
@@ -43,6 +46,7 @@ const isSame = (a: QuestionScore, b: QuestionScore): boolean =>
 const cellOf = (score: QuestionScore): CellAfter => ({
   verdict: verdictOfScore(score),
   credit: shareOfScore(score),
+  standing: score.standing,
   earned: score.earned,
   waiting: score.waiting,
 });

@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
 import type { Ruling } from '@/core/quiz/attempt';
 import { notCountedWords } from '@/core/scoring/words';
 import { rule, rulingOf } from '@/store/work/rulings';
@@ -15,6 +16,7 @@ import { useTextDraft } from '@/ui/editing/useTextDraft';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, OpenedAttempt } from '@/workers/classDesk';
 import { CommentField } from '@/ui/teacher/CommentField';
+import { OwnForMany } from './OwnForMany';
 
 function useOpened(row: CheckRow) {
   const { quiz } = useQuiz();
@@ -107,6 +109,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
   const { quiz } = useQuiz();
   const { opened, failure, again } = useOpened(row);
   const { score, outOf, waiting } = row.total;
+  const one = useMemo(() => [row.attemptId], [row.attemptId]);
   return (
     <>
       <h2 className="text-[17px] max-lg:sr-only">
@@ -140,6 +143,11 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
             ))}
           </ol>
           <Rulings row={row} opened={opened} />
+          <OwnForMany
+            label="Your own score for every answer of this paper …"
+            attemptIds={one}
+            question={null}
+          />
         </>
       )}
       <ol className="mt-4" aria-label="Answers">

@@ -42,13 +42,14 @@ const cellClass = (here: boolean): string =>
 interface CellProps {
   readonly cell: CheckCell;
   readonly after: CellAfter | null;
+  readonly possible: Fraction;
   readonly attemptId: string;
   readonly column: number;
   readonly here: boolean;
   readonly onPlace: (place: Place) => void;
 }
 
-function Cell({ cell, after, attemptId, column, here, onPlace }: CellProps) {
+function Cell({ cell, after, possible, attemptId, column, here, onPlace }: CellProps) {
   return (
     <td className="p-0">
       <button
@@ -61,7 +62,7 @@ function Cell({ cell, after, attemptId, column, here, onPlace }: CellProps) {
         title={cell.answer}
         onClick={() => onPlace({ attemptId, column })}
       >
-        <CellPies cell={cell} after={after} />
+        <CellPies cell={cell} after={after} possible={possible} />
       </button>
     </td>
   );
@@ -74,6 +75,7 @@ interface RowProps {
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
   readonly several: boolean;
+  readonly questions: CheckTable['questions'];
   readonly after: After;
   readonly onPlace: (place: Place) => void;
 }
@@ -86,7 +88,7 @@ function RecordedScore({ row }: { readonly row: CheckRow }) {
   return shown ? <span className="font-semibold">{points(recorded.score)}</span> : null;
 }
 
-const Row = memo(function Row({ row, index, columns, hand, several, after, onPlace }: RowProps) {
+const Row = memo(function Row({ row, index, columns, hand, several, questions, after, onPlace }: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
   const { score, outOf, waiting, late } = row.total;
@@ -110,6 +112,7 @@ const Row = memo(function Row({ row, index, columns, hand, several, after, onPla
             after={after.cell(attemptId, at)}
             here={hand === at}
             column={at}
+            possible={questions[at]?.points ?? ZERO}
             {...{ cell, attemptId, onPlace }}
           />
         );
@@ -132,7 +135,9 @@ const Row = memo(function Row({ row, index, columns, hand, several, after, onPla
           )}
           <BeforeAfter now={score} after={next?.score ?? null} />
           {next && !equal(next.outOf, outOf) && (
-            <span className="text-[12.5px] font-medium text-soft">of {points(next.outOf)}</span>
+            <span className="text-[12.5px] font-medium whitespace-nowrap text-soft">
+              of {points(next.outOf)}
+            </span>
           )}
         </button>
       </td>
@@ -391,6 +396,7 @@ export function CheckGrid(props: CheckTableProps) {
                   columns={columns}
                   hand={place.attemptId === row.attemptId ? place.column : null}
                   several={table.several}
+                  questions={table.questions}
                   after={after}
                   onPlace={onPlace}
                 />

@@ -3,7 +3,7 @@ import { notCountedWords } from '@/core/scoring/words';
 import { LongRows, type GoTo } from '@/ui/widgets/LongRows';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { points } from '@/ui/words/figures';
-import type { CheckRow } from '@/workers/classDesk';
+import type { CheckRow, CheckTable } from '@/workers/classDesk';
 import type { CheckTableProps } from './CheckGrid';
 import type { After } from './after';
 import { BeforeAfter } from './BeforeAfter';
@@ -17,11 +17,12 @@ interface RowProps {
   readonly measure: (element: Element | null) => void;
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
+  readonly questions: CheckTable['questions'];
   readonly after: After;
   readonly onPlace: (place: Place) => void;
 }
 
-const Row = memo(function Row({ row, index, measure, hand, after, onPlace }: RowProps) {
+const Row = memo(function Row({ row, index, measure, hand, questions, after, onPlace }: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
   const { score, outOf, waiting, late } = row.total;
@@ -79,7 +80,7 @@ const Row = memo(function Row({ row, index, measure, hand, after, onPlace }: Row
               }`}
               onClick={press(at)}
             >
-              <CellPies cell={cell} after={changed} />
+              <CellPies cell={cell} after={changed} possible={questions[at]?.points ?? cell.earned} />
             </button>
           );
         })}
@@ -89,7 +90,7 @@ const Row = memo(function Row({ row, index, measure, hand, after, onPlace }: Row
 });
 
 /** The same as the table where there is no room for one: each student with the discs of all answers below the name. */
-export function CheckList({ rows, place, went, after, onPlace, onKey }: CheckTableProps) {
+export function CheckList({ table, rows, place, went, after, onPlace, onKey }: CheckTableProps) {
   const box = useRef<HTMLDivElement>(null);
   const index = rows.findIndex(({ attemptId }) => attemptId === place.attemptId);
   const goTo = useMemo((): GoTo | null => (went === 0 ? null : { index, times: went }), [index, went]);
@@ -121,6 +122,7 @@ export function CheckList({ rows, place, went, after, onPlace, onKey }: CheckTab
             key={row.attemptId}
             row={row}
             hand={place.attemptId === row.attemptId ? place.column : null}
+            questions={table.questions}
             after={after}
             onPlace={onPlace}
             {...at}

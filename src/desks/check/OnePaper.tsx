@@ -124,7 +124,7 @@ function Question({ question, row, cell, after, here, at, onPress }: QuestionPro
               <span className="sr-only">{spokenCell(cell, after)}</span>
               <span aria-hidden className="flex items-center gap-1.5 font-title text-[15px] font-semibold">
                 {question.number}
-                <CellPies cell={cell} after={after} />
+                <CellPies cell={cell} after={after} possible={question.points} />
               </span>
               <span aria-hidden className="text-[12.5px] text-soft">
                 {cell.verdict === 'waits' ? (

@@ -1,6 +1,8 @@
+import { useMemo } from 'react';
 import { add, compare, multiply, subtract, ZERO, type Fraction } from '@/core/figures/fraction';
 import { count, points, pointsWord } from '@/ui/words/figures';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
+import { ForAll } from './ForAll';
 import { sumsOf } from './rows';
 
 interface Props {
@@ -24,7 +26,7 @@ function amounts(earned: readonly Fraction[]): [amount: Fraction, times: number]
 /** What the sum of a question is made of. */
 function OfQuestion({ table, rows, column }: Props) {
   const question = table.questions[column];
-  const counted = rows.filter(({ notCounted }) => notCounted === null);
+  const counted = useMemo(() => rows.filter(({ notCounted }) => notCounted === null), [rows]);
   const cells = counted.flatMap(({ cells: all }) => all[column] ?? []);
   const sum = cells.reduce<Fraction>((all, { earned }) => add(all, earned), ZERO);
   const possible = multiply(question?.points ?? ZERO, { n: counted.length, d: 1 });
@@ -48,6 +50,7 @@ function OfQuestion({ table, rows, column }: Props) {
           {count(waiting, 'answer')} of these waiting for you: 0 so far.
         </p>
       )}
+      {question && <ForAll question={question} rows={counted} column={column} />}
     </>
   );
 }

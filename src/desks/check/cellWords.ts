@@ -1,5 +1,6 @@
 import { count, pointsWord } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
+import type { Standing } from '@/core/content/questionBase';
 import type { CellAfter } from '@/core/checking/effectCells';
 import type { CheckCell } from '@/workers/classDesk';
 
@@ -9,12 +10,22 @@ export const isMarked = (cell: CheckCell): boolean =>
 
 /** What applying the draft would make of a cell, as it goes on in its sentence. */
 const wouldBe = (after: CellAfter): string =>
-  `would be ${verdictWords(after.verdict, after.credit)}, ${pointsWord(after.earned)}`;
+  `would be ${standingWords(after) || verdictWords(after.verdict, after.credit)}, ${pointsWord(after.earned)}`;
+
+/** How the question stands where that says more than the mark. */
+const STANDING: Readonly<Partial<Record<Standing, string>>> = {
+  leftOut: 'left out',
+  notMarked: 'not marked',
+  given: 'full points for everyone',
+  givenToAnswered: 'full points for whoever answered',
+};
+const standingWords = ({ standing }: { readonly standing: Standing }): string => STANDING[standing] ?? '';
 
 /** What a cell says to a screen reader: all that its disc and its dot show, and what the draft would make of it. */
 export function spokenCell(cell: CheckCell, after: CellAfter | null = null): string {
   const parts = [
     verdictWords(cell.verdict, cell.credit),
+    standingWords(cell),
     cell.verdict === 'waits' ? '' : pointsWord(cell.earned),
     cell.override ? (cell.override.byHand ? 'marked by hand' : 'your own score') : '',
     cell.override?.differs ? 'marking differs now' : '',

@@ -32,3 +32,22 @@ export const setOverride = (override: Override): Promise<number> =>
 
 /** Takes the teacher's own score away: what marking gives stands again. */
 export const removeOverride = (place: Place): Promise<number> => write(place, null, 'Remove your score');
+
+/** Sets own scores for many answers as one step; it can be undone. Gives the step. */
+export const setOverrides = (quizId: string, overrides: readonly Override[]): Promise<number> =>
+  editing(async () => {
+    const keys = overrides.map(({ attemptId, questionId }): [string, string, string] => [
+      quizId,
+      attemptId,
+      questionId,
+    ]);
+    const before = await db.overrides.bulkGet(keys);
+    const changes = overrides.map((after, at) => ({
+      kind: 'override' as const,
+      attemptId: after.attemptId,
+      questionId: after.questionId,
+      before: before[at] ?? null,
+      after,
+    }));
+    return record(quizId, changes, { label: 'Set your own score for several answers', field: '' });
+  });

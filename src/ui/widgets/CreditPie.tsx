@@ -8,6 +8,8 @@ interface Props {
   readonly verdict?: Verdict;
   /** The teacher's own score: a small nib at the foot. */
   readonly overridden?: boolean;
+  /** The question is left out, or not marked: a struck ring. */
+  readonly out?: boolean;
   readonly size?: number;
   /** Spoken instead of the share; an empty text hides the pie from screen readers, where words stand beside it. */
   readonly label?: string;
@@ -28,16 +30,16 @@ function spoken(credit: Fraction, verdict: Verdict | undefined): string {
 }
 
 /** A small disc filled clockwise by the credit earned; its shape alone tells the state. */
-export function CreditPie({ credit, verdict, overridden = false, size, label }: Props) {
+export function CreditPie({ credit, verdict, overridden = false, out = false, size, label }: Props) {
   const style = {
     '--share': `${(credit.n / credit.d) * 100}%`,
     ...(size ? { '--pie-size': `${size}px` } : {}),
   };
-  const words = label ?? spoken(credit, verdict);
+  const words = label ?? (out ? 'does not count' : spoken(credit, verdict));
   const named = words === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': words };
   return (
     <span
-      className={`pie ${shapeOf(credit, verdict)} ${overridden ? 'pie-own' : ''}`}
+      className={`pie ${out ? 'pie-out' : shapeOf(credit, verdict)} ${overridden ? 'pie-own' : ''}`}
       style={style as CSSProperties}
       {...named}
     />

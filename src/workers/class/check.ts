@@ -1,4 +1,5 @@
 import type { ShownAnswer } from '@/core/content/shownAnswer';
+import type { Standing } from '@/core/content/questionBase';
 import { shownLine } from '@/core/content/shownLine';
 import type { Prose } from '@/core/content/prose';
 import type { Fraction } from '@/core/figures/fraction';
@@ -44,6 +45,7 @@ export interface CheckCell {
   readonly number: number;
   readonly verdict: Verdict;
   readonly credit: Fraction;
+  readonly standing: Standing;
   readonly earned: Fraction;
   readonly waiting: Fraction;
   readonly answer: string;
@@ -95,6 +97,7 @@ export interface TableQuestion {
   /** What the teacher calls it; empty for no name of its own. */
   readonly name: string;
   readonly points: Fraction;
+  readonly standing: Standing;
   /** The mean share of its points that was earned, 0 … 1; null while no answer to it is marked. */
   readonly share: number | null;
   /** Answers to it that wait for the teacher. */
@@ -121,6 +124,7 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     number,
     verdict: verdictOfScore(score),
     credit: shareOfScore(score),
+    standing: score.standing,
     earned,
     waiting,
     answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
@@ -233,6 +237,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
       title: questionTitle(question.text, question.formulas),
       name: question.name,
       points: pointsOf(question, paper),
+      standing: placementIn(paper, question.id).standing,
       share: shareOf(rows, index),
       waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,
     })),

@@ -57,7 +57,7 @@ describe('what another revision would make of the cells', () => {
       [['q1', 1]],
     );
     assert.deepEqual(at(cells, 0), [0, 1, 1]);
-    assert.deepEqual(cells.columns[0]?.values[0], { verdict: 'right', credit: share('1'), earned: share('1'), waiting: share('0') }); // prettier-ignore
+    assert.deepEqual(cells.columns[0]?.values[0], { verdict: 'right', credit: share('1'), standing: 'counts', earned: share('1'), waiting: share('0') }); // prettier-ignore
     assert.deepEqual(cells.totals.values.map(({ score, outOf }) => [written(score), written(outOf)]), [['2', '2'], ['3/2', '2']]); // prettier-ignore
     assert.deepEqual([...cells.totals.at], [0, 1, 2]);
   });

@@ -115,6 +115,18 @@ const WRITES: Record<string, Op> = {
   'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),
   'typedPapers.keepTypedAnswer': ({ quizId, typed }) =>
     typedPapers.keepTypedAnswer(quizId, typed, 'q1', say('mud')),
+  'overrides.setOverrides': ({ quizId, handedIn }) =>
+    overrides.setOverrides(quizId, [
+      {
+        quizId,
+        attemptId: handedIn,
+        questionId: 'q1',
+        points: { n: 1, d: 2 },
+        reason: '',
+        at: 1,
+        gave: null,
+      },
+    ]),
   'lookAlikes.decideAlike': ({ quizId }) =>
     lookAlikes.decideAlike(quizId, 'q1', { part: null, a: 'silt', b: 'mud', are: 'together' }),
   'attempts.startAttempt': ({ quizId }) => attempts.startAttempt(quizId, 'demo-5'),
@@ -291,7 +303,8 @@ describe('each write of each function fails once: all is as before, it is said, 
 const OTHERS = new Set([
   'attempts.attemptsOf', 'attempts.attemptsOfStudent', 'backups.shelfStamp', 'backups.backupState',
   'columns.loadColumn', 'columns.keepColumn', 'comments.commentsOf', 'comments.commentOn', 'comments.commentsByAttempt', 'comments.earlierComments', 'history.keyField', 'history.record', 'history.editing',
-  'history.undoLastIf', 'history.stepOf', 'history.keyedSince', 'history.nextSteps', 'imports.existingWork',
+  'history.undoLastIf', 'history.stepOf', 'history.keyedBetween',
+  'history.keyedSince', 'history.nextSteps', 'imports.existingWork',
   'imports.mappingOf', 'media.pictureBlob', 'overrides.overridesOf', 'quizzes.head', 'quizzes.getQuiz', 'quizzes.getQuestions',
   'quizzes.draftPaper', 'revisions.paperAt', 'revisions.questionRevsAt', 'revisions.currentRevision', 'revisions.settle',
   'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',

@@ -14,6 +14,7 @@ import { useAtHand } from './useAtHand';
 import type { Beside, Rows } from './beside';
 import { Bundle } from './Bundle';
 import { bundlesShown, groupsOf, inPlace, placeOf, placesOf, type VerdictGroup } from './bundles';
+import { ForAll } from '../ForAll';
 import { Steps } from '../Steps';
 
 function useQuestion(table: CheckTable, column: number) {
@@ -156,6 +157,8 @@ export function OneQuestion(props: CheckTableProps) {
     () => everyone && everyone.map((group) => ({ ...group, bundles: bundlesShown(group.bundles, rows) })),
     [everyone, rows],
   );
+  const counted = useMemo(() => props.rows.filter(({ notCounted }) => notCounted === null), [props.rows]);
+  const question = table.questions[column];
   const hand = useAtHand(id, groups, place.attemptId);
   const { judged, own } = hand;
   useEffect(() => onJudged(judged), [judged, onJudged]);
@@ -179,10 +182,12 @@ export function OneQuestion(props: CheckTableProps) {
       tabIndex={-1}
       className="outline-none"
       role="group"
-      aria-label={`Answers to question ${table.questions[column]?.number ?? ''}`}
+      aria-label={`Answers to question ${question?.number ?? ''}`}
       onKeyDown={(event) => {
         if (event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLSelectElement)
           return;
+        // What is typed below is no key of the desk.
+        if (event.target instanceof Element && event.target.closest('form')) return;
         const to = moved(event.key, hand, { ...props, place });
         if (to?.stop) hand.turnTo(to.stop.group.id);
         if (to) onPlace(to.place);
@@ -212,6 +217,11 @@ export function OneQuestion(props: CheckTableProps) {
             />
           ))
         : !failure && <p className="px-6 py-16 text-center text-soft">Putting look-alikes together …</p>}
+      {question && (
+        <div className="px-6 pt-2 max-sm:px-3">
+          <ForAll question={question} rows={counted} column={column} />
+        </div>
+      )}
       <p className="caption px-6 pt-4">
         Answers that differ only in form stand together; each earns the same. ↑ and ↓ go from one to the next,
         ← and → from question to question.

@@ -1,0 +1,79 @@
+import { MarkedClass, ofAttempt } from '@/core/checking/classWork';
+import { effectBetween } from '@/core/checking/effect';
+import { multiply, type Fraction } from '@/core/figures/fraction';
+import { kindOf } from '@/core/kinds';
+import type { Override } from '@/core/quiz/override';
+import type { QuestionScore } from '@/core/scoring/scoreQuestion';
+import { now } from '@/store/records/clock';
+import { setOverrides } from '@/store/work/overrides';
+import { liveClass, type ClassPapers } from './papers';
+
+/** Own scores for many answers at once: of one question for several papers, or of one paper for all its questions. */
+export interface OwnScores {
+  readonly attemptIds: readonly string[];
+  /** null: every question that is asked. */
+  readonly questionId: string | null;
+  /** The share of each question's points that is given, 0 or above. */
+  readonly share: Fraction;
+  readonly reason: string;
+}
+
+/** What own scores for many would do to the recorded scores. */
+export interface OwnEffect {
+  readonly answers: number;
+  readonly up: number;
+  readonly down: number;
+  readonly unchanged: number;
+}
+
+/** Questions in which an own score has an effect. */
+const isTaken = ({ standing }: QuestionScore): boolean => standing !== 'notMarked' && standing !== 'leftOut';
+
+function overridesOf(live: ClassPapers, wanted: OwnScores): Override[] {
+  const { quiz, paper, marked, sheets } = live;
+  const attempts = new Set(wanted.attemptIds);
+  const at = now();
+  return sheets.flatMap(({ attempt }) =>
+    attempts.has(attempt.id)
+      ? marked.scoresOf(attempt).flatMap((score, index): Override[] => {
+          const question = paper.questions[index];
+          if (!question || !kindOf(question).asks || !isTaken(score)) return [];
+          if (wanted.questionId !== null && wanted.questionId !== question.id) return [];
+          const points = multiply(score.possible, wanted.share);
+          const { reason } = wanted;
+          return [
+            {
+              quizId: quiz.id,
+              attemptId: attempt.id,
+              questionId: question.id,
+              points,
+              reason,
+              at,
+              gave: score.marked,
+            },
+          ];
+        })
+      : [],
+  );
+}
+
+/** Who would go up or down by own scores for many. */
+export async function ownScoresEffect(quizId: string, wanted: OwnScores): Promise<OwnEffect> {
+  const live = await liveClass(quizId);
+  const { marked } = live;
+  const given = overridesOf(live, wanted);
+  const overrides = new Map(marked.work.overrides);
+  for (const override of given) {
+    const own = ofAttempt(overrides, override.attemptId);
+    overrides.set(override.attemptId, { ...own, [override.questionId]: override });
+  }
+  const after = new MarkedClass(marked.paper, { ...marked.work, overrides }, marked.columns, marked.sheets);
+  const { up, down, unchanged } = effectBetween(marked, after);
+  return { answers: given.length, up, down, unchanged };
+}
+
+/** Sets them, as one step that can be undone; null where there was nothing to set. */
+export async function giveOwnScores(quizId: string, wanted: OwnScores): Promise<number | null> {
+  const given = overridesOf(await liveClass(quizId), wanted);
+  return given.length === 0 ? null : setOverrides(quizId, given);
+}
