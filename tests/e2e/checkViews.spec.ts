@@ -240,3 +240,56 @@ test('the class at once: shares by thirds, who put what where, spots on the pict
   await look('demo-rivers', 4);
   await fits(page, 'shares');
 });
+
+test('parts are judged alone: a gap by key, an option of a row, a box; what gathers is listed and dropped one by one', async ({
+  page,
+}) => {
+  await page.goto('/quiz/?id=demo-journey#check');
+  await view(page, 'One question').click();
+  const pick = (index: number) => page.getByLabel('Question', { exact: true }).selectOption({ index });
+  const bar = page.getByRole('region', { name: 'Changes not applied' });
+  await pick(2);
+  const answers = page.getByRole('group', { name: 'Answers to question 4' });
+  // In the second gap: three students put the other word there.
+  const gap = answers.getByRole('region', { name: 'Gap 2: Wrong' }).locator('[data-bundle]').first();
+  await gap.click();
+  await expect(margin(page).getByText(/^Gap 2: “deposits”$/)).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(bar.getByText(/^3 students up, 19 unchanged/)).toBeVisible();
+  // Keys go from bundle to bundle, also from one gap to the next.
+  await gap.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(margin(page).getByText(/^Gap 2: “erodes”$/)).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await expect(margin(page).getByText(/^Gap 3: “[^”]*”$/)).toBeVisible();
+
+  await pick(6);
+  const atOnce = page.getByRole('region', { name: 'The class at once' });
+  await atOnce
+    .getByRole('button', { name: /it does not say/ })
+    .first()
+    .click();
+  await pick(5);
+  await atOnce.getByRole('button', { name: '“silting” to “wears away”: 3 students' }).click();
+  await expect(margin(page).getByText('“silting” to “wears away”, 3 students')).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(bar.getByText('2 changes not applied')).toBeVisible();
+  await page.keyboard.press('p');
+  await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
+  await expect(page.getByText(/A thing is right in a box or it is not/)).toBeVisible();
+
+  await page.keyboard.press('Escape');
+  await bar.getByRole('button', { name: 'See who' }).click();
+  const waits = margin(page).getByRole('list', { name: 'What waits' }).getByRole('listitem');
+  await expect(waits).toHaveText([
+    /Accept Gap 2: “deposits”, question 4/,
+    /Accept “silting” to “wears away”, 3 students, question 7/,
+  ]);
+  await expectAccessible(page, 'what waits');
+  await waits.first().getByRole('button', { name: /^Drop/ }).click();
+  await expect(waits).toHaveCount(1);
+  await expect(bar.getByText('1 change not applied')).toBeVisible();
+  await waits.first().getByRole('button', { name: /^Drop/ }).click();
+  await expect(bar).toHaveCount(0);
+});

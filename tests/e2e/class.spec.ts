@@ -1,26 +1,13 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { workbook } from '../workbook';
+import { FLOOD_PLAIN, WORKSHEET } from './worksheet';
 import { checkRow, downloaded, expect, goTo, openDemo, test } from './support';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
 const report = (page: Page) => page.getByRole('region', { name: 'Answers from a file' }).getByRole('status');
 
-/** What each answer of the flawed file earns, worked out by hand from the key, question by question. */
-const WORKSHEET: Readonly<Record<string, readonly number[]>> = {
-  'Alva Creek': [1, 2, 1, 2, 2, 1, 1, 2],
-  'Bram Spate': [1, 1.8, 1, 0, 0, 0.5, 1, 1],
-  'Cleo Ripple': [1, 1, 0, 0, 2, 1, 0, 0],
-  'Dov Gravel': [1, 2, 1, 1, 2, 1, 1, 1.5],
-  'Elin Bank': [0, 0, 1, 0, 2, 1, 1, 2],
-  'Finn Shoal': [1, 2, 1, 0, 0, 0, 0, 0],
-  'Ines Délta': [0, 0, 0, 0, 0, 1, 1, 2],
-  'Jonas Run': [1, 2, 1, 0, 2, 1, 1, 0],
-  'Visitor Mill': [1, 2, 1, 2, 2, 1, 1, 2],
-};
-/** Who wrote the form that the key had not foreseen: 2 points for question 4. */
-const FLOOD_PLAIN = ['Bram Spate', 'Cleo Ripple', 'Elin Bank', 'Ines Délta', 'Jonas Run'];
 /** Cells that name none of the options: they wait for the teacher, and no file calls them 0. */
 const UNREAD: Readonly<Record<string, readonly number[]>> = { 'Ines Délta': [0, 2] };
 const CLEO_BY_HAND = 1;

@@ -1,4 +1,8 @@
+import { putBack } from '@/store/quiz/revisions';
+import { undoStep } from '@/store/records/history';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
 import { Failed } from '@/ui/widgets/Failed';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { useQuery } from '@/ui/widgets/useQuery';
@@ -22,11 +26,42 @@ function Score({ score }: { readonly score: NonNullable<Revision['score']> }) {
   if (score.none) return '–';
   return (
     <>
-      {points(score.score)} of {points(score.outOf)}
+      <strong>
+        {points(score.score)} of {points(score.outOf)}
+      </strong>
       {score.waiting.n > 0 && (
         <span className="text-[12.5px] text-saffron-text"> +{points(score.waiting)} to come</span>
       )}
     </>
+  );
+}
+
+/** The press that puts what a revision changed back in the draft, beside all that came after it. */
+function PutBack({ rev }: { readonly rev: number }) {
+  const { quiz } = useQuiz();
+  const back = async () => {
+    const done = await putBack(quiz.id, rev);
+    if (!done.ok) {
+      notify(
+        done.reason === 'changedSince'
+          ? 'What it changed has been changed again since: change it in Write'
+          : 'There is nothing of it to put back',
+      );
+      return;
+    }
+    notify('It is as it was before, in the draft: the bar below says whose score would change', {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, done.step)),
+    });
+  };
+  return (
+    <button
+      type="button"
+      className="link-text float-right min-h-[26px] cursor-pointer text-[14px]"
+      onClick={() => run(back)}
+    >
+      Put it back as it was
+    </button>
   );
 }
 
@@ -66,12 +101,13 @@ export function Revisions({ row, onClose }: Props) {
                 {counts && <span className="font-normal text-petrol"> · counts now</span>}
               </span>
               {score && (
-                <span className="figures font-semibold whitespace-nowrap">
+                <span className="figures whitespace-nowrap">
                   <Score score={score} />
                 </span>
               )}
             </p>
             <p className="caption figures">{dateAndTime(at)}</p>
+            {why === 'applied' && <PutBack rev={rev} />}
             {changes.length > 0 && (
               <ul className="mt-1 text-[13.5px]">
                 {changes.map((line, index) => (

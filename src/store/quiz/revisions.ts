@@ -1,6 +1,7 @@
 import { paperFrom, placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
 import { counts, isOpen } from '@/core/quiz/window';
+import type { Placed } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '../records/clock';
 import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
@@ -141,4 +142,51 @@ export const undoRevision = (quizId: string): Promise<boolean> =>
     const change = { kind: 'live', before: revision.rev, after: revision.parent } as const;
     await record(quizId, [change], { label: 'Go back to the earlier marks', field: '' });
     return true;
+  });
+
+const placedById = (paper: Paper): ReadonlyMap<string, Placed> =>
+  new Map(placedIn(paper).map((one) => [one.question.id, one]));
+
+/** What putting a change back did: the step that undoes it; or why nothing was written. */
+export type PutBack =
+  | { readonly ok: true; readonly step: number }
+  | { readonly ok: false; readonly reason: 'changedSince' | 'nothing' };
+
+/**
+ * Puts what an applied revision changed back in the draft as it was before it; other changes stay. What that does to everyone is
+ * seen before it is applied. Nothing is written where something of it has been changed again since.
+ */
+export const putBack = (quizId: string, rev: number): Promise<PutBack> =>
+  db.transaction('rw', APPLY_TABLES, async () => {
+    const parent = (await db.quizRevs.get([quizId, rev]))?.parent ?? null;
+    if (parent === null) return { ok: false, reason: 'nothing' };
+    const [before, after, draft] = [
+      await paperAt(quizId, parent),
+      await paperAt(quizId, rev),
+      await draftPaper(quizId),
+    ];
+    const [was, made, now] = [placedById(before), placedById(after), placedById(draft)];
+    const changed = [...new Set([...was.keys(), ...made.keys()])].filter(
+      (id) => !same(was.get(id), made.get(id)),
+    );
+    const movesContent = !same(before.content, after.content);
+    if (changed.length === 0 && !movesContent) return { ok: false, reason: 'nothing' };
+    const isChangedSince =
+      changed.some((id) => !same(now.get(id), made.get(id))) ||
+      (movesContent && !same(draft.content, after.content));
+    if (isChangedSince) return { ok: false, reason: 'changedSince' };
+    const questions = changed.map((id) => ({
+      kind: 'question' as const,
+      id,
+      before: now.get(id) ?? null,
+      after: was.get(id) ?? null,
+    }));
+    const content = movesContent
+      ? [{ kind: 'content' as const, before: draft.content, after: before.content }]
+      : [];
+    const step = await record(quizId, [...content, ...questions], {
+      label: 'Put a change of the key back',
+      field: '',
+    });
+    return { ok: true, step };
   });

@@ -191,6 +191,7 @@ const WRITES: Record<string, Op> = {
     return revisions.applyDraft(quizId, shown);
   },
   'revisions.undoRevision': ({ quizId }) => revisions.undoRevision(quizId),
+  'revisions.putBack': ({ quizId }) => revisions.putBack(quizId, 2),
   'roster.addStudent': () => roster.addStudent(DEMO_CLASS, 'Cy Brook'),
   'roster.saveStudent': () => roster.saveStudent('demo-6', { number: '99' }),
   'roster.setRemoved': () => roster.setRemoved(DEMO_CLASS, 'demo-3', 'back'),
@@ -234,6 +235,7 @@ const FIRST: Record<string, Op> = {
   'revisions.applyDraft': ({ quizId }) => classDesk.pending(quizId),
   'backups.forgetFolder': () => backups.keepFolder({ name: 'Backups' } as never),
   'revisions.undoRevision': WRITES['revisions.applyDraft'] as Op,
+  'revisions.putBack': WRITES['revisions.applyDraft'] as Op,
   'shelf.sweep': ({ quizId }) => db.quizzes.update(quizId, { deletedAt: 1 }),
 };
 
