@@ -1,7 +1,9 @@
 import { joinAttempts, type RecordedTotal } from '../scoring/joinAttempts';
 import { lateness, type Lateness } from '../scoring/lateness';
 import { ownContextOf } from '../scoring/context';
-import type { QuestionScore } from '../scoring/scoreQuestion';
+import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
+import { same } from '../figures/deepEqual';
+import { equal } from '../figures/fraction';
 import type { ScoredSheet, Sheet } from '../scoring/scoredSheet';
 import { total } from '../scoring/total';
 import type { Attempt, Ruling } from '../quiz/attempt';
@@ -80,10 +82,50 @@ export function latenessOf(
 export const columnsFor = (paper: Paper): MarkColumn[] =>
   paper.questions.map((question) => new MarkColumn(question, ownContextOf(paper, question)));
 
+/** What of a class under another paper may come out the same: all work, and the places of the questions that may not. */
+interface Kept {
+  readonly work: ReadonlyMap<string, StudentWork>;
+  readonly moved: readonly number[];
+}
+
+/** What may be kept: nothing where the questions stand elsewhere, or the rules of the whole are others. */
+function keptFrom(
+  from: MarkedClass,
+  now: Pick<MarkedClass, 'paper' | 'work'>,
+  before: readonly ScoreColumn[],
+  after: readonly ScoreColumn[],
+): Kept | null {
+  const ids = ({ questions }: Paper) => questions.map(({ id }) => id);
+  const rules = ({ content }: Paper) => [content.scoring, content.attempts, content.late, content.zone];
+  if (
+    from.work !== now.work ||
+    !same(ids(from.paper), ids(now.paper)) ||
+    !same(rules(from.paper), rules(now.paper))
+  )
+    return null;
+  const moved = after.flatMap((column, index) => {
+    const old = before[index];
+    return old && column.scoresAs(old) ? [] : [index];
+  });
+  return { work: new Map(from.students().map((one) => [one.studentId, one])), moved };
+}
+
+/** Whether two scores add the same to a total and are shown alike. */
+export const comesOutAs = (a: QuestionScore, b: QuestionScore): boolean =>
+  a === b ||
+  (a.standing === b.standing &&
+    equal(a.earned, b.earned) &&
+    equal(a.waiting, b.waiting) &&
+    equal(a.possible, b.possible) &&
+    equal(a.maximum, b.maximum) &&
+    verdictOfScore(a) === verdictOfScore(b) &&
+    equal(shareOfScore(a), shareOfScore(b)));
+
 /** The work of a class under one revision of the key. Marks are made when they are asked for, and kept. */
 export class MarkedClass {
   readonly #scored: readonly ScoreColumn[];
   readonly #at: ReadonlyMap<string, number>;
+  readonly #kept: Kept | null;
   #students: StudentWork[] | null = null;
 
   constructor(
@@ -92,8 +134,11 @@ export class MarkedClass {
     /** One a question of the paper, in its order. */
     readonly columns: readonly MarkColumn[] = columnsFor(paper),
     readonly sheets: readonly Sheet[] = sheetsOf(work),
+    /** The same class under another paper: what comes out the same there is not worked out again. */
+    from: MarkedClass | null = null,
   ) {
     this.#scored = columns.map((column) => new ScoreColumn(column, paper));
+    this.#kept = from ? keptFrom(from, this, from.#scored, this.#scored) : null;
     this.#at = new Map(paper.questions.map((question, index) => [question.id, index]));
   }
 
@@ -108,12 +153,17 @@ export class MarkedClass {
 
   /** The score of one question of an attempt; null for a question that the paper does not have. */
   scoreOf(attempt: Attempt, questionId: string): QuestionScore | null {
-    const column = this.#scored[this.#at.get(questionId) ?? -1];
+    return this.#scoreAt(this.#at.get(questionId) ?? -1, attempt);
+  }
+
+  #scoreAt(index: number, attempt: Attempt): QuestionScore | null {
+    const column = this.#scored[index];
     if (!column) return null;
+    const { id } = column.marks.question;
     return column.score(
-      attempt.answers[questionId],
-      ofAttempt(this.work.overrides, attempt.id)[questionId] ?? null,
-      attempt.hints[questionId],
+      attempt.answers[id],
+      ofAttempt(this.work.overrides, attempt.id)[id] ?? null,
+      attempt.hints[id],
     );
   }
 
@@ -134,7 +184,26 @@ export class MarkedClass {
     for (const [studentId, sheets] of byStudent) yield this.#studentWork(studentId, sheets);
   }
 
+  /** The student's work with its totals as they came out under the other paper, where no score of it adds another amount now. */
+  #keptWork(studentId: string): StudentWork | null {
+    const before = this.#kept?.work.get(studentId);
+    if (!this.#kept || !before) return null;
+    const sheets: ScoredSheet[] = [];
+    for (const sheet of before.sheets) {
+      const scores = [...sheet.scores];
+      for (const index of this.#kept.moved) {
+        const [old, next] = [scores[index], this.#scoreAt(index, sheet.attempt)];
+        if (!old || !next || !comesOutAs(old, next)) return null;
+        scores[index] = next;
+      }
+      sheets.push({ ...sheet, scores });
+    }
+    return { ...before, sheets };
+  }
+
   #studentWork(studentId: string, sheets: readonly Sheet[]): StudentWork {
+    const kept = this.#keptWork(studentId);
+    if (kept) return kept;
     const { content } = this.paper;
     const { opening, rulings } = this.work;
     let counting = 0;

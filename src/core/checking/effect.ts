@@ -40,7 +40,7 @@ export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
       column && contextKey(column.context) === contextKey(context) && same(column.question, question);
     return kept ? column : new MarkColumn(question, context);
   });
-  return new MarkedClass(paper, from.work, columns, from.sheets);
+  return new MarkedClass(paper, from.work, columns, from.sheets, from);
 }
 
 function overrideChanges(before: MarkedClass, after: MarkedClass): OverrideChange[] {

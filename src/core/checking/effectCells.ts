@@ -3,7 +3,7 @@ import type { Standing } from '../content/questionBase';
 import type { Verdict } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
-import type { MarkedClass } from './classWork';
+import { comesOutAs, type MarkedClass } from './classWork';
 
 /** One answer as it would be scored under another revision. */
 export interface CellAfter {
@@ -32,16 +32,6 @@ export interface CellsAfter {
   readonly columns: readonly (Spread<CellAfter> & { readonly questionId: string })[];
   readonly totals: Spread<TotalAfter>;
 }
-
-const isSame = (a: QuestionScore, b: QuestionScore): boolean =>
-  a === b ||
-  (a.standing === b.standing &&
-    equal(a.earned, b.earned) &&
-    equal(a.waiting, b.waiting) &&
-    equal(a.possible, b.possible) &&
-    equal(a.maximum, b.maximum) &&
-    verdictOfScore(a) === verdictOfScore(b) &&
-    equal(shareOfScore(a), shareOfScore(b)));
 
 const cellOf = (score: QuestionScore): CellAfter => ({
   verdict: verdictOfScore(score),
@@ -93,10 +83,11 @@ export function cellsAfter(before: MarkedClass, after: MarkedClass): CellsAfter 
   const totals = new Gathered<TotalAfter>(now.length);
   for (const [row, sheet] of now.entries()) {
     const next = then.get(sheet.attempt);
-    if (!next) continue;
+    // Where the total was kept, no score of it came out otherwise.
+    if (!next || next.total === sheet.total) continue;
     for (const { index, other, cells } of pairs) {
       const [old, made] = [sheet.scores[index], next.scores[other]];
-      if (old && made && !isSame(old, made)) cells.put(row, made, () => cellOf(made));
+      if (old && made && !comesOutAs(old, made)) cells.put(row, made, () => cellOf(made));
     }
     if (!isSameTotal(sheet.total, next.total)) {
       const { score, outOf, waiting } = next.total;

@@ -1,3 +1,4 @@
+import { same } from '../figures/deepEqual';
 import type { Answer } from '../kinds';
 import type { Mark, MarkingContext } from '../marks/mark';
 import { contextOf } from '../scoring/context';
@@ -37,6 +38,16 @@ export class ScoreColumn {
       this.#scores.set(key, score);
     }
     return score;
+  }
+
+  /** Whether it scores by the same marks and rules as another one: then the two always give the same. */
+  scoresAs(other: ScoreColumn): boolean {
+    return (
+      this.marks === other.marks &&
+      same(this.#rules, other.#rules) &&
+      // What matches nothing may be right for another question.
+      same(this.#context.others, other.#context.others)
+    );
   }
 
   #mark(key: string, answer: Answer | undefined): Mark {

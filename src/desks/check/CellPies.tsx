@@ -45,21 +45,21 @@ function Pie({
 /** The disc of an answer, with a dot where it may be worth a look; while a change waits, before and after it. */
 export const CellPies = ({ cell, after, possible }: Props) => {
   const own = cell.override !== null;
+  const now = <Pie score={cell} possible={possible} own={own} />;
+  if (!after)
+    return (
+      <>
+        {now}
+        {isMarked(cell) && <span className="near-mark" aria-hidden />}
+      </>
+    );
   return (
     <>
-      <span className={after ? 'opacity-45' : ''}>
-        <Pie score={cell} possible={possible} own={own} />
+      <span className="opacity-45">{now}</span>
+      <span aria-hidden className="mx-[3px] text-[10px] text-saffron-text">
+        ▸
       </span>
-      {after ? (
-        <>
-          <span aria-hidden className="mx-[3px] text-[10px] text-saffron-text">
-            ▸
-          </span>
-          <Pie score={after} possible={possible} own={own} />
-        </>
-      ) : (
-        isMarked(cell) && <span className="near-mark" aria-hidden />
-      )}
+      <Pie score={after} possible={possible} own={own} />
     </>
   );
 };

@@ -35,6 +35,8 @@ export interface CheckTableProps {
 const ROW_HEIGHT = 37;
 /** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
 const DRAW_ALL = 60;
+/** Up to this many questions the columns are drawn all at once, too. */
+const DRAW_ALL_COLUMNS = 24;
 
 const cellClass = (here: boolean): string =>
   `flex h-9 w-full cursor-pointer items-center justify-center ${here ? 'bg-wash outline-2 -outline-offset-2 outline-saffron' : 'hover:bg-base-200'}`;
@@ -68,10 +70,17 @@ function Cell({ cell, after, possible, attemptId, column, here, onPlace }: CellP
   );
 }
 
+/** In place of columns that are not in view. */
+const Beside = ({ columns }: { readonly columns: number }) =>
+  columns > 0 ? <td colSpan={columns} aria-hidden className="p-0" /> : null;
+
 interface RowProps {
   readonly row: CheckRow;
   readonly index: number;
   readonly columns: readonly number[];
+  /** Those that are drawn: from one place in the columns until before another. */
+  readonly from: number;
+  readonly to: number;
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
   readonly several: boolean;
@@ -88,22 +97,31 @@ function RecordedScore({ row }: { readonly row: CheckRow }) {
   return shown ? <span className="font-semibold">{points(recorded.score)}</span> : null;
 }
 
-const Row = memo(function Row({ row, index, columns, hand, several, questions, after, onPlace }: RowProps) {
+const Row = memo(function Row({
+  row,
+  index,
+  columns,
+  from,
+  to,
+  hand,
+  several,
+  questions,
+  after,
+  onPlace,
+}: RowProps) {
   const { attemptId, notCounted } = row;
   const column = totalColumn(row);
   const { score, outOf, waiting, late } = row.total;
   const next = after.total(attemptId);
   return (
     <tr className="border-b border-hair" aria-rowindex={index + 2}>
-      <th
-        scope="row"
-        className="sticky left-0 z-[1] max-w-56 min-w-36 truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
-      >
+      <th scope="row" className="sticky left-0 z-[1] truncate bg-paper py-0 pr-3 pl-6 text-left font-medium">
         {row.name}
         {row.apart && <span className="caption figures ml-1.5">{row.apart}</span>}
         {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
-      {columns.map((at) => {
+      <Beside columns={from} />
+      {columns.slice(from, to).map((at) => {
         const cell = row.cells[at];
         if (!cell) return null;
         return (
@@ -117,6 +135,7 @@ const Row = memo(function Row({ row, index, columns, hand, several, questions, a
           />
         );
       })}
+      <Beside columns={columns.length - to} />
       <td className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
         <button
           type="button"
@@ -150,7 +169,13 @@ const Row = memo(function Row({ row, index, columns, hand, several, questions, a
   );
 });
 
-type HeadProps = Pick<CheckTableProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'>;
+interface Drawn {
+  /** The columns that are drawn: from one place until before another. */
+  readonly from: number;
+  readonly to: number;
+}
+
+type HeadProps = Pick<CheckTableProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'> & Drawn;
 
 const inPercent = (share: number): string => percent({ n: Math.round(share * 100), d: 100 });
 
@@ -216,19 +241,21 @@ function QuestionHead({ table, column, sort, onSort, after }: HeadProps & { read
   );
 }
 
-function Head({ table, columns, sort, onSort, after }: HeadProps) {
+function Head({ table, columns, sort, onSort, after, from, to }: HeadProps) {
   const { outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
       <tr className="align-bottom">
-        <th className="head-cell sticky left-0 z-[1] w-44 bg-paper pb-2 pl-6 text-left">
+        <th className="head-cell sticky left-0 z-[1] bg-paper pb-2 pl-6 text-left">
           <span className="label-small">Student</span>
         </th>
-        {columns.map((column) => (
-          <QuestionHead key={column} {...{ table, columns, sort, onSort, column, after }} />
+        <Beside columns={from} />
+        {columns.slice(from, to).map((column) => (
+          <QuestionHead key={column} {...{ table, columns, sort, onSort, column, after, from, to }} />
         ))}
+        <Beside columns={columns.length - to} />
         <th
-          className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] w-36 bg-paper pr-6 pb-2 pl-3 text-right`}
+          className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] bg-paper pr-6 pb-2 pl-3 text-right`}
         >
           <span className="block font-title text-[15px] font-semibold">Total</span>
           <span className="caption figures block font-normal">
@@ -236,7 +263,7 @@ function Head({ table, columns, sort, onSort, after }: HeadProps) {
           </span>
         </th>
         {several && (
-          <th className="head-cell sticky right-0 z-[1] w-24 bg-paper pr-6 pb-2 text-right">
+          <th className="head-cell sticky right-0 z-[1] bg-paper pr-6 pb-2 text-right">
             <span className="block font-title text-[15px] font-semibold">Recorded</span>
             <span className="caption figures block font-normal">of {points(outOf)}</span>
           </th>
@@ -246,14 +273,14 @@ function Head({ table, columns, sort, onSort, after }: HeadProps) {
   );
 }
 
-interface FootProps extends Pick<CheckTableProps, 'table' | 'columns' | 'place' | 'onPlace'> {
+interface FootProps extends Pick<CheckTableProps, 'table' | 'columns' | 'place' | 'onPlace'>, Drawn {
   readonly sums: Sums;
   /** The same once the draft is applied. */
   readonly sumsAfter: Sums;
 }
 
 /** The sums of the papers shown that count: a press says how one came about. */
-function Foot({ table, columns, place, onPlace, sums, sumsAfter }: FootProps) {
+function Foot({ table, columns, place, onPlace, sums, sumsAfter, from, to }: FootProps) {
   const total = table.questions.length;
   const cell = (column: number, sum: Fraction, next: Fraction, name: string, className: string) => {
     const here = place.attemptId === SUMS && place.column === column;
@@ -282,7 +309,8 @@ function Foot({ table, columns, place, onPlace, sums, sumsAfter }: FootProps) {
         >
           Sum <span className="caption">of {count(sums.papers, 'paper')}</span>
         </th>
-        {columns.map((column) => (
+        <Beside columns={from} />
+        {columns.slice(from, to).map((column) => (
           <td key={column} className="foot-cell p-0">
             {cell(
               column,
@@ -293,6 +321,7 @@ function Foot({ table, columns, place, onPlace, sums, sumsAfter }: FootProps) {
             )}
           </td>
         ))}
+        <Beside columns={columns.length - to} />
         <td className={`foot-cell ${table.several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
           {cell(total, sums.totals, sumsAfter.totals, 'all totals', '!justify-end pr-6 pl-3 font-semibold')}
         </td>
@@ -313,9 +342,20 @@ interface At {
   readonly box: RefObject<HTMLDivElement | null>;
   readonly rows: readonly CheckRow[];
   readonly place: Place;
+  readonly columns: readonly number[];
   readonly virtual: Virtualizer<HTMLDivElement, Element>;
+  readonly across: Virtualizer<HTMLDivElement, Element>;
   /** Grows with each move by key, which takes the focus along. */
   readonly went: number;
+}
+
+/** How wide the columns are, in pixels: the student, the questions, the total, what is recorded. */
+function widthsOf(table: CheckTable, columns: readonly number[], after: After): number[] {
+  const questions = columns.map((column) => {
+    const least = table.questions[column]?.name ? 76 : 50;
+    return after.columns.has(column) ? Math.max(96, least) : least;
+  });
+  return [190, ...questions, after.totals ? 196 : 150, ...(table.several ? [96] : [])];
 }
 
 /** The focus goes with the place, also to a row that is not drawn yet, and never to an element of another row. */
@@ -334,9 +374,11 @@ function useFocusAt(at: At): void {
   latest.current = at;
   useEffect(() => {
     if (went === 0) return;
-    const { rows: all, place: to, virtual: list } = latest.current;
+    const { rows: all, columns: questions, place: to, virtual: list, across: side } = latest.current;
     const index = all.findIndex((row) => row.attemptId === to.attemptId);
     list.scrollToIndex(index, { align: 'auto' });
+    const column = questions.indexOf(to.column);
+    if (questions.length > DRAW_ALL_COLUMNS && column >= 0) side.scrollToIndex(column, { align: 'auto' });
     // Once the row has been drawn; a dialog that is still there would keep the focus to itself.
     let tries = 0;
     const focus = () => {
@@ -362,15 +404,33 @@ export function CheckGrid(props: CheckTableProps) {
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 6,
+    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 4,
     scrollPaddingStart: 64,
     useFlushSync: false,
   });
+  const widths = useMemo(() => widthsOf(table, columns, after), [table, columns, after]);
+  const across = useVirtualizer({
+    horizontal: true,
+    count: columns.length,
+    enabled: columns.length > DRAW_ALL_COLUMNS,
+    getScrollElement: () => box.current,
+    estimateSize: (at) => widths[at + 1] ?? 50,
+    overscan: 3,
+    scrollPaddingStart: 200,
+    scrollPaddingEnd: 220,
+    useFlushSync: false,
+  });
+  useEffect(() => across.measure(), [across, widths]);
+  const shown = across.getVirtualItems();
+  const [from, to] =
+    columns.length > DRAW_ALL_COLUMNS
+      ? [shown[0]?.index ?? 0, (shown.at(-1)?.index ?? 0) + 1]
+      : [0, columns.length];
   const drawn = virtual.getVirtualItems();
   // A row that leaves the view hands its elements to one that enters: scrolling makes no garbage.
   const slots = useRef(1);
   slots.current = Math.max(slots.current, drawn.length);
-  useFocusAt({ box, rows, place, virtual, went });
+  useFocusAt({ box, rows, columns, place, virtual, across, went });
   return (
     <>
       <div
@@ -382,8 +442,19 @@ export function CheckGrid(props: CheckTableProps) {
           if (onKey(event.key)) event.preventDefault();
         }}
       >
-        <table className="w-full border-collapse" aria-label="Scores" aria-rowcount={rows.length + 1}>
-          <Head {...{ table, columns, sort, onSort, after }} />
+        {/* Widths are told, not found: a browser that measures every cell cannot scroll a large class. */}
+        <table
+          className="w-full table-fixed border-collapse"
+          style={{ minWidth: widths.reduce((sum, width) => sum + width, 0) }}
+          aria-label="Scores"
+          aria-rowcount={rows.length + 1}
+        >
+          <colgroup>
+            {widths.map((width, at) => (
+              <col key={at} style={{ width: `${width}px` }} />
+            ))}
+          </colgroup>
+          <Head {...{ table, columns, sort, onSort, after, from, to }} />
           <tbody>
             <Gap height={drawn[0]?.start ?? 0} />
             {drawn.map(({ index }) => {
@@ -394,6 +465,8 @@ export function CheckGrid(props: CheckTableProps) {
                   row={row}
                   index={index}
                   columns={columns}
+                  from={from}
+                  to={to}
                   hand={place.attemptId === row.attemptId ? place.column : null}
                   several={table.several}
                   questions={table.questions}
@@ -404,7 +477,7 @@ export function CheckGrid(props: CheckTableProps) {
             })}
             <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
           </tbody>
-          <Foot {...{ table, columns, place, onPlace, sums, sumsAfter }} />
+          <Foot {...{ table, columns, place, onPlace, sums, sumsAfter, from, to }} />
         </table>
       </div>
       <p className="caption px-6 pt-3">

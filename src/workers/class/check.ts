@@ -139,7 +139,26 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
   };
 }
 
-function rowsOf(work: NamedWork, questions: readonly Question[], twice: ReadonlySet<string>): CheckRow[] {
+/** Cells of answers that many gave: each is made, and sent to the page, once. */
+class Cells {
+  readonly #known = new Map<QuestionScore, CheckCell>();
+
+  of(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
+    // An own score and hints make a score of their own, which nobody shares.
+    const known = this.#known.get(score);
+    if (known) return known;
+    const cell = cellOf(question, number, attempt, score);
+    this.#known.set(score, cell);
+    return cell;
+  }
+}
+
+function rowsOf(
+  work: NamedWork,
+  questions: readonly Question[],
+  twice: ReadonlySet<string>,
+  cells: Cells,
+): CheckRow[] {
   return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
@@ -154,7 +173,7 @@ function rowsOf(work: NamedWork, questions: readonly Question[], twice: Readonly
       stands: work.counted === attempt,
       source: attempt.source,
       cells: questions.flatMap((question, index) =>
-        kindOf(question).asks ? [cellOf(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
+        kindOf(question).asks ? [cells.of(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
       ),
     };
   });
@@ -229,7 +248,8 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   const { paper } = live;
   const work = workOf(live);
   const twice = namesakes(live.students.values());
-  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice));
+  const cells = new Cells();
+  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice, cells));
   return {
     questions: askedIn(paper).map((question, index) => ({
       id: question.id,
