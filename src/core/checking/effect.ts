@@ -27,12 +27,22 @@ export interface Effect {
   readonly marked: readonly string[];
 }
 
+/** The paper with questions that are as they were being the very same: what is known of them is found again. */
+const withKept = (paper: Paper, known: ReadonlyMap<string, MarkColumn>): Paper => ({
+  ...paper,
+  questions: paper.questions.map((question) => {
+    const kept = known.get(question.id)?.question;
+    return kept && same(kept, question) ? kept : question;
+  }),
+});
+
 /**
  * The same class under another paper. A question that is the same in both keeps its marks, where answers are read
  * by the same language, words and decimal sign, so that only touched questions are marked again.
  */
-export function underPaper(from: MarkedClass, paper: Paper): MarkedClass {
+export function underPaper(from: MarkedClass, written: Paper): MarkedClass {
   const known = new Map(from.columns.map((column) => [column.question.id, column]));
+  const paper = withKept(written, known);
   const columns = paper.questions.map((question) => {
     const column = known.get(question.id);
     const context = ownContextOf(paper, question);

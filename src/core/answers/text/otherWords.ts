@@ -1,7 +1,7 @@
 import { dropAccents } from './accents';
 import type { WordList } from './automaton';
 import { graphemes } from './graphemes';
-import { wordList } from './wordLists';
+import { listAtHand, wordList } from './wordLists';
 
 /** What is known of the words of a language in a quiz. The same object for the same list and words. */
 export interface KnownWords {
@@ -16,9 +16,14 @@ export interface KnownWords {
 const MOST_KEPT = 200;
 const kept = new Map<string, KnownWords>();
 
-/** A list of a language with the words of a quiz's keys. */
+/**
+ * A list of a language with the words of a quiz's keys. Where the list is at hand, those of them that it knows as words anyway
+ * are left out: a key that grows by a common word changes nothing about other answers, which then need no marking again.
+ */
 export function knownWords(list: string, language: string, words: Iterable<string>): KnownWords {
-  const inKeys = new Set(words);
+  const atHand = listAtHand(list);
+  const own = [...words].filter((word) => !atHand || !atHand.has(word) || atHand.isName(word));
+  const inKeys = new Set(own);
   const id = `${language} ${list} ${[...inKeys].sort().join(' ')}`;
   const known = kept.get(id);
   if (known) return known;

@@ -52,3 +52,7 @@ export function wordList(name: string): WordList {
   if (!list) throw new ListMissing(name);
   return list;
 }
+
+/** The same where it is there already; null where it would have to be fetched. */
+export const listAtHand = (name: string): WordList | null =>
+  lists.has(name) || readNow ? wordList(name) : null;

@@ -14,24 +14,17 @@ export const hasTextKey = (question: TextKey): boolean =>
 const readsText = (one: OtherQuestion): one is OtherQuestion & TextKey =>
   'variants' in one && 'settings' in one;
 
-/** Which questions of a list accept a text: the same texts are asked for again and again. */
-const acceptedBy = new WeakMap<readonly OtherQuestion[], Map<string, readonly string[]>>();
+/** Whether a question accepts a text: the same texts are asked for again and again, beside whatever other questions. */
+const acceptedBy = new WeakMap<OtherQuestion, Map<string, boolean>>();
 const MOST_KEPT = 20_000;
 
-function acceptingQuestions(
-  text: string,
-  reading: TextReading,
-  questions: readonly OtherQuestion[],
-): readonly string[] {
-  const kept = acceptedBy.get(questions) ?? new Map<string, readonly string[]>();
-  acceptedBy.set(questions, kept);
-  const key = `${readingKey(reading)} ${text}`;
+function accepts(question: OtherQuestion & TextKey, texts: AnswerTexts, reading: TextReading): boolean {
+  const kept = acceptedBy.get(question) ?? new Map<string, boolean>();
+  acceptedBy.set(question, kept);
+  const key = `${readingKey(reading)} ${texts.source}`;
   const known = kept.get(key);
-  if (known) return known;
-  const texts = new AnswerTexts(text, reading.language);
-  const found = questions
-    .filter((one) => readsText(one) && (decide(readyKey(one, reading), texts)?.credit.n ?? 0) > 0)
-    .map(({ id }) => id);
+  if (known !== undefined) return known;
+  const found = (decide(readyKey(question, reading), texts)?.credit.n ?? 0) > 0;
   if (kept.size < MOST_KEPT) kept.set(key, found);
   return found;
 }
@@ -41,10 +34,13 @@ export const rightElsewhere = (
   text: string,
   id: string,
   { language, words, others = [] }: MarkingContext,
-): NearMiss | null =>
-  acceptingQuestions(text, { language, words }, others).some((other) => other !== id)
+): NearMiss | null => {
+  const reading = { language, words };
+  const texts = new AnswerTexts(text, language);
+  return others.some((one) => one.id !== id && readsText(one) && accepts(one, texts, reading))
     ? 'otherQuestion'
     : null;
+};
 
 /** How a typed text was judged by a key of variants. */
 export interface TextVerdict {
