@@ -12,4 +12,5 @@ bench('Pages on a slow phone', 'bench/pageLoad.ts');
 bench('Keystroke to margin', 'bench/keystroke.ts');
 bench('A paper of 200 questions', 'bench/bigPaper.ts');
 bench('A class of 2 000', 'bench/bigClass.ts');
+bench('Ten thousand students, forty questions', 'bench/hugeClass.ts');
 process.exit(0);

@@ -103,11 +103,13 @@ function keptFrom(
     !same(rules(from.paper), rules(now.paper))
   )
     return null;
+  // First, so that the columns from before have been asked about every answer.
+  const work = new Map(from.students().map((one) => [one.studentId, one]));
   const moved = after.flatMap((column, index) => {
     const old = before[index];
     return old && column.scoresAs(old) ? [] : [index];
   });
-  return { work: new Map(from.students().map((one) => [one.studentId, one])), moved };
+  return { work, moved };
 }
 
 /** Whether two scores add the same to a total and are shown alike. */
