@@ -79,6 +79,10 @@ async function views(page) {
     .first()
     .click();
   await shot(page, 'one-paper');
+  await page.getByRole('button', { name: 'By hand', exact: true }).click();
+  await page.getByRole('form', { name: 'Rubric' }).waitFor();
+  await page.keyboard.press('2');
+  await shot(page, 'by-hand');
 }
 
 async function teacher(theme, suffix) {
@@ -138,13 +142,6 @@ async function classList() {
   await page.goto(`${address}/class/`);
   await page.getByText('26 students.').waitFor();
   await shot(page, 'class-list');
-  await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
-  await page.getByRole('button', { name: 'Import 12 students' }).click();
-  await page.getByText('38 students.').waitFor();
-  await page.goto(`${address}/quiz/?id=demo-rivers#tray`);
-  await page.getByLabel('Answer file', { exact: true }).setInputFiles('demo/import/answers-flawed.csv');
-  await page.getByText('papers ready').waitFor();
-  await shot(page, 'answer-file');
 }
 
 async function student(size, suffix) {
