@@ -20,5 +20,6 @@ const NEAR: Readonly<Record<NearMiss, string>> = {
   otherQuestion: 'right for another question of this quiz',
 };
 
-/** Why an unmatched answer may be worth a look. */
-export const nearMissWords = (near: NearMiss): string => NEAR[near];
+/** Why an unmatched answer may be worth a look; with the form of the key that it is near to, where one is named. */
+export const nearMissWords = (near: NearMiss, to: string | null = null): string =>
+  to === null ? NEAR[near] : NEAR[near].replace('an accepted answer', `“${to}”`);

@@ -1,3 +1,4 @@
+import { nearTo as nearToForm } from '@/core/checking/nearTo';
 import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
 import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes';
 import { shownLine } from '@/core/content/shownLine';
@@ -7,7 +8,8 @@ import type { GivenPart } from '@/core/kinds/givenPart';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
 import type { Attempt } from '@/core/quiz/attempt';
-import { wordsFor } from '@/core/scoring/context';
+import type { TextKey } from '@/core/kinds/shared/textKey/schema';
+import { contextOf, wordsFor } from '@/core/scoring/context';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
 import { alikeDecisions } from '@/store/quiz/lookAlikes';
 import type { AlikeDecision } from '@/core/quiz/placement';
@@ -43,6 +45,8 @@ export interface BundleClass {
 export interface ShownBundle {
   /** What the class that leads it earned; others that were joined by hand may have earned something else. */
   readonly mark: BundleMark;
+  /** The form of the key that it is near to; null for no near miss, and where none is. */
+  readonly nearTo: string | null;
   /** The class that leads it first. */
   readonly classes: readonly BundleClass[];
   /** As most wrote it; empty where nothing was given. */
@@ -98,11 +102,16 @@ const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>
   `${verdict} ${credit.n}/${credit.d} ${nearMiss ?? ''} ${expected ? 'x' : ''}`;
 
 /** Bundles by how they may differ: in form where that is told, else only where they are the same. */
+/** So many near misses are told what they are near to: more than anyone reads at once. */
+const MOST_TOLD = 200;
+
 function bundlesOf(
   said: readonly Said[],
   reading: LookReading,
   byHand: readonly AlikeDecision[],
+  nearTo: (text: string, reason: NearMiss) => string | null,
 ): ShownBundle[] {
+  let told = 0;
   const byText = new Map<string, Said[]>();
   const blank: Said[] = [];
   for (const one of said) {
@@ -123,14 +132,18 @@ function bundlesOf(
   const bundles = lookAlikes(given, reading, byHand).map(({ classes }): ShownBundle => {
     const texts = classes.flatMap((one) => one.texts);
     const all = texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`) ?? []);
+    const { mark: made } = all[0] as Said;
+    const text = classes[0]?.text ?? '';
+    const near = made.nearMiss !== null && told++ < MOST_TOLD ? nearTo(text, made.nearMiss) : null;
     return {
-      mark: (all[0] as Said).mark,
+      mark: made,
+      nearTo: near,
       classes: classes.map(({ text, times, mark, texts: [first] }) => ({
         text,
         times,
         mark: (byText.get(`${mark}\n${first?.text}`)?.[0] as Said).mark,
       })),
-      text: classes[0]?.text ?? '',
+      text,
       others: [...new Set(texts.map(({ text }) => text))].slice(1),
       parts: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.part ?? []),
       answers: texts.flatMap(({ text, mark }) => byText.get(`${mark}\n${text}`)?.[0]?.answer ?? []),
@@ -142,6 +155,7 @@ function bundlesOf(
       ? [
           {
             mark: (blank[0] as Said).mark,
+            nearTo: null,
             classes: [],
             text: '',
             others: [],
@@ -197,10 +211,18 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
     giver,
   }));
   const decisions = await alikeDecisions(quizId, questionId);
+  const context = contextOf(live.paper, question);
+  const near = (key: TextKey | null) => (text: string, reason: NearMiss) =>
+    key && nearToForm(key, text, reason, context);
   const byHand = (id: string | null) => decisions.filter(({ part }) => part === id);
   if (question.kind !== 'gaps')
     return [
-      { part: '', id: null, typed: !reading.asWritten, bundles: bundlesOf(whole, reading, byHand(null)) },
+      {
+        part: '',
+        id: null,
+        typed: !reading.asWritten,
+        bundles: bundlesOf(whole, reading, byHand(null), near(question.kind === 'phrase' ? question : null)),
+      },
     ];
   return question.gaps.map((gap, at) => ({
     part: `Gap ${at + 1}`,
@@ -225,6 +247,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
         asWritten: isPicked(gap),
       },
       byHand(gap.id),
+      near(gap.type === 'text' ? gap : null),
     ),
   }));
 }

@@ -13,6 +13,7 @@ const mark = (verdict: BundleMark['verdict'], more: Partial<BundleMark> = {}): B
 });
 const bundle = (text: string, who: string, made = mark('wrong')): ShownBundle => ({
   mark: made,
+  nearTo: null,
   classes: [{ text, times: who.length, mark: made }],
   text,
   others: [],

@@ -11,8 +11,11 @@ import { JoinOrPart } from './JoinOrPart';
 import type { Place } from '../rows';
 
 /** What is said of a mark: what it is near to, whether the key expects it, what it earns. */
-function markWords({ verdict, credit, nearMiss, errors, expected }: BundleMark): string {
-  if (nearMiss) return nearMissWords(nearMiss);
+function markWords(
+  { verdict, credit, nearMiss, errors, expected }: BundleMark,
+  nearTo: string | null,
+): string {
+  if (nearMiss) return nearMissWords(nearMiss, nearTo);
   if (verdict === 'wrong') return expected ? 'expected as wrong' : '';
   if (verdict === 'waits' || verdict === 'blank') return '';
   const slips = errors > 0 ? count(errors, 'typing error') : '';
@@ -21,13 +24,13 @@ function markWords({ verdict, credit, nearMiss, errors, expected }: BundleMark):
 }
 
 /** What is said of a bundle at the end of its line; where its answers are marked differently, how. */
-function reasonOf({ mark, classes }: ShownBundle): string {
+function reasonOf({ mark, classes, nearTo }: ShownBundle): string {
   const byMark = new Map<string, number>();
   for (const one of classes) {
     const words = verdictWords(one.mark.verdict, one.mark.credit);
     byMark.set(words, (byMark.get(words) ?? 0) + one.times);
   }
-  if (byMark.size < 2) return markWords(mark);
+  if (byMark.size < 2) return markWords(mark, nearTo);
   return [...byMark].map(([words, times]) => `${times} ${words}`).join(', ');
 }
 
