@@ -13,7 +13,7 @@ import { points } from '@/ui/words/figures';
 import { readingFailed } from '@/ui/words/failureWords';
 import { classWorker } from '@/workers/clients';
 import type { CheckCell, CheckRow, PaperQuestion } from '@/workers/classDesk';
-import type { CheckTableProps } from './CheckGrid';
+import type { ViewProps } from './viewProps';
 import { BeforeAfter } from './BeforeAfter';
 import { CellPies } from './CellPies';
 import { spokenCell } from './cellWords';
@@ -154,7 +154,7 @@ function Question({ question, row, cell, after, here, at, onPress }: QuestionPro
 }
 
 /** What one student handed in, question below question, as it was met; the margin says how each came to its mark. */
-export function OnePaper({ rows, place, went, after, onPlace, onKey }: CheckTableProps) {
+export function OnePaper({ rows, place, went, after, onPlace, onKey }: ViewProps) {
   const box = useRef<HTMLDivElement>(null);
   const at = rows.findIndex(({ attemptId }) => attemptId === place.attemptId);
   const row = rows[Math.max(0, at)] as CheckRow;

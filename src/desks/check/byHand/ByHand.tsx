@@ -9,13 +9,13 @@ import { readingFailed } from '@/ui/words/failureWords';
 import { count, points, pointsWord } from '@/ui/words/figures';
 import type { CheckRow, CheckTable, HandQuestion } from '@/workers/classDesk';
 import { spokenCell } from '../cellWords';
-import type { CheckTableProps } from '../CheckGrid';
+import type { ViewProps } from '../viewProps';
 import { Steps } from '../Steps';
 import { GivenAnswer } from './GivenAnswer';
 import { useHandQuestion } from './useHandQuestion';
 import { handPlace, progressOf, queueOf, type Progress } from './waiting';
 
-interface HeadProps extends Pick<CheckTableProps, 'table' | 'place' | 'onPlace'> {
+interface HeadProps extends Pick<ViewProps, 'table' | 'place' | 'onPlace'> {
   readonly rows: readonly CheckRow[];
   readonly progress: readonly Progress[];
   readonly queue: readonly CheckRow[];
@@ -89,7 +89,7 @@ function Answer({ question, row }: { readonly question: HandQuestion; readonly r
   );
 }
 
-interface ListProps extends Pick<CheckTableProps, 'place' | 'onPlace'> {
+interface ListProps extends Pick<ViewProps, 'place' | 'onPlace'> {
   readonly table: CheckTable;
   readonly queue: readonly CheckRow[];
 }
@@ -143,7 +143,7 @@ function List({ table, queue, place, onPlace }: ListProps) {
 }
 
 /** Answers that wait for the teacher, one after the other: read here, marked in the margin, on to the next by Enter. */
-export function ByHand({ table, rows, place, onPlace, onKey }: CheckTableProps) {
+export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
   const box = useRef<HTMLDivElement>(null);
   const progress = progressOf(table, rows);
   const queue = queueOf(rows, place.column);

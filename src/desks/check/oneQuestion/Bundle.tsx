@@ -6,7 +6,7 @@ import { verdictWords } from '@/ui/words/verdictWords';
 import type { BundleMark, ShownBundle } from '@/workers/classDesk';
 import type { Beside, Rows } from './beside';
 import { inBundle } from './bundles';
-import type { CheckTableProps } from '../CheckGrid';
+import type { ViewProps } from '../viewProps';
 import { JoinOrPart } from './JoinOrPart';
 import type { Place } from '../rows';
 
@@ -38,7 +38,7 @@ interface WhoProps {
   readonly bundle: ShownBundle;
   readonly rows: Rows;
   readonly place: Place;
-  readonly onPlace: CheckTableProps['onPlace'];
+  readonly onPlace: ViewProps['onPlace'];
 }
 
 /** More names than anyone reads at once. */

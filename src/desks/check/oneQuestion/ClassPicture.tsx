@@ -7,7 +7,7 @@ import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { classWorker } from '@/workers/clients';
 import type { CheckTable } from '@/workers/classDesk';
-import type { CheckTableProps } from '../CheckGrid';
+import type { ViewProps } from '../viewProps';
 import type { Rows } from './beside';
 import type { PictureProps, Pressed } from './picture';
 import { ChoiceShares } from './ChoiceShares';
@@ -83,7 +83,7 @@ function Who({ pressed, rows, place, onPlace }: WhoProps) {
   );
 }
 
-interface Props extends Pick<CheckTableProps, 'table' | 'place' | 'onPlace'> {
+interface Props extends Pick<ViewProps, 'table' | 'place' | 'onPlace'> {
   readonly questionId: string;
   readonly rows: Rows;
   /** What of it is looked at; null for nothing. */

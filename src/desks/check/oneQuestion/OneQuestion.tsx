@@ -7,7 +7,7 @@ import { readingFailed } from '@/ui/words/failureWords';
 import { count, pointsWord } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
 import type { BundleGroup, CheckTable, ShownBundle } from '@/workers/classDesk';
-import type { CheckTableProps } from '../CheckGrid';
+import type { ViewProps } from '../viewProps';
 import { ClassPicture } from './ClassPicture';
 import type { Pressed } from './picture';
 import { useAtHand } from './useAtHand';
@@ -42,7 +42,7 @@ function useKeptPlaces(id: string, groups: readonly BundleGroup[] | null) {
   );
 }
 
-interface GroupProps extends Pick<CheckTableProps, 'place' | 'onPlace'> {
+interface GroupProps extends Pick<ViewProps, 'place' | 'onPlace'> {
   readonly group: VerdictGroup;
   readonly rows: Rows;
   readonly beside: Beside;
@@ -92,7 +92,7 @@ function Part({ group, questionId, inHand, ...more }: PartProps) {
   );
 }
 
-interface HeadProps extends Pick<CheckTableProps, 'table' | 'place' | 'onPlace'> {
+interface HeadProps extends Pick<ViewProps, 'table' | 'place' | 'onPlace'> {
   readonly groups: readonly BundleGroup[] | null;
   readonly rows: Rows;
 }
@@ -130,7 +130,7 @@ function Head({ table, rows, place, onPlace, groups }: HeadProps) {
 }
 
 /** The bundle above or below, and the question before or after, for the arrow keys. */
-function moved(key: string, { stops, own }: ReturnType<typeof useAtHand>, { table, place }: CheckTableProps) {
+function moved(key: string, { stops, own }: ReturnType<typeof useAtHand>, { table, place }: ViewProps) {
   const { attemptId, column } = place;
   if (key === 'ArrowLeft' || key === 'ArrowRight') {
     const to = column + (key === 'ArrowLeft' ? -1 : 1);
@@ -144,7 +144,7 @@ function moved(key: string, { stops, own }: ReturnType<typeof useAtHand>, { tabl
 }
 
 /** Everyone's answers to one question side by side, those that differ only in form together: what wants a look comes first. */
-export function OneQuestion(props: CheckTableProps) {
+export function OneQuestion(props: ViewProps) {
   const { table, place: given, went, onPlace, onJudged, onKey } = props;
   const box = useRef<HTMLDivElement>(null);
   // The total has no answers: the last question stands for it.

@@ -4,12 +4,12 @@ import { LongRows, type GoTo } from '@/ui/widgets/LongRows';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { points } from '@/ui/words/figures';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
-import type { CheckTableProps } from './CheckGrid';
-import type { After } from './after';
-import { BeforeAfter } from './BeforeAfter';
-import { CellPies } from './CellPies';
-import { spokenCell } from './cellWords';
-import { totalColumn, type Place } from './rows';
+import type { ViewProps } from '../viewProps';
+import type { After } from '../after';
+import { BeforeAfter } from '../BeforeAfter';
+import { CellPies } from '../CellPies';
+import { spokenCell } from '../cellWords';
+import { totalColumn, type Place } from '../rows';
 
 interface RowProps {
   readonly row: CheckRow;
@@ -90,7 +90,7 @@ const Row = memo(function Row({ row, index, measure, hand, questions, after, onP
 });
 
 /** The same as the table where there is no room for one: each student with the discs of all answers below the name. */
-export function CheckList({ table, rows, place, went, after, onPlace, onKey }: CheckTableProps) {
+export function CheckList({ table, rows, place, went, after, onPlace, onKey }: ViewProps) {
   const box = useRef<HTMLDivElement>(null);
   const index = rows.findIndex(({ attemptId }) => attemptId === place.attemptId);
   const goTo = useMemo((): GoTo | null => (went === 0 ? null : { index, times: went }), [index, went]);

@@ -1,0 +1,120 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef } from 'react';
+import { NOTHING_AFTER, rowsAfter } from '../after';
+import { sumsOf } from '../rows';
+import type { ViewProps } from '../viewProps';
+import { DRAW_ALL_COLUMNS, widthsOf } from './columns';
+import { GridFoot } from './GridFoot';
+import { GridHead } from './GridHead';
+import { GridRow } from './GridRow';
+import { useFocusAt } from './useFocusAt';
+
+const ROW_HEIGHT = 37;
+/** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
+const DRAW_ALL = 60;
+
+const Gap = ({ height }: { readonly height: number }) =>
+  height > 0 ? (
+    <tr aria-hidden>
+      <td style={{ height, padding: 0 }} />
+    </tr>
+  ) : null;
+
+/** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
+export function CheckGrid(props: ViewProps) {
+  const { table, rows, columns, place, went, sort, onSort, onPlace, onKey, after } = props;
+  const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
+  const sumsAfter = useMemo(
+    () => (after === NOTHING_AFTER ? sums : sumsOf(rowsAfter(rows, after), table.questions.length)),
+    [rows, after, sums, table.questions.length],
+  );
+  const box = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 4,
+    scrollPaddingStart: 64,
+    useFlushSync: false,
+  });
+  const widths = useMemo(() => widthsOf(table, columns, after), [table, columns, after]);
+  const across = useVirtualizer({
+    horizontal: true,
+    count: columns.length,
+    enabled: columns.length > DRAW_ALL_COLUMNS,
+    getScrollElement: () => box.current,
+    estimateSize: (at) => widths[at + 1] ?? 50,
+    overscan: 3,
+    scrollPaddingStart: 200,
+    scrollPaddingEnd: 220,
+    useFlushSync: false,
+  });
+  useEffect(() => across.measure(), [across, widths]);
+  const shown = across.getVirtualItems();
+  const [from, to] =
+    columns.length > DRAW_ALL_COLUMNS
+      ? [shown[0]?.index ?? 0, (shown.at(-1)?.index ?? 0) + 1]
+      : [0, columns.length];
+  const drawn = virtual.getVirtualItems();
+  // A row that leaves the view hands its elements to one that enters: scrolling makes no garbage.
+  const slots = useRef(1);
+  slots.current = Math.max(slots.current, drawn.length);
+  useFocusAt({ box, rows, columns, place, virtual, across, went });
+  return (
+    <>
+      <div
+        ref={box}
+        tabIndex={-1}
+        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none"
+        onKeyDown={(event) => {
+          if (event.ctrlKey || event.metaKey || event.altKey) return;
+          if (onKey(event.key)) event.preventDefault();
+        }}
+      >
+        {/* Widths are told, not found: a browser that measures every cell cannot scroll a large class. */}
+        <table
+          className="w-full table-fixed border-collapse"
+          style={{ minWidth: widths.reduce((sum, width) => sum + width, 0) }}
+          aria-label="Scores"
+          aria-rowcount={rows.length + 1}
+        >
+          <colgroup>
+            {widths.map((width, at) => (
+              <col key={at} style={{ width: `${width}px` }} />
+            ))}
+          </colgroup>
+          <GridHead {...{ table, columns, sort, onSort, after, from, to }} />
+          <tbody>
+            <Gap height={drawn[0]?.start ?? 0} />
+            {drawn.map(({ index }) => {
+              const row = rows[index];
+              return row ? (
+                <GridRow
+                  key={index % slots.current}
+                  row={row}
+                  index={index}
+                  columns={columns}
+                  from={from}
+                  to={to}
+                  hand={place.attemptId === row.attemptId ? place.column : null}
+                  several={table.several}
+                  questions={table.questions}
+                  after={after}
+                  onPlace={onPlace}
+                />
+              ) : null;
+            })}
+            <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
+          </tbody>
+          <GridFoot {...{ table, columns, place, onPlace, sums, sumsAfter, from, to }} />
+        </table>
+      </div>
+      <p className="caption px-6 pt-3">
+        Under each number: its points, and the mean share of them that was earned; a press on it sorts by it.
+        A dot marks a near miss, an answer that matches two different entries of the key, or a score of yours
+        that automatic marking would now change; a small stem marks a score you set. Press <kbd>?</kbd> for
+        the keys.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import { percent, points, pointWord } from '@/ui/words/figures';
+import { shareAfter } from '../after';
+import { BeforeAfter } from '../BeforeAfter';
+import type { SortBy } from '../rows';
+import type { ViewProps } from '../viewProps';
+import { Beside, type Drawn } from './columns';
+
+type HeadProps = Pick<ViewProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'> & Drawn;
+
+const inPercent = (share: number): string => percent({ n: Math.round(share * 100), d: 100 });
+
+/** The mean share of a question, and what the draft would make of it; while there is none, why. */
+function Share({
+  share,
+  next,
+  waits,
+}: {
+  readonly share: number | null;
+  readonly next: number | null;
+  readonly waits: boolean;
+}) {
+  if (share === null && next === null) return waits ? 'not yet' : '–';
+  const now = share === null ? '–' : inPercent(share);
+  if (next === null || (share !== null && inPercent(next) === now)) return now;
+  return (
+    <span className="whitespace-nowrap">
+      {now.replace('%', '')}{' '}
+      <span aria-hidden className="text-saffron-text">
+        →
+      </span>
+      <span className="sr-only">would be</span> {inPercent(next)}
+    </span>
+  );
+}
+
+/** The head of a question's column: a press sorts by what was earned in it, another one by name again. */
+function QuestionHead({ table, column, sort, onSort, after }: HeadProps & { readonly column: number }) {
+  const question = table.questions[column];
+  if (!question) return null;
+  const own: SortBy = `question ${column}`;
+  const next = after.columns.has(column) ? shareAfter(table.rows, column, after) : null;
+  const isOwn = sort === own;
+  return (
+    <th
+      className="head-cell px-0 pb-2 font-normal"
+      title={question.title}
+      aria-sort={isOwn ? 'ascending' : undefined}
+    >
+      <button
+        type="button"
+        className="w-full cursor-pointer px-1 hover:bg-hair"
+        onClick={() => onSort(isOwn ? 'name' : own)}
+      >
+        {question.name && (
+          <span className="caption mx-auto block max-w-20 truncate leading-tight">{question.name}</span>
+        )}
+        <span
+          className={`block font-title text-[15px] font-semibold ${isOwn ? 'underline decoration-2 underline-offset-4' : ''}`}
+        >
+          {question.number}
+        </span>
+        <span className="caption figures block leading-tight">
+          {points(question.points)} {pointWord(question.points, 'pt')}
+        </span>
+        <span className="figures block text-[12px] text-soft">
+          <Share share={question.share} next={next} waits={question.waiting > 0} />
+        </span>
+        <span className="sr-only">{isOwn ? ', sorted by it' : ', sort by it'}</span>
+      </button>
+    </th>
+  );
+}
+
+/** The questions with their points and shares, the total, and what is recorded. */
+export function GridHead({ table, columns, sort, onSort, after, from, to }: HeadProps) {
+  const { outOf, several } = table;
+  return (
+    <thead className="sticky top-0 z-[2] bg-paper">
+      <tr className="align-bottom">
+        <th className="head-cell sticky left-0 z-[1] bg-paper pb-2 pl-6 text-left">
+          <span className="label-small">Student</span>
+        </th>
+        <Beside columns={from} />
+        {columns.slice(from, to).map((column) => (
+          <QuestionHead key={column} {...{ table, columns, sort, onSort, column, after, from, to }} />
+        ))}
+        <Beside columns={columns.length - to} />
+        <th
+          className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] bg-paper pr-6 pb-2 pl-3 text-right`}
+        >
+          <span className="block font-title text-[15px] font-semibold">Total</span>
+          <span className="caption figures block font-normal">
+            of <BeforeAfter now={outOf} after={after.outOf} />
+          </span>
+        </th>
+        {several && (
+          <th className="head-cell sticky right-0 z-[1] bg-paper pr-6 pb-2 text-right">
+            <span className="block font-title text-[15px] font-semibold">Recorded</span>
+            <span className="caption figures block font-normal">of {points(outOf)}</span>
+          </th>
+        )}
+      </tr>
+    </thead>
+  );
+}
