@@ -13,16 +13,31 @@ const QUIZ = 'bench-quiz';
 const fill = (page: Page): Promise<void> =>
   page.evaluate(
     async ({ students, quizId }) => {
-      type Row = Record<string, never> & { id: string };
+      interface Quiz {
+        id: string;
+        createdAt: number;
+        content: { title: string; order: string[]; sections: unknown[] };
+        standing: { live: number; setTo: unknown[] };
+      }
+      interface Written {
+        id: string;
+        quizId: string;
+        question: object;
+        placement: object;
+      }
+      interface Paper {
+        quizId: string;
+        answers: Record<string, { text?: string }>;
+      }
       const db = await new Promise<IDBDatabase>((done, fail) => {
         const open = indexedDB.open('yentrel');
         open.onsuccess = () => done(open.result);
         open.onerror = () => fail(open.error);
       });
-      const all = (table: string) =>
-        new Promise<never[]>((done) => {
+      const all = <Row>(table: string) =>
+        new Promise<Row[]>((done) => {
           const asked = db.transaction(table).objectStore(table).getAll();
-          asked.onsuccess = () => done(asked.result as never[]);
+          asked.onsuccess = () => done(asked.result as Row[]);
         });
       const put = (table: string, rows: unknown[]) =>
         new Promise<void>((done, fail) => {
@@ -37,9 +52,9 @@ const fill = (page: Page): Promise<void> =>
         return state / 0x7fffffff;
       };
       const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value;
-      const quizzes = (await all('quizzes')) as any[];
-      const quiz = copy(quizzes.find(({ id }) => id === 'demo-rivers'));
-      const questions = ((await all('questions')) as any[])
+      const quizzes = await all<Quiz>('quizzes');
+      const quiz = copy(quizzes.find(({ id }) => id === 'demo-rivers') as Quiz);
+      const questions = (await all<Written>('questions'))
         .filter((one) => one.quizId === 'demo-rivers')
         .sort((a, b) => quiz.content.order.indexOf(a.id) - quiz.content.order.indexOf(b.id));
       const own = [0, 1, 2, 3, 4].flatMap((turn) =>
@@ -66,12 +81,12 @@ const fill = (page: Page): Promise<void> =>
       await put('questions', own);
       await put('questionRevs', own.map(({ quizId: of, id, question, placement }) => ({ quizId: of, questionId: id, rev: 1, question, placement }))); // prettier-ignore
       await put('quizRevs', [{ quizId, rev: 1, parent: null, at: quiz.createdAt, why: 'opened', content: quiz.content, questionRevs: Object.fromEntries(own.map(({ id }) => [id, 1])) }]); // prettier-ignore
-      const [school] = (await all('classes')) as any[];
+      const [school] = await all<object>('classes');
       await put('classes', [{ ...school, id: classId, name: 'Everyone', position: 9 }]);
-      const [person] = (await all('students')) as any[];
-      const [member] = (await all('members')) as any[];
-      const [sample] = ((await all('attempts')) as any[]).filter((one) => one.quizId === 'demo-rivers');
-      const samples = ((await all('attempts')) as any[]).filter((one) => one.quizId === 'demo-rivers');
+      const [person] = await all<object>('students');
+      const [member] = await all<object>('members');
+      const samples = (await all<Paper>('attempts')).filter((one) => one.quizId === 'demo-rivers');
+      const [sample] = samples;
       const people: unknown[] = [];
       const members: unknown[] = [];
       const attempts: unknown[] = [];
@@ -94,13 +109,13 @@ const fill = (page: Page): Promise<void> =>
         });
         const answers: Record<string, unknown> = {};
         for (const { id: question } of own) {
-          const from = samples[Math.floor(random() * samples.length)] as { answers: Record<string, any> };
+          const from = samples[Math.floor(random() * samples.length)] as Paper;
           const given = from.answers[question.slice(0, -2)];
           if (given)
             answers[question] =
               given.text !== undefined && random() < 0.02 ? { ...given, text: `${given.text} ${at}` } : given;
         }
-        attempts.push({ ...(sample as Row), id: `bench-paper-${at}`, quizId, studentId: id, number: 1, revision: 1, answers, hints: {}, saves: {}, seq: at + 1 }); // prettier-ignore
+        attempts.push({ ...sample, id: `bench-paper-${at}`, quizId, studentId: id, number: 1, revision: 1, answers, hints: {}, saves: {}, seq: at + 1 }); // prettier-ignore
       }
       await put('students', people);
       await put('members', members);
