@@ -26,7 +26,7 @@ export type { FilePreview, ImportDone, RosterPreview } from './class/files';
 export type { HandBackRow } from './class/handBack';
 export type { NamedChange, Pending } from './class/pending';
 export type { HandAnswer, HandQuestion } from './class/byHand';
-export type { OwnEffect, OwnScores } from './class/ownScores';
+export type { OwnScores } from './class/ownScores';
 export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
