@@ -23,7 +23,7 @@ test('after Apply to all, Ctrl Z takes the applying back: scores and draft are a
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
   await expect.poll(() => total(page, 'Nora Pool')).toBe('10');
   await page.keyboard.press('Control+z');
-  await expect.poll(() => total(page, 'Nora Pool')).toBe('8');
+  await expect.poll(() => total(page, 'Nora Pool')).toBe('8 →would be 10');
   await expect(bar(page).getByText(/5 students up/)).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
   await expect.poll(() => total(page, 'Nora Pool')).toBe('10');

@@ -148,7 +148,7 @@ export function nextToLookAt(
   rows: readonly CheckRow[],
   from: Place,
   by: 1 | -1,
-  wanted: (cell: CheckCell) => boolean = wantsALook,
+  wanted: (cell: CheckCell, place: Place) => boolean = wantsALook,
 ): Place | null {
   const columns = rows[0]?.cells.length ?? 0;
   const count = rows.length * columns;
@@ -159,7 +159,9 @@ export function nextToLookAt(
     const row = rows[at % rows.length];
     const column = Math.floor(at / rows.length);
     const cell = row?.cells[column];
-    if (row && cell && cell.override === null && wanted(cell)) return { attemptId: row.attemptId, column };
+    if (!row || !cell || cell.override !== null) continue;
+    const place = { attemptId: row.attemptId, column };
+    if (wanted(cell, place)) return place;
   }
   return null;
 }

@@ -13,6 +13,8 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowRight: [0, 1],
 };
 
+const nameOf = ({ attemptId, column }: Place): string => `${attemptId}:${column}`;
+
 /** The answer at hand among the rows shown, what is open on it, and the ways to another one. */
 export function usePlace(
   rows: readonly CheckRow[],
@@ -48,7 +50,7 @@ export function usePlace(
     setAction(next);
     if (next === null) setWent((times) => times + 1);
   };
-  const next = (by: 1 | -1, wanted?: (cell: CheckCell) => boolean): Place | null =>
+  const next = (by: 1 | -1, wanted?: (cell: CheckCell, at: Place) => boolean): Place | null =>
     place && nextToLookAt(rows, place, by, wanted);
   const look = (by: 1 | -1) => {
     const found = next(by);
@@ -56,12 +58,13 @@ export function usePlace(
     else notify('Nothing else is marked wrong or waiting');
   };
   // An answer that was just marked by hand still waits in this table, and so may those before it.
-  const settled = useRef(new Set<CheckCell>());
+  // Answers that are the same share a cell: what is settled is known by its place.
+  const settled = useRef(new Map<string, CheckCell>());
   const lookOn = () => {
     setAction(null);
     const cell = rows.find(({ attemptId }) => attemptId === place?.attemptId)?.cells[place?.column ?? -1];
-    if (cell) settled.current.add(cell);
-    const found = next(1, (one) => one.verdict === 'waits' && !settled.current.has(one));
+    if (place && cell) settled.current.set(nameOf(place), cell);
+    const found = next(1, (one, at) => one.verdict === 'waits' && settled.current.get(nameOf(at)) !== one);
     if (found) go(found);
     else act(null);
   };

@@ -5,6 +5,7 @@ import {
   columnsInOrder,
   nameless,
   neighbour,
+  nextToLookAt,
   NOTHING_ASKED,
   rowsShown,
   sumsOf,
@@ -122,4 +123,16 @@ describe('the papers of Check', () => {
     assert.deepEqual(hidden.rows.map(({ name }) => name), ['Student 1', 'Student 1', 'Student 2', 'Student 3', 'Student 4']); // prettier-ignore
     assert.ok(hidden.rows.every(({ apart }) => apart === ''));
   }); // prettier-ignore
+});
+
+test('answers that are the same share a cell, and are told apart by their places', () => {
+  const shared = cell(['0', 'waits'], 0);
+  const rows = ['Ada', 'Ben', 'Cem'].map((name) => ({ ...row(name, [], '0'), cells: [shared] }));
+  const from = { attemptId: 'paper-of-Ada', column: 0 };
+  const next = nextToLookAt(rows, from, 1, (_, at) => at.attemptId !== 'paper-of-Ben');
+  assert.deepEqual(next, { attemptId: 'paper-of-Cem', column: 0 });
+  assert.equal(
+    nextToLookAt(rows, from, 1, () => false),
+    null,
+  );
 });

@@ -33,7 +33,7 @@ export function CheckGrid(props: ViewProps) {
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 4,
+    overscan: rows.length <= DRAW_ALL ? DRAW_ALL : 3,
     scrollPaddingStart: 64,
     useFlushSync: false,
   });
@@ -44,7 +44,7 @@ export function CheckGrid(props: ViewProps) {
     enabled: columns.length > DRAW_ALL_COLUMNS,
     getScrollElement: () => box.current,
     estimateSize: (at) => widths[at + 1] ?? 50,
-    overscan: 3,
+    overscan: 1,
     scrollPaddingStart: 200,
     scrollPaddingEnd: 220,
     useFlushSync: false,

@@ -183,7 +183,7 @@ export function HandMargin({ table, row, column, onNext, onStep }: Props) {
       {narrow && answer && question && <GivenAnswer question={question} answer={answer} />}
       {question?.rubric ? (
         <Rubric
-          key={at}
+          at={at}
           rubric={question.rubric}
           given={answer?.levels ?? {}}
           possible={possible}

@@ -5,6 +5,8 @@ import type { Criterion } from '@/core/kinds/written/schema';
 import { points, pointsWord } from '@/ui/words/figures';
 
 interface Props {
+  /** Which answer is marked. The form stays the same for all of them, so that no key gets lost between two. */
+  readonly at: string;
   readonly rubric: readonly Criterion[];
   /** The levels that were given before. */
   readonly given: Levels;
@@ -20,26 +22,28 @@ const firstOpen = (rubric: readonly Criterion[], levels: Levels): number => {
 };
 
 /** The criteria of a rubric, each with a level: by its number for the criterion at hand, which then is the next one. */
-export function Rubric({ rubric, given, possible, onKey, onSave }: Props) {
-  const [levels, setLevels] = useState(given);
-  const [at, setAt] = useState(() => firstOpen(rubric, given));
+export function Rubric({ at, rubric, given, possible, onKey, onSave }: Props) {
+  const [chosen, setChosen] = useState({ at, levels: given, criterion: firstOpen(rubric, given) });
+  const { levels, criterion: here } =
+    chosen.at === at ? chosen : { levels: given, criterion: firstOpen(rubric, given) };
   const box = useRef<HTMLFormElement>(null);
   const name = useId();
   const credit = rubricCredit(rubric, levels);
-  useEffect(() => box.current?.focus({ preventScroll: true }), []);
+  useEffect(() => {
+    if (!box.current?.contains(document.activeElement)) box.current?.focus({ preventScroll: true });
+  }, [at]);
   const pick = (criterion: number, level: string) => {
     const next = { ...levels, [rubric[criterion]?.id ?? '']: level };
-    setLevels(next);
-    setAt(Math.min(rubric.length - 1, criterion + 1));
+    setChosen({ at, levels: next, criterion: Math.min(rubric.length - 1, criterion + 1) });
   };
   const keys = (event: KeyboardEvent) => {
-    const level = rubric[at]?.levels[Number(event.key) - 1];
+    const level = rubric[here]?.levels[Number(event.key) - 1];
     if (/^[1-9]$/.test(event.key) && level) {
       event.preventDefault();
-      pick(at, level.id);
+      pick(here, level.id);
     } else if (event.key === 'Backspace') {
       event.preventDefault();
-      setAt(Math.max(0, at - 1));
+      setChosen({ at, levels, criterion: Math.max(0, here - 1) });
     } else if (event.key === 'Enter') {
       event.preventDefault();
       if (credit) onSave(levels);
@@ -63,7 +67,7 @@ export function Rubric({ rubric, given, possible, onKey, onSave }: Props) {
           key={criterion.id}
           role="radiogroup"
           aria-labelledby={`${name}-${index}`}
-          className={`mt-1 border-l-2 py-1 pl-3 ${index === at ? 'border-saffron' : 'border-transparent'}`}
+          className={`mt-1 border-l-2 py-1 pl-3 ${index === here ? 'border-saffron' : 'border-transparent'}`}
         >
           <p id={`${name}-${index}`} className="text-[14px] font-semibold">
             {criterion.text || `Criterion ${index + 1}`}
