@@ -1,4 +1,6 @@
 import { lazy, Suspense } from 'react';
+import type { DraftChange } from '@/core/quiz/draftChanges';
+import type { QuizContent } from '@/core/quiz/quiz';
 import { numberOf } from '@/core/quiz/section';
 import { undoStep } from '@/store/records/history';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -8,20 +10,26 @@ import { StudentName } from '@/ui/widgets/StudentName';
 import { changeWords, effectWords } from '@/ui/words/effectWords';
 import { count } from '@/ui/words/figures';
 import type { NamedChange, Pending } from '@/workers/classDesk';
+import { AsideHead } from './AsideHead';
 
 // A library of charts is not fetched before there is one to draw.
 const Histogram = lazy(() => import('./Histogram').then((file) => ({ default: file.Histogram })));
 
-const KINDS: Readonly<Record<Pending['changes'][number]['kind'], string>> = {
-  added: 'is new',
-  removed: 'is gone',
-  changed: 'is changed',
+/** Changes that are of no one question. */
+const OF_ALL: Readonly<Partial<Record<DraftChange['kind'], string>>> = {
   order: 'The order of the questions',
   points: 'The points of a question',
   language: 'The language of the quiz',
   rules: 'The rules of the quiz',
   texts: 'Texts of the quiz',
 };
+
+/** A change of the draft in a few words. */
+function changeText({ kind, questionId }: DraftChange, content: QuizContent): string {
+  if (questionId === null) return OF_ALL[kind] ?? '';
+  if (kind === 'removed') return 'A question is gone';
+  return `Question ${numberOf(content, questionId)} is ${kind === 'added' ? 'new' : 'changed'}`;
+}
 
 /** What waits, each with the press that drops it where it came from an answer of the class. */
 function Gathered({ pending }: { readonly pending: Pending }) {
@@ -45,15 +53,12 @@ function Gathered({ pending }: { readonly pending: Pending }) {
           </button>
         </li>
       ))}
-      {others.map(({ kind, questionId }) => (
-        <li key={`${kind} ${questionId}`} className="flex gap-3 border-b border-line py-1.5 text-[14px]">
-          <span className="min-w-0 flex-1">
-            {questionId === null || kind === 'removed'
-              ? kind === 'removed'
-                ? 'A question is gone'
-                : KINDS[kind]
-              : `Question ${numberOf(quiz.content, questionId)} ${KINDS[kind]}`}
-          </span>
+      {others.map((change) => (
+        <li
+          key={`${change.kind} ${change.questionId}`}
+          className="flex gap-3 border-b border-line py-1.5 text-[14px]"
+        >
+          <span className="min-w-0 flex-1">{changeText(change, quiz.content)}</span>
           <a className="link-text" href="#write">
             Write
           </a>
@@ -101,12 +106,7 @@ export function Effect({ pending, only, onOnly, onClose }: Props) {
   const { students, more, seen, overridesDiffer, histogram } = pending;
   return (
     <>
-      <div className="flex items-baseline justify-between gap-3">
-        <h2 className="text-[17px]">If you apply this</h2>
-        <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={onClose}>
-          Back to the answer
-        </button>
-      </div>
+      <AsideHead title="If you apply this" onClose={onClose} />
       <Gathered pending={pending} />
       <h3 className="label-small mt-4">{effectWords(pending)}</h3>
       {students.length === 0 && (

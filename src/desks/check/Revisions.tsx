@@ -10,6 +10,7 @@ import { readingFailed } from '@/ui/words/failureWords';
 import { dateAndTime, points } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, Revision } from '@/workers/classDesk';
+import { AsideHead } from './AsideHead';
 
 function useRevisions(row: CheckRow | null) {
   const { quiz, attemptsSeq } = useQuiz();
@@ -76,12 +77,7 @@ export function Revisions({ row, onClose }: Props) {
   const { revisions, failure, again } = useRevisions(row);
   return (
     <>
-      <div className="flex items-baseline justify-between gap-3">
-        <h2 className="text-[17px]">Changes of the key</h2>
-        <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={onClose}>
-          Back to the answer
-        </button>
-      </div>
+      <AsideHead title="Changes of the key" onClose={onClose} />
       {row && (
         <p className="caption mt-1">
           With what <StudentName name={row.name} apart={row.apart} /> had by each, and the scores of yours

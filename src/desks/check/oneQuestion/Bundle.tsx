@@ -1,12 +1,12 @@
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/CreditPie';
-import { StudentName } from '@/ui/widgets/StudentName';
 import { count, percent } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
 import type { BundleMark, ShownBundle } from '@/workers/classDesk';
 import type { Beside, Rows } from './beside';
 import { inBundle } from './bundles';
 import type { ViewProps } from '../viewProps';
+import { Givers } from './Givers';
 import { JoinOrPart } from './JoinOrPart';
 import type { Place } from '../rows';
 
@@ -34,40 +34,11 @@ function reasonOf({ mark, classes, nearTo }: ShownBundle): string {
   return [...byMark].map(([words, times]) => `${times} ${words}`).join(', ');
 }
 
-interface WhoProps {
+interface Props {
   readonly bundle: ShownBundle;
   readonly rows: Rows;
   readonly place: Place;
   readonly onPlace: ViewProps['onPlace'];
-}
-
-/** More names than anyone reads at once. */
-const MOST_NAMED = 40;
-
-/** Who gave the answers of a bundle: a press takes one of them into hand. */
-function Who({ bundle, rows, place, onPlace }: WhoProps) {
-  const named = bundle.who.slice(0, MOST_NAMED).flatMap(({ attemptId }) => rows.get(attemptId) ?? []);
-  return (
-    <p className="flex flex-wrap gap-x-3 text-[13.5px]">
-      {named.map(({ attemptId, name, apart }) => (
-        <button
-          key={attemptId}
-          type="button"
-          aria-pressed={attemptId === place.attemptId}
-          className={`min-h-[26px] cursor-pointer ${attemptId === place.attemptId ? 'font-semibold' : 'text-soft hover:underline'}`}
-          onClick={() => onPlace({ attemptId, column: place.column })}
-        >
-          <StudentName name={name} apart={apart} />
-        </button>
-      ))}
-      {bundle.who.length > named.length && (
-        <span className="text-soft">and {bundle.who.length - named.length} more</span>
-      )}
-    </p>
-  );
-}
-
-interface Props extends WhoProps {
   readonly beside: Beside;
   /** It came while the view was open. */
   readonly isNew: boolean;
@@ -118,7 +89,9 @@ export function Bundle({ bundle, beside, isNew, rows, place, onPlace }: Props) {
       </button>
       {here && (
         <div className="bg-wash px-2 pb-2 pl-[76px] max-sm:pl-4">
-          <Who bundle={bundle} rows={rows} place={place} onPlace={onPlace} />
+          <p className="flex flex-wrap gap-x-3 text-[13.5px]">
+            <Givers attemptIds={who.map(({ attemptId }) => attemptId)} {...{ rows, place, onPlace }} />
+          </p>
           {beside.typed && text !== '' && <JoinOrPart bundle={bundle} beside={beside} />}
         </div>
       )}

@@ -2,7 +2,6 @@ import { lazy, Suspense, useMemo } from 'react';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { WithFormulas } from '@/ui/widgets/Formula';
-import { StudentName } from '@/ui/widgets/StudentName';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { classWorker } from '@/workers/clients';
@@ -11,6 +10,7 @@ import type { ViewProps } from '../viewProps';
 import type { Rows } from './beside';
 import type { PictureProps, Pressed } from './picture';
 import { ChoiceShares } from './ChoiceShares';
+import { Givers } from './Givers';
 import { PlacesGrid } from './PlacesGrid';
 import { SpotsOnPicture } from './SpotsOnPicture';
 
@@ -48,8 +48,6 @@ const Drawn = (props: PictureProps) => {
   }
 };
 
-const MOST_NAMED = 40;
-
 interface WhoProps extends Pick<Props, 'rows' | 'place' | 'onPlace'> {
   readonly pressed: Pressed;
 }
@@ -62,23 +60,7 @@ function Who({ pressed, rows, place, onPlace }: WhoProps) {
       <span>
         {what}: {who.length === 0 && 'nobody'}
       </span>
-      {who.slice(0, MOST_NAMED).flatMap((attemptId) => {
-        const row = rows.get(attemptId);
-        return row ? (
-          <button
-            key={attemptId}
-            type="button"
-            aria-pressed={attemptId === place.attemptId}
-            className={`min-h-[26px] cursor-pointer ${attemptId === place.attemptId ? 'font-semibold' : 'text-soft hover:underline'}`}
-            onClick={() => onPlace({ attemptId, column: place.column })}
-          >
-            <StudentName name={row.name} apart={row.apart} />
-          </button>
-        ) : (
-          []
-        );
-      })}
-      {who.length > MOST_NAMED && <span className="text-soft">and {who.length - MOST_NAMED} more</span>}
+      <Givers attemptIds={who} {...{ rows, place, onPlace }} />
     </p>
   );
 }
