@@ -1,7 +1,8 @@
 import type { CellAfter, CellsAfter, Spread, TotalAfter } from '@/core/checking/effectCells';
 import { meanShare } from '@/core/checking/meanShare';
-import type { Fraction } from '@/core/figures/fraction';
+import { ZERO, type Fraction } from '@/core/figures/fraction';
 import type { CheckRow, CheckTable, Pending } from '@/workers/classDesk';
+import { sumOf, type Sums } from './rows';
 
 /** What the table would hold once the draft is applied; nothing where it holds that already. */
 export interface After {
@@ -55,15 +56,21 @@ export function afterOf(
   };
 }
 
-/** The rows as they would be. */
-export const rowsAfter = (rows: readonly CheckRow[], after: After): readonly CheckRow[] =>
-  after.columns.size === 0 && !after.totals
-    ? rows
-    : rows.map((row) => ({
-        ...row,
-        cells: row.cells.map((cell, column) => ({ ...cell, ...after.cell(row.attemptId, column) })),
-        total: { ...row.total, ...after.total(row.attemptId) },
-      }));
+/** The sums as they would be: of the columns in which something changes, and of the totals. */
+export function sumsAfter(rows: readonly CheckRow[], sums: Sums, after: After): Sums {
+  const counted = rows.filter(({ notCounted }) => notCounted === null);
+  return {
+    ...sums,
+    columns: sums.columns.map((sum, column) =>
+      after.columns.has(column)
+        ? sumOf(counted, (row) => (after.cell(row.attemptId, column) ?? row.cells[column])?.earned ?? ZERO)
+        : sum,
+    ),
+    totals: after.totals
+      ? sumOf(counted, (row) => (after.total(row.attemptId) ?? row.total).score)
+      : sums.totals,
+  };
+}
 
 /** The mean share of a column as it would be, of all papers that count. */
 export const shareAfter = (rows: readonly CheckRow[], column: number, after: After): number | null =>

@@ -109,7 +109,7 @@ export interface Sums {
 }
 
 /** An exact sum: first those over the same denominator, of which there are few, so that a large class costs little. */
-function sumOf(rows: readonly CheckRow[], amount: (row: CheckRow) => Fraction): Fraction {
+export function sumOf(rows: readonly CheckRow[], amount: (row: CheckRow) => Fraction): Fraction {
   const over = new Map<number, number>();
   for (const row of rows) {
     const { n, d } = amount(row);

@@ -10,7 +10,8 @@ import { equal } from '@/core/figures/fraction';
 import type { Attempt } from '@/core/quiz/attempt';
 import type { Override } from '@/core/quiz/override';
 import { shareOfScore, verdictOfScore } from '@/core/scoring/scoreQuestion';
-import { afterOf, rowsAfter, shareAfter, NOTHING_AFTER } from '@/desks/check/after';
+import { afterOf, shareAfter, sumsAfter, NOTHING_AFTER } from '@/desks/check/after';
+import { sumsOf } from '@/desks/check/rows';
 import { runs } from '../../runs';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant, written } from '../support/support';
 
@@ -126,14 +127,14 @@ test('the table finds what it would hold by its own rows and columns', () => {
     attemptId,
     notCounted: null,
     cells: [cell('right', '1'), cell(row === 0 ? 'right' : 'wrong', row === 0 ? '1' : '0')],
-    total: { score: share('1'), outOf: share('2') },
+    total: { score: share('1'), outOf: share('2'), waiting: share('0') },
   })) as never;
   assert.equal(shareAfter(rows, 1, after), 1);
-  assert.deepEqual(
-    rowsAfter(rows, after).map(({ total }) => written(total.score)),
-    ['1', '2', '3/2'],
-  );
-  assert.equal(rowsAfter(rows, NOTHING_AFTER), rows);
+  const sums = sumsOf(rows, 2);
+  const next = sumsAfter(rows, sums, after);
+  assert.deepEqual([sums.columns.map(written), written(sums.totals)], [['3', '1'], '3']);
+  assert.deepEqual([next.columns.map(written), written(next.totals)], [['3', '3'], '9/2']);
+  assert.deepEqual(sumsAfter(rows, sums, NOTHING_AFTER), sums);
 });
 
 describe('scores in bands', () => {

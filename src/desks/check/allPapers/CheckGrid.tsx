@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
-import { NOTHING_AFTER, rowsAfter } from '../after';
+import { shareAfter, sumsAfter } from '../after';
 import { sumsOf } from '../rows';
 import type { ViewProps } from '../viewProps';
 import { DRAW_ALL_COLUMNS, widthsOf } from './columns';
@@ -24,9 +24,10 @@ const Gap = ({ height }: { readonly height: number }) =>
 export function CheckGrid(props: ViewProps) {
   const { table, rows, columns, place, went, sort, onSort, onPlace, onKey, after } = props;
   const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
-  const sumsAfter = useMemo(
-    () => (after === NOTHING_AFTER ? sums : sumsOf(rowsAfter(rows, after), table.questions.length)),
-    [rows, after, sums, table.questions.length],
+  const next = useMemo(() => sumsAfter(rows, sums, after), [rows, sums, after]);
+  const shares = useMemo(
+    () => new Map([...after.columns].map((column) => [column, shareAfter(table.rows, column, after)])),
+    [table.rows, after],
   );
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -83,7 +84,7 @@ export function CheckGrid(props: ViewProps) {
               <col key={at} style={{ width: `${width}px` }} />
             ))}
           </colgroup>
-          <GridHead {...{ table, columns, sort, onSort, after, from, to }} />
+          <GridHead {...{ table, columns, sort, onSort, after, shares, from, to }} />
           <tbody>
             <Gap height={drawn[0]?.start ?? 0} />
             {drawn.map(({ index }) => {
@@ -106,7 +107,7 @@ export function CheckGrid(props: ViewProps) {
             })}
             <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
           </tbody>
-          <GridFoot {...{ table, columns, place, onPlace, sums, sumsAfter, from, to }} />
+          <GridFoot {...{ table, columns, place, onPlace, sums, sumsAfter: next, from, to }} />
         </table>
       </div>
       <p className="caption px-6 pt-3">

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { equal, ZERO, type Fraction } from '@/core/figures/fraction';
 import { count, pointsWord } from '@/ui/words/figures';
 import { BeforeAfter } from '../BeforeAfter';
@@ -13,7 +14,8 @@ interface FootProps extends Pick<ViewProps, 'table' | 'columns' | 'place' | 'onP
 }
 
 /** The sums of the papers shown that count: a press says how one came about. */
-export function GridFoot({ table, columns, place, onPlace, sums, sumsAfter, from, to }: FootProps) {
+export const GridFoot = memo(function GridFoot(props: FootProps) {
+  const { table, columns, place, onPlace, sums, sumsAfter, from, to } = props;
   const total = table.questions.length;
   const cell = (column: number, sum: Fraction, next: Fraction, name: string, className: string) => {
     const here = place.attemptId === SUMS && place.column === column;
@@ -62,4 +64,4 @@ export function GridFoot({ table, columns, place, onPlace, sums, sumsAfter, from
       </tr>
     </tfoot>
   );
-}
+});

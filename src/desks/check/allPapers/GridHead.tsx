@@ -1,11 +1,14 @@
+import { memo } from 'react';
 import { percent, points, pointWord } from '@/ui/words/figures';
-import { shareAfter } from '../after';
 import { BeforeAfter } from '../BeforeAfter';
 import type { SortBy } from '../rows';
 import type { ViewProps } from '../viewProps';
 import { Beside, type Drawn } from './columns';
 
-type HeadProps = Pick<ViewProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'> & Drawn;
+interface HeadProps extends Pick<ViewProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'>, Drawn {
+  /** What the draft would make of the mean shares, by column; of those that change alone. */
+  readonly shares: ReadonlyMap<number, number | null>;
+}
 
 const inPercent = (share: number): string => percent({ n: Math.round(share * 100), d: 100 });
 
@@ -34,11 +37,13 @@ function Share({
 }
 
 /** The head of a question's column: a press sorts by what was earned in it, another one by name again. */
-function QuestionHead({ table, column, sort, onSort, after }: HeadProps & { readonly column: number }) {
+type QuestionProps = Pick<HeadProps, 'table' | 'sort' | 'onSort' | 'shares'> & { readonly column: number };
+
+function QuestionHead({ table, column, sort, onSort, shares }: QuestionProps) {
   const question = table.questions[column];
   if (!question) return null;
   const own: SortBy = `question ${column}`;
-  const next = after.columns.has(column) ? shareAfter(table.rows, column, after) : null;
+  const next = shares.get(column) ?? null;
   const isOwn = sort === own;
   return (
     <th
@@ -72,7 +77,8 @@ function QuestionHead({ table, column, sort, onSort, after }: HeadProps & { read
 }
 
 /** The questions with their points and shares, the total, and what is recorded. */
-export function GridHead({ table, columns, sort, onSort, after, from, to }: HeadProps) {
+export const GridHead = memo(function GridHead(props: HeadProps) {
+  const { table, columns, sort, onSort, after, shares, from, to } = props;
   const { outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
@@ -82,7 +88,7 @@ export function GridHead({ table, columns, sort, onSort, after, from, to }: Head
         </th>
         <Beside columns={from} />
         {columns.slice(from, to).map((column) => (
-          <QuestionHead key={column} {...{ table, columns, sort, onSort, column, after, from, to }} />
+          <QuestionHead key={column} {...{ table, sort, onSort, column, shares }} />
         ))}
         <Beside columns={columns.length - to} />
         <th
@@ -102,4 +108,4 @@ export function GridHead({ table, columns, sort, onSort, after, from, to }: Head
       </tr>
     </thead>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { Failed } from '@/ui/widgets/Failed';
 import { PickLine } from '@/ui/widgets/Find';
@@ -145,8 +145,8 @@ function List({ table, queue, place, onPlace }: ListProps) {
 /** Answers that wait for the teacher, one after the other: read here, marked in the margin, on to the next by Enter. */
 export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
   const box = useRef<HTMLDivElement>(null);
-  const progress = progressOf(table, rows);
-  const queue = queueOf(rows, place.column);
+  const progress = useMemo(() => progressOf(table, rows), [table, rows]);
+  const queue = useMemo(() => queueOf(rows, place.column), [rows, place.column]);
   const { question, failure, again } = useHandQuestion(table, place.column);
   const row = queue.find(({ attemptId }) => attemptId === place.attemptId);
   const target = row ? null : handPlace(table, rows, place);
@@ -186,7 +186,7 @@ export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
       )}
       <List {...{ table, queue, place, onPlace }} />
       <p className="caption px-6 pt-3">
-        {count(queue.length, 'answer')}. Type the points and press Enter: the next one follows by itself.
+        {count(queue.length, 'answer')}. Give the points and press Enter to go on to the next one.
       </p>
     </div>
   );
