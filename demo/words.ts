@@ -22,6 +22,7 @@ import type { Feedback } from '@/core/content/feedback';
 import { plain } from '@/core/content/plainText';
 import type { RichText } from '@/core/content/richText';
 import { emptyContent } from '@/core/quiz/newQuiz';
+import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan';
 import { newPlacement, type Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { formulasIn } from '@/core/content/formulaText';
@@ -382,11 +383,4 @@ export function quiz(
 }
 
 /** Nothing is shown before the teacher says so. */
-export const ALL_BY_HAND: QuizContent['plan'] = {
-  score: 'byTeacher',
-  rightWrong: 'byTeacher',
-  ownAnswers: 'byTeacher',
-  feedback: 'byTeacher',
-  rightAnswers: 'byTeacher',
-  comments: 'byTeacher',
-};
+export const ALL_BY_HAND: QuizContent['plan'] = planOf(waitsFor(at('byTeacher')), { classDid: NEVER });

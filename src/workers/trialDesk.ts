@@ -19,8 +19,8 @@ async function trialOf(quizId: string): Promise<StudentPort | null> {
   );
   return {
     ...port,
-    openPaper: async (at, attempt) => asPlanned(await port.openPaper(at, attempt), content),
-    begin: async (at) => asPlanned(await port.begin(at), content),
+    openPaper: async (at, attempt) => asPlanned(await port.openPaper(at, attempt), content, now()),
+    begin: async (at) => asPlanned(await port.begin(at), content, now()),
   };
 }
 

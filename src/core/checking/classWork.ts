@@ -8,8 +8,8 @@ import type { ScoredSheet, Sheet } from '../scoring/scoredSheet';
 import { total } from '../scoring/total';
 import type { Attempt, Ruling } from '../quiz/attempt';
 import type { Override } from '../quiz/override';
-import type { Opening, Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, finishedAt, isFinished, whyNotCounted } from '../quiz/window';
+import type { Paper, QuizContent } from '../quiz/quiz';
+import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptWindow } from '../quiz/window';
 import { MarkColumn } from './markColumn';
 import { ScoreColumn } from './scoreColumn';
 
@@ -18,7 +18,8 @@ const NONE: Readonly<Record<string, Override>> = {};
 /** What a class handed in and what the teacher ruled: all that does not depend on a revision of the key. */
 export interface ClassWork {
   readonly attempts: readonly Attempt[];
-  readonly opening: Opening | null;
+  /** The window of each student: as it is set for them. */
+  readonly windowOf: (studentId: string) => AttemptWindow;
   /** What happens to work that is not handed in when the quiz closes. */
   readonly unfinished: QuizContent['unfinished'];
   /** The teacher's own scores, by attempt and question. */
@@ -59,10 +60,16 @@ export const ofAttempt = (
 /** The attempts that are finished, in the order given; what ran out unfinished and is not taken is left out. */
 export function sheetsOf(work: ClassWork): Sheet[] {
   return work.attempts
-    .filter((attempt) => isFinished(attemptState(attempt, work.opening, work.at)))
+    .filter((attempt) => isFinished(attemptState(attempt, work.windowOf(attempt.studentId), work.at)))
     .map((attempt) => ({
       attempt,
-      notCounted: whyNotCounted(attempt, work.opening, work, work.at, work.rulings.get(attempt.id)),
+      notCounted: whyNotCounted(
+        attempt,
+        work.windowOf(attempt.studentId),
+        work,
+        work.at,
+        work.rulings.get(attempt.id),
+      ),
     }))
     .filter((sheet) => sheet.notCounted !== 'notHandedIn');
 }
@@ -70,12 +77,12 @@ export function sheetsOf(work: ClassWork): Sheet[] {
 /** How late an attempt is under the rules of a revision. */
 export function latenessOf(
   attempt: Attempt,
-  opening: Opening | null,
+  window: AttemptWindow,
   content: QuizContent,
   ruling: Ruling | undefined,
 ): Lateness | null {
-  if (!opening || !attempt.timeKnown) return null;
-  return lateness(content.late, opening, finishedAt(attempt, opening), content.zone, ruling?.lateness);
+  if (!attempt.timeKnown) return null;
+  return lateness(content.late, window, finishedAt(attempt, window), content.zone, ruling?.lateness);
 }
 
 /** New columns of marks for all questions of a paper. */
@@ -207,12 +214,13 @@ export class MarkedClass {
     const kept = this.#keptWork(studentId);
     if (kept) return kept;
     const { content } = this.paper;
-    const { opening, rulings } = this.work;
+    const { rulings } = this.work;
+    const window = this.work.windowOf(studentId);
     let counting = 0;
     const scored = [...sheets]
       .sort((a, b) => a.attempt.number - b.attempt.number)
       .map((sheet): ScoredSheet => {
-        const late = latenessOf(sheet.attempt, opening, content, rulings.get(sheet.attempt.id));
+        const late = latenessOf(sheet.attempt, window, content, rulings.get(sheet.attempt.id));
         const scores = this.scoresOf(sheet.attempt);
         const path = { rules: content.scoring, repeat: counting + 1, late };
         if (sheet.notCounted === null) counting++;

@@ -96,7 +96,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       attempt.number,
       // Nobody knows when a paper from a file was opened.
       attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
-      attempt.timeKnown ? timeCell(finishedAt(attempt, work.opening), zone) : null,
+      attempt.timeKnown ? timeCell(finishedAt(attempt, work.windowOf(studentId)), zone) : null,
       ...paper.questions.flatMap((question, at): Cell[] => {
         if (!kindOf(question).asks) return [];
         const score = scores[at] as QuestionScore;

@@ -8,7 +8,10 @@ import { studentsSet, type Student, type StudentDetails } from '../quiz/school';
 import { paperFrom, placedIn } from '../quiz/paper';
 import type { Override } from '../quiz/override';
 import { lineText } from '../content/shownText';
-import type { Opening, Paper } from '../quiz/quiz';
+import type { Paper } from '../quiz/quiz';
+import { windowOfQuiz } from '../quiz/window';
+import { sameForAll } from '../quiz/windows';
+import { windowsOf } from '../quiz/windowsOf';
 import { z } from '../zod';
 import { hintsNamed } from './hintCells';
 import { FROM_FILE, type ReadPaper } from './answerFile';
@@ -123,8 +126,12 @@ export function paperOf({ quiz, class: part }: QuizFile): Paper {
   return paperFrom(revision.content, counting);
 }
 
-const openingOf = (file: QuizFile): Opening =>
-  file.class?.standing.opening ?? { from: 0, due: null, grace: 0, until: null };
+/** The window of each student of a file: of somebody who is not in it, the quiz's. */
+function windowsIn({ quiz, class: part }: QuizFile): ClassWork['windowOf'] {
+  const rules = quiz.content;
+  if (!part) return () => sameForAll(windowOfQuiz(null, rules));
+  return windowsOf(windowOfQuiz(part.standing.opening, rules), part.standing, part.students, part.members);
+}
 
 const NO_RULINGS = new Map();
 
@@ -136,7 +143,7 @@ function workFrom(
 ): ClassWork {
   return {
     attempts,
-    opening: openingOf(file),
+    windowOf: windowsIn(file),
     unfinished: file.quiz.content.unfinished,
     overrides,
     rulings: NO_RULINGS,
@@ -172,7 +179,7 @@ export function markOwnClass(file: QuizFile, at: number): MarkedWork | null {
   const rulings = new Map(part.rulings.map((ruling) => [ruling.attemptId, ruling]));
   const named = new Map(studentsOf(part).map((student) => [student.id, student]));
   const attempts = part.attempts.filter(({ studentId }) => named.has(studentId));
-  const work = { ...workFrom(file, attempts, overrides, at), opening: part.standing.opening, rulings };
+  const work = { ...workFrom(file, attempts, overrides, at), rulings };
   return { marked: new MarkedClass(paperOf(file), work), named };
 }
 

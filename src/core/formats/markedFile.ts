@@ -160,7 +160,7 @@ function scoreRows({ marked, named }: MarkedWork): ScoreRow[] {
     .students()
     .map((work) => {
       const who = named.get(work.studentId) ?? { name: work.studentId, number: '', email: '', groups: [] };
-      const at = work.counted?.timeKnown ? finishedAt(work.counted, marked.work.opening) : 0;
+      const at = work.counted?.timeKnown ? finishedAt(work.counted, marked.work.windowOf(work.studentId)) : 0;
       return scoreRowOf(work, who, paper, {
         comment: '',
         handedIn: at > 0 ? zoneTime(at, paper.content.zone) : null,

@@ -26,6 +26,12 @@ export const Attempt = z.strictObject({
   hints: z.record(Id, z.array(Id).min(1).max(20)),
   /** What is shuffled for this student is shuffled by it: the same each time. */
   seed: z.number().int().min(0).max(0xffffffff),
+  /** The minutes that it was begun with; absent without a limit. */
+  limit: z.number().int().min(1).max(200_000).optional(),
+  /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
+  reopened: z
+    .strictObject({ at: z.number().int(), minutes: z.number().min(0).max(200_000).nullable() })
+    .optional(),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
   saves: z.record(Id, z.record(Id, z.number().int().min(1))),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */
@@ -39,6 +45,8 @@ export const Ruling = z.strictObject({
   attemptId: Id,
   /** `takenIn`: counts although it came after the last moment; `voided`: does not count. */
   standing: z.enum(['asRules', 'takenIn', 'voided']),
+  /** When it was taken in, ms since 1970; absent where that is not known. */
+  takenInAt: z.number().int().optional(),
   /** Whether being late costs anything. */
   lateness: z.enum(['counts', 'excused']),
   /** For the teacher alone. */

@@ -33,10 +33,23 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   plan: DEFAULT_PLAN,
   unfinished: 'taken',
   attempts: { most: 1, counts: 'best' },
+  timeLimit: null,
+  goingBack: true,
+  comingBack: true,
   late: { kind: 'free' },
   scoring: DEFAULT_SCORING,
   decimalSign: 'point',
   zone,
 });
 
-export const NEW_STANDING: QuizStanding = { opening: null, shown: {}, shownTo: {}, setTo: [], live: null };
+export const NEW_STANDING: QuizStanding = {
+  opening: null,
+  windows: [],
+  plans: [],
+  acts: [],
+  kept: [],
+  pauses: [],
+  granted: {},
+  setTo: [],
+  live: null,
+};

@@ -1,7 +1,7 @@
 import { DecimalSign, Id, Language, Penalty, Points, Share } from '../content/questionBase';
 import { Feedback } from '../content/feedback';
 import { Question } from '../kinds';
-import { Aspect, RevealPlan } from './plan';
+import { Kept, OwnPlan, RevealAct, RevealPlan } from './plan';
 import { MustAnswer, Placement } from './placement';
 import { MOST_SECTIONS, Section } from './section';
 import { SetTo } from './school';
@@ -9,6 +9,7 @@ import { z } from '../zod';
 import { Formulas } from '../content/formula';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
+import { OwnWindow, Pause, TimeLimit } from './windows';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);
@@ -56,6 +57,12 @@ export const QuizContent = z.strictObject({
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
   attempts: AttemptRule,
+  /** Minutes for one attempt; null: as long as the window. */
+  timeLimit: TimeLimit,
+  /** Whether a student may go back to a question. */
+  goingBack: z.boolean(),
+  /** Whether a student may leave the page and come back to it. */
+  comingBack: z.boolean(),
   late: LateRule,
   scoring: ScoreRules,
   /** The sign before the decimals of typed numbers. */
@@ -81,10 +88,18 @@ export type Opening = z.infer<typeof Opening>;
 export const QuizStanding = z.strictObject({
   /** null: never opened. */
   opening: Opening.nullable(),
-  /** Since when the teacher has shown an aspect that waits for it. */
-  shown: z.partialRecord(Aspect, Instant),
-  /** Single students to whom the teacher has shown everything that waits for it, and since when. */
-  shownTo: z.record(Id, Instant),
+  /** What is set apart from the quiz's own window for classes, groups and students. */
+  windows: z.array(OwnWindow).max(5000),
+  /** Plans of classes, groups and students. */
+  plans: z.array(OwnPlan).max(5000),
+  /** What the teacher showed and took back, the earliest first. */
+  acts: z.array(RevealAct).max(10_000),
+  /** Conditions over everyone that stay as they held. */
+  kept: z.array(Kept).max(10_000),
+  /** When the quiz was taken back, and from when on it went on: null while it is. */
+  pauses: z.array(Pause).max(1000),
+  /** Attempts given to single students on top of those they have. */
+  granted: z.record(Id, z.number().int().min(1).max(50)),
   /** The classes and groups that take the quiz: nobody else sees it or counts. */
   setTo: z.array(SetTo).max(500),
   /** The revision that counts; null before anyone handed in. */
@@ -103,7 +118,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(8),
+  version: z.literal(9),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

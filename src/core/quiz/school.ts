@@ -5,7 +5,7 @@ import { z } from '../zod';
 /** Students, the classes they are in, and whom a quiz is set to. */
 
 const Instant = z.number().int().min(0).max(8.64e15);
-const GroupName = z.string().min(1).max(60);
+export const GroupName = z.string().min(1).max(60);
 
 /** More time that a student usually gets: so many times as long, or so many minutes longer. */
 export const MoreTime = z.discriminatedUnion('kind', [

@@ -6,11 +6,11 @@ import {
   listOf,
   stepBy,
 } from '../content/upgrade';
-import { DEFAULT_PLAN } from './defaultPlan';
 import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
 import { ruleFile, ruleRescue } from './upgradeRuled';
 import { upgradeJudged } from './upgradeJudged';
+import { revealFile, revealRescue } from './upgradeRevealed';
 import { wordFile, wordRescue } from './upgradeWords';
 import { placeFile, placeRescue } from './upgradePlaced';
 import { fileWithClasses } from './upgradeSchool';
@@ -24,9 +24,10 @@ const NO_RULES = { negativeCredit: false, penalty: { kind: 'none' }, hints: [], 
 export function upgradeContent(content: unknown, zone: string): unknown {
   if (!isRecord(content)) return content;
   const { attempts, late, scoring, decimalSign } = emptyContent('');
-  const plan = isRecord(content['plan'])
-    ? { comments: DEFAULT_PLAN.comments, ...content['plan'] }
-    : content['plan'];
+  const plan =
+    isRecord(content['plan']) && !('aspects' in content['plan'])
+      ? { comments: 'handedIn', ...content['plan'] }
+      : content['plan'];
   return { attempts, late, scoring, decimalSign, zone, ...content, plan };
 }
 
@@ -57,7 +58,9 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  upgradeJudged(wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone))))));
+  revealRescue(
+    upgradeJudged(wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone)))))),
+  );
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
   if (!isRecord(file)) return file;
@@ -91,7 +94,7 @@ export const upgradeStep = (step: unknown): unknown => stepBy(step, UPGRADES);
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>
-  upgradeJudged(wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file)))))));
+  revealFile(upgradeJudged(wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))))))));
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

@@ -11,7 +11,22 @@ import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
 import { MustAnswer } from '../quiz/placement';
 import { Section } from '../quiz/section';
-import { Aspect, Condition } from '../quiz/plan';
+import { Aspect, Delay, SCOPES, WHENS } from '../quiz/plan';
+
+/** An aspect that is not shown yet, what it waits for, and until when if that is known. */
+const ToCome = z.strictObject({
+  aspect: Aspect,
+  for: z.array(
+    z.strictObject({
+      for: z.enum([...WHENS, 'takenBack']),
+      scope: z.enum(SCOPES).nullable(),
+      delay: Delay.nullable(),
+      until: z.number().int().nullable(),
+    }),
+  ),
+  until: z.number().int().nullable(),
+});
+export type ToCome = z.infer<typeof ToCome>;
 
 /** Everything that may leave for a student. Strict: what is not named here stays behind. */
 const StudentQuestion = z.strictObject({
@@ -49,7 +64,12 @@ const Cover = z.strictObject({
   unfinished: z.enum(['taken', 'notCounted']),
   /** What is expected: each band's words, and from which share of the points; empty where that is not told. */
   expected: z.array(z.strictObject({ from: Fraction, text: Prose })),
-  plan: z.array(z.strictObject({ aspect: Aspect, when: Condition.or(z.literal('never')) })),
+  /** How long an attempt takes at most, in minutes, with the student's own more time; null: as long as the window. */
+  timeLimit: z.number().int().nullable(),
+  goingBack: z.boolean(),
+  comingBack: z.boolean(),
+  /** When results come; what never does is not in it. */
+  plan: z.array(ToCome),
 });
 export type Cover = z.infer<typeof Cover>;
 
@@ -64,6 +84,8 @@ const Working = z.strictObject({
   formulas: z.array(Formula),
   answers: z.record(Id, Answer),
   savedAt: z.number().int().nullable(),
+  /** When the attempt ends if it is not handed in: ms since 1970; null: with nothing but the teacher's closing. */
+  endsAt: z.number().int().nullable(),
 });
 export type Working = z.infer<typeof Working>;
 
@@ -105,6 +127,16 @@ const Part = z.strictObject({
 });
 export type SlipPart = z.infer<typeof Part>;
 
+/** Figures of the class, in doubles: recorded scores as they are. */
+const ClassDid = z.strictObject({
+  papers: z.number().int(),
+  mean: z.number(),
+  /** The lower one, the median, the upper one. */
+  quartiles: z.tuple([z.number(), z.number(), z.number()]),
+  outOf: Fraction,
+});
+export type ClassDid = z.infer<typeof ClassDid>;
+
 const Slip = z.strictObject({
   finishedAt: z.number().int(),
   byItself: z.boolean(),
@@ -130,13 +162,9 @@ const Slip = z.strictObject({
   sections: z.array(Section),
   /** The formulas in what is shown. */
   formulas: z.array(Formula),
-  toCome: z.array(
-    z.strictObject({
-      aspect: Aspect,
-      waitsFor: Condition.or(z.literal('never')),
-      until: z.number().int().nullable(),
-    }),
-  ),
+  /** How the class did: recorded scores that are final, as shares or points like the score; null where it is not shown. */
+  classDid: ClassDid.nullable(),
+  toCome: z.array(ToCome),
 });
 export type Slip = z.infer<typeof Slip>;
 

@@ -14,8 +14,9 @@ import type { Total } from '../scoring/total';
 import type { Paper } from '../quiz/quiz';
 import type { Formula } from '../content/formula';
 import { formulasIn } from '../content/formulaText';
-import type { Slip, SlipPart, StudentQuestion } from './packets';
-import { ASPECTS } from '../quiz/plan';
+import type { ClassDid, Slip, SlipPart, StudentQuestion, ToCome } from './packets';
+import { ASPECTS, type Aspect, type AspectPlan } from '../quiz/plan';
+import { isOfFilter } from './onlyThose';
 import type { WhatIsShown } from './whatIsShown';
 import { placementIn } from '../quiz/paper';
 import { feedbackTold } from '../marks/feedbackTold';
@@ -114,67 +115,99 @@ function told(all: readonly Feedback[]): Feedback | null {
 const lateOf = ({ late, sum }: Total): NonNullable<Slip['score']>['late'] =>
   late && late.share.n > 0 ? { share: late.share, of: late.of, before: sum } : null;
 
-/** What one student gets back: only the aspects that are shown are in it. */
-export function slipOf(paper: Paper, finished: FinishedAttempt, shown: WhatIsShown): Slip {
-  const { attempt, scores, total: sum } = finished.sheet;
-  const words = shown.comments.shown ? finished.comments : undefined;
-  const needsText = shown.ownAnswers.shown || shown.feedback.shown || shown.rightAnswers.shown;
-  const sections = sectionOf(paper.content);
-  const parts = paper.questions.map((question, index): SlipPart => {
-    const score = scores[index] as QuestionScore;
-    const answer = attempt.answers[question.id];
-    const kind = kindOf(question);
-    const feedback = feedbackTold(score.mark);
-    return {
-      number: index + 1,
-      points: score.possible,
-      result: shown.rightWrong.shown
-        ? {
-            verdict: verdictOfScore(score),
-            earned: score.earned,
-            credit: shareOfScore(score),
-            hintsCost: score.override ? ZERO : score.hintsCost,
-            errors: score.override ? 0 : pricedErrors(score.mark),
-          }
-        : null,
-      section: needsText ? (sections.get(question.id)?.id ?? null) : null,
-      text: needsText ? question.text : null,
-      ownAnswer: shown.ownAnswers.shown && answer ? shownAnswer(question, answer) : null,
-      hints: shown.ownAnswers.shown ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
-      feedback: shown.feedback.shown ? feedback : null,
-      right: shown.rightAnswers.shown
-        ? {
-            answers: kind.shownRight(question, contextOf(paper, question)),
-            explanation: question.explanation,
-            missed: shown.feedback.shown ? told(kind.missed(question, answer ?? null)) : null,
-          }
-        : null,
-      comment: words?.[question.id]?.text ?? null,
-    };
+/** What is shown of an attempt, and of which questions. */
+export interface Sight {
+  readonly shown: WhatIsShown;
+  readonly only: (aspect: Aspect) => AspectPlan['only'];
+  /** How the class did; null where nobody knows. */
+  readonly classDid: ClassDid | null;
+}
+
+/** Everything that a plan shows of all questions. */
+export const wholeSight = (shown: WhatIsShown): Sight => ({ shown, only: () => 'all', classDid: null });
+
+/** What is not shown yet, with what it waits for. */
+export const toCome = (shown: WhatIsShown): ToCome[] =>
+  ASPECTS.flatMap((aspect) => {
+    const showing = shown[aspect];
+    if (showing.state !== 'waits') return [];
+    return [{ aspect, for: [...showing.for], until: showing.until }];
   });
-  const asked = Object.values(shown).some((showing) => showing.shown)
-    ? parts.filter((_, index) => kindOf(paper.questions[index] as Question).asks)
-    : [];
+
+/** One question of a slip: of each aspect what is shown of this question. */
+function partOf(
+  question: Question,
+  at: number,
+  paper: Paper,
+  finished: FinishedAttempt,
+  sees: (aspect: Aspect) => boolean,
+): SlipPart {
+  const { attempt, scores } = finished.sheet;
+  const score = scores[at] as QuestionScore;
+  const answer = attempt.answers[question.id];
+  const kind = kindOf(question);
+  return {
+    number: at + 1,
+    points: score.possible,
+    result: sees('rightWrong')
+      ? {
+          verdict: verdictOfScore(score),
+          earned: score.earned,
+          credit: shareOfScore(score),
+          hintsCost: score.override ? ZERO : score.hintsCost,
+          errors: score.override ? 0 : pricedErrors(score.mark),
+        }
+      : null,
+    section: sees('questions') ? (sectionOf(paper.content).get(question.id)?.id ?? null) : null,
+    text: sees('questions') ? question.text : null,
+    ownAnswer: sees('ownAnswers') && answer ? shownAnswer(question, answer) : null,
+    hints: sees('ownAnswers') ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
+    feedback: sees('feedback') ? feedbackTold(score.mark) : null,
+    right: sees('rightAnswers')
+      ? {
+          answers: kind.shownRight(question, contextOf(paper, question)),
+          explanation: question.explanation,
+          missed: sees('feedback') ? told(kind.missed(question, answer ?? null)) : null,
+        }
+      : null,
+    comment: sees('comments') ? (finished.comments[question.id]?.text ?? null) : null,
+  };
+}
+
+/** Whether anything of a question is told. */
+const saysAnything = ({ result, text, comment }: SlipPart): boolean =>
+  result !== null || text !== null || comment !== null;
+
+/** What one student gets back: only the aspects that are shown are in it, each of the questions that it is shown of. */
+export function slipOf(paper: Paper, finished: FinishedAttempt, sight: Sight): Slip {
+  const { attempt, scores, total: sum } = finished.sheet;
+  const isShown = (aspect: Aspect) => sight.shown[aspect].state === 'shown';
+  const asked = paper.questions.flatMap((question, at) => {
+    if (!kindOf(question).asks) return [];
+    const verdict = verdictOfScore(scores[at] as QuestionScore);
+    const sees = (aspect: Aspect) => isShown(aspect) && isOfFilter(sight.only(aspect), verdict);
+    const part = partOf(question, at, paper, finished, sees);
+    return saysAnything(part) ? [part] : [];
+  });
+  const stands = new Set(asked.map(({ section }) => section));
   const shownBelow = {
-    comment: words?.['']?.text ?? null,
+    comment: isShown('comments') ? (finished.comments['']?.text ?? null) : null,
     band:
-      shown.score.shown && shown.feedback.shown ? (bandOf(paper.content.bands, sum)?.feedback ?? null) : null,
+      isShown('score') && isShown('feedback') ? (bandOf(paper.content.bands, sum)?.feedback ?? null) : null,
     parts: asked,
-    sections: needsText ? [...new Set(sections.values())] : [],
+    sections: [...new Set(sectionOf(paper.content).values())].filter(({ id }) => stands.has(id)),
   };
   return {
     finishedAt: finished.finishedAt,
     byItself: attempt.handedInAt === null,
     timeKnown: attempt.timeKnown,
     score:
-      shown.score.shown && !sum.none
+      isShown('score') && !sum.none
         ? { earned: sum.score, outOf: sum.outOf, waiting: sum.waiting, late: lateOf(sum) }
         : null,
     ...shownBelow,
     formulas: formulasShown(paper, shownBelow, Object.values(finished.comments)),
-    toCome: ASPECTS.flatMap((aspect) => {
-      const showing = shown[aspect];
-      return showing.shown ? [] : [{ aspect, waitsFor: showing.waitsFor, until: showing.until }];
-    }),
+    classDid: isShown('classDid') ? sight.classDid : null,
+    toCome: toCome(sight.shown),
   };
 }

@@ -4,8 +4,9 @@ import { isEmptyProse } from '../content/prose';
 import type { Attempt } from '../quiz/attempt';
 import type { MustAnswer } from '../quiz/placement';
 import { mustAnswer } from '../quiz/points';
-import type { Opening, Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, isFinished, isOpen } from '../quiz/window';
+import type { Paper } from '../quiz/quiz';
+import { attemptState, endOfAttempt, isFinished, isOpen } from '../quiz/window';
+import type { StudentWindow } from '../quiz/windows';
 import { readingOf } from '../scoring/context';
 import { markAnswer } from '../scoring/markAttempt';
 
@@ -20,10 +21,10 @@ export interface Save {
   readonly number: number;
 }
 
-/** The quiz as a student meets it: when it is open, and how often it may be sat. */
+/** The quiz as one student meets it: when it is open, how often it may be sat, and what was given on top of that. */
 export interface Sitting {
-  readonly opening: Opening | null;
-  readonly attempts: Pick<QuizContent['attempts'], 'most'>;
+  readonly window: StudentWindow;
+  readonly granted: number;
 }
 
 /** Why something was not done: nothing of the attempt has changed. */
@@ -34,10 +35,10 @@ export type Decided =
 const refused = (reason: Refusal): Decided => ({ ok: false, reason });
 
 /** True where a student who has made these attempts may begin another one: at an instant in ms since 1970. */
-export const mayBegin = ({ opening, attempts }: Sitting, made: readonly Attempt[], now: number): boolean =>
-  isOpen(opening, now) &&
-  made.every((attempt) => isFinished(attemptState(attempt, opening, now))) &&
-  (attempts.most === null || made.length < attempts.most);
+export const mayBegin = ({ window, granted }: Sitting, made: readonly Attempt[], now: number): boolean =>
+  isOpen(window, now) &&
+  made.every((attempt) => isFinished(attemptState(attempt, window, now))) &&
+  (window.attempts === null || made.length < window.attempts + granted);
 
 /**
  * What *Begin* does for a student who has made these attempts, the first one first: goes on with the one that is not
@@ -49,16 +50,18 @@ export function begin(
   now: number,
 ): { readonly goOn: Attempt } | { readonly number: number } | null {
   const last = made.at(-1);
-  if (last && last.handedInAt === null) return { goOn: last };
+  if (last && attemptState(last, quiz.window, now) === 'working') return { goOn: last };
   return mayBegin(quiz, made, now) ? { number: (last?.number ?? 0) + 1 } : null;
 }
 
-/** What an attempt is when it begins, at an instant in ms since 1970. */
+/** What an attempt is when it begins, at an instant in ms since 1970, with so many minutes. */
 export const begun = (
   what: Pick<Attempt, 'id' | 'quizId' | 'studentId' | 'number' | 'revision' | 'seed' | 'seq'>,
   at: number,
+  timeLimit: number | null = null,
 ): Attempt => ({
   ...what,
+  ...(timeLimit === null ? {} : { limit: timeLimit }),
   openedAt: at,
   savedAt: at,
   handedInAt: null,
@@ -70,9 +73,11 @@ export const begun = (
 });
 
 /** Whether the attempt can still be worked at. */
-function unfinished(attempt: Attempt, opening: Opening | null, now: number): Refusal | null {
+function unfinished(attempt: Attempt, window: StudentWindow, now: number): Refusal | null {
   if (attempt.handedInAt !== null) return 'handedIn';
-  return isOpen(opening, now) ? null : 'closed';
+  if (!isOpen(window, now)) return 'closed';
+  const end = endOfAttempt(attempt, window);
+  return end === null || now < end ? null : 'closed';
 }
 
 /** True for an answer that a student's page can give to a question; files may bring others. */
@@ -94,11 +99,11 @@ function withSave(saves: Readonly<Record<string, number>>, { page, number }: Sav
 export function keep(
   paper: Paper,
   attempt: Attempt,
-  opening: Opening | null,
+  window: StudentWindow,
   save: Save,
   now: number,
 ): Decided {
-  const reason = unfinished(attempt, opening, now);
+  const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
   const { questionId, answer } = save;
   const question = paper.questions.find(({ id }) => id === questionId);
@@ -124,11 +129,11 @@ export interface AskedHint {
 export function showHint(
   paper: Paper,
   attempt: Attempt,
-  opening: Opening | null,
+  window: StudentWindow,
   { questionId, hintId }: AskedHint,
   now: number,
 ): Decided {
-  const reason = unfinished(attempt, opening, now);
+  const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
   const shown = attempt.hints[questionId] ?? [];
   if (shown.includes(hintId)) return { ok: true, attempt };
@@ -159,9 +164,9 @@ const isMissingOne = (paper: Paper, { answers }: Attempt): boolean =>
   );
 
 /** The attempt handed in, once and for all: asked again, it stays as it is. */
-export function handIn(paper: Paper, attempt: Attempt, opening: Opening | null, now: number): Decided {
+export function handIn(paper: Paper, attempt: Attempt, window: StudentWindow, now: number): Decided {
   if (attempt.handedInAt !== null) return { ok: true, attempt };
-  const reason = unfinished(attempt, opening, now);
+  const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
   if (isMissingOne(paper, attempt)) return refused('missing');
   return { ok: true, attempt: { ...attempt, saves: {}, handedInAt: now } };

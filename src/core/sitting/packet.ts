@@ -1,25 +1,32 @@
-import { MarkedClass } from '../checking/classWork';
+import { MarkedClass, type ClassWork, type StudentWork } from '../checking/classWork';
 import { formulasIn } from '../content/formulaText';
 import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
-import { ASPECTS } from '../quiz/plan';
 import { askedIn, pointsOfPaper } from '../quiz/points';
 import { isEmptyProse } from '../content/prose';
 import { pageSizes } from '../quiz/pages';
 import { sectionOf } from '../quiz/section';
 import { inBandOrder } from '../scoring/band';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, finishedAt, isFinished, isOpen, isOver } from '../quiz/window';
-import type { Attempts, Cover, PaperPacket } from '../reveal/packets';
-import { formulasShown, questionsForStudent, slipOf } from '../reveal/slip';
-import { whatIsShown } from '../reveal/whatIsShown';
+import { attemptState, endOfAttempt, finishedAt, isFinished, isOpen } from '../quiz/window';
+import type { Aspect } from '../quiz/plan';
+import type { Attempts, ClassDid, Cover, PaperPacket } from '../reveal/packets';
+import { classDid } from '../reveal/classDid';
+import { isComplete, markedAt } from '../reveal/markedAt';
+import { formulasShown, questionsForStudent, slipOf, toCome } from '../reveal/slip';
+import type { Seat } from '../reveal/seat';
+import { Reveal, type Scene } from '../reveal/whatIsShown';
 import { mayBegin, type Sitting } from './decide';
 import type { SittingStore, Visit } from './store';
 
-/** A quiz as its students meet it. */
-export const sittingOf = ({ standing, content }: Visit['quiz']): Sitting => ({
-  opening: standing.opening,
-  attempts: content.attempts,
+/** A quiz as one student meets it. */
+export const sittingOf = ({
+  quiz,
+  student,
+  window,
+}: Pick<Visit, 'quiz' | 'student' | 'window'>): Sitting => ({
+  window,
+  granted: quiz.standing.granted[student.id] ?? 0,
 });
 
 /** What is expected, by the bands' words; what says nothing is not told. */
@@ -28,9 +35,18 @@ const expectedOf = ({ bands }: QuizContent): Cover['expected'] =>
     .filter(({ feedback }) => !isEmptyProse(feedback.text))
     .map(({ from, feedback }) => ({ from, text: feedback.text }));
 
-function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
+const mostAttempts = (most: number | null, granted = 0): number | null =>
+  most === null ? null : Math.min(50, most + granted);
+
+/** A scene in which one student has not begun yet: what they are told on the first page. */
+const withoutWork = (scene: Scene, studentId: string): Scene => ({
+  ...scene,
+  seats: scene.seats.map((seat) => (seat.studentId === studentId ? { ...seat, attempts: [] } : seat)),
+});
+
+function coverOf({ quiz, student, window }: Visit, paper: Paper, scene: Scene, now: number): Cover {
   const { title, instructions, formulas = [], bands, bandsOnCover } = paper.content;
-  const { opening } = quiz.standing;
+  const before = new Reveal(withoutWork(scene, student.id), now);
   return {
     title,
     instructions,
@@ -40,65 +56,117 @@ function coverOf({ quiz, student }: Visit, paper: Paper, now: number): Cover {
     points: pointsOfPaper(paper),
     scaledTo: paper.content.scoring.outOf,
     expected: paper.content.bandsOnCover ? expectedOf(paper.content) : [],
-    until: opening?.until ?? null,
-    due: opening?.due ?? null,
-    grace: opening?.grace ?? 0,
-    overdue: opening !== null && isLate(opening, now),
+    until: window.until,
+    due: window.due,
+    grace: window.grace,
+    overdue: isLate(window, now),
     late: paper.content.late,
-    attempts: { most: quiz.content.attempts.most, counts: paper.content.attempts.counts },
+    attempts: {
+      most: mostAttempts(window.attempts, quiz.standing.granted[student.id]),
+      counts: paper.content.attempts.counts,
+    },
     unfinished: quiz.content.unfinished,
-    plan: ASPECTS.map((aspect) => ({ aspect, when: quiz.content.plan[aspect] })),
+    timeLimit: window.timeLimit,
+    goingBack: window.goingBack,
+    comingBack: window.comingBack,
+    plan: toCome(before.shown(student.id)),
   };
 }
 
 /** The revision of the paper that this student is shown, or that counts for the slip; null: as it is written now. */
-function revisionFor({ standing, firstHandInAt }: Visit['quiz'], attempt: Attempt | undefined, now: number) {
-  if (attempt && attempt.handedInAt === null && !isOver(standing.opening, now)) return attempt.revision;
-  return firstHandInAt === null ? null : standing.live;
+function revisionFor({ quiz, window }: Visit, attempt: Attempt | undefined, now: number) {
+  if (attempt && attemptState(attempt, window, now) === 'working') return attempt.revision;
+  return quiz.firstHandInAt === null ? null : quiz.standing.live;
 }
 
 /** A visit with the paper that is looked at, and when. */
 interface Look extends Visit {
   readonly paper: Paper;
   readonly cover: Cover;
+  readonly scene: Scene;
   readonly now: number;
   /** Which attempt's slip is asked for; the latest where nothing is said. */
   readonly wanted: number | undefined;
 }
 
+/** The scene with what marking says of one student's attempts: when nothing in each waited any more. */
+function withMarks(scene: Scene, studentId: string, own: StudentWork): Scene {
+  const marked = new Map(own.sheets.map((sheet) => [sheet.attempt.id, markedAt(sheet)]));
+  const attempts = (seat: Seat) =>
+    seat.attempts.map((one) => ({ ...one, marked: marked.get(one.id) ?? one.marked }));
+  const seats = scene.seats.map((seat) =>
+    seat.studentId === studentId ? { ...seat, attempts: attempts(seat) } : seat,
+  );
+  return { ...scene, seats };
+}
+
+/** How the class did, as far as the plan can show it to somebody: its papers are marked for nothing else. */
+async function classIn(store: SittingStore, { quiz, paper, scene, window, now }: Look): Promise<Together> {
+  const plans = [
+    scene.plan.aspects.classDid,
+    ...scene.ownPlans.flatMap(({ aspects }) => aspects.classDid ?? []),
+  ];
+  if (plans.every(({ when }) => when === 'never')) return { papers: 0, did: null };
+  const work = await store.everyonesWork(quiz.id);
+  const { unfinished } = quiz.content;
+  const windows = new Map(scene.seats.map((seat) => [seat.studentId, seat.window]));
+  const windowOf = (studentId: string) => windows.get(studentId) ?? window;
+  const students = new MarkedClass(paper, { ...work, windowOf, unfinished, at: now }).students();
+  const papers = students.filter(({ sheets }) => sheets.some(isComplete)).length;
+  const outOf = students.find(({ recorded }) => recorded)?.recorded?.outOf;
+  const did = outOf
+    ? classDid(
+        students.map(({ recorded }) => recorded),
+        papers,
+        outOf,
+      )
+    : null;
+  return { papers, did };
+}
+
+interface Together {
+  readonly papers: number;
+  readonly did: ClassDid | null;
+}
+
 async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPacket> {
-  const { quiz, made, paper, cover, now, wanted } = look;
-  const { opening } = quiz.standing;
+  const { quiz, made, paper, cover, window, now, wanted, student } = look;
   const { overrides, rulings, comments } = await store.teachersWork(
     quiz.id,
     made.map(({ id }) => id),
   );
   const { unfinished } = quiz.content;
-  const work = { attempts: made, opening, unfinished, overrides, rulings, at: now };
+  const work: ClassWork = { attempts: made, windowOf: () => window, unfinished, overrides, rulings, at: now };
   const [own] = new MarkedClass(paper, work).students();
   const sheet = own?.sheets.find((one) => one.attempt.number === wanted) ?? own?.sheets.at(-1);
   if (!own || !sheet) return { state: 'notHandedIn', cover };
   const { attempt, notCounted } = sheet;
-  const ended = finishedAt(attempt, opening);
-  const shown = whatIsShown(
-    { plan: quiz.content.plan, standing: quiz.standing },
-    { studentId: attempt.studentId, finishedAt: ended },
-    now,
-  );
+  const { papers, did } = await classIn(store, look);
+  const scene = { ...withMarks(look.scene, student.id, own), completePapers: papers };
+  const reveal = new Reveal(scene, now);
+  const shown = reveal.shown(student.id, attempt.id);
   const { counts } = paper.content.attempts;
-  const recorded = own.sheets.length > 1 && shown.score.shown ? own.recorded : null;
+  // What attempts come to together is told once each that joins shows its own score.
+  const joining = own.sheets.filter((one) => one.notCounted === null);
+  const allShown = joining.every((one) => reveal.shown(student.id, one.attempt.id).score.state === 'shown');
+  const recorded = own.sheets.length > 1 && allShown ? own.recorded : null;
   const attempts: Attempts = {
     number: attempt.number,
     finished: own.sheets.map((one) => one.attempt.number),
     notCounted: notCounted === 'tooLate' || notCounted === 'voided' ? notCounted : null,
     recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
-    mayBegin: mayBegin(sittingOf(quiz), made, now),
+    mayBegin: mayBegin(sittingOf(look), made, now),
   };
-  const slip = slipOf(paper, { sheet, finishedAt: ended, comments: comments.get(attempt.id) ?? {} }, shown);
-  return { state: 'finished', cover, slip, attempts };
+  const finished = {
+    sheet,
+    finishedAt: finishedAt(attempt, window),
+    comments: comments.get(attempt.id) ?? {},
+  };
+  const sight = { shown, only: (aspect: Aspect) => reveal.only(student.id, aspect), classDid: did };
+  return { state: 'finished', cover, slip: slipOf(paper, finished, sight), attempts };
 }
 
-function workingPacket(attempt: Attempt, { paper, cover }: Look): PaperPacket {
+function workingPacket(attempt: Attempt, { paper, cover, window }: Look): PaperPacket {
   const { id, answers, savedAt } = attempt;
   const started = Object.keys(answers).length > 0;
   const questions = questionsForStudent(paper, attempt);
@@ -114,6 +182,7 @@ function workingPacket(attempt: Attempt, { paper, cover }: Look): PaperPacket {
       formulas: formulasShown(paper, { questions, sections }),
       answers,
       savedAt: started ? savedAt : null,
+      endsAt: endOfAttempt(attempt, window),
     },
   };
 }
@@ -121,15 +190,15 @@ function workingPacket(attempt: Attempt, { paper, cover }: Look): PaperPacket {
 /** What a student may see of a quiz: nothing of any key before its time. */
 export async function packetFor(store: SittingStore, visit: Visit, wanted?: number): Promise<PaperPacket> {
   const now = store.now();
-  const { quiz, made } = visit;
+  const { quiz, made, window } = visit;
   const attempt = made.at(-1);
-  const { opening } = quiz.standing;
-  const paper = await store.paper(quiz.id, revisionFor(quiz, attempt, now));
-  const cover = coverOf(visit, paper, now);
-  const look: Look = { ...visit, paper, cover, now, wanted };
-  if (isFinished(attemptState(attempt, opening, now))) return finishedPacket(store, look);
-  if (!isOpen(opening, now)) {
-    const opensAt = opening && opening.from > now ? opening.from : null;
+  const paper = await store.paper(quiz.id, revisionFor(visit, attempt, now));
+  const scene = await store.scene(visit);
+  const cover = coverOf(visit, paper, scene, now);
+  const look: Look = { ...visit, paper, cover, scene, now, wanted };
+  if (isFinished(attemptState(attempt, window, now))) return finishedPacket(store, look);
+  if (!isOpen(window, now)) {
+    const opensAt = window.from !== null && window.from > now ? window.from : null;
     return { state: 'closed', cover, opensAt };
   }
   return attempt ? workingPacket(attempt, look) : { state: 'ready', cover };

@@ -60,7 +60,7 @@ export function serveStudents(store: SittingStore): StudentPort {
         await store.change(
           at,
           attemptId,
-          (paper, attempt, opening, now) => keep(paper, attempt, opening, save, now),
+          (paper, attempt, window, now) => keep(paper, attempt, window, save, now),
           false,
         ),
       );
@@ -74,7 +74,7 @@ export function serveStudents(store: SittingStore): StudentPort {
         await store.change(
           at,
           attemptId,
-          (paper, attempt, opening, now) => showHint(paper, attempt, opening, hint, now),
+          (paper, attempt, window, now) => showHint(paper, attempt, window, hint, now),
           false,
         ),
       );

@@ -1,6 +1,8 @@
 import type { ClassWork } from '../checking/classWork';
 import type { Attempt, CommentText } from '../quiz/attempt';
-import type { Opening, Paper, QuizContent, QuizStanding } from '../quiz/quiz';
+import type { Paper, QuizContent, QuizStanding } from '../quiz/quiz';
+import type { StudentWindow } from '../quiz/windows';
+import type { Scene } from '../reveal/whatIsShown';
 import type { Decided, Refusal } from './decide';
 import type { PaperAddress } from './port';
 
@@ -13,6 +15,8 @@ export interface Visit {
     readonly firstHandInAt: number | null;
   };
   readonly student: { readonly id: string; readonly name: string };
+  /** The student's own window. */
+  readonly window: StudentWindow;
   /** The student's attempts, the first one first. */
   readonly made: readonly Attempt[];
 }
@@ -28,7 +32,7 @@ export type Stored =
   { readonly ok: true; readonly at: number } | { readonly ok: false; readonly reason: Refusal };
 
 /** What is decided about an attempt at an instant: stored if it differs from what was there. */
-export type Decide = (paper: Paper, attempt: Attempt, opening: Opening | null, now: number) => Decided;
+export type Decide = (paper: Paper, attempt: Attempt, window: StudentWindow, now: number) => Decided;
 
 /**
  * Where students' papers lie. Whatever serves students stands behind this: the browser's database, or a server's. Each
@@ -41,6 +45,10 @@ export interface SittingStore {
   visit(at: PaperAddress): Promise<Visit | null>;
   /** The paper as it counted at a revision; null: as it is written now. */
   paper(quizId: string, revision: number | null): Promise<Paper>;
+  /** Everything that decides what is shown of the quiz, of this student and of everyone. */
+  scene(visit: Visit): Promise<Scene>;
+  /** Everyone's attempts at the quiz, with what the teacher scored and ruled. */
+  everyonesWork(quizId: string): Promise<Pick<ClassWork, 'attempts' | 'overrides' | 'rulings'>>;
   teachersWork(quizId: string, attemptIds: readonly string[]): Promise<TeachersWork>;
   /** Begins the student's next attempt, or leaves the one that is being worked at: as `begin` decides. */
   begin(at: PaperAddress): Promise<void>;

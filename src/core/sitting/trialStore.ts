@@ -1,7 +1,13 @@
-import { ASPECTS, type RevealPlan } from '../quiz/plan';
+import { at as once, NEVER, planOf, waitsFor } from '../quiz/plan';
 import type { PaperPacket } from '../reveal/packets';
 import type { Attempt } from '../quiz/attempt';
-import type { Opening, Paper, QuizContent } from '../quiz/quiz';
+import { NEW_STANDING } from '../quiz/newQuiz';
+import type { Paper, QuizContent } from '../quiz/quiz';
+import { windowOfQuiz } from '../quiz/window';
+import { sameForAll } from '../quiz/windows';
+import { sceneFor } from '../reveal/scene';
+import { toCome } from '../reveal/slip';
+import { whatIsShown, type Scene } from '../reveal/whatIsShown';
 import { begin, begun } from './decide';
 import type { SittingStore, Visit } from './store';
 
@@ -17,13 +23,31 @@ export interface Tried {
 }
 
 /** Everything at once: what comes back is what is tried. */
-const ALL_AT_ONCE = Object.fromEntries(ASPECTS.map((aspect) => [aspect, 'handedIn'])) as RevealPlan;
+const ALL_AT_ONCE = planOf(waitsFor(once('handedIn')), { classDid: NEVER });
+
+/** A quiz that one student alone sits. */
+const sceneOf = (
+  { content, standing }: Pick<Visit['quiz'], 'content' | 'standing'>,
+  visitor: string,
+  attempts: readonly Attempt[],
+): Scene =>
+  sceneFor({
+    content,
+    standing,
+    people: [],
+    members: [],
+    attempts,
+    rulings: new Map(),
+    markedAt: () => 'atHandIn',
+    completePapers: 0,
+    visitor,
+  });
 
 /** What a student is told before handing in: when results come by the quiz's own plan, though the dry run shows them at once. */
-export function asPlanned(packet: PaperPacket, { plan }: QuizContent): PaperPacket {
+export function asPlanned(packet: PaperPacket, content: QuizContent, at: number): PaperPacket {
   if (packet.state === 'unknown' || packet.state === 'finished') return packet;
-  const cover = { ...packet.cover, plan: ASPECTS.map((aspect) => ({ aspect, when: plan[aspect] })) };
-  return { ...packet, cover };
+  const scene = sceneOf({ content, standing: NEW_STANDING }, '', []);
+  return { ...packet, cover: { ...packet.cover, plan: toCome(whatIsShown(scene, '', at)) } };
 }
 
 /**
@@ -31,12 +55,13 @@ export function asPlanned(packet: PaperPacket, { plan }: QuizContent): PaperPack
  * alone. What students will see is decided by the same code as theirs; only the plan shows everything at hand-in.
  */
 export function trialStore({ quizId, content, paper, now, newId, newSeed, picture }: Tried): SittingStore {
-  const opening: Opening = { from: now(), due: null, grace: 0, until: null };
+  const opening = { from: now(), due: null, grace: 0, until: null };
+  const window = sameForAll(windowOfQuiz(opening, content));
   const student = { id: newId(), name: 'A student' };
   const quiz: Visit['quiz'] = {
     id: quizId,
     content: { ...content, plan: ALL_AT_ONCE },
-    standing: { opening, shown: {}, shownTo: {}, live: 1, setTo: [] },
+    standing: { ...NEW_STANDING, opening, live: 1 },
     firstHandInAt: null,
   };
   let made: readonly Attempt[] = [];
@@ -44,15 +69,18 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
     begun(
       { id: newId(), quizId, studentId: student.id, number, revision: 1, seed: newSeed(), seq: 0 },
       now(),
+      window.timeLimit,
     );
   return {
     now,
     picture,
-    visit: (at) => Promise.resolve(at.quizId === quizId ? { quiz, student, made } : null),
+    visit: (at) => Promise.resolve(at.quizId === quizId ? { quiz, student, window, made } : null),
     paper: () => Promise.resolve(paper),
+    scene: () => Promise.resolve(sceneOf(quiz, student.id, made)),
+    everyonesWork: () => Promise.resolve({ attempts: made, overrides: new Map(), rulings: new Map() }),
     teachersWork: () => Promise.resolve({ overrides: new Map(), rulings: new Map(), comments: new Map() }),
     begin() {
-      const decided = begin({ opening, attempts: content.attempts }, made, now());
+      const decided = begin({ window, granted: 0 }, made, now());
       if (decided && 'number' in decided) made = [...made, fresh(decided.number)];
       return Promise.resolve();
     },
@@ -60,7 +88,7 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
       const attempt = made.find(({ id }) => id === attemptId);
       if (!attempt) return Promise.resolve({ ok: false, reason: 'unknown' });
       const at = now();
-      const decided = decide(paper, attempt, opening, at);
+      const decided = decide(paper, attempt, window, at);
       if (!decided.ok) return Promise.resolve(decided);
       made = made.map((one) => (one.id === attemptId ? decided.attempt : one));
       return Promise.resolve({ ok: true, at });

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isOpen } from '@/core/quiz/window';
-import { ASPECTS } from '@/core/quiz/plan';
+import { aspectsAtClosing, aspectsByHand, isShownAlone, shownToAllSince } from '@/core/reveal/byHand';
 import { closeQuiz, showAspects } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
@@ -65,9 +65,10 @@ function WhileOpen({ names, show, onClose }: WhileOpenProps) {
 function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { quiz } = useQuiz();
   const { plan } = quiz.content;
-  const byHand = ASPECTS.filter((aspect) => plan[aspect] === 'byTeacher');
-  const open = byHand.filter((aspect) => quiz.standing.shown[aspect] === undefined);
-  const anyone = open.length < byHand.length || Object.keys(quiz.standing.shownTo).length > 0;
+  const { acts } = quiz.standing;
+  const byHand = aspectsByHand(plan);
+  const open = byHand.filter((aspect) => shownToAllSince(acts, aspect) === null);
+  const anyone = open.length < byHand.length || rows.some(({ studentId }) => isShownAlone(acts, studentId));
   const [asking, setAsking] = useState(false);
   const at = useNow();
   const sitting = isOpen(quiz.standing.opening, at);
@@ -123,7 +124,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
 /** What waits for the closing of a quiz that was never opened, which never comes by the clock. */
 function NeverOpened() {
   const { quiz } = useQuiz();
-  const waits = ASPECTS.filter((aspect) => quiz.content.plan[aspect] === 'closed');
+  const waits = aspectsAtClosing(quiz.content.plan);
   const close = usePress(async () => {
     const step = await closeQuiz(quiz.id);
     notify('The quiz is closed', { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });

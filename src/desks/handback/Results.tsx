@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
 import { ASPECTS } from '@/core/quiz/plan';
+import { aspectsByHand, isShownAlone } from '@/core/reveal/byHand';
 import { showStudent } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
@@ -15,14 +16,18 @@ import { useNarrow } from '@/ui/widgets/useNarrow';
 import type { HandBackRow } from '@/workers/classDesk';
 import { printAddress } from './printAddress';
 
+/** The questions come with what stands on them, and how the class did is nothing of the student's own. */
+const TOLD = ASPECTS.filter((aspect) => aspect !== 'questions' && aspect !== 'classDid');
+
 function seenWords({ shown, waitsForTeacher, notCounted }: HandBackRow): string {
   // Of an attempt that does not count there is no score to see.
   if (notCounted) return `no score: ${notCountedWords(notCounted)}`;
-  if (shown.length === ASPECTS.length) return 'everything';
-  const missing = ASPECTS.filter((aspect) => !shown.includes(aspect));
+  const missing = TOLD.filter((aspect) => !shown.includes(aspect));
+  if (missing.length === 0) return 'everything';
   if (missing.length <= 2)
     return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
-  if (shown.length > 0) return shown.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
+  const told = TOLD.filter((aspect) => shown.includes(aspect));
+  if (told.length > 0) return told.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
   return waitsForTeacher.length > 0 ? 'nothing until you release it' : 'nothing yet';
 }
 
@@ -47,7 +52,7 @@ const RecordedScore = ({ recorded }: { readonly recorded: NonNullable<HandBackRo
 /** Shows everything that waits to one student, or takes it back. */
 function ShowOne({ row }: { readonly row: HandBackRow }) {
   const { quiz } = useQuiz();
-  const alone = quiz.standing.shownTo[row.studentId] !== undefined;
+  const alone = isShownAlone(quiz.standing.acts, row.studentId);
   if (!alone && row.waitsForTeacher.length === 0) return null;
   const press = async () => {
     const step = await showStudent(quiz.id, row.studentId, alone ? 'takeBack' : 'show');
@@ -179,7 +184,7 @@ const ResultList = ({ rows, byHand }: ResultsProps) => (
 /** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
 export function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { quiz } = useQuiz();
-  const byHand = useMemo(() => Object.values(quiz.content.plan).includes('byTeacher'), [quiz.content.plan]);
+  const byHand = useMemo(() => aspectsByHand(quiz.content.plan).length > 0, [quiz.content.plan]);
   const View = useNarrow('phone') ? ResultList : ResultTable;
   return <View rows={rows} byHand={byHand} />;
 }

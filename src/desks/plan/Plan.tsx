@@ -1,6 +1,18 @@
-import { ASPECTS, type RevealPlan, type Aspect, type Condition } from '@/core/quiz/plan';
+import {
+  ASPECTS,
+  at,
+  NEVER,
+  planOf,
+  waitsFor,
+  type Aspect,
+  type AspectPlan,
+  type RevealPlan,
+} from '@/core/quiz/plan';
+import { shownToAllSince } from '@/core/reveal/byHand';
+import { sceneFor } from '@/core/reveal/scene';
+import { FEWEST_PAPERS, whatIsShown } from '@/core/reveal/whatIsShown';
+import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import type { QuizContent } from '@/core/quiz/quiz';
-import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { showAspects } from '@/store/quiz/standing';
 import { dayAndTime } from '@/ui/words/figures';
 import { undoStep } from '@/store/records/history';
@@ -16,44 +28,53 @@ import { useNow } from '@/ui/widgets/useNow';
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
   score: 'The score appears',
   rightWrong: 'What was right and wrong, with points for each question, appears',
-  ownAnswers: 'The questions with the student’s own answers appear',
+  questions: 'The questions appear',
+  ownAnswers: 'The student’s own answers appear',
   feedback: 'Feedback with its links appears',
   rightAnswers: 'The right answers and explanations appear',
   comments: 'My comments appear',
+  classDid: 'How the class did appears',
 };
-const WHEN: Readonly<Record<Condition | 'never', string>> = {
+const WHEN = {
   handedIn: 'when the student has handed in',
   closed: 'when the quiz has closed',
   byTeacher: 'when I show it',
   never: 'never',
-};
+} as const;
 
-type When = Condition | 'never';
-const planOf = (rest: When, more: Partial<QuizContent['plan']> = {}): QuizContent['plan'] => ({
-  ...(Object.fromEntries(ASPECTS.map((aspect) => [aspect, rest])) as QuizContent['plan']),
-  ...more,
-});
-const READY_MADE: readonly { title: string; plan: QuizContent['plan'] }[] = [
-  { title: 'All at once, at hand-in', plan: planOf('handedIn') },
-  { title: 'Score at hand-in, the rest after closing', plan: planOf('closed', { score: 'handedIn' }) },
-  { title: 'All after closing', plan: planOf('closed') },
-  { title: 'All by hand', plan: planOf('byTeacher') },
+type When = keyof typeof WHEN;
+const planWhen = (when: When): AspectPlan => (when === 'never' ? NEVER : waitsFor(at(when)));
+const READY_MADE: readonly { title: string; plan: RevealPlan }[] = [
+  { title: 'All at once, at hand-in', plan: planOf(planWhen('handedIn'), { classDid: NEVER }) },
+  {
+    title: 'Score at hand-in, the rest after closing',
+    plan: planOf(planWhen('closed'), { score: planWhen('handedIn'), classDid: NEVER }),
+  },
+  { title: 'All after closing', plan: planOf(planWhen('closed'), { classDid: NEVER }) },
+  { title: 'All by hand', plan: planOf(planWhen('byTeacher'), { classDid: NEVER }) },
 ];
 
+/** The one condition of an aspect, as far as it can be chosen here. */
+function whenOf({ when }: AspectPlan): When {
+  if (when === 'never') return 'never';
+  const name = when[0]?.when ?? 'handedIn';
+  return name in WHEN ? (name as When) : 'closed';
+}
+
 /** Early students can pass on what they see while others can still hand in. */
-function leaksOf(plan: QuizContent['plan']): string | null {
+function leaksOf({ aspects }: RevealPlan): string | null {
   const risky = [
     ['rightAnswers', 'the right answers'],
     ['feedback', 'feedback'],
     ['rightWrong', 'what was right and wrong'],
   ] as const;
-  const open = risky.filter(([aspect]) => plan[aspect] === 'handedIn').map(([, words]) => words);
+  const open = risky.filter(([aspect]) => whenOf(aspects[aspect]) === 'handedIn').map(([, words]) => words);
   return open.length === 0 ? null : open.join(', ').replace(/, ([^,]*)$/, ' and $1');
 }
 
 function ByHand({ aspect }: { readonly aspect: Aspect }) {
   const { quiz } = useQuiz();
-  const since = quiz.standing.shown[aspect];
+  const since = shownToAllSince(quiz.standing.acts, aspect);
   const press = async (show: 'show' | 'takeBack') => {
     const step = await showAspects(quiz.id, [aspect], show);
     notify(
@@ -65,36 +86,50 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
   };
   return (
     <span className="ml-2 inline-flex items-baseline gap-3">
-      {since !== undefined && <span className="caption">shown since {dayAndTime(since)}</span>}
+      {since !== null && <span className="caption">shown since {dayAndTime(since)}</span>}
       <button
         type="button"
         className="btn btn-xs btn-outline"
-        onClick={() => run(() => press(since === undefined ? 'show' : 'takeBack'))}
+        onClick={() => run(() => press(since === null ? 'show' : 'takeBack'))}
       >
-        {since === undefined ? 'Show it now' : 'Hide it again'}
+        {since === null ? 'Show it now' : 'Hide it again'}
       </button>
     </span>
   );
 }
 
+/** An attempt of which nothing is known but that it was handed in. */
+const NEW_ATTEMPT = {
+  id: '',
+  number: 1,
+  limit: null,
+  reopened: null,
+  timeKnown: true,
+  voided: false,
+  takenInAt: null,
+  marked: 'atHandIn',
+} as const;
+
 /** What a student who handed in at a moment would see now and later: the plan, said back. */
 function Preview() {
   const { quiz } = useQuiz();
-  const at = useNow();
-  const shown = whatIsShown(
-    { plan: quiz.content.plan, standing: quiz.standing },
-    { studentId: '', finishedAt: at },
-    at,
-  );
-  const names: Readonly<Record<Aspect, string>> = {
-    score: 'score',
-    rightWrong: 'right and wrong',
-    ownAnswers: 'own answers',
-    feedback: 'feedback',
-    rightAnswers: 'right answers',
-    comments: 'comments',
-  };
-  const atOnce = ASPECTS.filter((aspect) => shown[aspect].shown);
+  const now = useNow();
+  const scene = sceneFor({
+    content: quiz.content,
+    standing: quiz.standing,
+    people: [],
+    members: [],
+    attempts: [],
+    rulings: new Map(),
+    markedAt: () => 'atHandIn',
+    completePapers: FEWEST_PAPERS,
+    visitor: '',
+  });
+  const handedIn = { ...NEW_ATTEMPT, begunAt: now, handedInAt: now };
+  const seats = scene.seats.map((seat) => ({ ...seat, attempts: [handedIn] }));
+  const shown = whatIsShown({ ...scene, seats }, '', now);
+  const names = ASPECT_NAMES;
+  const atOnce = ASPECTS.filter((aspect) => shown[aspect].state === 'shown');
   return (
     <section aria-labelledby="preview">
       <h2 id="preview" className="text-[15px]">
@@ -103,19 +138,19 @@ function Preview() {
       <dl className="mt-2 space-y-1.5">
         {ASPECTS.map((aspect) => {
           const showing = shown[aspect];
-          const later =
-            !showing.shown && showing.waitsFor === 'closed'
-              ? showing.until === null
-                ? 'once you close the quiz'
-                : `from ${dayAndTime(showing.until)}`
-              : !showing.shown && showing.waitsFor === 'byTeacher'
+          const waits = showing.state === 'waits' ? showing : null;
+          const later = !waits
+            ? 'never'
+            : waits.until !== null
+              ? `from ${dayAndTime(waits.until)}`
+              : waits.for.some((one) => one.for === 'byTeacher')
                 ? 'once you show it'
-                : 'never';
+                : 'once you close the quiz';
           return (
             <div key={aspect} className="flex justify-between gap-4 border-b border-line pb-1.5">
               <dt>{names[aspect]}</dt>
-              <dd className={showing.shown ? 'font-semibold' : 'text-soft'}>
-                {showing.shown ? 'at once' : later}
+              <dd className={waits || showing.state === 'never' ? 'text-soft' : 'font-semibold'}>
+                {showing.state === 'shown' ? 'at once' : later}
               </dd>
             </div>
           );
@@ -139,7 +174,7 @@ function Leaks({ plan, again }: { readonly plan: RevealPlan; readonly again: boo
           still sit until the quiz closes.
         </p>
       )}
-      {again && plan.rightAnswers === 'handedIn' && (
+      {again && whenOf(plan.aspects.rightAnswers) === 'handedIn' && (
         <p className="mt-3 border-l-2 border-saffron bg-wash px-4 py-3" role="note">
           <strong>The next attempt is given away.</strong> Students who can take the quiz again see the right
           answers after their first attempt.
@@ -228,7 +263,9 @@ export default function Plan() {
           draft={plan}
           what="The reveal plan"
           show={(version) =>
-            ASPECTS.map((aspect) => <p key={aspect}>{`${SUBJECTS[aspect]} ${WHEN[version[aspect]]}.`}</p>)
+            ASPECTS.map((aspect) => (
+              <p key={aspect}>{`${SUBJECTS[aspect]} ${WHEN[whenOf(version.aspects[aspect])]}.`}</p>
+            ))
           }
         />
         <ul className="mt-4">
@@ -236,8 +273,10 @@ export default function Plan() {
             <AspectSentence
               key={aspect}
               aspect={aspect}
-              when={plan.value[aspect]}
-              onWhen={(when) => plan.edit({ ...plan.value, [aspect]: when })}
+              when={whenOf(plan.value.aspects[aspect])}
+              onWhen={(when) =>
+                plan.edit({ ...plan.value, aspects: { ...plan.value.aspects, [aspect]: planWhen(when) } })
+              }
             />
           ))}
         </ul>

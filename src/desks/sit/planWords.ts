@@ -1,21 +1,23 @@
 import type { Cover, Slip } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/words/figures';
+import { count, dayAndTime } from '@/ui/words/figures';
 
 type Aspect = Cover['plan'][number]['aspect'];
 
 const NAMES: Readonly<Record<Aspect, string>> = {
   score: 'your score',
   rightWrong: 'what was right and wrong',
+  questions: 'the questions',
   ownAnswers: 'your answers',
   feedback: 'feedback',
   rightAnswers: 'the right answers',
   comments: 'your teacher’s comments',
+  classDid: 'how the class did',
 };
 
-function list(aspects: readonly Aspect[]): string {
-  const names = aspects.map((aspect) => NAMES[aspect]);
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
+const list = (all: readonly string[]): string =>
+  all.length < 2 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
+
+const names = (aspects: readonly Aspect[]): string => list(aspects.map((aspect) => NAMES[aspect]));
 
 const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -26,31 +28,61 @@ export const timesWords = (times: number): string => ['never', 'once', 'twice'][
 export const oftenWords = ({ most }: Cover['attempts']): string =>
   `You can take this quiz ${most === null ? 'as often as you like' : timesWords(most)}`;
 
-/** When results come, in sentences, before anything is handed in. */
-export function whenResultsCome({ plan, until }: Cover): string[] {
-  const of = (when: string) => list(plan.filter((part) => part.when === when).map((part) => part.aspect));
-  const closing =
-    until === null ? 'when your teacher closes the quiz' : `after closing, ${dayAndTime(until)}`;
-  return [
-    [of('handedIn'), 'at once when you hand in'],
-    [of('closed'), closing],
-    [of('byTeacher'), 'when your teacher shows it'],
-  ].flatMap(([what, when]) => (what ? [`${sentence(what)}: ${when}.`] : []));
+type ToCome = Cover['plan'][number];
+type Wait = ToCome['for'][number];
+
+const UNITS = { minute: 'minute', hour: 'hour', day: 'day' } as const;
+const laterWords = ({ delay }: Wait): string =>
+  delay ? `${count(delay.amount, UNITS[delay.unit])} after ` : '';
+
+const WHOSE = { all: 'everyone', class: 'everyone in your class', group: 'everyone in your group' } as const;
+
+/** What is waited for, as the end of a sentence. */
+function waitWords(wait: Wait): string {
+  const whose = WHOSE[wait.scope ?? 'all'];
+  const event: Readonly<Record<Wait['for'], readonly [plain: string, delayed: string]>> = {
+    handedIn: ['at once when you hand in', 'you hand in'],
+    closed: ['when your teacher closes the quiz', 'the quiz closes for you'],
+    allClosed: [`when the quiz has closed for ${whose}`, `the quiz has closed for ${whose}`],
+    allDone: [
+      `when ${whose} has handed in or the time is over`,
+      `${whose} has handed in or the time is over`,
+    ],
+    date: ['at a set time', 'a set time'],
+    marked: ['when everything is marked', 'everything is marked'],
+    lastAttempt: ['after your last attempt', 'your last attempt'],
+    byTeacher: ['when your teacher shows it', 'your teacher shows it'],
+    takenBack: ['when your teacher shows it again', 'your teacher shows it again'],
+  };
+  const [plain, delayed] = event[wait.for];
+  return wait.delay ? `${laterWords(wait)}${delayed}` : plain;
 }
 
-/** The parts of the slip still to come, and what it waits for. */
-export function stillToCome(toCome: Slip['toCome']): string[] {
-  const of = (waitsFor: string) => toCome.filter((part) => part.waitsFor === waitsFor);
-  const names = (waitsFor: string) => list(of(waitsFor).map((part) => part.aspect));
-  const until = of('closed')[0]?.until ?? null;
-  const closed = names('closed');
-  const teacher = names('byTeacher');
-  return [
-    ...(closed
-      ? [
-          `${sentence(closed)} will come ${until === null ? 'when your teacher closes the quiz or shows it' : `on ${dayAndTime(until)}, when the quiz has closed`}.`,
-        ]
-      : []),
-    ...(teacher ? [`${sentence(teacher)} will come when your teacher shows it.`] : []),
-  ];
+/** When an aspect comes: at a time that is known, else by what it waits for. */
+function whenWords({ for: waits, until }: ToCome): string {
+  const own = waits.filter((wait) => wait.for !== 'handedIn' || wait.delay !== null);
+  if (own.length === 0) return waitWords({ for: 'handedIn', scope: null, delay: null, until: null });
+  const open = own.filter((wait) => wait.until === null);
+  if (open.length === 0 && own.every((wait) => wait.for === 'closed' && wait.delay === null))
+    return `after closing, ${dayAndTime(own[0]?.until ?? 0)}`;
+  if (until !== null && open.length === 0) return `on ${dayAndTime(until)} at the latest`;
+  if (open.length === 0 && own.every(({ until: known }) => known !== null))
+    return `once you have handed in, from ${dayAndTime(Math.max(...own.map((wait) => wait.until ?? 0)))}`;
+  return list(open.map(waitWords));
 }
+
+/** Aspects that come at the same time, together. */
+function byTime(all: readonly ToCome[]): string[] {
+  const together = new Map<string, Aspect[]>();
+  for (const one of all) {
+    const when = whenWords(one);
+    together.set(when, [...(together.get(when) ?? []), one.aspect]);
+  }
+  return [...together].map(([when, aspects]) => `${sentence(names(aspects))}: ${when}.`);
+}
+
+/** When results come, in sentences, before anything is handed in. */
+export const whenResultsCome = ({ plan }: Pick<Cover, 'plan'>): string[] => byTime(plan);
+
+/** The parts of the slip still to come, and what they wait for. */
+export const stillToCome = (toCome: Slip['toCome']): string[] => byTime(toCome);

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { KIND_NAMES, kindOf } from '@/core/kinds';
 import { isOpen } from '@/core/quiz/window';
-import { ASPECTS } from '@/core/quiz/plan';
+import { aspectsByHand } from '@/core/reveal/byHand';
 import { addQuestion } from '@/store/quiz/edits';
 import { now } from '@/store/records/clock';
 import { redo, undo } from '@/store/records/history';
@@ -25,7 +25,7 @@ interface Openers {
 function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   const { quiz } = useQuiz();
   const { id, content, standing } = quiz;
-  const byHand = ASPECTS.filter((aspect) => content.plan[aspect] === 'byTeacher');
+  const byHand = aspectsByHand(content.plan);
   const go = (address: string) => location.assign(address);
   const print = (right: string) =>
     window.open(`/print/?${new URLSearchParams({ quiz: id, right }).toString()}`, '_blank', 'noopener');

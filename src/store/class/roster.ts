@@ -21,7 +21,8 @@ import { newId } from '../records/ids';
 /** Everybody, in whichever class. */
 export const everybody = (): Promise<Person[]> => db.students.toArray();
 
-const school = (): Promise<[Person[], Member[]]> =>
+/** Everybody, and who is or was on which list. */
+export const school = (): Promise<[Person[], Member[]]> =>
   db.transaction('r', db.students, db.members, async () => [
     await db.students.toArray(),
     await db.members.toArray(),

@@ -1,5 +1,6 @@
 import { readCell, type Answer } from '@/core/kinds';
-import { ASPECTS } from '@/core/quiz/plan';
+import { NEW_STANDING } from '@/core/quiz/newQuiz';
+import { aspectsByHand } from '@/core/reveal/byHand';
 import type { Attempt } from '@/core/quiz/attempt';
 import { placedIn } from '@/core/quiz/paper';
 import type { Opening } from '@/core/quiz/quiz';
@@ -96,16 +97,18 @@ async function writeQuiz(work: DemoWork, at: number): Promise<void> {
   const opening = openingOf(at, work);
   const createdAt = at - work.age * DAY;
   const shownAt = work.shown ? timeOf(at, work.shown) : null;
-  const waits = ASPECTS.filter((aspect) => quiz.content.plan[aspect] === 'byTeacher');
+  const waits = aspectsByHand(quiz.content.plan);
   await db.quizzes.put({
     id: quiz.id,
     content: { ...quiz.content, zone: ownZone() },
     standing: {
+      ...NEW_STANDING,
       opening,
-      shown: shownAt === null ? {} : Object.fromEntries(waits.map((aspect) => [aspect, shownAt])),
-      shownTo: {},
+      acts:
+        shownAt === null || waits.length === 0
+          ? []
+          : [{ id: `${quiz.id}-shown`, at: shownAt, act: 'show', aspects: waits, to: { kind: 'all' } }],
       setTo: [...work.setTo],
-      live: null,
     },
     changeSeq: 1,
     firstHandInAt: null,

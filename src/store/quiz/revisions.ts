@@ -10,6 +10,7 @@ import { EDIT_TABLES, record, undoLastIf } from '../records/history';
 import { draftPaper, head } from './quizzes';
 import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
+import { windowsIn } from './windows';
 
 /** Tables that publishing a revision touches, for transactions that do so. */
 export const REVISION_TABLES = [db.quizzes, db.questions, db.questionRevs, db.quizRevs] as const;
@@ -89,9 +90,14 @@ export async function settle(quizId: string, at: number): Promise<void> {
 export async function settleByClosing(quizId: string): Promise<void> {
   const quiz = await db.quizzes.get(quizId);
   // While it is open only a hand-in counts, and that one settles the quiz itself.
-  if (!quiz || quiz.firstHandInAt !== null || isOpen(quiz.standing.opening, now())) return;
+  if (!quiz || quiz.firstHandInAt !== null) return;
+  const { opening, windows } = quiz.standing;
+  // Where nobody's time ends sooner, only a hand-in counts while it is open, and that one settles the quiz itself.
+  if (isOpen(opening, now()) && windows.length === 0 && quiz.content.timeLimit === null) return;
   const attempts = await ofQuiz.attempts(quizId).toArray();
-  if (!attempts.some((attempt) => counts(attempt, quiz.standing.opening, quiz.content, now()))) return;
+  const windowOf = await windowsIn(quiz);
+  const isOne = attempts.some((attempt) => counts(attempt, windowOf(attempt.studentId), quiz.content, now()));
+  if (!isOne) return;
   await db.transaction('rw', [...REVISION_TABLES], async () => settle(quizId, now()));
 }
 

@@ -1,7 +1,9 @@
 import type { Opening } from '@/core/quiz/quiz';
 import type { SetTo } from '@/core/quiz/school';
-import type { Aspect } from '@/core/quiz/plan';
+import type { Aspect, RevealAct } from '@/core/quiz/plan';
+import { aspectsByHand } from '@/core/reveal/byHand';
 import { now } from '../records/clock';
+import { newId } from '../records/ids';
 import type { StandingActs } from '../records/db';
 import { editing, record } from '../records/history';
 import { head } from './quizzes';
@@ -9,8 +11,7 @@ import { head } from './quizzes';
 /** What the teacher does with a quiz: opening it, showing results. Gives the number of the step, which can be undone. */
 const act = (quizId: string, label: string, change: (acts: StandingActs) => StandingActs): Promise<number> =>
   editing(async () => {
-    const { opening, shown, shownTo, setTo } = (await head(quizId)).standing;
-    const before = { opening, shown, shownTo, setTo };
+    const { live: _, ...before } = (await head(quizId)).standing;
     return record(quizId, [{ kind: 'standing', before, after: change(before) }], { label, field: '' });
   });
 
@@ -33,7 +34,13 @@ export const closeQuiz = (quizId: string): Promise<number> =>
       !opening || opening.from > at
         ? { from: at, due: null, grace: 0, until: at }
         : { ...opening, until: at };
-    return { ...acts, opening: ended };
+    // Those for whom another end was set have no more time either.
+    const windows = acts.windows.map((one) => {
+      const { until } = one.set;
+      const runsOn = until !== undefined && (until === null || until > at);
+      return runsOn ? { ...one, set: { ...one.set, until: at } } : one;
+    });
+    return { ...acts, opening: ended, windows };
   });
 
 /** Sets the quiz to classes and groups: nobody else takes it or counts from then on. */
@@ -44,34 +51,28 @@ export const setQuizTo = (quizId: string, setTo: readonly SetTo[]): Promise<numb
 export const takeBackOpening = (quizId: string): Promise<number> =>
   act(quizId, 'Cancel the opening', (acts) => ({ ...acts, opening: null }));
 
-function without<Key extends string, Value>(
-  record: Readonly<Partial<Record<Key, Value>>>,
-  key: Key,
-): Partial<Record<Key, Value>> {
-  const { [key]: _, ...rest } = record;
-  return rest as Partial<Record<Key, Value>>;
-}
+const withAct = (acts: StandingActs, more: Omit<RevealAct, 'id' | 'at'>): StandingActs =>
+  more.aspects.length === 0 ? acts : { ...acts, acts: [...acts.acts, { id: newId(), at: now(), ...more }] };
 
-/** Shows aspects that wait for the teacher to everyone, or takes them back from everyone. */
+/** Shows aspects that wait for the teacher to everyone, or takes them back from everyone, whatever else they wait for. */
 export const showAspects = (
   quizId: string,
   aspects: readonly Aspect[],
-  show: 'show' | 'takeBack',
+  show: RevealAct['act'],
 ): Promise<number> =>
-  act(quizId, show === 'show' ? 'Show results' : 'Hide results', (acts) => {
-    let { shown } = acts;
-    for (const aspect of aspects) {
-      shown = show === 'show' ? { ...shown, [aspect]: shown[aspect] ?? now() } : without(shown, aspect);
-    }
-    return { ...acts, shown, shownTo: show === 'show' ? acts.shownTo : {} };
-  });
+  act(quizId, show === 'show' ? 'Show results' : 'Hide results', (acts) =>
+    withAct(acts, { act: show, aspects: [...aspects], to: { kind: 'all' } }),
+  );
 
 /** Shows one student everything that waits for the teacher, or takes it back from that one. */
-export const showStudent = (quizId: string, studentId: string, show: 'show' | 'takeBack'): Promise<number> =>
-  act(quizId, show === 'show' ? 'Show a student the results' : 'Hide a student\u2019s results', (acts) => ({
-    ...acts,
-    shownTo:
-      show === 'show'
-        ? { ...acts.shownTo, [studentId]: now() }
-        : (without(acts.shownTo, studentId) as Record<string, number>),
-  }));
+export async function showStudent(
+  quizId: string,
+  studentId: string,
+  show: RevealAct['act'],
+): Promise<number> {
+  const aspects = aspectsByHand((await head(quizId)).content.plan);
+  const label = show === 'show' ? 'Show a student the results' : 'Hide a student\u2019s results';
+  return act(quizId, label, (acts) =>
+    withAct(acts, { act: show, aspects, to: { kind: 'student', studentId } }),
+  );
+}

@@ -31,6 +31,7 @@ import {
   stepWithClasses,
 } from '@/core/quiz/upgradeSchool';
 import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
+import { revealContent, revealStanding, revealStep } from '@/core/quiz/upgradeRevealed';
 import { wordContent, wordKept, wordStep } from '@/core/quiz/upgradeWords';
 import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
@@ -235,6 +236,21 @@ async function upgradeWords(transaction: Transaction): Promise<void> {
   await all('history', (step) => Object.assign(step, wordStep(step)));
 }
 
+/** Each class, group and student can have a window and a plan of their own. */
+async function upgradeRevealed(transaction: Transaction): Promise<void> {
+  const all = (table: string, change: (record: Json) => void) =>
+    transaction.table(table).toCollection().modify(change);
+  const content = (record: Json) => {
+    record['content'] = revealContent(record['content']);
+  };
+  await all('quizzes', (quiz) => {
+    content(quiz);
+    quiz['standing'] = revealStanding(quiz['standing']);
+  });
+  await all('quizRevs', content);
+  await all('history', (step) => Object.assign(step, revealStep(step)));
+}
+
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
   declare questions: Table<QuestionRecord, [string, string]>;
@@ -287,6 +303,7 @@ class YentrelDb extends Dexie {
     this.version(7).upgrade(upgradeNamed);
     this.version(8).upgrade(upgradeRuled);
     this.version(9).upgrade(upgradeWords);
+    this.version(10).upgrade(upgradeRevealed);
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -16,8 +16,8 @@ function mergedInto<Change extends { readonly before: unknown; readonly after: u
 async function standing(scope: string): Promise<StandingActs | null> {
   const quiz = await db.quizzes.get(scope);
   if (!quiz) return null;
-  const { opening, shown, shownTo, setTo } = quiz.standing;
-  return { opening, shown, shownTo, setTo };
+  const { live: _, ...acts } = quiz.standing;
+  return acts;
 }
 
 /** The change as it can be written now; null where what it would take back has been changed since. */

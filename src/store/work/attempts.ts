@@ -7,6 +7,7 @@ import { db } from '../records/db';
 import { newId, newSeed } from '../records/ids';
 import { ofQuiz } from '../records/ofQuiz';
 import { nextSeq } from '../records/sequence';
+import { windowOfStudent } from '../quiz/windows';
 import { currentRevision, paperAt, REVISION_TABLES, settle } from '../quiz/revisions';
 
 export const attemptsOf = (quizId: string): Promise<Attempt[]> => ofQuiz.attempts(quizId).toArray();
@@ -17,7 +18,7 @@ export const attemptsOfStudent = async (quizId: string, studentId: string): Prom
     (a, b) => a.number - b.number,
   );
 
-const ATTEMPT_TABLES = [...REVISION_TABLES, db.attempts, db.meta];
+const ATTEMPT_TABLES = [...REVISION_TABLES, db.attempts, db.students, db.members, db.meta];
 
 /**
  * Starts the student's next attempt, or finds the one that is being worked at. Gives null where the quiz is not
@@ -28,8 +29,10 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
     const made = await attemptsOfStudent(quizId, studentId);
     const quiz = await db.quizzes.get(quizId);
     const at = now();
-    const decided = quiz ? begin(sittingOf(quiz), made, at) : null;
-    if (!quiz || !decided) return null;
+    if (!quiz) return null;
+    const window = await windowOfStudent(quiz, studentId);
+    const decided = begin(sittingOf({ quiz, student: { id: studentId, name: '' }, window }), made, at);
+    if (!decided) return null;
     if ('goOn' in decided) return decided.goOn;
     const attempt = begun(
       {
@@ -42,6 +45,7 @@ export const startAttempt = (quizId: string, studentId: string): Promise<Attempt
         seq: await nextSeq(quizId),
       },
       at,
+      window.timeLimit,
     );
     await db.attempts.add(attempt);
     return attempt;
@@ -61,7 +65,8 @@ export const changeAttempt = (
     const quiz = attempt && (await db.quizzes.get(attempt.quizId));
     if (!attempt || !quiz || !isTheirs(attempt)) return { ok: false, reason: 'unknown' };
     const at = now();
-    const decided = decide(await paperAt(quiz.id, attempt.revision), attempt, quiz.standing.opening, at);
+    const window = await windowOfStudent(quiz, attempt.studentId);
+    const decided = decide(await paperAt(quiz.id, attempt.revision), attempt, window, at);
     if (!decided.ok) return decided;
     const after = decided.attempt;
     if (after === attempt) return { ok: true, at: attempt.handedInAt ?? attempt.savedAt };

@@ -1,5 +1,6 @@
 import type { Ruling } from '@/core/quiz/attempt';
 import { noRuling } from '@/core/quiz/noRuling';
+import { now } from '../records/clock';
 import { db } from '../records/db';
 import { editing, record } from '../records/history';
 import { ofQuiz } from '../records/ofQuiz';
@@ -25,13 +26,20 @@ const LABELS = {
 
 type Patch = Partial<Pick<Ruling, 'standing' | 'lateness' | 'note'>>;
 
+/** A ruling with what is ruled now: of work that is taken in, when. */
+function ruled(before: Ruling, patch: Patch): Ruling {
+  if (patch.standing === undefined) return { ...before, ...patch };
+  const { takenInAt: _, ...rest } = before;
+  return { ...rest, ...patch, ...(patch.standing === 'takenIn' ? { takenInAt: now() } : {}) };
+}
+
 /** Rules over attempts, all of them or none; what is not named stays. It can be undone, as one step. */
 export const ruleAll = (quizId: string, attemptIds: readonly string[], patch: Patch): Promise<number> =>
   editing(async () => {
     const kept = await db.rulings.bulkGet(attemptIds.map((id) => [quizId, id] as [string, string]));
     const changes = attemptIds.map((attemptId, index) => {
       const before = kept[index] ?? null;
-      const ruling = { ...(before ?? noRuling(quizId, attemptId)), ...patch };
+      const ruling = ruled(before ?? noRuling(quizId, attemptId), patch);
       return { kind: 'ruling' as const, attemptId, before, after: isNone(ruling) ? null : ruling };
     });
     const [field = 'note'] = Object.keys(patch) as (keyof typeof LABELS)[];

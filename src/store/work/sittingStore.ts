@@ -1,23 +1,35 @@
 import type { Table } from 'dexie';
 import { overridesByAttempt } from '@/core/checking/classWork';
+import { ASPECTS, type RevealPlan } from '@/core/quiz/plan';
 import { studentsSet } from '@/core/quiz/school';
+import { sceneFor } from '@/core/reveal/scene';
 import type { PaperAddress } from '@/core/sitting/port';
 import type { SittingStore } from '@/core/sitting/store';
 import { now } from '../records/clock';
 import { db } from '../records/db';
-import { underAttempt } from '../records/ofQuiz';
+import { ofQuiz, underAttempt } from '../records/ofQuiz';
 import { holderOf } from '../records/tickets';
 import { pictureBlob } from '../quiz/pictures';
 import { draftPaper } from '../quiz/quizzes';
 import { paperAt, settleByClosing } from '../quiz/revisions';
+import { windowOfStudent } from '../quiz/windows';
 import { attemptsOfStudent, changeAttempt, startAttempt } from './attempts';
 import { commentsByAttempt } from './comments';
+import { overridesOf } from './overrides';
+import { rulingsOf } from './rulings';
 
 /** Everything of one kind that the teacher wrote to some attempts. */
 const ofAttempts = async <One>(
   ids: readonly string[],
   read: (id: string) => Promise<One[]>,
 ): Promise<One[]> => (await Promise.all(ids.map(read))).flat();
+
+/** Whether a plan has anything that waits for others than the student who looks. */
+const asksForOthers = ({ aspects }: RevealPlan): boolean =>
+  ASPECTS.some((aspect) => {
+    const { when } = aspects[aspect];
+    return when !== 'never' && when.some((one) => one.when === 'allClosed' || one.when === 'allDone');
+  });
 
 /** Students' papers as they lie in this browser's database. */
 export const sittingStore: SittingStore = {
@@ -34,10 +46,42 @@ export const sittingStore: SittingStore = {
     const isMeant = studentsSet(quiz.standing.setTo, [student], members).some(
       (one) => one.removedAt === null,
     );
-    return isMeant || made.length > 0 ? { quiz, student, made } : null;
+    if (!isMeant && made.length === 0) return null;
+    return { quiz, student, made, window: await windowOfStudent(quiz, student.id) };
   },
 
   paper: (quizId, revision) => (revision === null ? draftPaper(quizId) : paperAt(quizId, revision)),
+
+  async scene({ quiz, student, made }) {
+    const { plans, windows } = quiz.standing;
+    const alone = plans.length + windows.length === 0 && !asksForOthers(quiz.content.plan);
+    const [people, members, attempts, rulings] = await Promise.all([
+      alone ? db.students.where('id').equals(student.id).toArray() : db.students.toArray(),
+      alone ? db.members.where('studentId').equals(student.id).toArray() : db.members.toArray(),
+      alone ? made : ofQuiz.attempts(quiz.id).toArray(),
+      rulingsOf(quiz.id),
+    ]);
+    return sceneFor({
+      content: quiz.content,
+      standing: quiz.standing,
+      people,
+      members,
+      attempts,
+      rulings,
+      markedAt: () => 'atHandIn',
+      completePapers: 0,
+      visitor: student.id,
+    });
+  },
+
+  async everyonesWork(quizId) {
+    const [attempts, overrides, rulings] = await Promise.all([
+      ofQuiz.attempts(quizId).toArray(),
+      overridesOf(quizId),
+      rulingsOf(quizId),
+    ]);
+    return { attempts, overrides, rulings };
+  },
 
   async teachersWork(quizId, attemptIds) {
     const places =

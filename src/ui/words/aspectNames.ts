@@ -4,8 +4,10 @@ import type { Aspect } from '@/core/quiz/plan';
 export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
   score: 'score',
   rightWrong: 'right and wrong',
+  questions: 'questions',
   ownAnswers: 'own answers',
   feedback: 'feedback',
   rightAnswers: 'right answers',
   comments: 'comments',
+  classDid: 'how the class did',
 };

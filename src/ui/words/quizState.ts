@@ -10,5 +10,7 @@ export const quizState = ({ standing, content, firstHandInAt, changeSeq }: QuizR
     content.plan,
     content.unfinished,
     content.attempts.most,
+    content.timeLimit,
+    content.zone,
     firstHandInAt === null ? changeSeq : 0,
   ]);

@@ -409,7 +409,7 @@ export async function openAttempt(quizId: string, attemptId: string): Promise<Op
   ];
   return {
     trace: lines.map(readerWords),
-    finishedAt: finishedAt(sheet.attempt, live.quiz.standing.opening),
+    finishedAt: finishedAt(sheet.attempt, live.windowOf(sheet.attempt.studentId)),
     timeKnown: sheet.attempt.timeKnown,
     late: sheet.late,
   };

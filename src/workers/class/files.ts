@@ -73,7 +73,7 @@ const FIRST = 3;
 /** The recorded scores of the whole class list as a file, with the columns asked for, else those it had last. */
 export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[]): Promise<string> {
   const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
-  const { students, paper, quiz } = live;
+  const { students, paper } = live;
   const byStudent = new Map(workOf(live).map((work) => [work.studentId, work]));
   const listed = [...students.values()].filter((one) => one.removedAt === null || byStudent.has(one.id));
   const rows = listed.sort(byName).map((student) => {
@@ -82,7 +82,7 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
     return scoreRowOf(work, student, paper, {
       comment: plainProse((counted && comments.get(counted.id)?.['']?.text) ?? ''),
       handedIn: counted?.timeKnown
-        ? zoneTime(finishedAt(counted, quiz.standing.opening), paper.content.zone)
+        ? zoneTime(finishedAt(counted, live.windowOf(student.id)), paper.content.zone)
         : null,
     });
   });

@@ -1,10 +1,10 @@
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
-import { finishedAt, type NotCounted } from '@/core/quiz/window';
+import type { NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan';
-import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { allTickets } from '@/store/records/tickets';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
+import { revealOf } from './reveal';
 
 /** One student's result: what is recorded, and what of it the student sees now. */
 export interface HandBackRow {
@@ -28,17 +28,18 @@ export interface HandBackRow {
 /** Who gets what back: everyone with finished work, by name. */
 export async function handBack(quizId: string): Promise<HandBackRow[]> {
   const [live, tickets] = await Promise.all([liveClass(quizId), allTickets()]);
-  const { standing, content } = live.quiz;
-  const at = now();
+  const reveal = revealOf(live, now());
   const twice = namesakes(live.students.values());
   const rows = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }): HandBackRow[] => {
     const attempt = counted ?? sheets.at(-1)?.attempt;
     if (!student || !attempt) return [];
-    const ended = finishedAt(attempt, standing.opening);
-    const shown = whatIsShown({ plan: content.plan, standing }, { studentId, finishedAt: ended }, at);
+    const shown = reveal.shown(studentId, attempt.id);
     const waits = ASPECTS.filter((aspect) => {
       const showing = shown[aspect];
-      return !showing.shown && showing.waitsFor === 'byTeacher';
+      return (
+        showing.state === 'waits' &&
+        showing.for.every((one) => one.for === 'byTeacher' || one.for === 'takenBack')
+      );
     });
     return [
       {
@@ -50,7 +51,7 @@ export async function handBack(quizId: string): Promise<HandBackRow[]> {
         attemptId: attempt.id,
         recorded,
         notCounted: recorded ? null : (sheets.at(-1)?.notCounted ?? null),
-        shown: ASPECTS.filter((aspect) => shown[aspect].shown),
+        shown: ASPECTS.filter((aspect) => shown[aspect].state === 'shown'),
         waitsForTeacher: waits,
       },
     ];

@@ -1,6 +1,7 @@
 import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
 import type { Sheet } from '@/core/scoring/scoredSheet';
-import type { Student } from '@/core/quiz/school';
+import type { Attempt } from '@/core/quiz/attempt';
+import { studentsSet, type Member, type Person, type Student } from '@/core/quiz/school';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/store/records/clock';
@@ -8,12 +9,14 @@ import { keepColumn, loadColumn } from '@/store/work/markColumns';
 import type { QuizRecord } from '@/store/records/db';
 import { overridesOf } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
-import { studentsSetTo } from '@/store/class/roster';
+import { school } from '@/store/class/roster';
 import { rulingsOf } from '@/store/work/rulings';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/quiz/revisions';
 import { schoolState } from '@/store/quiz/shelf';
 import { attemptsSeq } from '@/store/records/sequence';
-import { isOver } from '@/core/quiz/window';
+import { endOfAttempt, windowOfQuiz } from '@/core/quiz/window';
+import type { StudentWindow } from '@/core/quiz/windows';
+import { windowsOf } from '@/core/quiz/windowsOf';
 import { knownAttempts } from './attempts';
 
 /** The finished work, marked by the key that counts. */
@@ -24,42 +27,60 @@ export interface ClassPapers {
   readonly sheets: readonly Sheet[];
   readonly students: ReadonlyMap<string, Student>;
   readonly overrides: ReadonlyMap<string, Readonly<Record<string, Override>>>;
+  /** The window of each student. */
+  readonly windowOf: (studentId: string) => StudentWindow;
+  readonly people: readonly Person[];
+  readonly members: readonly Member[];
+  /** Attempts of everyone, also those that are not finished, and of students whom the quiz is not set to. */
+  readonly everyAttempt: readonly Attempt[];
 }
 
 /** Everything that the marks of a class are made from: the same text for as long as they hold. */
-async function stateOf(quiz: QuizRecord, at: number): Promise<string> {
+async function stateOf(quiz: QuizRecord): Promise<string> {
   const { id, changeSeq, createdAt, firstHandInAt, standing } = quiz;
-  const { live, opening, setTo } = standing;
+  const { live, opening, windows, pauses, setTo } = standing;
   const settled = live !== null && firstHandInAt !== null;
   return JSON.stringify([
     createdAt,
     await attemptsSeq(id),
     settled ? [live, quiz.content.unfinished] : changeSeq,
     opening,
-    isOver(opening, at),
+    windows,
+    pauses,
+    quiz.content.timeLimit,
     setTo,
     await schoolState(),
   ]);
 }
+
+/** When the first of the attempts that are running ends by itself; never where none does. */
+const firstEnd = (attempts: readonly Attempt[], windowOf: ClassPapers['windowOf'], at: number): number =>
+  attempts
+    .filter(({ handedInAt }) => handedInAt === null)
+    .map((attempt) => endOfAttempt(attempt, windowOf(attempt.studentId)) ?? Infinity)
+    .filter((end) => end > at)
+    .reduce((first, end) => Math.min(first, end), Infinity);
 
 async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
   const paper = settled ? await paperAt(quiz.id, live) : await draftPaper(quiz.id);
   const revs = live === null ? {} : await questionRevsAt(quiz.id, live);
-  const [students, all, overrides, rulings] = await Promise.all([
-    studentsSetTo(quiz.standing.setTo),
+  const [[people, members], all, overrides, rulings] = await Promise.all([
+    school(),
     knownAttempts(quiz),
     overridesOf(quiz.id),
     rulingsOf(quiz.id),
   ]);
+  const students = studentsSet(quiz.standing.setTo, people, members);
   const byId = new Map(students.map((student) => [student.id, student]));
   // Work of students whom the quiz is not set to any more is kept, and counts for nothing.
   const attempts = all.filter(({ studentId }) => byId.has(studentId));
   const columns = await Promise.all(
     paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper)),
   );
-  const work = { attempts, opening, unfinished: quiz.content.unfinished, overrides, rulings, at };
+  const windowOf = windowsOf(windowOfQuiz(opening, quiz.content), quiz.standing, people, members);
+  const work = { attempts, windowOf, unfinished: quiz.content.unfinished, overrides, rulings, at };
   const marked = new MarkedClass(paper, work, columns);
   const { sheets } = marked;
   for (const column of columns) {
@@ -67,23 +88,36 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
     const rev = revs[column.question.id];
     if (rev !== undefined && settled) await keepColumn(quiz.id, rev, column);
   }
-  return { quiz, paper, marked, sheets, overrides, students: byId };
+  const everyone = { people, members, everyAttempt: all };
+  return { quiz, paper, marked, sheets, overrides, students: byId, windowOf, ...everyone };
 }
 
 /** The classes marked last, by quiz: all who ask while nothing has changed are given the same. */
-const kept = new Map<string, { readonly state: string; readonly marked: Promise<ClassPapers> }>();
+interface Kept {
+  readonly state: string;
+  readonly marked: Promise<ClassPapers>;
+  /** It holds until then: somebody's time ends. */
+  holdsUntil: number;
+}
+const kept = new Map<string, Kept>();
 
 /** The class under the revision that counts; its columns are grown over the attempts and kept. */
 export async function liveClass(quizId: string): Promise<ClassPapers> {
   await settleByClosing(quizId);
   const quiz = await head(quizId);
   const at = now();
-  const state = await stateOf(quiz, at);
+  const state = await stateOf(quiz);
   let known = kept.get(quizId);
-  if (known?.state !== state) {
-    known = { state, marked: markClass(quiz, at) };
-    kept.set(quizId, known);
-    known.marked.catch(() => kept.delete(quizId));
+  if (known?.state !== state || known.holdsUntil <= at) {
+    const made: Kept = { state, marked: markClass(quiz, at), holdsUntil: Infinity };
+    kept.set(quizId, made);
+    made.marked.then(
+      ({ everyAttempt, windowOf }) => {
+        made.holdsUntil = firstEnd(everyAttempt, windowOf, at);
+      },
+      () => kept.delete(quizId),
+    );
+    known = made;
   }
   // Plan and standing take effect at once and change no mark: they are as they are now.
   return { ...(await known.marked), quiz };

@@ -7,8 +7,8 @@ import { compare, type Fraction } from '@/core/figures/fraction';
 import { outOfPaper } from '@/core/quiz/points';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Opening } from '@/core/quiz/quiz';
-import { finishedAt } from '@/core/quiz/window';
-import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { windowOfQuiz } from '@/core/quiz/window';
+import { windowsOf } from '@/core/quiz/windowsOf';
 import { now } from '@/store/records/clock';
 import { db } from '@/store/records/db';
 import { keyedSince, type KeyedStep } from '@/store/records/history';
@@ -16,6 +16,7 @@ import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';
 import { byName, liveClass, namesakes, toldApart, type ClassPapers } from './papers';
+import { revealOf } from './reveal';
 
 export interface NamedChange extends ScoreChange {
   readonly name: string;
@@ -99,14 +100,11 @@ function histograms(before: MarkedClass, after: MarkedClass): Pending['histogram
 }
 
 /** Students to whom their score is shown now. */
-function seeingTheirScore({ quiz, sheets }: ClassPapers): ReadonlySet<string> {
-  const { content, standing } = quiz;
-  const at = now();
-  const seeing = sheets.filter(({ attempt }) => {
-    const { studentId } = attempt;
-    const ended = finishedAt(attempt, standing.opening);
-    return whatIsShown({ plan: content.plan, standing }, { studentId, finishedAt: ended }, at).score.shown;
-  });
+function seeingTheirScore(live: ClassPapers): ReadonlySet<string> {
+  const reveal = revealOf(live, now());
+  const seeing = live.sheets.filter(
+    ({ attempt }) => reveal.shown(attempt.studentId, attempt.id).score.state === 'shown',
+  );
   return new Set(seeing.map(({ attempt }) => attempt.studentId));
 }
 
@@ -164,6 +162,7 @@ export async function pending(quizId: string): Promise<Pending> {
 
 /** What other times for the quiz would do to the scores that are recorded now. */
 export async function timesEffect(quizId: string, opening: Opening): Promise<WorkEffect> {
-  const { marked } = await liveClass(quizId);
-  return effectOfWork(marked, { ...marked.work, opening });
+  const { marked, quiz, people, members } = await liveClass(quizId);
+  const windowOf = windowsOf(windowOfQuiz(opening, quiz.content), quiz.standing, people, members);
+  return effectOfWork(marked, { ...marked.work, windowOf });
 }

@@ -1,5 +1,5 @@
 import type { RecordedScore, Slip } from '@/core/reveal/packets';
-import { slipOf } from '@/core/reveal/slip';
+import { slipOf, wholeSight } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/window';
 import { commentsOf } from '@/store/work/comments';
@@ -31,7 +31,7 @@ export async function printed(
     const sheet = sheets.find(({ attempt }) => attempt === counted) ?? sheets.at(-1);
     if (!sheet) return [];
     const { attempt } = sheet;
-    const ended = finishedAt(attempt, live.quiz.standing.opening);
+    const ended = finishedAt(attempt, live.windowOf(studentId));
     const finished = { sheet, finishedAt: ended, comments: comments.get(attempt.id) ?? {} };
     const { name, number, email, groups } = student;
     return [
@@ -43,7 +43,7 @@ export async function printed(
         groups,
         attempt: { number: attempt.number, of: sheets.length },
         recorded: sheets.length > 1 ? { score: recorded.score, outOf: recorded.outOf, counts } : null,
-        slip: slipOf(live.paper, finished, whatIsPrinted(ended, rightAnswers)),
+        slip: slipOf(live.paper, finished, wholeSight(whatIsPrinted(ended, rightAnswers))),
       },
     ];
   });

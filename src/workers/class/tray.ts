@@ -1,17 +1,18 @@
 import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
+import { attemptState, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
-import { whatIsShown } from '@/core/reveal/whatIsShown';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { studentsSetTo } from '@/store/class/roster';
+import { windowsIn } from '@/store/quiz/windows';
 import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
 import { knownAttempts } from './attempts';
 import { waitingIn } from './check';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
+import { revealOf } from './reveal';
 
 export interface TrayRow {
   readonly studentId: string;
@@ -58,15 +59,16 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
     attemptsByStudent(quiz),
     rulingsOf(quizId),
   ]);
-  const { opening } = quiz.standing;
+  const windowOf = await windowsIn(quiz);
   const at = now();
   const shown = students.filter((student) => student.removedAt === null || byStudent.has(student.id));
   const twice = namesakes(shown);
   const rows = shown.map((student): TrayRow => {
     const made = byStudent.get(student.id) ?? [];
     const attempt = made.at(-1);
+    const window = windowOf(student.id);
     const out = made.filter(
-      (one) => whyNotCounted(one, opening, quiz.content, at, rulings.get(one.id)) === 'tooLate',
+      (one) => whyNotCounted(one, window, quiz.content, at, rulings.get(one.id)) === 'tooLate',
     );
     return {
       studentId: student.id,
@@ -75,7 +77,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       number: student.number,
       apart: toldApart(student, twice),
       groups: student.groups,
-      state: attemptState(attempt, opening, at),
+      state: attemptState(attempt, window, at),
       source: attempt?.source ?? null,
       openedAt: attempt?.openedAt ?? null,
       handedInAt: attempt?.handedInAt ?? null,
@@ -119,19 +121,13 @@ async function keylessIn(quizId: string): Promise<number> {
 /** The numbers that stand on the Shelf and above the stations. */
 export async function quizCounts(quizId: string): Promise<QuizCounts> {
   const [rows, live] = await Promise.all([tray(quizId), liveClass(quizId)]);
-  const { plan } = live.quiz.content;
   const { standing } = live.quiz;
-  const at = now();
+  const reveal = revealOf(live, now());
   const seen = new Set(
     live.sheets
       .filter(({ attempt }) => {
-        const ended = finishedAt(attempt, standing.opening);
-        const shown = whatIsShown(
-          { plan, standing },
-          { studentId: attempt.studentId, finishedAt: ended },
-          at,
-        );
-        return ASPECTS.some((aspect) => aspect !== 'comments' && shown[aspect].shown);
+        const shown = reveal.shown(attempt.studentId, attempt.id);
+        return ASPECTS.some((aspect) => aspect !== 'comments' && shown[aspect].state === 'shown');
       })
       .map(({ attempt }) => attempt.studentId),
   );

@@ -15,6 +15,7 @@ import { answerOf, anyKind, questionOf } from '../support/arbitrary';
 import { filledQuestion } from '../support/filled';
 import { paperOf, phraseQuestion, share, variant, written } from '../support/support';
 import { runs } from '../../runs';
+import { windowOf } from '../support/shown';
 
 const attempt = (studentId: string, answers: Record<string, Answer>, number = 1): Attempt => ({
   id: `${studentId}-${number}`,
@@ -38,7 +39,7 @@ const override = (attemptId: string, questionId: string, points: string): Overri
 }); // prettier-ignore
 const workOf = (attempts: readonly Attempt[], overrides: readonly Override[] = []): ClassWork => ({
   attempts,
-  opening: { from: 0, due: null, grace: 0, until: null },
+  windowOf: () => windowOf({ from: 0, due: null, grace: 0, until: null }),
   unfinished: 'taken',
   overrides: new Map(
     attempts.map(({ id }) => [

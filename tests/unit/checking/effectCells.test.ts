@@ -14,6 +14,7 @@ import { afterOf, shareAfter, sumsAfter, NOTHING_AFTER } from '@/desks/check/aft
 import { sumsOf } from '@/desks/check/rows';
 import { runs } from '../../runs';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant, written } from '../support/support';
+import { windowOf } from '../support/shown';
 
 const say = (text: string) => ({ kind: 'phrase', text }) as const;
 const silt = (forms: string[], more = {}) => phraseQuestion([variant('v', forms)], {}, { id: 'q1', ...more });
@@ -38,7 +39,7 @@ const attempt = (id: string, text: string, option: string): Attempt => ({
 
 const work = (attempts: readonly Attempt[], overrides: ClassWork['overrides'] = new Map()): ClassWork => ({
   attempts,
-  opening: null,
+  windowOf: () => windowOf(null),
   unfinished: 'notCounted',
   overrides,
   rulings: new Map(),

@@ -22,7 +22,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7', 'form-8'];
 
 interface Frac {
   readonly n: number;
@@ -122,6 +122,32 @@ test('rows of a table of lateness were all in days', () => {
   assert.deepEqual(wordContent(rows({ days: 3, share })), {
     wordLists: 1,
     ...rows({ within: 3, unit: 'day', share }),
+  });
+});
+
+describe('a database of the form whose plan knew three conditions and one window', () => {
+  const rows = rowsOf('form-8');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(9, TABLES_6, rows));
+
+  test('everyone sees exactly what they saw, of the same scores, and what was done is undone to the beginning', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-8'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const sees = [];
+    for (const row of await classDesk.handBack(quizId)) {
+      const packet = await studentDesk.openPaper(await addressOf(quizId, row.studentId));
+      assert.ok(packet.state === 'finished');
+      const { score, parts } = packet.slip;
+      const having = (part: 'result' | 'ownAnswer' | 'feedback' | 'right') =>
+        parts.filter((one) => one[part] !== null).length;
+      sees.push([row.name, score !== null, having('result'), having('ownAnswer'), having('feedback'), having('right')]); // prettier-ignore
+    }
+    const then = JSON.parse(readFileSync('tests/files/form-8/scores.json', 'utf8')) as { sees: unknown };
+    assert.deepEqual(sees, then.sees);
+    while (await undo(quizId));
+    const { acts } = (await db.quizzes.get(quizId))?.standing ?? assert.fail();
+    assert.deepEqual(acts, []);
   });
 });
 

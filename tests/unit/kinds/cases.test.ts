@@ -18,6 +18,7 @@ import { emptyContent } from '@/core/quiz/newQuiz';
 import { finishedAt, whyNotCounted } from '@/core/quiz/window';
 import { path, share, written } from '../support/support';
 import { readCases, worked, type MarkCase } from '../../workedCases';
+import { windowOf } from '../support/shown';
 
 /** The rules that matched: one for an answer, or one for each part. */
 const matchedBy = (mark: Mark): string | null | (string | null)[] =>
@@ -156,7 +157,7 @@ describe('late work', () => {
     test(one.title, () => {
       const due = { due: one.due === null ? null : Date.parse(one.due), grace: one.grace };
       const until = one.until === null ? null : Date.parse(one.until);
-      const opening = { from: 0, ...due, until };
+      const opening = windowOf({ from: 0, ...due, until });
       const attempt = {
         timeKnown: true,
         openedAt: 1,

@@ -9,12 +9,14 @@ import { insertAfter, move } from '@/core/quiz/order';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import type { Opening, Paper } from '@/core/quiz/quiz';
-import { ASPECTS, type RevealPlan } from '@/core/quiz/plan';
+import type { RevealPlan } from '@/core/quiz/plan';
 import { DEFAULT_PLAN } from '@/core/quiz/defaultPlan';
 import { PaperPacket } from '@/core/reveal/packets';
-import { questionsForStudent, slipOf } from '@/core/reveal/slip';
-import { whatIsShown } from '@/core/reveal/whatIsShown';
+import { questionsForStudent, slipOf, wholeSight } from '@/core/reveal/slip';
+import { whatIsShown, type Scene } from '@/core/reveal/whatIsShown';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from '../support/support';
+import { planFrom, windowOf } from '../support/shown';
+import { sceneOf } from '../support/scenes';
 
 /** The only attempt of a class, marked as the class is. */
 function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
@@ -24,7 +26,7 @@ function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
   }; // prettier-ignore
   const work = {
     attempts: [attempt],
-    opening: null,
+    windowOf: () => windowOf(null),
     unfinished: 'taken' as const,
     overrides: new Map(),
     rulings: new Map(),
@@ -37,64 +39,21 @@ function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
 
 const HOUR = 3_600_000;
 const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
-const all = (when: RevealPlan['score']): RevealPlan => ({
-  score: when,
-  rightWrong: when,
-  ownAnswers: when,
-  feedback: when,
-  rightAnswers: when,
-  comments: when,
-});
-const standing = (more = {}) => ({ opening, shown: {}, shownTo: {}, setTo: [], live: 1, ...more });
-
-const at12 = { studentId: 's', finishedAt: 12 * HOUR };
-
-describe('what is shown', () => {
-  const cases: [
-    title: string,
-    plan: RevealPlan['score'],
-    finished: number | null,
-    now: number,
-    result: string,
-  ][] = [
-    ['nothing before a hand-in', 'handedIn', null, 12, 'handedIn'],
-    ['at hand-in', 'handedIn', 12, 12, 'since 12'],
-    ['before closing', 'closed', 12, 19.999, 'closed'],
-    ['at the moment of closing', 'closed', 12, 20, 'since 20'],
-    ['not before the teacher shows it', 'byTeacher', 12, 30, 'byTeacher'],
-    ['never', 'never', 12, 30, 'never'],
-  ];
-  for (const [title, plan, finished, at, result] of cases) {
-    test(title, () => {
-      const shown = whatIsShown(
-        { plan: all(plan), standing: standing() },
-        { studentId: 's', finishedAt: finished === null ? null : finished * HOUR },
-        at * HOUR,
-      );
-      for (const aspect of ASPECTS) {
-        const showing = shown[aspect];
-        assert.equal(showing.shown ? `since ${showing.since / HOUR}` : showing.waitsFor, result);
-      }
-    });
-  }
-  test('an aspect shown by hand shows, others by hand do not; taking back hides it again', () => {
-    const quiz = { plan: all('byTeacher'), standing: standing({ shown: { score: 15 * HOUR } }) };
-    const shown = whatIsShown(quiz, at12, 16 * HOUR);
-    assert.deepEqual(shown.score, { shown: true, since: 15 * HOUR });
-    assert.equal(shown.feedback.shown, false);
-    assert.equal(
-      whatIsShown({ plan: all('byTeacher'), standing: standing() }, at12, 16 * HOUR).score.shown,
-      false,
-    );
-  });
-  test('a quiz without an end has not closed', () => {
-    const quiz = {
-      plan: all('closed'),
-      standing: standing({ opening: { from: 0, due: null, grace: 0, until: null } }),
-    };
-    assert.equal(whatIsShown(quiz, { studentId: 's', finishedAt: 1 }, 1e15).score.shown, false);
-  });
-});
+/** One student, who handed in at an hour, or has not, in a quiz of this plan. */
+const scene = (plan: RevealPlan, finished: number | null, more: Partial<Scene> = {}): Scene => ({
+  ...sceneOf({ students: [{ id: 's' }] }),
+  plan,
+  seats: [
+    {
+      studentId: 's', classes: [], groups: [], window: windowOf(opening), granted: 0, takenOffAt: null, meant: true,
+      attempts: finished === null ? [] : [{
+        id: 'a', number: 1, begunAt: 11 * HOUR, limit: null, reopened: null, handedInAt: finished * HOUR, timeKnown: true,
+        voided: false, takenInAt: null, marked: 'atHandIn',
+      }],
+    },
+  ],
+  ...more,
+}); // prettier-ignore
 
 describe('windows and the state of an attempt', () => {
   test('open from its first moment until just before its last', () => {
@@ -111,13 +70,16 @@ describe('windows and the state of an attempt', () => {
   test('working runs out at closing; whether that counts is the quiz’s rule', () => {
     const taken = emptyContent('T');
     const left = { ...taken, unfinished: 'notCounted' as const };
-    assert.equal(attemptState(undefined, opening, 12 * HOUR), 'notOpened');
-    assert.equal(attemptState(attempt, opening, 12 * HOUR), 'working');
-    assert.equal(attemptState(attempt, opening, 20 * HOUR), 'ranOut');
-    assert.equal(attemptState({ ...attempt, handedInAt: 12 * HOUR }, opening, 20 * HOUR), 'handedIn');
-    assert.equal(counts(attempt, opening, taken, 12 * HOUR), false);
-    assert.equal(counts(attempt, opening, taken, 20 * HOUR), true);
-    assert.equal(counts(attempt, opening, left, 20 * HOUR), false);
+    assert.equal(attemptState(undefined, windowOf(opening), 12 * HOUR), 'notOpened');
+    assert.equal(attemptState(attempt, windowOf(opening), 12 * HOUR), 'working');
+    assert.equal(attemptState(attempt, windowOf(opening), 20 * HOUR), 'ranOut');
+    assert.equal(
+      attemptState({ ...attempt, handedInAt: 12 * HOUR }, windowOf(opening), 20 * HOUR),
+      'handedIn',
+    );
+    assert.equal(counts(attempt, windowOf(opening), taken, 12 * HOUR), false);
+    assert.equal(counts(attempt, windowOf(opening), taken, 20 * HOUR), true);
+    assert.equal(counts(attempt, windowOf(opening), left, 20 * HOUR), false);
   });
 });
 
@@ -147,7 +109,7 @@ describe('packets for students', () => {
     slipOf(
       paper,
       { sheet: sheetOf(paper, answers), finishedAt: 12 * HOUR, comments: {} },
-      whatIsShown({ plan, standing: standing() }, at12, 13 * HOUR),
+      wholeSight(whatIsShown(scene(plan, 12), 's', 13 * HOUR)),
     );
 
   test('the questions hold nothing of any key', () => {
@@ -156,9 +118,9 @@ describe('packets for students', () => {
     assert.ok(text.includes('Text of q-pick'));
   });
   test('a slip holds only the aspects that are shown', () => {
-    const nothing = JSON.stringify(slip(all('closed')));
+    const nothing = JSON.stringify(slip(planFrom('closed')));
     assert.ok(!nothing.includes('CANARY') && !nothing.includes('mine') && !nothing.includes('Text of'));
-    const scoreOnly = slip({ ...all('never'), score: 'handedIn' });
+    const scoreOnly = slip(planFrom('never', { score: 'handedIn' }));
     assert.deepEqual(scoreOnly.score, {
       earned: share('0'),
       outOf: share('2'),
@@ -168,12 +130,14 @@ describe('packets for students', () => {
     assert.ok(
       scoreOnly.parts.every((part) => part.result === null && part.text === null && part.right === null),
     );
-    const own = JSON.stringify(slip({ ...all('never'), ownAnswers: 'handedIn' }));
+    const own = JSON.stringify(slip(planFrom('never', { questions: 'handedIn', ownAnswers: 'handedIn' })));
     assert.ok(own.includes('mine') && own.includes('Text of') && !own.includes('CANARY'));
-    const told = JSON.stringify(slip({ ...all('never'), feedback: 'handedIn' }));
+    const told = JSON.stringify(slip(planFrom('never', { questions: 'handedIn', feedback: 'handedIn' })));
     assert.ok(told.includes(canary('wrong')) && told.includes(canary('option')));
     assert.ok(!told.includes(canary('form')) && !told.includes(canary('explanation')));
-    const right = JSON.stringify(slip({ ...all('never'), rightAnswers: 'handedIn' }));
+    const right = JSON.stringify(
+      slip(planFrom('never', { questions: 'handedIn', rightAnswers: 'handedIn' })),
+    );
     assert.ok(
       right.includes(canary('form')) &&
         right.includes(canary('explanation')) &&

@@ -17,6 +17,7 @@ import { LateRule } from '@/core/quiz/rules';
 import { attemptState, whyNotCounted } from '@/core/quiz/window';
 import { path, share, written } from '../support/support';
 import { runs } from '../../runs';
+import { windowOf } from '../support/shown';
 
 const at = (text: string): number => Date.parse(text);
 const tenADay = (of: 'earned' | 'possible', cap: string | null, step: 'day' | 'hour' = 'day', rate = '0.1'): LateRule => ({
@@ -303,13 +304,16 @@ describe('what counts', () => {
   for (const [title, hours, ruled, state, why] of cases) {
     test(title, () => {
       const one = attempt(hours === null ? null : Math.round(hours * HOUR));
-      assert.equal(attemptState(one, opening, 30 * HOUR), state);
-      assert.equal(whyNotCounted(one, opening, content, 30 * HOUR, ruled), why);
+      assert.equal(attemptState(one, windowOf(opening), 30 * HOUR), state);
+      assert.equal(whyNotCounted(one, windowOf(opening), content, 30 * HOUR, ruled), why);
     });
   }
   test('an excuse does not bring in what came after the last moment', () => {
     const excused: Ruling = { ...ruling('asRules'), lateness: 'excused' };
-    assert.equal(whyNotCounted(attempt(20.1 * HOUR), opening, content, 30 * HOUR, excused), 'tooLate');
+    assert.equal(
+      whyNotCounted(attempt(20.1 * HOUR), windowOf(opening), content, 30 * HOUR, excused),
+      'tooLate',
+    );
     assert.equal(isLate(opening, 10 * HOUR + 30 * 60_000 + 59_999), false);
   });
 });

@@ -3,7 +3,6 @@ import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import type { Hint } from '@/core/content/questionBase';
 import { hintsCell, hintsNamed } from '@/core/formats/hintCells';
-import type { Opening } from '@/core/quiz/quiz';
 import { questionsForStudent } from '@/core/reveal/slip';
 import { markAttempt } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
@@ -13,9 +12,10 @@ import type { Answer } from '@/core/kinds';
 import { fraction } from '@/core/figures/fraction';
 import { runs } from '../../runs';
 import { paperOf, phraseQuestion, share, variant } from '../support/support';
+import { windowOf } from '../support/shown';
 
 const HOUR = 3_600_000;
-const OPENING: Opening = { from: HOUR, until: 10 * HOUR, due: null, grace: 0 };
+const OPENING = windowOf({ from: HOUR, until: 10 * HOUR, due: null, grace: 0 });
 const hint = (id: string, price: string, text: Hint['text'] = `Hint ${id}`): Hint => ({
   id,
   text,

@@ -13,6 +13,8 @@ import { sittingStore } from '@/store/work/sittingStore';
 import { putStudents } from '../support/school';
 import { addressOf } from '../support/sat';
 import { openAlways, paperOf, phraseQuestion, pickOneQuestion, quizOf, variant } from '../support/support';
+import { windowOf } from '../support/shown';
+import { sceneFor } from '@/core/reveal/scene';
 
 /** The students' port over the browser's database, and over a store in memory: both serve alike. */
 
@@ -38,15 +40,30 @@ function inMemory(): Served {
     firstHandInAt: 1,
   };
   const at = { quizId: 'quiz', ticket: 'ticket' };
+  const student = { id: 's1', name: 'Ada Marsh' };
+  const window = windowOf(quiz.standing.opening);
   const made: Attempt[] = [];
   const isHere = ({ quizId, ticket }: PaperAddress) => quizId === at.quizId && ticket === at.ticket;
   const store: SittingStore = {
     now: () => 1000,
-    visit: async (place) => (isHere(place) ? { quiz, student: { id: 's1', name: 'Ada Marsh' }, made } : null),
+    visit: async (place) => (isHere(place) ? { quiz, student, window, made } : null),
     paper: async () => paper,
+    scene: async () =>
+      sceneFor({
+        content: CONTENT,
+        standing: quiz.standing,
+        people: [],
+        members: [],
+        attempts: made,
+        rulings: new Map(),
+        markedAt: () => 'atHandIn',
+        completePapers: 0,
+        visitor: student.id,
+      }),
+    everyonesWork: async () => ({ attempts: made, overrides: new Map(), rulings: new Map() }),
     teachersWork: async () => ({ overrides: new Map(), rulings: new Map(), comments: new Map() }),
     async begin(place) {
-      const decided = isHere(place) ? begin(sittingOf(quiz), made, 1000) : null;
+      const decided = isHere(place) ? begin(sittingOf({ quiz, student, window }), made, 1000) : null;
       if (!decided || 'goOn' in decided) return;
       made.push({
         id: 'a1', quizId: 'quiz', studentId: 's1', number: decided.number, revision: 1, openedAt: 1000, savedAt: 1000, handedInAt: null,
@@ -57,7 +74,7 @@ function inMemory(): Served {
       const index = made.findIndex(({ id }) => id === attemptId);
       const attempt = made[index];
       if (!attempt || !isHere(place)) return { ok: false, reason: 'unknown' };
-      const decided = decide(paper, attempt, quiz.standing.opening, 1000);
+      const decided = decide(paper, attempt, window, 1000);
       if (!decided.ok) return decided;
       made[index] = decided.attempt;
       return { ok: true, at: 1000 };

@@ -1,15 +1,15 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import type { Attempt } from '@/core/quiz/attempt';
-import type { Opening } from '@/core/quiz/quiz';
 import { begin, handIn, keep, mayBegin, type Decided, type Save } from '@/core/sitting/decide';
 import fc from 'fast-check';
 import { runs } from '../../runs';
 import { filledQuestion } from '../support/filled';
 import { paperOf, phraseQuestion, pickOneQuestion, variant } from '../support/support';
+import { windowOf } from '../support/shown';
 
 const HOUR = 3_600_000;
-const OPENING: Opening = { from: HOUR, until: 10 * HOUR, due: null, grace: 0 };
+const OPENING = windowOf({ from: HOUR, until: 10 * HOUR, due: null, grace: 0 });
 const NOW = 2 * HOUR;
 
 const PAPER = paperOf([
@@ -40,7 +40,8 @@ const done = attempt({ handedInAt: NOW });
 const reasonOf = (decided: Decided): string => (decided.ok ? 'ok' : decided.reason);
 
 describe('beginning', () => {
-  const two = { opening: OPENING, attempts: { most: 2 } };
+  const sitting = (attempts: number | null) => ({ window: { ...OPENING, attempts }, granted: 0 });
+  const two = sitting(2);
   const cases: [name: string, quiz: typeof two, made: Attempt[], at: number, result: unknown][] = [
     ['the first attempt', two, [], NOW, { number: 1 }],
     ['before the quiz opens', two, [], HOUR - 1, null],
@@ -48,12 +49,13 @@ describe('beginning', () => {
     ['at the moment it closes', two, [], 10 * HOUR, null],
     ['while one is being worked at', two, [attempt()], NOW, { goOn: attempt() }],
     ['after one was handed in', two, [done], NOW, { number: 2 }],
-    ['after the last one', { ...two, attempts: { most: 1 } }, [done], NOW, null],
+    ['with one given on top', { ...sitting(1), granted: 1 }, [done], NOW, { number: 2 }],
+    ['after the last one', sitting(1), [done], NOW, null],
   ];
   for (const [name, quiz, made, at, result] of cases)
     test(name, () => assert.deepEqual(begin(quiz, made, at), result));
   test('as often as one likes where no number is set', () => {
-    assert.equal(mayBegin({ opening: OPENING, attempts: { most: null } }, [done, done, done], NOW), true);
+    assert.equal(mayBegin(sitting(null), [done, done, done], NOW), true);
   });
 });
 

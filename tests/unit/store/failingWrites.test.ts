@@ -309,7 +309,7 @@ const OTHERS = new Set([
   'history.keyedSince', 'history.nextSteps', 'imports.existingWork',
   'imports.mappingOf', 'media.pictureBlob', 'overrides.overridesOf', 'quizzes.head', 'quizzes.getQuiz', 'quizzes.getQuestions',
   'quizzes.draftPaper', 'revisions.paperAt', 'revisions.questionRevsAt', 'revisions.currentRevision', 'revisions.settle',
-  'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',
+  'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.school', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',
   'classes.usualClasses', 'classes.canDeleteClass', 'rulings.rulingsOf',
   'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.schoolState',
 ]); // prettier-ignore

@@ -35,6 +35,8 @@ import {
   variant,
   written,
 } from '../support/support';
+import { planFrom, planWith } from '../support/shown';
+import { ASPECTS, at, waitsFor } from '@/core/quiz/plan';
 
 const HOUR = 3_600_000;
 const say = (text: string) => ({ kind: 'phrase' as const, text });
@@ -97,7 +99,7 @@ describe('several attempts', () => {
 
   test('the recorded score is hidden with the score', async () => {
     const base = emptyContent('R');
-    const id = await newQuiz({ ...twice, plan: { ...base.plan, score: 'never' } });
+    const id = await newQuiz({ ...twice, plan: planWith(base.plan, { score: 'never' }) });
     await openAlways(id);
     await sit(id, 's1', 'silt');
     await sit(id, 's1', 'silt');
@@ -194,9 +196,7 @@ describe('due times', () => {
 
 describe('handing back', () => {
   const byHand = () => {
-    const base = emptyContent('R');
-    const plan = Object.fromEntries(Object.keys(base.plan).map((aspect) => [aspect, 'byTeacher']));
-    return { plan: plan as QuizContent['plan'] };
+    return { plan: planFrom('byTeacher', { classDid: 'never' }) };
   };
 
   test('to one, to all, taken back, undone; counts follow', async () => {
@@ -218,9 +218,9 @@ describe('handing back', () => {
     assert.deepEqual(await sees(), [true, true]);
     assert.deepEqual(
       (await classDesk.handBack(id)).map((row) => row.shown.length),
-      [6, 1],
+      [7, 1],
     );
-    await showAspects(id, ['score'], 'takeBack');
+    await showAspects(id, ASPECTS, 'takeBack');
     assert.deepEqual(await sees(), [false, false], 'taken back from all takes back from single ones too');
     await undo(id);
     assert.deepEqual(await sees(), [true, true]);
@@ -231,7 +231,7 @@ describe('handing back', () => {
 
   test('comments stand on the slip when the plan shows them, on screen and printed, and are undone', async () => {
     const base = emptyContent('R');
-    const id = await newQuiz({ plan: { ...base.plan, comments: 'byTeacher', rightAnswers: 'never' } });
+    const id = await newQuiz({ plan: planWith(base.plan, { comments: 'byTeacher', rightAnswers: 'never' }) });
     await openAlways(id);
     const attempt = await sit(id, 's1', 'sand');
     await saveComment(id, attempt, '', 'Well begun <b>');
@@ -362,8 +362,9 @@ test('a database of the first version is brought up to date', async () => {
     overrides: '[quizId+attemptId+questionId]', history: '++id, [quizId+seq]', meta: 'key',
   }); // prettier-ignore
   const content: Record<string, unknown> = { ...emptyContent('Old') };
-  const oldPlan: Record<string, unknown> = { ...emptyContent('Old').plan };
-  delete oldPlan['comments'];
+  const oldPlan = {
+    score: 'handedIn', rightWrong: 'handedIn', ownAnswers: 'byTeacher', feedback: 'closed', rightAnswers: 'never',
+  }; // prettier-ignore
   for (const field of ['attempts', 'late', 'zone']) delete content[field];
   const links = [{ title: 'Read on', address: 'https://rivers.example/' }];
   const { question: now, placement } = parted(silt());
@@ -380,12 +381,19 @@ test('a database of the first version is brought up to date', async () => {
   const quiz = await db.quizzes.get('q');
   assert.deepEqual(quiz?.standing, {
     opening: { from: 1, due: null, grace: 0, until: null },
-    shown: {},
-    shownTo: {},
+    acts: [],
+    windows: [],
+    plans: [],
+    kept: [],
+    pauses: [],
+    granted: {},
     setTo: [{ classId: 'first-class', group: null }],
     live: null,
   });
-  assert.equal(quiz.content.plan.comments, 'handedIn');
+  assert.deepEqual(
+    [quiz.content.plan.aspects.comments, quiz.content.plan.aspects.questions],
+    [waitsFor(at('handedIn')), waitsFor(at('closed'))],
+  );
   assert.deepEqual(quiz.content.attempts, { most: 1, counts: 'best' });
   const stored = (await db.questions.get(['q', 'q1']))?.question;
   assert.deepEqual(stored?.right.links, [{ kind: 'read', ...links[0] }]);

@@ -9,7 +9,7 @@ import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 8 as const;
+export const FORM_VERSION = 9 as const;
 
 const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);
@@ -101,7 +101,7 @@ const change = <Kind extends string, Value extends z.ZodType>(kind: Kind, value:
 const PlacedQuestion = z.strictObject({ question: Question, placement: Placement });
 const answerPlace = { attemptId: Id, questionId: Id.or(z.literal('')) };
 /** What the teacher did with a quiz, which can be undone. */
-const StandingActs = QuizStanding.pick({ opening: true, shown: true, shownTo: true, setTo: true });
+const StandingActs = QuizStanding.omit({ live: true });
 export type StandingActs = z.infer<typeof StandingActs>;
 
 /** One record as it was before and after a step; null where there was or is none. */

@@ -1,0 +1,24 @@
+import type { ScoredSheet } from '../scoring/scoredSheet';
+import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
+import type { SeatAttempt } from './seat';
+
+/** Whether an answer waits for the teacher; in a question that adds nothing to the score, none does. */
+const waits = (score: QuestionScore): boolean =>
+  (score.standing === 'counts' || score.standing === 'bonus') && verdictOfScore(score) === 'waits';
+
+/**
+ * When nothing in a marked attempt waited for the teacher any more: the last own score given to an answer that waits by the
+ * key; at the hand-in where none does; null while one still waits, of any standing.
+ */
+export function markedAt({ scores }: Pick<ScoredSheet, 'scores'>): SeatAttempt['marked'] {
+  let last = 0;
+  for (const score of scores) {
+    if (waits(score)) return null;
+    if (score.override && score.mark.state === 'waits') last = Math.max(last, score.override.at);
+  }
+  return last === 0 ? 'atHandIn' : last;
+}
+
+/** Whether nothing waits in an attempt in a question that counts or is a bonus. */
+export const isComplete = ({ scores }: Pick<ScoredSheet, 'scores'>): boolean =>
+  scores.every((score) => !waits(score));
