@@ -135,9 +135,7 @@ test('from a new quiz to the scores', async ({ page }) => {
     await expect(sit.getByText('3.5 of 7')).toBeVisible();
     await expect(sit.getByText('so far, 3 to come')).toBeVisible();
     await expect(sit.getByText('Partly right')).toBeVisible();
-    await expect(
-      sit.getByText('Feedback will come when your teacher closes the quiz or shows it.'),
-    ).toBeVisible();
+    await expect(sit.getByText('Feedback will come when your teacher closes the quiz.')).toBeVisible();
     await expect(sit.getByText('The right answers will come when your teacher shows it.')).toBeVisible();
     await expect(sit.getByText('Yes.')).toHaveCount(0);
     return sit;

@@ -1,6 +1,7 @@
 import {
   ASPECTS,
   at,
+  NEEDS,
   NEVER,
   planOf,
   waitsFor,
@@ -8,7 +9,7 @@ import {
   type AspectPlan,
   type RevealPlan,
 } from '@/core/quiz/plan';
-import { shownToAllSince } from '@/core/reveal/byHand';
+import { aspectsByHand, shownToAllSince } from '@/core/reveal/byHand';
 import { sceneFor } from '@/core/reveal/scene';
 import { FEWEST_PAPERS, whatIsShown } from '@/core/reveal/whatIsShown';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
@@ -76,7 +77,10 @@ function ByHand({ aspect }: { readonly aspect: Aspect }) {
   const { quiz } = useQuiz();
   const since = shownToAllSince(quiz.standing.acts, aspect);
   const press = async (show: 'show' | 'takeBack') => {
-    const step = await showAspects(quiz.id, [aspect], show);
+    // What it needs comes with it, where that waits for the press as well.
+    const needed = NEEDS[aspect];
+    const withIt = needed && show === 'show' && aspectsByHand(quiz.content.plan).includes(needed);
+    const step = await showAspects(quiz.id, withIt ? [aspect, needed] : [aspect], show);
     notify(
       show === 'show'
         ? 'Shown to everyone who has finished, and to those who hand in later as soon as they do'

@@ -61,28 +61,29 @@ function waitWords(wait: Wait): string {
 /** When an aspect comes: at a time that is known, else by what it waits for. */
 function whenWords({ for: waits, until }: ToCome): string {
   const own = waits.filter((wait) => wait.for !== 'handedIn' || wait.delay !== null);
-  if (own.length === 0) return waitWords({ for: 'handedIn', scope: null, delay: null, until: null });
+  if (own.length === 0) return 'at once when you hand in';
   const open = own.filter((wait) => wait.until === null);
-  if (open.length === 0 && own.every((wait) => wait.for === 'closed' && wait.delay === null))
-    return `after closing, ${dayAndTime(own[0]?.until ?? 0)}`;
-  if (until !== null && open.length === 0) return `on ${dayAndTime(until)} at the latest`;
-  if (open.length === 0 && own.every(({ until: known }) => known !== null))
-    return `once you have handed in, from ${dayAndTime(Math.max(...own.map((wait) => wait.until ?? 0)))}`;
-  return list(open.map(waitWords));
+  const back = open.find((wait) => wait.for === 'takenBack');
+  if (back) return waitWords(back);
+  if (open.length > 0) return list(open.map(waitWords));
+  const known = until ?? Math.max(...own.map((wait) => wait.until ?? 0));
+  const isClosing = own.every((wait) => wait.for === 'closed' && wait.delay === null);
+  const isAtLatest = own.some((wait) => wait.for === 'allDone' || wait.for === 'lastAttempt');
+  return `on ${dayAndTime(known)}${isClosing ? ', when the quiz has closed' : ''}${isAtLatest ? ' at the latest' : ''}`;
 }
 
 /** Aspects that come at the same time, together. */
-function byTime(all: readonly ToCome[]): string[] {
+function byTime(all: readonly ToCome[], says: string): string[] {
   const together = new Map<string, Aspect[]>();
   for (const one of all) {
     const when = whenWords(one);
     together.set(when, [...(together.get(when) ?? []), one.aspect]);
   }
-  return [...together].map(([when, aspects]) => `${sentence(names(aspects))}: ${when}.`);
+  return [...together].map(([when, aspects]) => `${sentence(names(aspects))}${says} ${when}.`);
 }
 
 /** When results come, in sentences, before anything is handed in. */
-export const whenResultsCome = ({ plan }: Pick<Cover, 'plan'>): string[] => byTime(plan);
+export const whenResultsCome = ({ plan }: Pick<Cover, 'plan'>): string[] => byTime(plan, ':');
 
 /** The parts of the slip still to come, and what they wait for. */
-export const stillToCome = (toCome: Slip['toCome']): string[] => byTime(toCome);
+export const stillToCome = (toCome: Slip['toCome']): string[] => byTime(toCome, ' will come');
