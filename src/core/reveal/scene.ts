@@ -24,6 +24,7 @@ export interface Stored {
   readonly visitor?: string;
 }
 
+/** Of thousands of attempts few are asked when they were marked: that is worked out where it is asked. */
 const seatAttempt = (
   attempt: Attempt,
   ruling: Ruling | undefined,
@@ -41,7 +42,9 @@ const seatAttempt = (
   timeKnown: attempt.timeKnown,
   voided: ruling?.standing === 'voided',
   takenInAt: ruling?.standing === 'takenIn' ? (ruling.takenInAt ?? 0) : null,
-  marked: markedAt(attempt),
+  get marked() {
+    return markedAt(attempt);
+  },
 });
 
 /** A quiz as it is stored, as what decides what is shown: everyone whom it is set to, and whoever else has work here. */

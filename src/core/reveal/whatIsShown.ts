@@ -118,7 +118,8 @@ function markedAt({ marked }: SeatAttempt, handIn: Instant, now: number): Instan
 
 /** A quiz at an instant, and what each of its students is shown then. */
 export class Reveal {
-  readonly #seats: ReadonlyMap<string, SeatNow>;
+  readonly #seats: ReadonlyMap<string, Seat>;
+  readonly #stands = new Map<string, SeatNow>();
   readonly #groups: NamedGroups;
   readonly #everyone = new Map<string, Instant>();
 
@@ -126,13 +127,24 @@ export class Reveal {
     readonly scene: Scene,
     readonly now: number,
   ) {
-    this.#seats = new Map(scene.seats.map((seat) => [seat.studentId, seatAt(seat, scene, now)]));
+    this.#seats = new Map(scene.seats.map((seat) => [seat.studentId, seat]));
     this.#groups = namedGroups(scene);
   }
 
   /** Where a student stands; null for one who has nothing to do with the quiz. */
   seat(studentId: string): SeatNow | null {
-    return this.#seats.get(studentId) ?? null;
+    const known = this.#stands.get(studentId);
+    if (known) return known;
+    const seat = this.#seats.get(studentId);
+    if (!seat) return null;
+    const stands = seatAt(seat, this.scene, this.now);
+    this.#stands.set(studentId, stands);
+    return stands;
+  }
+
+  /** The students for whom something is true, and where they stand. */
+  #those(isOne: (seat: Seat) => boolean): SeatNow[] {
+    return [...this.#seats.values()].filter(isOne).flatMap(({ studentId }) => this.seat(studentId) ?? []);
   }
 
   /**
@@ -140,7 +152,7 @@ export class Reveal {
    * that is running.
    */
   shown(studentId: string, attemptId?: string): WhatIsShown {
-    const own = this.#seats.get(studentId);
+    const own = this.seat(studentId);
     if (!own) throw new RangeError(`No student ${studentId} at this quiz`);
     const plans = planFor(this.scene.plan, this.scene.ownPlans, own.seat);
     const mine = mineOf(own, attemptId);
@@ -148,17 +160,23 @@ export class Reveal {
     return Object.fromEntries(ASPECTS.map((aspect) => [aspect, decide(aspect)])) as WhatIsShown;
   }
 
+  /** The same of one aspect alone. */
+  showing(studentId: string, attemptId: string, aspect: Aspect): Showing {
+    const own = this.seat(studentId);
+    if (!own) throw new RangeError(`No student ${studentId} at this quiz`);
+    const plans = planFor(this.scene.plan, this.scene.ownPlans, own.seat);
+    return this.#decide(aspect, plans, own, mineOf(own, attemptId));
+  }
+
   /** Everyone whom the quiz is set for and who is on the list. */
   listed(): SeatNow[] {
-    return [...this.#seats.values()].filter(
-      ({ seat }) => seat.meant && (seat.takenOffAt === null || seat.takenOffAt > this.now),
-    );
+    return this.#those((seat) => seat.meant && (seat.takenOffAt === null || seat.takenOffAt > this.now));
   }
 
   /** Those of whom *everyone* is said to a student, the student among them. */
   everyoneOf(own: SeatNow, scope: Scope): SeatNow[] {
-    return [...this.#seats.values()].filter(
-      ({ seat }) =>
+    return this.#those(
+      (seat) =>
         seat.studentId === own.seat.studentId ||
         (seat.meant && isInScope(own.seat, scope, this.#groups, seat)),
     );
@@ -175,9 +193,9 @@ export class Reveal {
 
   /** The questions' filter of an aspect for a student: that of the aspect it needs holds for it too. */
   only(studentId: string, aspect: Aspect): AspectPlan['only'] {
-    const own = this.#seats.get(studentId);
-    if (!own || !isFiltered(aspect)) return 'all';
-    const plans = planFor(this.scene.plan, this.scene.ownPlans, own.seat);
+    const seat = this.#seats.get(studentId);
+    if (!seat || !isFiltered(aspect)) return 'all';
+    const plans = planFor(this.scene.plan, this.scene.ownPlans, seat);
     const needed = NEEDS[aspect];
     return plans[aspect].only === 'all' && needed ? plans[needed].only : plans[aspect].only;
   }

@@ -22,16 +22,17 @@ export async function loadColumn(
   return new MarkColumn(question, context, usable);
 }
 
-/** Keeps a column that has grown. A cache: where it cannot be kept, nothing is lost. */
-export async function keepColumn(quizId: string, rev: number, column: MarkColumn): Promise<void> {
-  if (!column.grown) return;
-  await db.markColumns
-    .put({
-      quizId,
-      questionId: column.question.id,
-      rev,
-      madeUnder: madeUnder(column.context),
-      marks: column.entries(),
-    })
-    .catch(() => undefined);
+/** Keeps the columns that have grown, each under the revision of its question. A cache: where it cannot be kept, nothing is lost. */
+export async function keepColumns(
+  quizId: string,
+  revs: Readonly<Record<string, number>>,
+  columns: readonly MarkColumn[],
+): Promise<void> {
+  const grown = columns.flatMap((column) => {
+    const rev = revs[column.question.id];
+    if (rev === undefined || !column.grown) return [];
+    const { context, question } = column;
+    return [{ quizId, questionId: question.id, rev, madeUnder: madeUnder(context), marks: column.entries() }];
+  });
+  if (grown.length > 0) await db.markColumns.bulkPut(grown).catch(() => undefined);
 }

@@ -5,7 +5,7 @@ import { studentsSet, type Member, type Person, type Student } from '@/core/quiz
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/store/records/clock';
-import { keepColumn, loadColumn } from '@/store/work/markColumns';
+import { keepColumns, loadColumn } from '@/store/work/markColumns';
 import type { QuizRecord } from '@/store/records/db';
 import { overridesOf } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
@@ -61,6 +61,9 @@ const firstEnd = (attempts: readonly Attempt[], windowOf: ClassPapers['windowOf'
     .filter((end) => end > at)
     .reduce((first, end) => Math.min(first, end), Infinity);
 
+/** The marks of a class are kept once whoever asked for them has had them for so long: milliseconds. */
+const KEEP_AFTER = 500;
+
 async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
@@ -83,11 +86,10 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const work = { attempts, windowOf, unfinished: quiz.content.unfinished, overrides, rulings, at };
   const marked = new MarkedClass(paper, work, columns);
   const { sheets } = marked;
-  for (const column of columns) {
+  for (const column of columns)
     for (const { attempt } of sheets) column.mark(attempt.answers[column.question.id]);
-    const rev = revs[column.question.id];
-    if (rev !== undefined && settled) await keepColumn(quiz.id, rev, column);
-  }
+  // Nobody waits for what is kept for the next time.
+  if (settled) setTimeout(() => void keepColumns(quiz.id, revs, columns), KEEP_AFTER);
   const everyone = { people, members, everyAttempt: all };
   return { quiz, paper, marked, sheets, overrides, students: byId, windowOf, ...everyone };
 }

@@ -99,11 +99,12 @@ function histograms(before: MarkedClass, after: MarkedClass): Pending['histogram
   };
 }
 
-/** Students to whom their score is shown now. */
-function seeingTheirScore(live: ClassPapers): ReadonlySet<string> {
+/** Those of some students to whom their score is shown now. */
+function seeingTheirScore(live: ClassPapers, those: ReadonlySet<string>): ReadonlySet<string> {
   const reveal = revealOf(live, now());
   const seeing = live.sheets.filter(
-    ({ attempt }) => reveal.shown(attempt.studentId, attempt.id).score.state === 'shown',
+    ({ attempt: { id, studentId } }) =>
+      those.has(studentId) && reveal.showing(studentId, id, 'score').state === 'shown',
   );
   return new Set(seeing.map(({ attempt }) => attempt.studentId));
 }
@@ -119,7 +120,7 @@ export async function pending(quizId: string): Promise<Pending> {
   if (changes.length === 0) return nothing(undoable);
   const after = underPaper(live.marked, draft);
   const effect = effectBetween(live.marked, after);
-  const seeing = seeingTheirScore(live);
+  const seeing = seeingTheirScore(live, new Set(effect.changes.map(({ studentId }) => studentId)));
   const twice = namesakes(live.students.values());
   const named = (change: ScoreChange): NamedChange => {
     const student = live.students.get(change.studentId);

@@ -1,26 +1,42 @@
 import { isComplete, markedAt } from '@/core/reveal/markedAt';
 import { sceneFor } from '@/core/reveal/scene';
-import type { SeatAttempt } from '@/core/reveal/seat';
-import { Reveal } from '@/core/reveal/whatIsShown';
+import { Reveal, type Scene } from '@/core/reveal/whatIsShown';
+import type { ScoredSheet } from '@/core/scoring/scoredSheet';
 import type { ClassPapers } from './papers';
 
-/** What each student of a marked class is shown at an instant, by the same code as on their own pages. */
-export function revealOf(live: ClassPapers, at: number): Reveal {
+/** What was made of classes as they were marked; asked again, only another plan or other acts make it anew. */
+const kept = new WeakMap<ClassPapers['marked'], { readonly state: string; readonly scene: Scene }>();
+
+function sceneOf(live: ClassPapers): Scene {
   const { quiz, marked, people, members, everyAttempt } = live;
-  const waits = new Map<string, SeatAttempt['marked']>();
+  const { live: _, ...acts } = quiz.standing;
+  const { plan, zone, unfinished, attempts: rule } = quiz.content;
+  const state = JSON.stringify([acts, plan, zone, unfinished, rule.most]);
+  const known = kept.get(marked);
+  if (known?.state === state) return known.scene;
   const students = marked.students();
-  for (const { sheets } of students) for (const sheet of sheets) waits.set(sheet.attempt.id, markedAt(sheet));
-  return new Reveal(
-    sceneFor({
-      content: quiz.content,
-      standing: quiz.standing,
-      people,
-      members,
-      attempts: everyAttempt,
-      rulings: marked.work.rulings,
-      markedAt: (attempt) => waits.get(attempt.id) ?? 'atHandIn',
-      completePapers: students.filter(({ sheets }) => sheets.some(isComplete)).length,
-    }),
-    at,
-  );
+  let sheets: ReadonlyMap<string, ScoredSheet> | null = null;
+  const sheetOf = (attemptId: string) => {
+    sheets ??= new Map(students.flatMap((one) => one.sheets.map((sheet) => [sheet.attempt.id, sheet])));
+    return sheets.get(attemptId);
+  };
+  const isNever = plan.aspects.classDid.when === 'never' && acts.plans.length === 0;
+  const scene = sceneFor({
+    content: quiz.content,
+    standing: quiz.standing,
+    people,
+    members,
+    attempts: everyAttempt,
+    rulings: marked.work.rulings,
+    markedAt: ({ id }) => {
+      const sheet = sheetOf(id);
+      return sheet ? markedAt(sheet) : 'atHandIn';
+    },
+    completePapers: isNever ? 0 : students.filter((one) => one.sheets.some(isComplete)).length,
+  });
+  kept.set(marked, { state, scene });
+  return scene;
 }
+
+/** What each student of a marked class is shown at an instant, by the same code as on their own pages. */
+export const revealOf = (live: ClassPapers, at: number): Reveal => new Reveal(sceneOf(live), at);

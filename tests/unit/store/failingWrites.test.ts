@@ -304,7 +304,7 @@ describe('each write of each function fails once: all is as before, it is said, 
 /** What only reads, writes inside the transaction of one that is listed, or keeps a cache that can be missed. */
 const OTHERS = new Set([
   'attempts.attemptsOf', 'attempts.attemptsOfStudent', 'backups.shelfStamp', 'backups.backupState',
-  'columns.loadColumn', 'columns.keepColumn', 'comments.commentsOf', 'comments.commentOn', 'comments.commentsByAttempt', 'comments.earlierComments', 'history.keyField', 'history.record', 'history.editing',
+  'columns.loadColumn', 'columns.keepColumns', 'comments.commentsOf', 'comments.commentOn', 'comments.commentsByAttempt', 'comments.earlierComments', 'history.keyField', 'history.record', 'history.editing',
   'history.undoLastIf', 'history.stepOf', 'history.keyedBetween',
   'history.keyedSince', 'history.nextSteps', 'imports.existingWork',
   'imports.mappingOf', 'media.pictureBlob', 'overrides.overridesOf', 'quizzes.head', 'quizzes.getQuiz', 'quizzes.getQuestions',
