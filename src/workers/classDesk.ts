@@ -1,3 +1,4 @@
+import { actEffects } from './class/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
 import { readFile } from '../files/readFile';
@@ -31,6 +32,7 @@ export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
 export type { TrayRow } from './class/tray';
+export type { ActEffect, ActEffects } from './class/sittingActs';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {
@@ -38,6 +40,7 @@ export const classDesk = {
   checkRows,
   pending,
   timesEffect,
+  actEffects,
   openAnswer,
   openAttempt,
   openPaper,

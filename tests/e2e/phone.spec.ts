@@ -43,7 +43,7 @@ for (const theme of LONG ? ['chalk', 'slate'] : ['chalk'])
         await expectAccessible(page, `${id} ${station}`);
       }
     await page.goto(quiz('demo-rivers', 'plan'));
-    await expect(page.getByText('Attempts and being late')).toBeVisible();
+    await expect(page.getByText('Attempts, time and being late')).toBeVisible();
     await page.getByRole('button', { name: /All stations/ }).tap();
     await fits(page, 'the line of stations');
     await expectAccessible(page, 'the line of stations');

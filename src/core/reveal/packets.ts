@@ -86,6 +86,8 @@ const Working = z.strictObject({
   savedAt: z.number().int().nullable(),
   /** When the attempt ends if it is not handed in: ms since 1970; null: with nothing but the teacher's closing. */
   endsAt: z.number().int().nullable(),
+  /** What the clock that ends it says now. */
+  now: z.number().int(),
 });
 export type Working = z.infer<typeof Working>;
 
@@ -192,7 +194,13 @@ export type Attempts = z.infer<typeof Attempts>;
 /** The one answer of the student's port: where this student stands, and what may be seen there. */
 export const PaperPacket = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('unknown') }),
-  z.strictObject({ state: z.literal('closed'), cover: Cover, opensAt: z.number().int().nullable() }),
+  z.strictObject({
+    state: z.literal('closed'),
+    cover: Cover,
+    opensAt: z.number().int().nullable(),
+    /** True where the teacher has taken the quiz back for now. */
+    takenBack: z.boolean(),
+  }),
   z.strictObject({ state: z.literal('ready'), cover: Cover }),
   z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
   z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip, attempts: Attempts }),

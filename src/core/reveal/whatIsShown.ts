@@ -191,6 +191,14 @@ export class Reveal {
     return kept.length > 0 && own.noMore.held ? Math.max(Math.min(...kept), own.noMore.at ?? 0) : null;
   }
 
+  /** Since when an *everyone* condition holds for a student; null where it does not. */
+  everyonesSince(own: SeatNow, when: Kept['when'], scope: Scope): number | null {
+    const { held, at } = this.#everyones(own, when, scope, (seat) =>
+      when === 'allClosed' ? seat.closes : seat.done,
+    );
+    return held ? at : null;
+  }
+
   /** The questions' filter of an aspect for a student: that of the aspect it needs holds for it too. */
   only(studentId: string, aspect: Aspect): AspectPlan['only'] {
     const seat = this.#seats.get(studentId);

@@ -8,7 +8,7 @@ import { pageSizes } from '../quiz/pages';
 import { sectionOf } from '../quiz/section';
 import { inBandOrder } from '../scoring/band';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, endOfAttempt, finishedAt, isFinished, isOpen } from '../quiz/window';
+import { attemptState, endOfAttempt, finishedAt, isFinished, isOpen, isTakenBack } from '../quiz/window';
 import type { Aspect } from '../quiz/plan';
 import type { Attempts, ClassDid, Cover, PaperPacket } from '../reveal/packets';
 import { classDid } from '../reveal/classDid';
@@ -166,7 +166,7 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
   return { state: 'finished', cover, slip: slipOf(paper, finished, sight), attempts };
 }
 
-function workingPacket(attempt: Attempt, { paper, cover, window }: Look): PaperPacket {
+function workingPacket(attempt: Attempt, { paper, cover, window, now }: Look): PaperPacket {
   const { id, answers, savedAt } = attempt;
   const started = Object.keys(answers).length > 0;
   const questions = questionsForStudent(paper, attempt);
@@ -183,6 +183,7 @@ function workingPacket(attempt: Attempt, { paper, cover, window }: Look): PaperP
       answers,
       savedAt: started ? savedAt : null,
       endsAt: endOfAttempt(attempt, window),
+      now,
     },
   };
 }
@@ -199,7 +200,7 @@ export async function packetFor(store: SittingStore, visit: Visit, wanted?: numb
   if (isFinished(attemptState(attempt, window, now))) return finishedPacket(store, look);
   if (!isOpen(window, now)) {
     const opensAt = window.from !== null && window.from > now ? window.from : null;
-    return { state: 'closed', cover, opensAt };
+    return { state: 'closed', cover, opensAt, takenBack: isTakenBack(window.pauses, now) };
   }
   return attempt ? workingPacket(attempt, look) : { state: 'ready', cover };
 }

@@ -24,6 +24,7 @@ import { Conflict } from '@/ui/editing/Conflict';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { AttemptSentence } from './AttemptSentence';
 import { LateSentence } from './LateSentence';
+import { TimeSentence } from './TimeSentence';
 import { useNow } from '@/ui/widgets/useNow';
 
 const SUBJECTS: Readonly<Record<Aspect, string>> = {
@@ -284,9 +285,10 @@ export default function Plan() {
             />
           ))}
         </ul>
-        <h2 className="mt-6 text-[17px]">Attempts and being late</h2>
+        <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>
         <ul className="mt-1">
           <AttemptSentence />
+          <TimeSentence />
           <LateSentence />
           <UnfinishedSentence />
         </ul>

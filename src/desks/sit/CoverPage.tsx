@@ -47,6 +47,11 @@ export function CoverPage({
       cover.scaledTo ? `; your score is given out of ${points(cover.scaledTo)}` : ''
     }.`,
     cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
+    ...(cover.timeLimit === null
+      ? []
+      : [
+          `You have ${count(cover.timeLimit, 'minute')} from when you begin, and the clock runs on when the page is closed.`,
+        ]),
     ...(cover.due === null ? [] : [dueWords(cover)]),
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
     'Your answers are saved as you go: you can leave and come back on this device.',

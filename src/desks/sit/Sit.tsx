@@ -49,6 +49,18 @@ export function Sit(props: SitProps) {
   );
 }
 
+/** What is worked at with the end that it has now. */
+function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
+  const isSame =
+    before.state === 'working' &&
+    next.state === 'working' &&
+    before.working.attemptId === next.working.attemptId;
+  // What closed over it is told at the next save, with what was kept; only a quiz that was taken back hides it at once.
+  if (!isSame) return next.state === 'closed' ? next : before;
+  const { endsAt, now } = next.working;
+  return { ...before, cover: next.cover, working: { ...before.working, endsAt, now } };
+}
+
 /** The packet of the student at this address, kept up to date. */
 function usePaper({ port, place }: SitProps) {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
@@ -64,6 +76,10 @@ function usePaper({ port, place }: SitProps) {
       setPacket((before) => (before === 'loading' ? 'failed' : before));
     }
   }, [port, place, attempt]);
+  const lookAgain = useCallback(async () => {
+    const next = await port.openPaper(place, attempt).catch(() => null);
+    if (next) setPacket((before) => (typeof before === 'object' ? withEnd(before, next) : before));
+  }, [port, place, attempt]);
   // Fails where the attempt could not be begun: the page it was asked on says so, and offers it again.
   const begin = async () => {
     const next = await port.begin(place);
@@ -76,12 +92,15 @@ function usePaper({ port, place }: SitProps) {
   }, [open]);
 
   const finished = typeof packet === 'object' && packet.state === 'finished';
-  const waits = typeof packet === 'object' && packet.state === 'closed' && packet.opensAt !== null;
+  const waits = typeof packet === 'object' && packet.state === 'closed';
+  const working = typeof packet === 'object' && packet.state === 'working';
   useEffect(() => {
-    if (!finished && !waits) return;
-    const timer = setInterval(() => run(open), 15_000);
+    if (!finished && !waits && !working) return;
+    // While it is worked at, only the end may have moved, or the quiz was taken back: what is typed stays as it is.
+    const look = working ? lookAgain : open;
+    const timer = setInterval(() => run(look), 15_000);
     return () => clearInterval(timer);
-  }, [finished, waits, open]);
+  }, [finished, waits, working, open, lookAgain]);
 
   const title = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover.title : '';
   useEffect(() => {
@@ -106,8 +125,9 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
     case 'closed':
       return {
         title: packet.cover.title,
-        text:
-          packet.opensAt === null
+        text: packet.takenBack
+          ? 'Your teacher has taken the quiz back for now. Your answers are kept, and your time stands still. This page goes on by itself.'
+          : packet.opensAt === null
             ? 'This quiz is not open. Ask your teacher when it will be.'
             : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,
       };

@@ -86,7 +86,9 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
       <p className="mt-2" role="status">
         {slip.timeKnown ? (
           <>
-            {slip.byItself ? 'Collected automatically when the quiz closed, ' : 'Handed in '}
+            {slip.byItself
+              ? `Collected automatically when ${cover.timeLimit === null ? 'the quiz closed' : 'your time was over'}, `
+              : 'Handed in '}
             <span className="figures font-semibold">{dayAndTime(slip.finishedAt)}</span>. It has been
             received.
           </>

@@ -1,6 +1,7 @@
 import type { Progress } from '@/core/kinds/progress';
 import type { Cover } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/words/figures';
+import { TimeLeft } from './TimeLeft';
 
 interface Props {
   readonly cover: Cover;
@@ -9,6 +10,8 @@ interface Props {
   readonly count: number;
   /** How far each question is answered, in their order. */
   readonly done: readonly Progress[];
+  /** Milliseconds that are left of the time; null where it is not counted down. */
+  readonly left: number | null;
 }
 
 const DONE: Readonly<Record<Progress, string>> = {
@@ -18,13 +21,14 @@ const DONE: Readonly<Record<Progress, string>> = {
 };
 
 /** What the quiz is, until when, and how far one has come. */
-export function Top({ cover, from, count, done }: Props) {
+export function Top({ cover, from, count, done, left }: Props) {
   const here = (index: number) => index >= from && index < from + count;
   return (
     <>
       <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
         <p className="truncate font-semibold">{cover.title}</p>
-        {(cover.due ?? cover.until) !== null && (
+        {left !== null && <TimeLeft left={left} />}
+        {left === null && (cover.due ?? cover.until) !== null && (
           <p
             className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
           >

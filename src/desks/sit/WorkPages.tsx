@@ -11,7 +11,9 @@ import { run } from './run';
 import { SectionBeside } from './SectionBeside';
 import { Top } from './Top';
 import { useAnswers } from './useAnswers';
+import { TimeWarning } from './TimeLeft';
 import { useHints } from './useHints';
+import { useTimeLeft } from './useTimeLeft';
 
 interface Props {
   readonly port: StudentPort;
@@ -176,6 +178,9 @@ const Foot = ({ keep, asks, onDone }: FootProps) => (
   </div>
 );
 
+/** An end of the window is counted down in its last hour. */
+const HOUR = 3_600_000;
+
 /** Page after page, then the last one before handing in. */
 export function WorkPages({ port, address, cover, working, onDone }: Props) {
   const { questions } = working;
@@ -186,6 +191,9 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
   const done = questions.map(({ id, face }) => progressOfAnswer(face, answers[id] ?? null));
   const here = page ? questions.slice(page.from, page.from + page.count) : [];
   const wide = here.some(({ section }) => section !== null);
+  // At the end the last answer goes first: then the page shows where it stands.
+  const left = useTimeLeft(working, () => run(() => settled().then(onDone)));
+  const counted = left !== null && (cover.timeLimit !== null || left < HOUR) ? left : null;
   const handIn = async () => {
     if (!(await settled())) throw new Error('An answer is not saved');
     const receipt = await port.handIn(address, working.attemptId);
@@ -198,7 +206,14 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
     <div
       className={`mx-auto flex min-h-dvh flex-col bg-paper ${wide ? 'max-w-[640px] lg:max-w-[1180px]' : 'max-w-[640px]'}`}
     >
-      <Top cover={cover} from={page?.from ?? questions.length} count={page?.count ?? 0} done={done} />
+      <Top
+        cover={cover}
+        from={page?.from ?? questions.length}
+        count={page?.count ?? 0}
+        done={done}
+        left={counted}
+      />
+      <TimeWarning left={left} taken={cover.unfinished === 'taken'} />
       <main className="flex-1 pb-2">
         <WithFormulas formulas={answering.formulas}>
           {page ? (

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { isFinished } from '@/core/quiz/window';
 import { undoStep } from '@/store/records/history';
 import { ruleAll } from '@/store/work/rulings';
@@ -10,6 +11,7 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import type { TrayRow } from '@/workers/classDesk';
+import { ForOne } from './forOne/ForOne';
 
 const STATES = {
   notOpened: 'not opened',
@@ -20,16 +22,36 @@ const STATES = {
   ranOut: 'not handed in when it closed',
 } as const;
 
+/** The end that was set for a student alone. */
+const ownEnd = ({ ownUntil, until }: TrayRow, zone: string, before = ''): string =>
+  ownUntil && until !== null ? `${before}open until ${dayAndTimeIn(until, zone)}` : '';
+
 function when(row: TrayRow, zone: string): string {
   if (row.source === 'typed') return 'on paper, typed in by you';
   if (row.timeUnknown) return 'from a file, without a time';
   if (row.handedInAt !== null)
     return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
-  return row.openedAt !== null ? `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered` : '';
+  if (row.openedAt === null) return ownEnd(row, zone);
+  const ends =
+    row.endsAt === null || row.timeLimit === null ? '' : `, ends ${dayAndTimeIn(row.endsAt, zone)}`;
+  return `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered${ends || ownEnd(row, zone, ', ')}`;
 }
 
 const wantsAttention = ({ state, voided }: TrayRow): boolean =>
   voided || state === 'working' || state === 'late' || state === 'tooLate';
+
+/** Opens what can be done for a student. */
+function Adjust({ row }: { readonly row: TrayRow }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" className="btn btn-xs btn-outline font-normal" onClick={() => setOpen(true)}>
+        Adjust<span className="sr-only"> time and attempts of {row.name}</span>
+      </button>
+      {open && <ForOne row={row} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
 
 interface RowProps {
   readonly row: TrayRow;
@@ -94,7 +116,10 @@ function Row({ row, index, measure }: RowProps) {
         <State row={row} />
       </td>
       <td className="figures caption py-1.5 pr-4">{when(row, zone)}</td>
-      <td className="py-1.5 pr-9 text-right">
+      <td className="py-1.5 pr-9 text-right whitespace-nowrap">
+        <span className="mr-4">
+          <Adjust row={row} />
+        </span>
         <PageLink row={row} />
       </td>
     </tr>
@@ -123,7 +148,8 @@ function Item({ row, index, measure }: RowProps) {
           {time && <span className="figures caption"> · {time}</span>}
         </p>
       </div>
-      <span className="inline-flex min-h-9 items-center px-1">
+      <span className="inline-flex min-h-9 items-center gap-3 px-1">
+        <Adjust row={row} />
         <PageLink row={row} />
       </span>
     </li>

@@ -3,7 +3,8 @@ import type { Opening } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/store/records/clock';
 import { undoStep } from '@/store/records/history';
-import { closeQuiz, openQuiz, takeBackOpening } from '@/store/quiz/standing';
+import { isTakenBack } from '@/core/quiz/window';
+import { closeQuiz, letQuizGoOn, openQuiz, takeBackOpening, takeQuizBack } from '@/store/quiz/standing';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
@@ -145,7 +146,13 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
     else tell(await closeQuiz(quiz.id), 'The quiz is closed');
     onClose();
   });
-  const error = apply.error ?? end.error;
+  const isBack = isTakenBack(quiz.standing.pauses, at);
+  const pause = usePress(async () => {
+    if (isBack) tell(await letQuizGoOn(quiz.id), 'The quiz goes on');
+    else tell(await takeQuizBack(quiz.id), 'The quiz is taken back: nobody sits until it goes on');
+    onClose();
+  });
+  const error = apply.error ?? end.error ?? pause.error;
   return (
     <Dialog title={TITLES[state]} onClose={onClose}>
       <div className="max-w-prose">
@@ -176,6 +183,11 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
         <button type="button" className="btn btn-ghost" data-first-focus onClick={onClose}>
           Cancel
         </button>
+        {(state === 'open' || isBack) && (
+          <button type="button" className="btn btn-outline" disabled={pause.busy} onClick={pause.start}>
+            {isBack ? 'Let it go on' : 'Take it back for now'}
+          </button>
+        )}
         {state !== 'closed' && (
           <button type="button" className="btn btn-outline" disabled={end.busy} onClick={end.start}>
             {state === 'scheduled' ? 'Cancel the opening' : 'Close now'}

@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronLeft } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
-import { isOpen, isOver } from '@/core/quiz/window';
+import { isOpen, isOver, isTakenBack } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
 import { count, points, pointsWord } from '@/ui/words/figures';
@@ -42,6 +42,7 @@ function openWords({ quiz }: QuizView, at: number, short: boolean): string {
   const { opening } = quiz.standing;
   if (!opening) return 'Not opened yet';
   const { zone } = quiz.content;
+  if (isTakenBack(quiz.standing.pauses, at)) return 'Taken back';
   if (isOpen(opening, at))
     return opening.until === null
       ? 'Open'

@@ -1,6 +1,7 @@
 import type { Opening } from '@/core/quiz/quiz';
 import type { SetTo } from '@/core/quiz/school';
 import type { Aspect, RevealAct } from '@/core/quiz/plan';
+import { isTakenBack } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { now } from '../records/clock';
 import { newId } from '../records/ids';
@@ -42,6 +43,19 @@ export const closeQuiz = (quizId: string): Promise<number> =>
     });
     return { ...acts, opening: ended, windows };
   });
+
+/** Takes the quiz back: nobody sits and nobody's clock runs until it goes on. What was done stays, and no window closes by it. */
+export const takeQuizBack = (quizId: string): Promise<number> =>
+  act(quizId, 'Take the quiz back', (acts) =>
+    isTakenBack(acts.pauses, now()) ? acts : { ...acts, pauses: [...acts.pauses, { from: now(), to: null }] },
+  );
+
+/** Lets a quiz that was taken back go on. */
+export const letQuizGoOn = (quizId: string): Promise<number> =>
+  act(quizId, 'Let the quiz go on', (acts) => ({
+    ...acts,
+    pauses: acts.pauses.map((pause) => (pause.to === null ? { ...pause, to: now() } : pause)),
+  }));
 
 /** Sets the quiz to classes and groups: nobody else takes it or counts from then on. */
 export const setQuizTo = (quizId: string, setTo: readonly SetTo[]): Promise<number> =>

@@ -2,6 +2,7 @@ import type { Table } from 'dexie';
 import type { Answer } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
 import { canonical } from '@/core/figures/deepEqual';
+import { merge } from '@/core/quiz/merge';
 import { now } from './clock';
 import { db, type HistoryRecord, type QuizRecord, type RecordChange } from './db';
 import { TAB } from './ids';
@@ -73,8 +74,27 @@ async function writeTogether<Value, Key, Change extends { after: unknown }>(
   if (stands.length > 0) await table.bulkPut(stands);
 }
 
+/**
+ * Changes of attempts made in what their students have written since: that is no part of any step. Of an attempt that was
+ * handed in since, or changed in the same place, nothing is written.
+ */
+async function withStudentsWork(changes: readonly Of<'attempt'>[]): Promise<readonly Of<'attempt'>[]> {
+  const between = changes.filter(({ before, after }) => before !== null && after !== null);
+  if (between.length === 0) return changes;
+  const stored = await db.attempts.bulkGet(between.map(({ id }) => id));
+  const now = new Map(stored.flatMap((one) => (one ? [[one.id, one] as const] : [])));
+  return changes.flatMap((change) => {
+    const current = now.get(change.id);
+    const { before, after } = change;
+    if (!current || !before || !after) return [change];
+    const made = merge({ ...before, seq: current.seq }, { ...after, seq: current.seq }, current);
+    return made.ok ? [{ ...change, after: made.value }] : [];
+  });
+}
+
 /** Attempts of one step are written together, each with a number of its own. */
-async function writeAttempts(quizId: string, changes: readonly Of<'attempt'>[]): Promise<void> {
+async function writeAttempts(quizId: string, asked: readonly Of<'attempt'>[]): Promise<void> {
+  const changes = await withStudentsWork(asked);
   if (changes.length === 0) return;
   const first = await nextSeqs(quizId, changes.length);
   const numbered = changes.map((change, index) => ({

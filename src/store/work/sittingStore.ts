@@ -1,7 +1,7 @@
 import type { Table } from 'dexie';
 import { overridesByAttempt } from '@/core/checking/classWork';
-import { ASPECTS, type RevealPlan } from '@/core/quiz/plan';
 import { studentsSet } from '@/core/quiz/school';
+import { asksForOthers } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import type { PaperAddress } from '@/core/sitting/port';
 import type { SittingStore } from '@/core/sitting/store';
@@ -23,13 +23,6 @@ const ofAttempts = async <One>(
   ids: readonly string[],
   read: (id: string) => Promise<One[]>,
 ): Promise<One[]> => (await Promise.all(ids.map(read))).flat();
-
-/** Whether a plan has anything that waits for others than the student who looks. */
-const asksForOthers = ({ aspects }: RevealPlan): boolean =>
-  ASPECTS.some((aspect) => {
-    const { when } = aspects[aspect];
-    return when !== 'never' && when.some((one) => one.when === 'allClosed' || one.when === 'allDone');
-  });
 
 /** Students' papers as they lie in this browser's database. */
 export const sittingStore: SittingStore = {
@@ -54,7 +47,8 @@ export const sittingStore: SittingStore = {
 
   async scene({ quiz, student, made }) {
     const { plans, windows } = quiz.standing;
-    const alone = plans.length + windows.length === 0 && !asksForOthers(quiz.content.plan);
+    const alone =
+      plans.length + windows.length === 0 && !asksForOthers({ plan: quiz.content.plan, ownPlans: [] });
     const [people, members, attempts, rulings] = await Promise.all([
       alone ? db.students.where('id').equals(student.id).toArray() : db.students.toArray(),
       alone ? db.members.where('studentId').equals(student.id).toArray() : db.members.toArray(),

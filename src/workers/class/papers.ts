@@ -61,9 +61,6 @@ const firstEnd = (attempts: readonly Attempt[], windowOf: ClassPapers['windowOf'
     .filter((end) => end > at)
     .reduce((first, end) => Math.min(first, end), Infinity);
 
-/** The marks of a class are kept once whoever asked for them has had them for so long: milliseconds. */
-const KEEP_AFTER = 500;
-
 async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const { live, opening } = quiz.standing;
   const settled = live !== null && quiz.firstHandInAt !== null;
@@ -88,8 +85,7 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const { sheets } = marked;
   for (const column of columns)
     for (const { attempt } of sheets) column.mark(attempt.answers[column.question.id]);
-  // Nobody waits for what is kept for the next time.
-  if (settled) setTimeout(() => void keepColumns(quiz.id, revs, columns), KEEP_AFTER);
+  if (settled) await keepColumns(quiz.id, revs, columns);
   const everyone = { people, members, everyAttempt: all };
   return { quiz, paper, marked, sheets, overrides, students: byId, windowOf, ...everyone };
 }

@@ -1,6 +1,6 @@
 import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptState, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
+import { attemptState, endOfAttempt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
@@ -30,6 +30,15 @@ export interface TrayRow {
   readonly handedInAt: number | null;
   readonly answered: number;
   readonly attempts: number;
+  /** How many more can be begun; null: as many as the window allows. */
+  readonly left: number | null;
+  /** When what is being worked at ends by itself; null where nothing runs or nothing ends it. */
+  readonly endsAt: number | null;
+  /** Until when the student can sit, and in how many minutes; null: no end, no limit. */
+  readonly until: number | null;
+  readonly timeLimit: number | null;
+  /** True where an end was set for this student alone. */
+  readonly ownUntil: boolean;
   /** True where nobody knows when the paper was handed in: it came from a file without times. */
   readonly timeUnknown: boolean;
   /** True where the teacher has voided the latest attempt. */
@@ -83,6 +92,15 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       handedInAt: attempt?.handedInAt ?? null,
       answered: Object.keys(attempt?.answers ?? {}).length,
       attempts: made.length,
+      left:
+        window.attempts === null
+          ? null
+          : Math.max(0, window.attempts + (quiz.standing.granted[student.id] ?? 0) - made.length),
+      endsAt:
+        attempt && !isFinished(attemptState(attempt, window, at)) ? endOfAttempt(attempt, window) : null,
+      until: window.until,
+      timeLimit: window.timeLimit,
+      ownUntil: window.sources.until === 'student',
       timeUnknown: attempt?.timeKnown === false,
       voided: attempt !== undefined && rulings.get(attempt.id)?.standing === 'voided',
       tooLate: out.map((one) => one.id),

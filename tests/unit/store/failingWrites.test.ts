@@ -5,6 +5,7 @@ import { loadTypesetter } from '@/typeset/complete';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import * as attempts from '@/store/work/attempts';
+import * as sittingActs from '@/store/work/sittingActs';
 import * as typedPapers from '@/store/work/typedPapers';
 import * as backups from '@/store/files/backups';
 import * as classes from '@/store/class/classes';
@@ -112,6 +113,10 @@ const newRow = {
 
 /** Every function of the store that writes. One that is missing here is found by the last test. */
 const WRITES: Record<string, Op> = {
+  'sittingActs.actOnSitting': ({ quizId }) =>
+    sittingActs.actOnSitting(quizId, 'demo-1', { act: 'startAgain', until: null }),
+  'standing.takeQuizBack': ({ quizId }) => standing.takeQuizBack(quizId),
+  'standing.letQuizGoOn': ({ quizId }) => standing.letQuizGoOn(quizId),
   'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),
   'typedPapers.keepTypedAnswer': ({ quizId, typed }) =>
     typedPapers.keepTypedAnswer(quizId, typed, 'q1', say('mud')),
@@ -318,6 +323,7 @@ test('no function of the store is left out', () => {
   const modules = {
     attempts,
     typedPapers,
+    sittingActs,
     backups,
     classes,
     columns,

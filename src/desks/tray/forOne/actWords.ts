@@ -1,0 +1,86 @@
+import type { Telling } from '@/core/reveal/leaks';
+import type { ActProblem, SittingAct } from '@/core/sitting/acts';
+import { count, points } from '@/ui/words/figures';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import type { ActEffect } from '@/workers/classDesk';
+
+/** What a press does, in as few words as a button has room for. */
+export function actName(act: SittingAct, zone: string): string {
+  switch (act.act) {
+    case 'moreMinutes':
+      return `${count(act.minutes, 'minute')} more on the clock`;
+    case 'later':
+      return `Open until ${dayAndTimeIn(act.until, zone)}`;
+    case 'oneMore':
+      return 'One more attempt';
+    case 'startAgain':
+      return 'Start again';
+    case 'giveBack':
+      return 'Give it back with its answers';
+    case 'collect':
+      return 'Collect it as it is';
+  }
+}
+
+/** What was done, as a notice says it. */
+export function doneWords(act: SittingAct, name: string, zone: string): string {
+  switch (act.act) {
+    case 'moreMinutes':
+      return `${name} has ${count(act.minutes, 'minute')} more`;
+    case 'later':
+      return `The quiz is open for ${name} until ${dayAndTimeIn(act.until, zone)}`;
+    case 'oneMore':
+      return `${name} has one more attempt`;
+    case 'startAgain':
+      return `${name} can start again`;
+    case 'giveBack':
+      return `${name} can go on with the answers`;
+    case 'collect':
+      return `${name}’s work has been collected`;
+  }
+}
+
+/** Why nothing was done. */
+export const PROBLEMS: Readonly<Record<ActProblem, string>> = {
+  nothingRuns: 'Nothing is being worked at any more.',
+  noLimit: 'This quiz has no time limit.',
+  nothingDone: 'There is no attempt yet.',
+  notOnScreen: 'Only work that was done on screen can be given back.',
+  stillRuns: 'It is still being worked at.',
+  closed: 'The quiz has closed for this student. Choose a later end.',
+  past: 'That time has passed. Choose a later one.',
+};
+
+const scoreOf = ({ score, outOf }: NonNullable<ActEffect['before']>): string =>
+  `${points(score)} of ${points(outOf)}`;
+
+/** What becomes of the score that is recorded; empty where nothing does. */
+function scoreWords({ before, after }: ActEffect): string {
+  if (before && !after) return `The score ${scoreOf(before)} no longer counts.`;
+  if (before && after && scoreOf(before) !== scoreOf(after))
+    return `The score becomes ${scoreOf(after)} instead of ${scoreOf(before)}.`;
+  return '';
+}
+
+/** What a press would come to, in a sentence or two, before it is done. */
+export function effectWords(act: SittingAct, effect: ActEffect, zone: string): string {
+  if (effect.problem) return PROBLEMS[effect.problem];
+  const ends = effect.endsAt === null ? '' : `It ends ${dayAndTimeIn(effect.endsAt, zone)}.`;
+  const until = 'until' in act && act.until !== null ? `Open until ${dayAndTimeIn(act.until, zone)}.` : '';
+  const says: Readonly<Record<SittingAct['act'], string>> = {
+    moreMinutes: ends,
+    later: ends || 'The due time moves with it.',
+    oneMore: `The attempts so far stay. ${until}`,
+    startAgain: `The last attempt no longer counts, and another one is given. ${until}`,
+    giveBack: `Its results hide until it is handed in again. ${ends || until}`,
+    collect: 'It is handed in with the answers it has now.',
+  };
+  return [says[act.act], scoreWords(effect)].filter(Boolean).join(' ').trim();
+}
+
+export const TOLD: Readonly<Record<Telling, string>> = {
+  rightAnswers: 'the right answers',
+  feedback: 'feedback',
+  rightWrong: 'what was right and wrong',
+  questions: 'the questions',
+};

@@ -1,0 +1,174 @@
+import type { Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
+import { expect, goTo, newQuiz, pageOf, saved, test } from './support';
+
+/** Lets time pass for a student who is working: as if the attempt had been begun so many minutes sooner. */
+const earlier = (page: Page, minutes: number): Promise<void> =>
+  page.evaluate(async (by) => {
+    const db = await new Promise<IDBDatabase>((done, fail) => {
+      const open = indexedDB.open('yentrel');
+      open.onsuccess = () => done(open.result);
+      open.onerror = () => fail(open.error);
+    });
+    await new Promise<void>((done) => {
+      const writing = db.transaction('attempts', 'readwrite');
+      const store = writing.objectStore('attempts');
+      const all = store.getAll();
+      all.onsuccess = () => {
+        for (const attempt of all.result as { openedAt: number; handedInAt: number | null; limit?: number }[])
+          if (attempt.handedInAt === null && attempt.limit !== undefined)
+            store.put({ ...attempt, openedAt: attempt.openedAt - by * 60_000 });
+      };
+      writing.oncomplete = () => done();
+    });
+    db.close();
+  }, minutes);
+
+/** A quiz of two questions, in which an attempt can take 40 minutes. */
+async function timedQuiz(page: Page): Promise<void> {
+  await newQuiz(page, 'Against the clock', 'Word or phrase');
+  await page.getByLabel('Another right answer').fill('silt');
+  await page.keyboard.press('Enter');
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('How long an attempt can take').selectOption('40 minutes');
+  await saved(page);
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+}
+
+const rowOf = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
+const adjust = async (page: Page, name: string) => {
+  await page.getByRole('button', { name: `Adjust time and attempts of ${name}` }).click();
+  return page.getByRole('dialog', { name });
+};
+
+test('a time limit: told first, counted down, warned of, and kept while the page is closed', async ({
+  page,
+}) => {
+  await timedQuiz(page);
+  const sit = await pageOf(page, 'Ada Marsh');
+  await expect(sit.getByText('You have 40 minutes from when you begin')).toBeVisible();
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await expect(sit.getByRole('timer')).toHaveText(/^(40|39) minutes left$/);
+  await sit.getByRole('textbox').fill('silt');
+  await expect(sit.getByText(/saved/i).first()).toBeVisible();
+
+  await earlier(sit, 36);
+  await sit.reload();
+  await expect(sit.getByRole('timer')).toHaveText('4 minutes left');
+  await expect(sit.getByText('Less than five minutes are left.')).toBeVisible();
+  await sit.getByRole('button', { name: 'Back' }).click();
+  await expect(sit.getByRole('textbox')).toHaveValue('silt');
+
+  // It ends with the page closed, and is taken as it is.
+  const address = sit.url();
+  await sit.close();
+  await earlier(page, 5);
+  const back = await page.context().newPage();
+  await back.goto(address);
+  await expect(back.getByText('Collected automatically when your time was over')).toBeVisible();
+  await expect(back.getByText('1 of 1').first()).toBeVisible();
+  await page.bringToFront();
+  await page.reload();
+  await expect(rowOf(page, 'Ada Marsh')).toContainText('not handed in when it closed');
+});
+
+test('at its end the page hands over by itself, with the last thing typed', async ({ page }) => {
+  await timedQuiz(page);
+  const sit = await pageOf(page, 'Ada Marsh');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await earlier(sit, 39 + 50 / 60);
+  await sit.reload();
+  await expect(sit.getByText('The last minute.')).toBeVisible();
+  await sit.getByRole('textbox').fill('silt');
+  await expect(sit.getByText('Collected automatically when your time was over')).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(sit.getByText('1 of 1').first()).toBeVisible();
+});
+
+test('on a phone, in two presses each: more time for one, until tomorrow, a second try, a fresh start, given back', async ({
+  page,
+}) => {
+  await timedQuiz(page);
+  const sit = await pageOf(page, 'Ada Marsh');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('mud');
+  await earlier(sit, 20);
+  await sit.reload();
+  await expect(sit.getByRole('timer')).toHaveText(/^20 minutes left$/);
+
+  await page.bringToFront();
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.reload();
+  let sheet = await adjust(page, 'Ada Marsh');
+  await expectAccessible(page, 'what can be done for a student');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  await sheet.getByRole('button', { name: '20 minutes more on the clock' }).click();
+  await expect(page.getByText('Ada Marsh has 20 minutes more')).toBeVisible();
+  // The student's page finds out by itself.
+  await sit.bringToFront();
+  await expect(sit.getByRole('timer')).toHaveText(/^40 minutes left$/, { timeout: 25_000 });
+
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('0 of 1').first()).toBeVisible();
+  await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toHaveCount(0);
+
+  await page.bringToFront();
+  await page.reload();
+  sheet = await adjust(page, 'Ada Marsh');
+  await expect(sheet.getByText(/The score 0 of 1 no longer counts\./)).toHaveCount(2);
+  await sheet.getByRole('button', { name: 'One more attempt' }).click();
+  await expect(page.getByText('Ada Marsh has one more attempt')).toBeVisible();
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toBeVisible();
+
+  await page.bringToFront();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  sheet = await adjust(page, 'Ada Marsh');
+  await sheet.getByRole('button', { name: 'Give it back with its answers' }).click();
+  await expect(page.getByText('Ada Marsh can go on with the answers')).toBeVisible();
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByText('0 of 1')).toHaveCount(0);
+  await sit.getByRole('button', { name: 'Back' }).click();
+  await expect(sit.getByRole('textbox')).toHaveValue('mud');
+  await sit.getByRole('textbox').fill('silt');
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('1 of 1').first()).toBeVisible();
+
+  await page.bringToFront();
+  await page.reload();
+  sheet = await adjust(page, 'Ada Marsh');
+  await expect(sheet.getByText(/The score 1 of 1 no longer counts\./)).toHaveCount(2);
+  await sheet.getByRole('button', { name: 'Start again' }).click();
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByText('Your teacher does not count this attempt.')).toBeVisible();
+  await sit.getByRole('button', { name: 'Take the quiz again' }).click();
+  await expect(sit.getByRole('textbox')).toHaveValue('');
+});
+
+test('taken back for now: nobody sits, and the clock stands still until it goes on', async ({ page }) => {
+  await timedQuiz(page);
+  const sit = await pageOf(page, 'Ada Marsh');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('silt');
+  await page.bringToFront();
+  await page.getByRole('button', { name: /^Open/ }).click();
+  await page.getByRole('button', { name: 'Take it back for now' }).click();
+  await expect(page.getByRole('button', { name: 'Taken back' })).toBeVisible();
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByText('Your teacher has taken the quiz back for now.')).toBeVisible();
+  await page.bringToFront();
+  await page.getByRole('button', { name: 'Taken back' }).click();
+  await page.getByRole('button', { name: 'Let it go on' }).click();
+  await sit.bringToFront();
+  await sit.getByRole('button', { name: 'Back' }).click({ timeout: 25_000 });
+  await expect(sit.getByRole('textbox')).toHaveValue('silt');
+  await expect(sit.getByRole('timer')).toHaveText(/^(40|39) minutes left$/);
+});
