@@ -1,3 +1,4 @@
+import { planView, windowsEffect } from './class/planView';
 import { actEffects } from './class/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
@@ -31,6 +32,7 @@ export type { OwnScores } from './class/ownScores';
 export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
+export type { PlanLane, PlanLeak, PlanView } from './class/planView';
 export type { TrayRow } from './class/tray';
 export type { ActEffect, ActEffects } from './class/sittingActs';
 
@@ -41,6 +43,8 @@ export const classDesk = {
   pending,
   timesEffect,
   actEffects,
+  planView,
+  windowsEffect,
   openAnswer,
   openAttempt,
   openPaper,

@@ -6,16 +6,19 @@ type Everyone = Extract<Condition, { when: 'allClosed' | 'allDone' }>;
 
 /** The conditions over everyone that a quiz's plans have, each once for a scope. */
 function everyones({ plan, ownPlans }: Pick<Scene, 'plan' | 'ownPlans'>): Pick<Everyone, 'when' | 'scope'>[] {
-  const found = new Map<string, Pick<Everyone, 'when' | 'scope'>>();
-  for (const aspects of [plan.aspects, ...ownPlans.map((own) => own.aspects)]) {
-    for (const aspect of ASPECTS) {
+  const conditions = [plan.aspects, ...ownPlans.map((own) => own.aspects)].flatMap((aspects) =>
+    ASPECTS.flatMap((aspect): readonly Condition[] => {
       const when = aspects[aspect]?.when ?? 'never';
-      if (when === 'never') continue;
-      for (const one of when)
-        if (one.when === 'allClosed' || one.when === 'allDone')
-          found.set(`${one.when} ${one.scope}`, { when: one.when, scope: one.scope });
-    }
-  }
+      return when === 'never' ? [] : when;
+    }),
+  );
+  const found = new Map(
+    conditions.flatMap((one) =>
+      one.when === 'allClosed' || one.when === 'allDone'
+        ? [[`${one.when} ${one.scope}`, { when: one.when, scope: one.scope }] as const]
+        : [],
+    ),
+  );
   return [...found.values()];
 }
 

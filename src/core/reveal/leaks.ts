@@ -165,8 +165,7 @@ function selfLeak(lane: Lane, reveal: Reveal): Leak | null {
 }
 
 /** Everything that can be passed on at an instant while somebody can still hand in, the worst first. */
-export function leaksOf(reveal: Reveal): Leak[] {
-  const lanes = lanesOf(reveal);
+export function leaksOf(reveal: Reveal, lanes: readonly Lane[] = lanesOf(reveal)): Leak[] {
   const between = TELLING.flatMap((aspect) =>
     lanes.flatMap((tellers) =>
       lanes.flatMap((hearers) => leakBetween(aspect, tellers, hearers, reveal) ?? []),

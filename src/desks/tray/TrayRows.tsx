@@ -41,20 +41,15 @@ const wantsAttention = ({ state, voided }: TrayRow): boolean =>
   voided || state === 'working' || state === 'late' || state === 'tooLate';
 
 /** Opens what can be done for a student. */
-function Adjust({ row }: { readonly row: TrayRow }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <button type="button" className="btn btn-xs btn-outline font-normal" onClick={() => setOpen(true)}>
-        Adjust<span className="sr-only"> time and attempts of {row.name}</span>
-      </button>
-      {open && <ForOne row={row} onClose={() => setOpen(false)} />}
-    </>
-  );
-}
+const Adjust = ({ row, onAdjust }: Pick<RowProps, 'row' | 'onAdjust'>) => (
+  <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={() => onAdjust(row)}>
+    Adjust<span className="sr-only"> time and attempts of {row.name}</span>
+  </button>
+);
 
 interface RowProps {
   readonly row: TrayRow;
+  readonly onAdjust: (row: TrayRow) => void;
   readonly index: number;
   readonly measure: (element: Element | null) => void;
 }
@@ -104,7 +99,7 @@ const Name = ({ row }: { readonly row: TrayRow }) => (
   <StudentName name={row.name} apart={row.number === row.apart ? '' : row.apart} />
 );
 
-function Row({ row, index, measure }: RowProps) {
+function Row({ row, onAdjust, index, measure }: RowProps) {
   const { zone } = useQuiz().quiz.content;
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
@@ -118,7 +113,7 @@ function Row({ row, index, measure }: RowProps) {
       <td className="figures caption py-1.5 pr-4">{when(row, zone)}</td>
       <td className="py-1.5 pr-9 text-right whitespace-nowrap">
         <span className="mr-4">
-          <Adjust row={row} />
+          <Adjust row={row} onAdjust={onAdjust} />
         </span>
         <PageLink row={row} />
       </td>
@@ -127,7 +122,7 @@ function Row({ row, index, measure }: RowProps) {
 }
 
 /** The same on a phone: what belongs to a student below the name. */
-function Item({ row, index, measure }: RowProps) {
+function Item({ row, onAdjust, index, measure }: RowProps) {
   const { zone } = useQuiz().quiz.content;
   const time = when(row, zone);
   return (
@@ -149,14 +144,18 @@ function Item({ row, index, measure }: RowProps) {
         </p>
       </div>
       <span className="inline-flex min-h-9 items-center gap-3 px-1">
-        <Adjust row={row} />
+        <Adjust row={row} onAdjust={onAdjust} />
         <PageLink row={row} />
       </span>
     </li>
   );
 }
 
-const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
+interface RowsProps extends Pick<RowProps, 'onAdjust'> {
+  readonly rows: readonly TrayRow[];
+}
+
+const Rows = ({ rows, onAdjust }: RowsProps) => (
   <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
     <thead>
       <tr className="label-small border-b border-line text-left">
@@ -173,25 +172,33 @@ const Rows = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
       rows={rows}
       height={34}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Row key={row.studentId} row={row} {...at} />}
+      draw={(row, at) => <Row key={row.studentId} row={row} onAdjust={onAdjust} {...at} />}
     />
   </table>
 );
 
-const Items = ({ rows }: { readonly rows: readonly TrayRow[] }) => (
+const Items = ({ rows, onAdjust }: RowsProps) => (
   <div className="mt-3 border-t border-line">
     <LongRows
       rows={rows}
       as="list"
       height={62}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Item key={row.studentId} row={row} {...at} />}
+      draw={(row, at) => <Item key={row.studentId} row={row} onAdjust={onAdjust} {...at} />}
     />
   </div>
 );
 
-/** Each student with where they are: a table, on a phone a list. */
+/** Each student with where they are: a table, on a phone a list; and what can be done for one of them. */
 export function TrayRows({ rows }: { readonly rows: readonly TrayRow[] }) {
   const View = useNarrow('phone') ? Items : Rows;
-  return <View rows={rows} />;
+  const [adjusted, setAdjusted] = useState<TrayRow | null>(null);
+  // What the row says may have changed since it was pressed.
+  const row = rows.find(({ studentId }) => studentId === adjusted?.studentId) ?? adjusted;
+  return (
+    <>
+      <View rows={rows} onAdjust={setAdjusted} />
+      {row && <ForOne row={row} onClose={() => setAdjusted(null)} />}
+    </>
+  );
 }

@@ -1,12 +1,16 @@
 import type { Opening } from '@/core/quiz/quiz';
 import type { SetTo } from '@/core/quiz/school';
+import { same } from '@/core/figures/deepEqual';
 import type { Aspect, RevealAct } from '@/core/quiz/plan';
+import type { Target } from '@/core/quiz/target';
+import type { OwnWindow } from '@/core/quiz/windows';
 import { isTakenBack } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { now } from '../records/clock';
 import { newId } from '../records/ids';
 import type { StandingActs } from '../records/db';
 import { editing, record } from '../records/history';
+import { keptNow } from '../work/keptNow';
 import { head } from './quizzes';
 
 /** What the teacher does with a quiz: opening it, showing results. Gives the number of the step, which can be undone. */
@@ -56,6 +60,28 @@ export const letQuizGoOn = (quizId: string): Promise<number> =>
     ...acts,
     pauses: acts.pauses.map((pause) => (pause.to === null ? { ...pause, to: now() } : pause)),
   }));
+
+/**
+ * Sets a window of their own for a class, a group or a student, in place of the one they had; null: as for everyone. What
+ * held for everyone stays held for those who can hand in no more.
+ */
+export const setOwnWindow = (
+  quizId: string,
+  target: Target,
+  set: OwnWindow['set'] | null,
+): Promise<number> =>
+  editing(async () => {
+    const quiz = await head(quizId);
+    const { live: _, ...acts } = quiz.standing;
+    const others = acts.windows.filter((one) => !same(one.for, target));
+    const own = acts.windows.find((one) => same(one.for, target));
+    const windows = set === null ? others : [...others, { id: own?.id ?? newId(), for: target, set }];
+    const after = { ...acts, windows, kept: [...acts.kept, ...(await keptNow(quiz))] };
+    return record(quizId, [{ kind: 'standing', before: acts, after }], {
+      label: 'Change who can take the quiz when',
+      field: '',
+    });
+  });
 
 /** Sets the quiz to classes and groups: nobody else takes it or counts from then on. */
 export const setQuizTo = (quizId: string, setTo: readonly SetTo[]): Promise<number> =>

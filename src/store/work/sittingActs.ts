@@ -1,19 +1,13 @@
 import type { Attempt, Ruling } from '@/core/quiz/attempt';
-import { studentsSet } from '@/core/quiz/school';
-import { asksForOthers, heldNow } from '@/core/reveal/kept';
-import { sceneFor } from '@/core/reveal/scene';
-import { Reveal } from '@/core/reveal/whatIsShown';
 import { actFor, type ActProblem, type SittingAct } from '@/core/sitting/acts';
-import type { Kept } from '@/core/quiz/plan';
 import { now } from '../records/clock';
-import { db, type QuizRecord, type RecordChange } from '../records/db';
+import { db, type RecordChange } from '../records/db';
 import { EDIT_TABLES, record } from '../records/history';
-import { ofQuiz } from '../records/ofQuiz';
 import { head } from '../quiz/quizzes';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 import { windowOfStudent } from '../quiz/windows';
 import { attemptsOfStudent } from './attempts';
-import { rulingsOf } from './rulings';
+import { keptNow } from './keptNow';
 
 /** What the teacher does for one student at a quiz: more time, another attempt, one given back or collected. */
 
@@ -27,25 +21,6 @@ const LABELS: Readonly<Record<SittingAct['act'], string>> = {
   giveBack: 'Give an attempt back',
   collect: 'Collect an attempt as it is',
 };
-
-/** What holds for everyone now and would not any more: it is kept for those who can hand in no more. */
-async function keptNow(quiz: QuizRecord): Promise<Kept[]> {
-  const { content, standing } = quiz;
-  if (!asksForOthers({ plan: content.plan, ownPlans: standing.plans })) return [];
-  const [people, members] = await Promise.all([db.students.toArray(), db.members.toArray()]);
-  if (studentsSet(standing.setTo, people, members).length === 0) return [];
-  const scene = sceneFor({
-    content,
-    standing,
-    people,
-    members,
-    attempts: await ofQuiz.attempts(quiz.id).toArray(),
-    rulings: await rulingsOf(quiz.id),
-    markedAt: () => 'atHandIn',
-    completePapers: 0,
-  });
-  return heldNow(new Reveal(scene, now()));
-}
 
 /** What an act did: the step that undoes it; or why nothing was written. */
 export type ActDone =

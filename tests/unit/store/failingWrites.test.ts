@@ -115,6 +115,8 @@ const newRow = {
 const WRITES: Record<string, Op> = {
   'sittingActs.actOnSitting': ({ quizId }) =>
     sittingActs.actOnSitting(quizId, 'demo-1', { act: 'startAgain', until: null }),
+  'standing.setOwnWindow': ({ quizId }) =>
+    standing.setOwnWindow(quizId, { kind: 'student', studentId: 'demo-1' }, { until: 9 }),
   'standing.takeQuizBack': ({ quizId }) => standing.takeQuizBack(quizId),
   'standing.letQuizGoOn': ({ quizId }) => standing.letQuizGoOn(quizId),
   'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),

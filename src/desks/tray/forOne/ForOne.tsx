@@ -40,7 +40,7 @@ function Fields({ given, onGive, timed }: FieldsProps) {
     <div className="flex flex-wrap gap-x-5 gap-y-2">
       {timed && (
         <label className="block">
-          <span className="label-small">More time</span>
+          <span className="label-small block">More time</span>
           <select
             className="select w-36"
             value={given.minutes}
@@ -55,7 +55,7 @@ function Fields({ given, onGive, timed }: FieldsProps) {
         </label>
       )}
       <label className="block">
-        <span className="label-small">Open until ({zoneName(zone)})</span>
+        <span className="label-small block">Open until ({zoneName(zone)})</span>
         <input
           type="datetime-local"
           className="input"

@@ -69,7 +69,10 @@ export function effectWords(act: SittingAct, effect: ActEffect, zone: string): s
   const until = 'until' in act && act.until !== null ? `Open until ${dayAndTimeIn(act.until, zone)}.` : '';
   const says: Readonly<Record<SittingAct['act'], string>> = {
     moreMinutes: ends,
-    later: ends || 'The due time moves with it.',
+    later:
+      effect.endsAt !== null && 'until' in act && effect.endsAt !== act.until
+        ? `Its clock still ends ${dayAndTimeIn(effect.endsAt, zone)}.`
+        : ends || 'For this student alone. A due time moves with it.',
     oneMore: `The attempts so far stay. ${until}`,
     startAgain: `The last attempt no longer counts, and another one is given. ${until}`,
     giveBack: `Its results hide until it is handed in again. ${ends || until}`,

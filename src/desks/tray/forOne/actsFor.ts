@@ -37,7 +37,8 @@ export function offersFor(row: TrayRow, { minutes, until }: Given, now: number):
   const end = isOver ? until : null;
   const offers: Offer[] = [];
   if (row.timeLimit !== null && !done) offers.push({ act: { act: 'moreMinutes', minutes }, uses: 'minutes' });
-  offers.push({ act: { act: 'later', until }, uses: 'until' });
+  // A later end is of use to those who are working, or have an attempt left.
+  if (running || row.left !== 0) offers.push({ act: { act: 'later', until }, uses: 'until' });
   if (running) offers.push({ act: { act: 'collect' }, uses: 'none' });
   if (done && row.source === 'sat') {
     const uses = row.timeLimit === null ? (isOver ? 'until' : 'none') : isOver ? 'both' : 'minutes';

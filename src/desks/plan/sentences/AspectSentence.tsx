@@ -1,0 +1,228 @@
+import { X } from 'lucide-react';
+import {
+  NEEDS,
+  isFiltered,
+  type Aspect,
+  type AspectPlan,
+  type Condition,
+  type RevealPlan,
+} from '@/core/quiz/plan';
+import { same } from '@/core/figures/deepEqual';
+import { now } from '@/store/records/clock';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { ASPECT_NAMES } from '@/ui/words/aspectNames';
+import { fromWallField, toWallField } from '@/ui/words/wallField';
+import { ByHand } from './ByHand';
+import {
+  CHOICES,
+  choiceOf,
+  conditionOf,
+  DELAYS,
+  delayWords,
+  ONLY,
+  SUBJECTS,
+  type Choice,
+} from './conditionWords';
+
+const DAY = 86_400_000;
+
+interface ConditionProps {
+  readonly subject: string;
+  readonly condition: Condition;
+  readonly index: number;
+  readonly onChange: (condition: Condition) => void;
+  readonly onNever: () => void;
+  readonly onRemove: (() => void) | null;
+}
+
+/** The date that a condition waits for, by the quiz's own clock. */
+function DateField({
+  subject,
+  condition,
+  onChange,
+}: Pick<ConditionProps, 'subject' | 'onChange'> & {
+  readonly condition: Extract<Condition, { when: 'date' }>;
+}) {
+  const { zone } = useQuiz().quiz.content;
+  return (
+    <input
+      type="datetime-local"
+      className="input mx-1 h-8"
+      aria-label={`${subject}: the date`}
+      defaultValue={toWallField(condition.at, zone)}
+      onChange={(event) => {
+        const at = fromWallField(event.target.value, zone);
+        if (!Number.isNaN(at)) onChange({ when: 'date', at });
+      }}
+    />
+  );
+}
+
+/** One thing that is waited for, and how long after it. */
+function OneCondition({ subject, condition, index, onChange, onNever, onRemove }: ConditionProps) {
+  const delay = condition.when === 'date' ? null : condition.delay;
+  const also = index === 0 ? '' : `, condition ${index + 1}`;
+  const delays = DELAYS.some((one) => same(one, delay)) ? DELAYS : [...DELAYS, delay];
+  return (
+    <span>
+      {index > 0 && ' and '}
+      <select
+        className="sentence-part"
+        aria-label={`${subject}${also}`}
+        value={choiceOf(condition)}
+        onChange={({ target }) =>
+          target.value === 'never'
+            ? onNever()
+            : onChange(conditionOf(target.value as Choice, delay, Math.ceil((now() + DAY) / 60_000) * 60_000))
+        }
+      >
+        {Object.entries(CHOICES).map(([choice, words]) => (
+          <option key={choice} value={choice}>
+            {words}
+          </option>
+        ))}
+        {index === 0 && <option value="never">never</option>}
+      </select>
+      {condition.when === 'date' ? (
+        <DateField subject={subject} condition={condition} onChange={onChange} />
+      ) : (
+        condition.when !== 'byTeacher' && (
+          <>
+            ,{' '}
+            <select
+              className={`sentence-part ${delay ? '' : 'font-normal'}`}
+              aria-label={`${subject}${also}: how much later`}
+              value={JSON.stringify(delay)}
+              onChange={(event) =>
+                onChange({ ...condition, delay: JSON.parse(event.target.value) as typeof delay })
+              }
+            >
+              {delays.map((one) => (
+                <option key={JSON.stringify(one)} value={JSON.stringify(one)}>
+                  {delayWords(one)}
+                </option>
+              ))}
+            </select>
+          </>
+        )
+      )}
+      {onRemove && (
+        <button
+          type="button"
+          className="ml-1 inline-grid size-[26px] cursor-pointer place-items-center rounded align-middle text-soft hover:text-ink"
+          aria-label={`${subject}${also}: remove this condition`}
+          onClick={onRemove}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      )}
+    </span>
+  );
+}
+
+interface Props {
+  readonly aspect: Aspect;
+  readonly plan: RevealPlan;
+  readonly onChange: (plan: AspectPlan) => void;
+  readonly onWaiting: (waiting: RevealPlan['whileWaiting']) => void;
+}
+
+/** What an aspect also waits for, because it says nothing without it. */
+function AlsoWaits({ aspect, plan }: Pick<Props, 'aspect' | 'plan'>) {
+  const needed = NEEDS[aspect];
+  const own = plan.aspects[aspect].when;
+  if (!needed || own === 'never') return null;
+  const { when } = plan.aspects[needed];
+  if (when === 'never')
+    return (
+      <p className="caption !text-saffron-text">
+        The {ASPECT_NAMES[needed]} never appear, so this never does.
+      </p>
+    );
+  const isPlain = (one: Condition) => one.when === 'handedIn' && one.delay === null;
+  const adds = when.some((one) => !isPlain(one) && !own.some((known) => same(known, one)));
+  return adds ? <p className="caption">It waits for the {ASPECT_NAMES[needed]} as well.</p> : null;
+}
+
+/** When one part of the result is shown, as a sentence whose parts can be changed. */
+export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
+  const { when, only } = plan.aspects[aspect];
+  const subject = SUBJECTS[aspect];
+  const change = (conditions: Condition[]) => onChange({ only, when: conditions });
+  const isByHand = when !== 'never' && when.some((one) => one.when === 'byTeacher');
+  return (
+    <li className="border-b border-hair py-2.5 text-[16px] leading-relaxed">
+      {subject}{' '}
+      {when === 'never' ? (
+        <select
+          className="sentence-part"
+          aria-label={subject}
+          value="never"
+          onChange={({ target }) => change([conditionOf(target.value as Choice, null, now() + DAY)])}
+        >
+          {Object.entries(CHOICES).map(([choice, words]) => (
+            <option key={choice} value={choice}>
+              {words}
+            </option>
+          ))}
+          <option value="never">never</option>
+        </select>
+      ) : (
+        when.map((condition, index) => (
+          <OneCondition
+            key={index}
+            subject={subject}
+            condition={condition}
+            index={index}
+            onChange={(next) => change(when.map((one, at) => (at === index ? next : one)))}
+            onNever={() => onChange({ only, when: 'never' })}
+            onRemove={when.length > 1 ? () => change(when.filter((_, at) => at !== index)) : null}
+          />
+        ))
+      )}
+      {when !== 'never' && isFiltered(aspect) && (
+        <>
+          , for{' '}
+          <select
+            className={`sentence-part ${only === 'all' ? 'font-normal' : ''}`}
+            aria-label={`${subject}: for which questions`}
+            value={only}
+            onChange={(event) => onChange({ when, only: event.target.value as AspectPlan['only'] })}
+          >
+            {Object.entries(ONLY).map(([name, words]) => (
+              <option key={name} value={name}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </>
+      )}
+      {when !== 'never' && aspect === 'score' && (
+        <>
+          ,{' '}
+          <select
+            className={`sentence-part ${plan.whileWaiting === 'soFar' ? 'font-normal' : ''}`}
+            aria-label="The score while answers wait for me"
+            value={plan.whileWaiting}
+            onChange={(event) => onWaiting(event.target.value as RevealPlan['whileWaiting'])}
+          >
+            <option value="soFar">so far while answers wait for me</option>
+            <option value="heldBack">but not while answers wait for me</option>
+          </select>
+        </>
+      )}
+      .
+      {when !== 'never' && when.length < 4 && (
+        <button
+          type="button"
+          className="link-text ml-3 cursor-pointer text-[13.5px]"
+          onClick={() => change([...when, { when: 'allClosed', scope: 'all', delay: null }])}
+        >
+          and …<span className="sr-only"> ({subject}: one more condition)</span>
+        </button>
+      )}
+      {isByHand && <ByHand aspect={aspect} />}
+      <AlsoWaits aspect={aspect} plan={plan} />
+    </li>
+  );
+}
