@@ -1,3 +1,4 @@
+import { seenAt } from './class/atAnotherTime';
 import { planView, windowsEffect } from './class/planView';
 import { actEffects } from './class/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
@@ -44,6 +45,7 @@ export const classDesk = {
   timesEffect,
   actEffects,
   planView,
+  seenAt,
   windowsEffect,
   openAnswer,
   openAttempt,

@@ -68,4 +68,4 @@ export const Comment = z.strictObject({
 export type Comment = z.infer<typeof Comment>;
 
 /** What of a comment is read. */
-export type CommentText = Pick<Comment, 'text' | 'formulas'>;
+export type CommentText = Pick<Comment, 'text' | 'formulas'> & { readonly at?: number };

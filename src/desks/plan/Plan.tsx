@@ -6,6 +6,7 @@ import { useContentField } from '@/ui/teacher/useContentField';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { zoneName } from '@/ui/words/wallField';
+import { AtAnotherTime } from './AtAnotherTime';
 import { Leaks } from './lanes/Leaks';
 import { OwnTimes } from './lanes/OwnTimes';
 import { Silence } from './lanes/Silence';
@@ -74,7 +75,7 @@ export default function Plan() {
   const change = (aspect: Aspect, one: RevealPlan['aspects'][Aspect]) =>
     plan.edit({ ...plan.value, aspects: { ...plan.value.aspects, [aspect]: one } });
   return (
-    <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_300px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
+    <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
       <div className="min-w-0 bg-paper px-9 py-7 max-sm:px-4 max-sm:py-3">
         <h1 className="station-title">Reveal plan</h1>
         <p className="caption mt-1">
@@ -128,7 +129,8 @@ export default function Plan() {
         aria-label="Margin"
         className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
-        {view ? <Silence view={view} /> : <p className="caption">Working out who sees what …</p>}
+        <AtAnotherTime />
+        {view && <Silence view={view} />}
       </aside>
     </main>
   );

@@ -5,7 +5,7 @@ import { lateRuleWords } from '@/ui/words/lateWords';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { RichText } from '@/ui/widgets/RichText';
 import { countsWords } from '@/ui/words/attemptWords';
-import { oftenWords, whenResultsCome } from './planWords';
+import { oftenWords, whenResultsCome } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';
 
 function dueWords({ due, grace, late, overdue }: Cover): string {

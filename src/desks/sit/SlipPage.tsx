@@ -2,8 +2,8 @@ import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/words/figures';
 import { countsWords } from '@/ui/words/attemptWords';
-import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
-import { oftenWords, stillToCome, timesWords } from './planWords';
+import { SlipClass, SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
+import { oftenWords, stillToCome, timesWords } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';
 
 interface Props {
@@ -98,6 +98,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
       </p>
       {attempts.notCounted && <p className="mt-2 font-semibold">{NOT_COUNTED[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}
+      {slip.classDid && <SlipClass did={slip.classDid} />}
       <SlipWords slip={slip} />
       {rest.length > 0 && (
         <ul className="mt-4 border-l-2 border-petrol pl-3">

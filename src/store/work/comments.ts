@@ -17,9 +17,9 @@ export const commentsOf = async (quizId: string): Promise<CommentsByAttempt> =>
 /** The same comments, put together. */
 export function commentsByAttempt(all: readonly Comment[]): CommentsByAttempt {
   const byAttempt = new Map<string, Record<string, CommentText>>();
-  for (const { attemptId, questionId, text, formulas } of all) {
+  for (const { attemptId, questionId, text, formulas, at } of all) {
     const own = byAttempt.get(attemptId) ?? {};
-    own[questionId] = formulas ? { text, formulas } : { text };
+    own[questionId] = formulas ? { text, formulas, at } : { text, at };
     byAttempt.set(attemptId, own);
   }
   return byAttempt;

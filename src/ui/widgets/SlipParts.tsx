@@ -73,6 +73,19 @@ const HintsTaken = ({ hints }: { readonly hints: readonly Prose[] }) =>
     </div>
   ));
 
+const figure = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+
+/** How the class did: figures of those scores that are final. */
+export function SlipClass({ did }: { readonly did: NonNullable<Slip['classDid']> }) {
+  const [lower, median, upper] = did.quartiles;
+  return (
+    <p className="mt-2 text-[14px]">
+      The class, {count(did.papers, 'paper')}: mean {figure.format(did.mean)}, median {figure.format(median)},
+      the middle half from {figure.format(lower)} to {figure.format(upper)}, of {points(did.outOf)}.
+    </p>
+  );
+}
+
 /** What is said of the whole score, and the teacher's words on the whole paper. */
 export const SlipWords = ({ slip }: { readonly slip: Slip }) => (
   <WithFormulas formulas={slip.formulas}>

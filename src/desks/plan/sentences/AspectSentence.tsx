@@ -183,35 +183,41 @@ export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
       {when !== 'never' && isFiltered(aspect) && (
         <>
           , for{' '}
-          <select
-            className={`sentence-part ${only === 'all' ? 'font-normal' : ''}`}
-            aria-label={`${subject}: for which questions`}
-            value={only}
-            onChange={(event) => onChange({ when, only: event.target.value as AspectPlan['only'] })}
-          >
-            {Object.entries(ONLY).map(([name, words]) => (
-              <option key={name} value={name}>
-                {words}
-              </option>
-            ))}
-          </select>
+          <span className="sentence-end">
+            <select
+              className={`sentence-part ${only === 'all' ? 'font-normal' : ''}`}
+              aria-label={`${subject}: for which questions`}
+              value={only}
+              onChange={(event) => onChange({ when, only: event.target.value as AspectPlan['only'] })}
+            >
+              {Object.entries(ONLY).map(([name, words]) => (
+                <option key={name} value={name}>
+                  {words}
+                </option>
+              ))}
+            </select>
+            .
+          </span>
         </>
       )}
       {when !== 'never' && aspect === 'score' && (
         <>
           ,{' '}
-          <select
-            className={`sentence-part ${plan.whileWaiting === 'soFar' ? 'font-normal' : ''}`}
-            aria-label="The score while answers wait for me"
-            value={plan.whileWaiting}
-            onChange={(event) => onWaiting(event.target.value as RevealPlan['whileWaiting'])}
-          >
-            <option value="soFar">so far while answers wait for me</option>
-            <option value="heldBack">but not while answers wait for me</option>
-          </select>
+          <span className="sentence-end">
+            <select
+              className={`sentence-part ${plan.whileWaiting === 'soFar' ? 'font-normal' : ''}`}
+              aria-label="The score while answers wait for me"
+              value={plan.whileWaiting}
+              onChange={(event) => onWaiting(event.target.value as RevealPlan['whileWaiting'])}
+            >
+              <option value="soFar">so far while answers wait for me</option>
+              <option value="heldBack">but not while answers wait for me</option>
+            </select>
+            .
+          </span>
         </>
       )}
-      .
+      {(when === 'never' || (aspect !== 'score' && !isFiltered(aspect))) && '.'}
       {when !== 'never' && when.length < 4 && (
         <button
           type="button"

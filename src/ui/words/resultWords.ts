@@ -1,5 +1,5 @@
 import type { Cover, Slip } from '@/core/reveal/packets';
-import { count, dayAndTime } from '@/ui/words/figures';
+import { count, dayAndTime } from './figures';
 
 type Aspect = Cover['plan'][number]['aspect'];
 

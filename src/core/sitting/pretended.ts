@@ -1,0 +1,25 @@
+import type { Attempt } from '../quiz/attempt';
+
+/** What is known at an instant of what was written since: for a look at a student's page as it was, or will be, then. */
+
+/** An attempt as it stood at an instant: running where it was handed in later; null where it was not begun. */
+export function cutAttempt(attempt: Attempt, at: number): Attempt | null {
+  const { openedAt, handedInAt, source, reopened } = attempt;
+  if (source === 'sat' ? openedAt > at : (handedInAt ?? openedAt) > at) return null;
+  const { reopened: _, ...whole } = attempt;
+  const given = reopened && reopened.at <= at ? { ...whole, reopened } : whole;
+  return handedInAt !== null && handedInAt > at ? { ...given, handedInAt: null } : given;
+}
+
+/** Records by attempt and place without those that were written later; what bears no time has always been. */
+export function belongsToPast<One extends { readonly at?: number }>(
+  records: ReadonlyMap<string, Readonly<Record<string, One>>>,
+  at: number,
+): ReadonlyMap<string, Readonly<Record<string, One>>> {
+  return new Map(
+    [...records].map(([attemptId, own]) => [
+      attemptId,
+      Object.fromEntries(Object.entries(own).filter(([, one]) => (one.at ?? 0) <= at)),
+    ]),
+  );
+}
