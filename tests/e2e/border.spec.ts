@@ -110,8 +110,8 @@ test('no key reaches the student’s page before its time', async ({ page, conte
 
   await goTo(page, 'Reveal plan');
   // Feedback says nothing without the questions: it waits for them too.
-  await page.getByLabel('Feedback with its links appears').selectOption('handedIn');
-  await page.getByLabel('The questions appear').selectOption('handedIn');
+  await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('handedIn');
+  await page.getByLabel('The questions appear', { exact: true }).selectOption('handedIn');
   await sit.bringToFront();
   await sit.reload();
   await expect(sit.getByText('CANARY wrong').first()).toBeVisible();

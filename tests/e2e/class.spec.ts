@@ -54,7 +54,7 @@ test('a class list and a flawed file come in; what was not foreseen is put right
   await test.step('everything of the result waits for the teacher', async () => {
     await openDemo(page, 'plan');
     await page.getByRole('button', { name: 'All by hand' }).click();
-    await expect(page.getByLabel('The score appears')).toHaveValue('byTeacher');
+    await expect(page.getByLabel('The score appears', { exact: true })).toHaveValue('byTeacher');
   });
 
   await test.step('the answer file: which rows are refused, and why', async () => {

@@ -42,7 +42,9 @@ test('feedback that is complete: formatted, if missed, on the whole score, and c
 
   await openIt(page);
   await goTo(page, 'Reveal plan');
-  await page.getByLabel('The right answers and explanations appear').selectOption('handedIn');
+  await page
+    .getByLabel('The right answers and explanations appear', { exact: true })
+    .selectOption('handedIn');
   await saved(page);
   await goTo(page, 'Tray');
   const sit = async (name: string, picks: readonly string[]) => {

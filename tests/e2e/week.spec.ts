@@ -94,13 +94,15 @@ test('from a new quiz to the scores', async ({ page }) => {
 
   await test.step('plan and open', async () => {
     await goTo(page, 'Reveal plan');
-    await page.getByLabel('Feedback with its links appears').selectOption('closed');
-    await page.getByLabel('The right answers and explanations appear').selectOption('byTeacher');
-    await expect(page.getByText('Early students can pass it on.')).toBeVisible();
+    await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('closed');
+    await page
+      .getByLabel('The right answers and explanations appear', { exact: true })
+      .selectOption('byTeacher');
     await page.getByRole('button', { name: 'Not opened yet' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await expect(page.getByRole('banner').getByRole('button', { name: 'Open', exact: true })).toBeVisible();
+    await expect(page.getByText(/^Early students of .* can tell the others\.$/)).toBeVisible();
   });
 
   const sitting = await test.step('a student sits it', async () => {

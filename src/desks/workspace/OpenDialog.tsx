@@ -6,13 +6,13 @@ import { undoStep } from '@/store/records/history';
 import { isTakenBack } from '@/core/quiz/window';
 import { closeQuiz, letQuizGoOn, openQuiz, takeBackOpening, takeQuizBack } from '@/store/quiz/standing';
 import { Dialog } from '@/ui/widgets/Dialog';
-import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
 import { SetToLine } from '@/ui/teacher/SetToLine';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { readyList } from '@/ui/words/readyList';
+import { workEffectWords } from '@/ui/words/workEffectWords';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
@@ -94,16 +94,9 @@ function Effect({ opening }: { readonly opening: Opening }) {
   const key = JSON.stringify(opening);
   const { value, failure } = useQuery(() => classWorker().timesEffect(quiz.id, opening), [quiz.id, key]);
   if (failure) return null;
-  const parts = value && [
-    value.changed > 0 ? `${count(value.changed, 'score')} would change` : '',
-    value.lost > 0 ? `${count(value.lost, 'student')} would no longer have a score` : '',
-    value.gained > 0 ? `${count(value.gained, 'student')} would get a score` : '',
-  ];
   return (
     <p role="status" className="mt-3 font-semibold">
-      {parts === null
-        ? 'Working out what these times change …'
-        : `${parts.filter(Boolean).join('; ') || 'No score would change'}.`}
+      {workEffectWords(value)}
     </p>
   );
 }

@@ -72,7 +72,7 @@ function namer(live: ClassPapers, reveal: Reveal, classNames: ReadonlyMap<string
     const own = [...sets].filter(([, all]) => sameSet(all, ids)).at(-1);
     if (own) return own[0];
     const around = [...sets].filter(([, all]) => [...ids].every((id) => all.has(id))).at(-1);
-    if (around && ids.size > 3) return `${around[0]}, the others`;
+    if (around && ids.size > 3) return `Others of ${around[0]}`;
     return [...ids].map((id) => named(live.students.get(id))).join(', ');
   };
 }

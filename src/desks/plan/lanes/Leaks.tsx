@@ -1,16 +1,8 @@
 import type { OwnPlan, RevealPlan } from '@/core/quiz/plan';
-import { remedied, type Telling } from '@/core/reveal/leaks';
+import { remedied } from '@/core/reveal/leaks';
+import { toldWords } from '@/ui/words/toldWords';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import type { PlanLeak, PlanView } from '@/workers/classDesk';
-
-const TOLD: Readonly<Record<Telling, string>> = {
-  rightAnswers: 'the right answers',
-  feedback: 'feedback',
-  rightWrong: 'what was right and wrong',
-  questions: 'the questions',
-};
-const list = (all: readonly string[]): string =>
-  all.length < 2 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
 
 /** Who can tell whom, as the beginning of a sentence. */
 function whoWords({ kind, tellers, hearers }: PlanLeak, { lanes }: PlanView): string {
@@ -22,12 +14,14 @@ function whoWords({ kind, tellers, hearers }: PlanLeak, { lanes }: PlanView): st
 }
 
 function spanWords(leak: PlanLeak, { lanes, now }: PlanView, zone: string): string {
-  const what = list(leak.aspects.map((aspect) => TOLD[aspect]));
-  const from = leak.from <= now ? 'by now' : `from ${dayAndTimeIn(leak.from, zone)}`;
+  const what = toldWords(leak.aspects);
+  const isNow = leak.from <= now;
+  const from = isNow ? '' : ` from ${dayAndTimeIn(leak.from, zone)}`;
+  const already = isNow ? 'already ' : '';
   const until = leak.until === null ? 'with no end' : `until ${dayAndTimeIn(leak.until, zone)}`;
   const to = lanes[leak.hearers]?.name ?? '';
-  if (leak.kind === 'self') return `They see ${what} ${from}, and can hand in again ${until}.`;
-  return `Whoever has handed in sees ${what} ${from}; ${to} can hand in ${until}.`;
+  if (leak.kind === 'self') return `They ${already}see ${what}${from}, and can hand in again ${until}.`;
+  return `Whoever has handed in ${already}sees ${what}${from}; ${to} can hand in ${until}.`;
 }
 
 interface Props {

@@ -8,8 +8,8 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
+import { workEffectWords } from '@/ui/words/workEffectWords';
 import { useQuery } from '@/ui/widgets/useQuery';
-import { count } from '@/ui/words/figures';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
 
@@ -95,16 +95,9 @@ function Effect({ windows }: { readonly windows: readonly OwnWindow[] }) {
   const { quiz } = useQuiz();
   const key = JSON.stringify(windows);
   const { value } = useQuery(() => classWorker().windowsEffect(quiz.id, windows), [quiz.id, key]);
-  const parts = value && [
-    value.changed > 0 ? `${count(value.changed, 'score')} would change` : '',
-    value.lost > 0 ? `${count(value.lost, 'student')} would no longer have a score` : '',
-    value.gained > 0 ? `${count(value.gained, 'student')} would get a score` : '',
-  ];
   return (
     <p role="status" className="mt-3 font-semibold">
-      {parts
-        ? `${parts.filter(Boolean).join('; ') || 'No score would change'}.`
-        : 'Working out what these times change …'}
+      {workEffectWords(value)}
     </p>
   );
 }

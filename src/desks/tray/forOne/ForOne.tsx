@@ -12,11 +12,12 @@ import { run, usePress } from '@/ui/widgets/press';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
+import { toldWords } from '@/ui/words/toldWords';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import type { ActEffect, ActEffects, TrayRow } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 import { longestOf, offersFor, tomorrow, type Given, type Offer } from './actsFor';
-import { actName, doneWords, effectWords, PROBLEMS, TOLD } from './actWords';
+import { actName, doneWords, effectWords, PROBLEMS } from './actWords';
 
 interface FieldsProps {
   readonly given: Given;
@@ -113,11 +114,11 @@ function Told({ told, name }: ToldProps) {
     });
   });
   if (told.length === 0) return null;
-  const what = told.map((aspect) => TOLD[aspect]).join(', ').replace(/, ([^,]*)$/, ' and $1'); // prettier-ignore
   return (
     <div className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2" role="note">
       <p>
-        <strong>Others can tell {name}.</strong> While {name} can still hand in, other students see {what}.{' '}
+        <strong>Others can tell {name}.</strong> While {name} can still hand in, other students see{' '}
+        {toldWords(told)}.{' '}
         <button type="button" className="link-text cursor-pointer" disabled={hide.busy} onClick={hide.start}>
           Hide it from everyone
         </button>{' '}

@@ -1,4 +1,3 @@
-import type { Telling } from '@/core/reveal/leaks';
 import type { ActProblem, SittingAct } from '@/core/sitting/acts';
 import { count, points } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
@@ -80,10 +79,3 @@ export function effectWords(act: SittingAct, effect: ActEffect, zone: string): s
   };
   return [says[act.act], scoreWords(effect)].filter(Boolean).join(' ').trim();
 }
-
-export const TOLD: Readonly<Record<Telling, string>> = {
-  rightAnswers: 'the right answers',
-  feedback: 'feedback',
-  rightWrong: 'what was right and wrong',
-  questions: 'the questions',
-};
