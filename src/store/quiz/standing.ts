@@ -65,11 +65,7 @@ export const letQuizGoOn = (quizId: string): Promise<number> =>
  * Sets a window of their own for a class, a group or a student, in place of the one they had; null: as for everyone. What
  * held for everyone stays held for those who can hand in no more.
  */
-export const setOwnWindow = (
-  quizId: string,
-  target: Target,
-  set: OwnWindow['set'] | null,
-): Promise<number> =>
+export const setOwnWindow = (quizId: string, target: Target, set: OwnWindow['set'] | null): Promise<number> =>
   editing(async () => {
     const quiz = await head(quizId);
     const { live: _, ...acts } = quiz.standing;
