@@ -28,6 +28,31 @@ export const windowOfQuiz = (
   comingBack: rules.comingBack,
 });
 
+/**
+ * From the first moment at which anybody can sit to the last, with the windows of classes, groups and students; null where
+ * nothing opens for anybody. `until` null: somebody's has no end.
+ */
+export function wholeSpan({
+  opening,
+  windows,
+}: Pick<QuizStanding, 'opening' | 'windows'>): {
+  readonly from: number;
+  readonly until: number | null;
+} | null {
+  const own = windows.flatMap(({ set }) => {
+    const from = set.from ?? opening?.from ?? null;
+    const until = set.until === undefined ? (opening?.until ?? null) : set.until;
+    return from === null ? [] : [{ from, until }];
+  });
+  const all = opening ? [opening, ...own] : own;
+  if (all.length === 0) return null;
+  const ends = all.map(({ until }) => until);
+  return {
+    from: Math.min(...all.map(({ from }) => from)),
+    until: ends.includes(null) ? null : Math.max(...ends.map((until) => until ?? 0)),
+  };
+}
+
 /** A stretch of time, with when it was interrupted. */
 type Span = Pick<WindowFields, 'from' | 'until'> & { readonly pauses?: readonly Pause[] };
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isOpen } from '@/core/quiz/window';
+import { isOpen, wholeSpan } from '@/core/quiz/window';
 import { aspectsAtClosing, aspectsByHand, isShownAlone, shownToAllSince } from '@/core/reveal/byHand';
 import { closeQuiz, showAspects } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
@@ -40,15 +40,14 @@ interface WhileOpenProps {
 /** Asks before results are shown while others can still hand in. */
 function WhileOpen({ names, show, onClose }: WhileOpenProps) {
   const { quiz } = useQuiz();
+  const until = wholeSpan(quiz.standing)?.until ?? null;
   return (
     <Dialog title="Show to all while the quiz is open?" onClose={onClose}>
       <p>
         Students can still hand in
-        {quiz.standing.opening?.until
-          ? ` until ${dayAndTimeIn(quiz.standing.opening.until, quiz.content.zone)}`
-          : ''}
-        . Those who have finished see <strong>{names}</strong> at once and can pass it on; those who hand in
-        later see it as soon as they do.
+        {until === null ? '' : ` until ${dayAndTimeIn(until, quiz.content.zone)}`}. Those who have finished
+        see <strong>{names}</strong> at once and can pass it on; those who hand in later see it as soon as
+        they do.
       </p>
       <DialogFoot
         label="Show to all"
@@ -71,7 +70,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const anyone = open.length < byHand.length || rows.some(({ studentId }) => isShownAlone(acts, studentId));
   const [asking, setAsking] = useState(false);
   const at = useNow();
-  const sitting = isOpen(quiz.standing.opening, at);
+  const sitting = isOpen(wholeSpan(quiz.standing), at);
   const press = async (show: 'show' | 'takeBack') => {
     const step = await showAspects(quiz.id, byHand, show);
     setAsking(false);
@@ -129,7 +128,7 @@ function NeverOpened() {
     const step = await closeQuiz(quiz.id);
     notify('The quiz is closed', { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
   });
-  if (quiz.standing.opening !== null || waits.length === 0) return null;
+  if (wholeSpan(quiz.standing) !== null || waits.length === 0) return null;
   return (
     <div className="mt-3 border-l-2 border-saffron pl-3">
       <p>

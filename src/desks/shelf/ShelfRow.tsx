@@ -2,7 +2,7 @@ import { questionsIn } from '@/core/quiz/section';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { isOpen, isOver } from '@/core/quiz/window';
+import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { now } from '@/store/records/clock';
 import type { QuizRecord } from '@/store/records/db';
 import { count } from '@/ui/words/figures';
@@ -17,8 +17,10 @@ import type { ClassDesk } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
 function stands({ standing, content: { zone } }: QuizRecord): { word: string; detail: string } {
-  const { opening } = standing;
+  const opening = wholeSpan(standing);
   if (!opening) return { word: 'Draft', detail: 'never opened' };
+  if (isTakenBack(standing.pauses, now()))
+    return { word: 'Taken back', detail: 'nobody can take it for now' };
   if (isOpen(opening, now())) {
     return {
       word: 'Open',
@@ -49,7 +51,7 @@ interface CountsProps {
 /** How many have handed in; of a draft, for how many it is. */
 function HandedIn({ quiz, work }: CountsProps) {
   if (!work) return <p className="text-soft">…</p>;
-  if (!quiz.standing.opening && work.finished === 0)
+  if (!wholeSpan(quiz.standing) && work.finished === 0)
     return <p className="figures text-soft">for {count(work.expected, 'student')}</p>;
   return (
     <p className="figures">

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { KIND_NAMES, kindOf } from '@/core/kinds';
-import { isOpen } from '@/core/quiz/window';
+import { isOpen, wholeSpan } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { addQuestion } from '@/store/quiz/edits';
 import { now } from '@/store/records/clock';
@@ -44,7 +44,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
       }),
     })),
     {
-      name: isOpen(standing.opening, now()) ? 'Change the times, or close the quiz' : 'Open this quiz',
+      name: isOpen(wholeSpan(standing), now()) ? 'Change the times, or close the quiz' : 'Open this quiz',
       run: opening,
     },
     ...(byHand.length > 0

@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronLeft } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
-import { isOpen, isOver, isTakenBack } from '@/core/quiz/window';
+import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
 import { count, points, pointsWord } from '@/ui/words/figures';
@@ -39,7 +39,7 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
 
 /** Whether the quiz is open, and until or from when, in as few words as a button has room for. */
 function openWords({ quiz }: QuizView, at: number, short: boolean): string {
-  const { opening } = quiz.standing;
+  const opening = wholeSpan(quiz.standing);
   if (!opening) return 'Not opened yet';
   const { zone } = quiz.content;
   if (isTakenBack(quiz.standing.pauses, at)) return 'Taken back';
@@ -88,7 +88,7 @@ const Stations = ({ station, left }: StationsProps) => (
 
 /** The whole of it, for whoever points at the button. */
 function openTitle({ quiz }: QuizView): string {
-  const { opening } = quiz.standing;
+  const opening = wholeSpan(quiz.standing);
   const { zone } = quiz.content;
   if (!opening) return 'Choose when students can take it';
   const until = opening.until === null ? 'no closing time' : `closes ${dayAndTimeIn(opening.until, zone)}`;

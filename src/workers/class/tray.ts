@@ -1,6 +1,13 @@
 import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
-import { attemptState, endOfAttempt, isFinished, whyNotCounted, type AttemptState } from '@/core/quiz/window';
+import {
+  attemptState,
+  endOfAttempt,
+  isFinished,
+  wholeSpan,
+  whyNotCounted,
+  type AttemptState,
+} from '@/core/quiz/window';
 import { ASPECTS } from '@/core/quiz/plan';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
@@ -155,6 +162,6 @@ export async function quizCounts(quizId: string): Promise<QuizCounts> {
     finished: rows.filter((row) => isFinished(row.state)).length,
     shown: seen.size,
     waiting: waitingIn(workOf(live)),
-    keyless: standing.opening === null ? await keylessIn(quizId) : 0,
+    keyless: wholeSpan(standing) === null ? await keylessIn(quizId) : 0,
   };
 }

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { MarkedClass } from '@/core/checking/classWork';
 import type { ScoredSheet } from '@/core/scoring/scoredSheet';
-import { attemptState, counts, isOpen } from '@/core/quiz/window';
+import { attemptState, counts, isOpen, wholeSpan } from '@/core/quiz/window';
 import type { Attempt } from '@/core/quiz/attempt';
 import { draftChanges } from '@/core/quiz/draftChanges';
 import { insertAfter, move } from '@/core/quiz/order';
@@ -62,6 +62,19 @@ describe('windows and the state of an attempt', () => {
       [false, true, true, false],
     );
     assert.equal(isOpen(null, 12 * HOUR), false);
+  });
+  test('the whole span is that of everybody, with the windows of their own', () => {
+    const own = (set: object) => [{ id: 'x', for: { kind: 'student', studentId: 's' } as const, set }];
+    const spans: [unknown, unknown][] = [
+      [wholeSpan({ opening: null, windows: [] }), null],
+      [wholeSpan({ opening, windows: [] }), { from: 10 * HOUR, until: 20 * HOUR }],
+      [wholeSpan({ opening: null, windows: own({ from: 5, until: 9 }) }), { from: 5, until: 9 }],
+      [wholeSpan({ opening: null, windows: own({ until: 9 }) }), null],
+      [wholeSpan({ opening, windows: own({ until: 30 * HOUR }) }), { from: 10 * HOUR, until: 30 * HOUR }],
+      [wholeSpan({ opening, windows: own({ from: 5, until: null }) }), { from: 5, until: null }],
+    ];
+    for (const [is, expected] of spans)
+      assert.deepEqual(is && { from: (is as Opening).from, until: (is as Opening).until }, expected);
   });
   const attempt: Attempt = {
     id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 11 * HOUR, savedAt: 11 * HOUR,
