@@ -22,5 +22,6 @@ export const studentDesk: StudentPort = {
   ...port,
   saveAnswer: (at, sent) => orStorage(port.saveAnswer(at, sent)),
   askHint: (at, asked) => orStorage(port.askHint(at, asked)),
+  turnTo: (at, attemptId, page) => orStorage(port.turnTo(at, attemptId, page)),
   handIn: (at, attemptId) => orStorage(port.handIn(at, attemptId)),
 };

@@ -172,3 +172,34 @@ test('taken back for now: nobody sits, and the clock stands still until it goes 
   await expect(sit.getByRole('textbox')).toHaveValue('silt');
   await expect(sit.getByRole('timer')).toHaveText(/^(40|39) minutes left$/);
 });
+
+test('where nobody goes back: a page is left for good, and what must be answered holds it', async ({
+  page,
+}) => {
+  await newQuiz(page, 'One way', 'Word or phrase');
+  await page.getByLabel('Another right answer').fill('silt');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'or another kind' }).click();
+  await page.getByRole('list', { name: 'Kinds of question' }).getByRole('button', { name: 'True or false', exact: true }).click(); // prettier-ignore
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('Once they have gone on from a page, students').selectOption('cannot');
+  await saved(page);
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Ada Marsh');
+  await expect(sit.getByText('You cannot go back: once you go on')).toBeVisible();
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('silt');
+  await sit.getByRole('button', { name: 'Next' }).click();
+  await expect(sit.getByText('Question 2 of 2')).toBeVisible();
+  await expect(sit.getByRole('button', { name: 'Back' })).toHaveCount(0);
+  // Another tab, or the page loaded again, does not go back either.
+  await sit.reload();
+  await expect(sit.getByText('Question 2 of 2')).toBeVisible();
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
+  await expectAccessible(sit, 'the last page where nobody goes back');
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('1 of 2').first()).toBeVisible();
+});

@@ -28,6 +28,8 @@ export const Attempt = z.strictObject({
   seed: z.number().int().min(0).max(0xffffffff),
   /** The minutes that it was begun with; absent without a limit. */
   limit: z.number().int().min(1).max(200_000).optional(),
+  /** The furthest page that was turned to, from 0; absent for the first. */
+  reached: z.number().int().min(1).max(500).optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
   reopened: z
     .strictObject({ at: z.number().int(), minutes: z.number().min(0).max(200_000).nullable() })

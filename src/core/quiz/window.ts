@@ -32,10 +32,7 @@ export const windowOfQuiz = (
  * From the first moment at which anybody can sit to the last, with the windows of classes, groups and students; null where
  * nothing opens for anybody. `until` null: somebody's has no end.
  */
-export function wholeSpan({
-  opening,
-  windows,
-}: Pick<QuizStanding, 'opening' | 'windows'>): {
+export function wholeSpan({ opening, windows }: Pick<QuizStanding, 'opening' | 'windows'>): {
   readonly from: number;
   readonly until: number | null;
 } | null {

@@ -84,6 +84,8 @@ const Working = z.strictObject({
   formulas: z.array(Formula),
   answers: z.record(Id, Answer),
   savedAt: z.number().int().nullable(),
+  /** Where nobody goes back: the page that was turned to, from 0; null where one may. */
+  reached: z.number().int().nullable(),
   /** When the attempt ends if it is not handed in: ms since 1970; null: with nothing but the teacher's closing. */
   endsAt: z.number().int().nullable(),
   /** What the clock that ends it says now. */
@@ -214,7 +216,7 @@ export const Receipt = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
   z.strictObject({
     state: z.literal('refused'),
-    reason: z.enum(['closed', 'handedIn', 'missing', 'storage', 'unknown']),
+    reason: z.enum(['closed', 'handedIn', 'missing', 'passed', 'storage', 'unknown']),
   }),
 ]);
 export type Receipt = z.infer<typeof Receipt>;

@@ -3,10 +3,12 @@ import { progressOfAnswer } from '../kinds/progress';
 import { isEmptyProse } from '../content/prose';
 import type { Attempt } from '../quiz/attempt';
 import type { MustAnswer } from '../quiz/placement';
+import { pageSizes } from '../quiz/pages';
 import { mustAnswer } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { attemptState, endOfAttempt, isFinished, isOpen } from '../quiz/window';
 import type { StudentWindow } from '../quiz/windows';
+import { questionsForStudent } from '../reveal/slip';
 import { readingOf } from '../scoring/context';
 import { markAnswer } from '../scoring/markAttempt';
 
@@ -28,7 +30,7 @@ export interface Sitting {
 }
 
 /** Why something was not done: nothing of the attempt has changed. */
-export type Refusal = 'closed' | 'handedIn' | 'missing' | 'unknown';
+export type Refusal = 'closed' | 'handedIn' | 'missing' | 'passed' | 'unknown';
 export type Decided =
   { readonly ok: true; readonly attempt: Attempt } | { readonly ok: false; readonly reason: Refusal };
 
@@ -80,6 +82,40 @@ function unfinished(attempt: Attempt, window: StudentWindow, now: number): Refus
   return end === null || now < end ? null : 'closed';
 }
 
+/** The page on which a question stands for the student of an attempt, from 0; none for a question that is not there. */
+function pageOf(paper: Paper, attempt: Attempt, questionId: string): number | null {
+  const at = questionsForStudent(paper, attempt).findIndex(({ id }) => id === questionId);
+  let last = -1;
+  const page = pageSizes(paper).findIndex((size) => {
+    last += size;
+    return at <= last;
+  });
+  return at < 0 || page < 0 ? null : page;
+}
+
+/** Whether a question stands on a page that was left, where nobody goes back. */
+const isPassed = (paper: Paper, attempt: Attempt, window: StudentWindow, questionId: string): boolean =>
+  !window.goingBack &&
+  attempt.reached !== undefined &&
+  (pageOf(paper, attempt, questionId) ?? attempt.reached) < attempt.reached;
+
+/**
+ * The attempt with a page turned to, from 0; behind the last one is the page before handing in. Turned to again, or to one
+ * before the furthest, it stays as it is.
+ */
+export function turnTo(
+  paper: Paper,
+  attempt: Attempt,
+  window: StudentWindow,
+  page: number,
+  now: number,
+): Decided {
+  const reason = unfinished(attempt, window, now);
+  if (reason) return refused(reason);
+  if (page > pageSizes(paper).length) return refused('unknown');
+  return { ok: true, attempt: page <= (attempt.reached ?? 0) ? attempt : { ...attempt, reached: page } };
+}
+
 /** True for an answer that a student's page can give to a question; files may bring others. */
 const isGiven = (question: Question, answer: Answer): boolean => answer.kind === question.kind;
 
@@ -108,6 +144,7 @@ export function keep(
   const { questionId, answer } = save;
   const question = paper.questions.find(({ id }) => id === questionId);
   if (!question || (answer && !isGiven(question, answer))) return refused('unknown');
+  if (isPassed(paper, attempt, window, questionId)) return refused('passed');
   const before = attempt.saves[questionId] ?? {};
   if (save.number <= (before[save.page] ?? 0)) return { ok: true, attempt };
   const { [questionId]: _, ...rest } = attempt.answers;
@@ -137,6 +174,7 @@ export function showHint(
   if (reason) return refused(reason);
   const shown = attempt.hints[questionId] ?? [];
   if (shown.includes(hintId)) return { ok: true, attempt };
+  if (isPassed(paper, attempt, window, questionId)) return refused('passed');
   const question = paper.questions.find(({ id }) => id === questionId);
   const next = question?.hints.find(({ id, text }) => !isEmptyProse(text) && !shown.includes(id));
   if (!next || next.id !== hintId) return refused('unknown');

@@ -182,6 +182,7 @@ function workingPacket(attempt: Attempt, { paper, cover, window, now }: Look): P
       formulas: formulasShown(paper, { questions, sections }),
       answers,
       savedAt: started ? savedAt : null,
+      reached: window.goingBack ? null : (attempt.reached ?? 0),
       endsAt: endOfAttempt(attempt, window),
       now,
     },

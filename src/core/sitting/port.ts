@@ -34,6 +34,8 @@ export interface StudentPort {
   saveAnswer(at: PaperAddress, sent: SentAnswer): Promise<Receipt>;
   /** Shows the next hint of a question, for good; the packet that is opened next holds it. */
   askHint(at: PaperAddress, asked: SentHint): Promise<Receipt>;
+  /** Turns to a page, from 0: where nobody goes back, those before it cannot be changed any more. */
+  turnTo(at: PaperAddress, attemptId: string, page: number): Promise<Receipt>;
   handIn(at: PaperAddress, attemptId: string): Promise<Receipt>;
   /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
   picture(at: PaperAddress, hash: string): Promise<Blob | null>;

@@ -3,7 +3,7 @@ import { Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { PaperPacket, Receipt } from '../reveal/packets';
 import { z } from '../zod';
-import { handIn, keep, showHint } from './decide';
+import { handIn, keep, showHint, turnTo } from './decide';
 import { packetFor } from './packet';
 import type { PaperAddress, StudentPort } from './port';
 import type { SittingStore, Stored } from './store';
@@ -17,6 +17,8 @@ const Sent = z.strictObject({
 });
 
 const Asked = z.strictObject({ attemptId: Id, questionId: Id, hintId: Id });
+
+const Page = z.number().int().min(0).max(500);
 
 const receiptOf = (stored: Stored): Receipt =>
   Receipt.parse(stored.ok ? { state: 'kept', at: stored.at } : { state: 'refused', reason: stored.reason });
@@ -75,6 +77,19 @@ export function serveStudents(store: SittingStore): StudentPort {
           at,
           attemptId,
           (paper, attempt, window, now) => showHint(paper, attempt, window, hint, now),
+          false,
+        ),
+      );
+    },
+
+    async turnTo(at, attemptId, page) {
+      const read = Page.safeParse(page);
+      if (!read.success) return { state: 'refused', reason: 'unknown' };
+      return receiptOf(
+        await store.change(
+          at,
+          attemptId,
+          (paper, attempt, window, now) => turnTo(paper, attempt, window, read.data, now),
           false,
         ),
       );

@@ -15,6 +15,7 @@ import { usePlanView } from './lanes/usePlanView';
 import { AspectSentence } from './sentences/AspectSentence';
 import { AttemptSentence } from './sentences/AttemptSentence';
 import { sentenceOf } from './sentences/conditionWords';
+import { GoingBackSentence } from './sentences/GoingBackSentence';
 import { LateSentence } from './sentences/LateSentence';
 import { TimeSentence } from './sentences/TimeSentence';
 
@@ -121,6 +122,7 @@ export default function Plan() {
         <ul className="mt-1">
           <AttemptSentence />
           <TimeSentence />
+          <GoingBackSentence />
           <LateSentence />
           <UnfinishedSentence />
         </ul>

@@ -55,9 +55,16 @@ export function CoverPage({
     ...(cover.due === null ? [] : [dueWords(cover)]),
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
     'Your answers are saved as you go: you can leave and come back on this device.',
-    cover.attempts.most === 1
-      ? 'You can change them until you hand in. You can hand in only once.'
-      : 'You can change them until you hand in.',
+    ...(cover.goingBack
+      ? []
+      : ['You cannot go back: once you go on, the answers of a page stay as they are.']),
+    !cover.goingBack
+      ? cover.attempts.most === 1
+        ? 'You can hand in only once.'
+        : 'You hand in on the last page.'
+      : cover.attempts.most === 1
+        ? 'You can change them until you hand in. You can hand in only once.'
+        : 'You can change them until you hand in.',
     cover.unfinished === 'taken'
       ? 'Anything not handed in by then will be collected as it is.'
       : 'Anything not handed in by then does not count.',

@@ -6,6 +6,7 @@ const TROUBLE = {
   handedIn: 'This paper has been handed in already, perhaps in another tab.',
   storage:
     'This device can’t save your answer: its storage is full or blocked. The answer is still on this page; free some space and keep typing.',
+  passed: 'You have gone on from this page: its answers stay as they were.',
   missing: 'A question that must be answered has no answer yet.',
   unknown: 'This answer could not be saved. It is still on this page.',
 } as const;

@@ -16,7 +16,8 @@ interface Props {
   /** How far each question is answered, in their order. */
   readonly done: readonly Progress[];
   readonly keep: KeepState;
-  readonly onGo: (index: number) => void;
+  /** null: nobody goes back. */
+  readonly onGo: ((index: number) => void) | null;
   /** Fails where the paper was not handed in. */
   readonly onHandIn: () => Promise<void>;
 }
@@ -34,7 +35,7 @@ interface MissingProps {
   /** Whether one of them keeps the paper from being handed in. */
   readonly blocks: (question: StudentQuestion) => boolean;
   readonly missing: readonly Open[];
-  readonly onGo: (index: number) => void;
+  readonly onGo: Props['onGo'];
 }
 
 /** Questions without an answer, or with a part of one, each a way back to it. */
@@ -47,11 +48,12 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
           <li key={question.id} className="border-b border-hair">
             <button
               type="button"
-              className="flex min-h-11 w-full cursor-pointer gap-3 py-2.5 text-left hover:bg-base-200"
-              onClick={() => onGo(index)}
+              className="flex min-h-11 w-full gap-3 py-2.5 text-left enabled:cursor-pointer enabled:hover:bg-base-200"
+              disabled={onGo === null}
+              onClick={() => onGo?.(index)}
             >
               <span className="figures font-semibold">{index + 1}</span>
-              <span className="truncate underline underline-offset-2">
+              <span className={`truncate ${onGo ? 'underline underline-offset-2' : ''}`}>
                 <Words text={plainText(question.text) || 'Question without text'} />
               </span>
               {blocks(question) && (

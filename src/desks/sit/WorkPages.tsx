@@ -27,24 +27,36 @@ interface WaysProps {
   readonly at: number;
   readonly last: number;
   readonly onGo: (to: number) => void;
+  readonly back: boolean;
+  /** Why one cannot go on yet; null where one can. */
+  readonly holds: string | null;
 }
 
-function Ways({ at, last, onGo }: WaysProps) {
+function Ways({ at, last, onGo, back, holds }: WaysProps) {
   return (
     <nav
       aria-label="Questions"
-      className="sticky bottom-0 z-10 flex justify-between border-t border-line bg-paper px-[18px] py-3"
+      className="sticky bottom-0 z-10 flex items-center justify-between gap-3 border-t border-line bg-paper px-[18px] py-3"
     >
-      <button
-        type="button"
-        className="btn btn-outline h-11 px-5 text-[15px]"
-        disabled={at === 0}
-        onClick={() => onGo(at - 1)}
-      >
-        Back
-      </button>
+      {back ? (
+        <button
+          type="button"
+          className="btn btn-outline h-11 px-5 text-[15px]"
+          disabled={at === 0}
+          onClick={() => onGo(at - 1)}
+        >
+          Back
+        </button>
+      ) : (
+        <p className="caption">{holds ?? 'You cannot go back.'}</p>
+      )}
       {at <= last && (
-        <button type="button" className="btn btn-primary h-11 px-6 text-[15px]" onClick={() => onGo(at + 1)}>
+        <button
+          type="button"
+          className="btn btn-primary h-11 px-6 text-[15px]"
+          disabled={holds !== null}
+          onClick={() => onGo(at + 1)}
+        >
           {at === last ? 'Review and hand in' : 'Next'}
         </button>
       )}
@@ -128,7 +140,8 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
 /** Which page is at hand, and the question whose heading takes the focus there. */
 function useTurning(working: Working) {
   const [pages] = useState(() => pagesOf(working));
-  const [at, setAt] = useState(() => firstOpen(working, pages));
+  // Where nobody goes back, one goes on from the page that was turned to.
+  const [at, setAt] = useState(() => working.reached ?? firstOpen(working, pages));
   // The question that is gone to; else the first of the page.
   const [wanted, setWanted] = useState<number | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -178,6 +191,20 @@ const Foot = ({ keep, asks, onDone }: FootProps) => (
   </div>
 );
 
+/** Why a page cannot be left yet, where nobody comes back to it. */
+function holdsWords(
+  here: Working['questions'],
+  answers: Working['answers'],
+  turning: 'still' | 'turning' | 'failed',
+): string | null {
+  if (turning === 'turning') return 'Going on …';
+  const isOpen = here.some(({ id, face, mustAnswer }) => {
+    const done = progressOfAnswer(face, answers[id] ?? null);
+    return mustAnswer !== 'no' && (done === 'none' || (done === 'some' && mustAnswer === 'every'));
+  });
+  return isOpen ? 'This must be answered before you go on.' : null;
+}
+
 /** An end of the window is counted down in its last hour. */
 const HOUR = 3_600_000;
 
@@ -194,6 +221,16 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
   // At the end the last answer goes first: then the page shows where it stands.
   const left = useTimeLeft(working, () => run(() => settled().then(onDone)));
   const counted = left !== null && (cover.timeLimit !== null || left < HOUR) ? left : null;
+  const [turning, setTurning] = useState<'still' | 'turning' | 'failed'>('still');
+  /** Where nobody goes back, a page is left once its answers are kept and the port knows that it was left. */
+  const turn = async (to: number) => {
+    if (cover.goingBack) return go(to);
+    setTurning('turning');
+    const kept = await settled().catch(() => false);
+    const receipt = kept ? await port.turnTo(address, working.attemptId, to).catch(() => null) : null;
+    setTurning(receipt?.state === 'kept' ? 'still' : 'failed');
+    if (receipt?.state === 'kept') go(to);
+  };
   const handIn = async () => {
     if (!(await settled())) throw new Error('An answer is not saved');
     const receipt = await port.handIn(address, working.attemptId);
@@ -228,6 +265,11 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 folded={folded}
                 onFold={fold}
               />
+              {turning === 'failed' && (
+                <p role="alert" className="mx-[18px] mb-3 border-l-2 border-saffron bg-wash px-3 py-2">
+                  You are still on this page: it could not be left. Nothing is lost. Try again.
+                </p>
+              )}
               <Foot keep={keep} asks={here.some(({ face }) => face.kind !== 'note')} onDone={onDone} />
             </>
           ) : (
@@ -238,14 +280,20 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
                 onceOnly={cover.attempts.most === 1}
                 done={done}
                 keep={keep}
-                onGo={goTo}
+                onGo={cover.goingBack ? goTo : null}
                 onHandIn={handIn}
               />
             </div>
           )}
         </WithFormulas>
       </main>
-      <Ways at={at} last={pages.length - 1} onGo={(to) => go(to)} />
+      <Ways
+        at={at}
+        last={pages.length - 1}
+        onGo={(to) => run(() => turn(to))}
+        back={cover.goingBack}
+        holds={cover.goingBack ? null : holdsWords(here, answers, turning)}
+      />
     </div>
   );
 }

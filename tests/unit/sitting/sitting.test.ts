@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import type { Attempt } from '@/core/quiz/attempt';
-import { begin, handIn, keep, mayBegin, type Decided, type Save } from '@/core/sitting/decide';
+import { begin, handIn, keep, mayBegin, type Decided, type Save, turnTo } from '@/core/sitting/decide';
 import fc from 'fast-check';
 import { runs } from '../../runs';
 import { filledQuestion } from '../support/filled';
@@ -194,5 +194,33 @@ describe('handing in', () => {
   test('it is handed in at that instant', () => {
     const decided = handIn(PAPER, answered, OPENING, NOW);
     assert.equal(decided.ok && decided.attempt.handedInAt, NOW);
+  });
+});
+
+describe('where nobody goes back', () => {
+  const ONE_WAY = { ...OPENING, goingBack: false };
+  const save = (questionId: string, work: Attempt, window = ONE_WAY) =>
+    keep(PAPER, work, window, { questionId, answer: silt, page: 'one', number: 1 }, NOW);
+  const turned = (page: number, work = attempt()) => {
+    const decided = turnTo(PAPER, work, ONE_WAY, page, NOW);
+    assert.ok(decided.ok, JSON.stringify(decided));
+    return decided.attempt;
+  };
+  test('a page that was left stays as it is; the one at hand can be answered', () => {
+    const onSecond = turned(1);
+    assert.equal(onSecond.reached, 1);
+    assert.equal(reasonOf(save('q1', onSecond)), 'passed');
+    assert.equal(reasonOf(save('q1', attempt())), 'ok');
+    assert.equal(reasonOf(save('q1', onSecond, OPENING)), 'ok', 'where one may go back');
+  });
+  test('turned to again, or back, it stays where it is; a page that is not there is none', () => {
+    const onSecond = turned(1);
+    assert.equal(turned(1, onSecond), onSecond);
+    assert.equal(turned(0, onSecond), onSecond);
+    assert.equal(reasonOf(turnTo(PAPER, attempt(), ONE_WAY, 9, NOW)), 'unknown');
+  });
+  test('not after the end', () => {
+    assert.equal(reasonOf(turnTo(PAPER, attempt(), ONE_WAY, 1, 10 * HOUR)), 'closed');
+    assert.equal(reasonOf(turnTo(PAPER, done, ONE_WAY, 1, NOW)), 'handedIn');
   });
 });

@@ -249,7 +249,7 @@ describe('handing back', () => {
     assert.deepEqual(right?.slip.parts[0]?.right?.answers, [{ form: 'text', text: 'silt' }]);
     await undo(id);
     await undo(id);
-    assert.deepEqual((await commentsOf(id)).get(attempt), { '': { text: 'Well begun <b>' } });
+    assert.equal((await commentsOf(id)).get(attempt)?.['']?.text, 'Well begun <b>');
   });
 
   test('a score file has the columns asked for, and remembers them with the quiz', async () => {
