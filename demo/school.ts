@@ -1,3 +1,4 @@
+import type { Target } from '@/core/quiz/target';
 import type { QuizStanding } from '@/core/quiz/quiz';
 import { CLASS_7B, CLASS_8C, MEMBERS } from './classes';
 import { CYCLE_QUIZ } from './quizzes/cycle';
@@ -45,6 +46,8 @@ export interface DemoWork {
   readonly age: number;
   /** null: never opened. */
   readonly opening: { readonly from: Moment; readonly due: Moment | null; readonly until: Moment } | null;
+  /** Times of their own for groups and students. */
+  readonly windows?: readonly { readonly for: Target; readonly from: Moment; readonly until: Moment }[];
   readonly papers: readonly DemoPaper[];
   /** When the teacher showed everything; null: not yet, or by the plan alone. */
   readonly shown: Moment | null;
@@ -113,6 +116,23 @@ export const SCHOOL: readonly DemoWork[] = [
     setTo: [{ classId: CLASS_7B.id, group: null }],
     age: 2,
     opening: { from: onSchoolDay(3, 8), due: onSchoolDay(8, 18), until: onSchoolDay(11, 18) },
+    windows: [
+      {
+        for: { kind: 'group', classId: CLASS_7B.id, group: 'field group 1' },
+        from: onSchoolDay(3, 8),
+        until: onSchoolDay(5, 16),
+      },
+      {
+        for: { kind: 'group', classId: CLASS_7B.id, group: 'field group 2' },
+        from: onSchoolDay(6, 8),
+        until: onSchoolDay(9, 16),
+      },
+      {
+        for: { kind: 'student', studentId: 'demo-7b-4' },
+        from: onSchoolDay(6, 8),
+        until: onSchoolDay(12, 16),
+      },
+    ],
   },
   {
     ...NO_WORK,

@@ -203,3 +203,24 @@ test('where nobody goes back: a page is left for good, and what must be answered
   await sit.getByRole('button', { name: 'Hand in' }).click();
   await expect(sit.getByText('1 of 2').first()).toBeVisible();
 });
+
+test('a clock that was changed on the device changes nothing', async ({ page }) => {
+  await timedQuiz(page);
+  const sit = await pageOf(page, 'Ada Marsh');
+  // A week later, as far as this page can tell.
+  await sit.addInitScript(() => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() + 8 * 86_400_000;
+  });
+  await sit.reload();
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await expect(sit.getByRole('timer')).toHaveText(/^(40|39) minutes left$/);
+  await sit.getByRole('textbox').fill('mud');
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('0 of 1').first()).toBeVisible();
+  await expect(
+    sit.getByText(/^The right answers will come on .*, when the quiz has closed\.$/),
+  ).toBeVisible();
+  await expect(sit.getByText('silt')).toHaveCount(0);
+});

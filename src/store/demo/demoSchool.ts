@@ -104,6 +104,11 @@ async function writeQuiz(work: DemoWork, at: number): Promise<void> {
     standing: {
       ...NEW_STANDING,
       opening,
+      windows: (work.windows ?? []).map(({ for: target, from, until }, index) => ({
+        id: `${quiz.id}-window-${index + 1}`,
+        for: target,
+        set: { from: timeOf(at, from), until: timeOf(at, until) },
+      })),
       acts:
         shownAt === null || waits.length === 0
           ? []

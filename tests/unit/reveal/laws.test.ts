@@ -1,13 +1,18 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { ASPECTS, type AspectPlan, type Condition, type RevealPlan } from '@/core/quiz/plan';
+import { MarkedClass } from '@/core/checking/classWork';
+import { plain } from '@/core/content/plainText';
+import { ASPECTS, type Aspect, type AspectPlan, type Condition, type RevealPlan } from '@/core/quiz/plan';
 import { windowFor, type OwnWindow } from '@/core/quiz/windows';
 import { leaksOf, remedied } from '@/core/reveal/leaks';
 import type { Seat, SeatAttempt } from '@/core/reveal/seat';
+import { slipOf } from '@/core/reveal/slip';
 import { Reveal, type Scene, type Showing } from '@/core/reveal/whatIsShown';
 import { runs } from '../../runs';
 import { NO_WINDOW, sceneOf } from '../support/scenes';
+import { windowOf } from '../support/shown';
+import { paperOf, phraseQuestion, variant } from '../support/support';
 
 /** Laws of what is shown, over made-up quizzes: hours count from the beginning, from 0 to 100. */
 const HOUR = 3_600_000;
@@ -219,6 +224,53 @@ describe('laws of what is shown', () => {
           assert.equal(reached?.state === 'shown' ? reached.since : reached?.state, showing.until, key);
           assert.notEqual(new Map(everything(still, showing.until - 1)).get(key)?.state, 'shown', key);
         }
+      }),
+      RUNS,
+    );
+  });
+
+  test('a slip holds nothing of what is not shown, nor of questions that a part is not shown of', () => {
+    const canary = (what: string, id: string) => `CANARY ${what} of ${id}.`;
+    const question = (id: string) => ({
+      ...phraseQuestion([variant('v', [canary('form', id)])], {}, { id }),
+      text: plain(canary('question', id)),
+      right: { text: canary('feedback', id), links: [] },
+      wrong: { text: canary('feedback', id), links: [] },
+      explanation: canary('explanation', id),
+    });
+    const paper = paperOf([question('q1'), question('q2')]);
+    const answers = {
+      q1: { kind: 'phrase', text: canary('form', 'q1') },
+      q2: { kind: 'phrase', text: 'mine' },
+    } as const;
+    const attempt = {
+      id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 1, savedAt: 2, handedInAt: 3, timeKnown: true,
+      source: 'sat', seed: 0, saves: {}, hints: {}, answers, seq: 1,
+    } as const; // prettier-ignore
+    const work = { attempts: [attempt], windowOf: () => windowOf(null), unfinished: 'taken', overrides: new Map(), rulings: new Map(), at: 10 } as const; // prettier-ignore
+    const [sheet] = new MarkedClass(paper, work).students()[0]?.sheets ?? [];
+    assert.ok(sheet);
+    const parts: [what: string, aspect: Aspect][] = [
+      ['question', 'questions'],
+      ['feedback', 'feedback'],
+      ['explanation', 'rightAnswers'],
+    ];
+    fc.assert(
+      fc.property(scene, hour, (quiz, hours) => {
+        const reveal = new Reveal(quiz, at(hours));
+        const shown = reveal.shown('S0');
+        const only = (aspect: Aspect) => reveal.only('S0', aspect);
+        const slip = slipOf(paper, { sheet, finishedAt: 3, comments: {} }, { shown, only, classDid: null });
+        const text = JSON.stringify(slip);
+        for (const [what, aspect] of parts)
+          for (const id of ['q1', 'q2']) {
+            // The first is right, the second wrong.
+            const isIn = shown[aspect].state === 'shown' && (id === 'q2' || only(aspect) === 'all');
+            assert.equal(text.includes(canary(what, id)), isIn, `${what} of ${id}`);
+          }
+        const own = shown.ownAnswers.state === 'shown';
+        assert.equal(text.includes('mine'), own, 'own answer');
+        assert.equal(slip.score !== null, shown.score.state === 'shown', 'score');
       }),
       RUNS,
     );
