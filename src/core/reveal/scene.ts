@@ -17,9 +17,10 @@ export interface Stored {
   readonly members: readonly Member[];
   readonly attempts: readonly Attempt[];
   readonly rulings: ReadonlyMap<string, Ruling>;
-  /** When nothing in an attempt waited any more: see `SeatAttempt`. */
-  readonly markedAt: (attempt: Attempt) => SeatAttempt['marked'];
-  readonly completePapers: number;
+  /** When nothing in an attempt waited any more: see `SeatAttempt`. At the hand-in where nobody says. */
+  readonly markedAt?: (attempt: Attempt) => SeatAttempt['marked'];
+  /** None where nobody asks how the class did. */
+  readonly completePapers?: number;
   /** Who looks, with or without work. */
   readonly visitor?: string;
 }
@@ -28,7 +29,7 @@ export interface Stored {
 const seatAttempt = (
   attempt: Attempt,
   ruling: Ruling | undefined,
-  markedAt: Stored['markedAt'],
+  markedAt: NonNullable<Stored['markedAt']>,
 ): SeatAttempt => ({
   ...timedOf(attempt),
   id: attempt.id,
@@ -49,7 +50,7 @@ const seatAttempt = (
 
 /** A quiz as it is stored, as what decides what is shown: everyone whom it is set to, and whoever else has work here. */
 export function sceneFor(stored: Stored): Scene {
-  const { content, standing, people, members, attempts, rulings, markedAt } = stored;
+  const { content, standing, people, members, attempts, rulings, markedAt = () => 'atHandIn' } = stored;
   const set = new Map(studentsSet(standing.setTo, people, members).map((one) => [one.id, one]));
   const windowOf = windowsOf(windowOfQuiz(standing.opening, content), standing, people, members);
   const own = new Map<string, Attempt[]>();
@@ -88,6 +89,6 @@ export function sceneFor(stored: Stored): Scene {
     unfinished: content.unfinished,
     missing: 'empty',
     seats,
-    completePapers: stored.completePapers,
+    completePapers: stored.completePapers ?? 0,
   };
 }

@@ -1,4 +1,4 @@
-import type { Attempt } from '../quiz/attempt';
+import type { Attempt, Ruling } from '../quiz/attempt';
 
 /** What is known at an instant of what was written since: for a look at a student's page as it was, or will be, then. */
 
@@ -23,3 +23,14 @@ export function belongsToPast<One extends { readonly at?: number }>(
     ]),
   );
 }
+
+/** Rulings without the taking in of late work that came later; what bears no time has always been. */
+export const rulingsThen = (rulings: ReadonlyMap<string, Ruling>, at: number): ReadonlyMap<string, Ruling> =>
+  new Map(
+    [...rulings].map(([attemptId, ruling]) => [
+      attemptId,
+      ruling.standing === 'takenIn' && (ruling.takenInAt ?? 0) > at
+        ? { ...ruling, standing: 'asRules' as const }
+        : ruling,
+    ]),
+  );

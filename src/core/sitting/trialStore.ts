@@ -38,8 +38,6 @@ const sceneOf = (
     members: [],
     attempts,
     rulings: new Map(),
-    markedAt: () => 'atHandIn',
-    completePapers: 0,
     visitor,
   });
 

@@ -126,7 +126,7 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
       return {
         title: packet.cover.title,
         text: packet.takenBack
-          ? 'Your teacher has taken the quiz back for now. Your answers are kept, and your time stands still. This page goes on by itself.'
+          ? 'Your teacher has taken the quiz back for now. Your answers are kept, and your time stands still. This page continues automatically.'
           : packet.opensAt === null
             ? 'This quiz is not open. Ask your teacher when it will be.'
             : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,

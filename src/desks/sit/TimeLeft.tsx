@@ -33,7 +33,7 @@ export function TimeWarning({ left, taken }: { readonly left: number | null; rea
         <>
           <strong>{stage === 'soon' ? 'Less than five minutes are left.' : 'The last minute.'}</strong>{' '}
           {taken
-            ? 'What you have answered is saved, and is handed in by itself at the end.'
+            ? 'What you have answered is saved, and will be handed in automatically at the end.'
             : 'Hand in before the end: what is not handed in by then does not count.'}
         </>
       )}

@@ -21,8 +21,6 @@ export async function keptNow(quiz: QuizRecord): Promise<Kept[]> {
     members,
     attempts: await ofQuiz.attempts(quiz.id).toArray(),
     rulings: await rulingsOf(quiz.id),
-    markedAt: () => 'atHandIn',
-    completePapers: 0,
   });
   return heldNow(new Reveal(scene, now()));
 }

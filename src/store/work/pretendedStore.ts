@@ -1,4 +1,4 @@
-import { belongsToPast, cutAttempt } from '@/core/sitting/pretended';
+import { belongsToPast, cutAttempt, rulingsThen } from '@/core/sitting/pretended';
 import type { SittingStore, Visit } from '@/core/sitting/store';
 import { db } from '../records/db';
 import { windowOfStudent } from '../quiz/windows';
@@ -27,11 +27,19 @@ export const pretendedStore = (at: number): SittingStore => ({
   async everyonesWork(quizId) {
     const work = await sittingStore.everyonesWork(quizId);
     const attempts = work.attempts.flatMap((one) => cutAttempt(one, at) ?? []);
-    return { ...work, attempts, overrides: belongsToPast(work.overrides, at) };
+    return {
+      attempts,
+      overrides: belongsToPast(work.overrides, at),
+      rulings: rulingsThen(work.rulings, at),
+    };
   },
 
   async teachersWork(quizId, attemptIds) {
     const { overrides, rulings, comments } = await sittingStore.teachersWork(quizId, attemptIds);
-    return { overrides: belongsToPast(overrides, at), rulings, comments: belongsToPast(comments, at) };
+    return {
+      overrides: belongsToPast(overrides, at),
+      rulings: rulingsThen(rulings, at),
+      comments: belongsToPast(comments, at),
+    };
   },
 });

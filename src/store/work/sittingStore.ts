@@ -62,8 +62,6 @@ export const sittingStore: SittingStore = {
       members,
       attempts,
       rulings,
-      markedAt: () => 'atHandIn',
-      completePapers: 0,
       visitor: student.id,
     });
   },

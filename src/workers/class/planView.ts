@@ -23,7 +23,6 @@ export interface PlanLane {
   readonly students: number;
   readonly from: number | null;
   readonly until: number | null;
-  readonly attempts: number | null;
   /** When each aspect comes to somebody whose work is collected at the end; what nobody knows is not in it. */
   readonly marks: readonly { readonly aspect: Aspect; readonly at: number }[];
 }
@@ -134,7 +133,6 @@ export async function planView(quizId: string): Promise<PlanView> {
       students: lane.seats.length,
       from: lane.from,
       until: lane.until,
-      attempts: lane.attempts,
       marks: marksOf(lane, reveal),
     })),
     leaks: together(leaks, lanes),

@@ -96,8 +96,6 @@ function toldUnder(live: ClassPapers, here: Situation, act: SittingAct): Telling
     members,
     attempts: then.everyAttempt,
     rulings: then.rulings,
-    markedAt: () => 'atHandIn',
-    completePapers: 0,
   });
   const isHere = ({ seat }: { readonly seat: { readonly studentId: string } }) =>
     seat.studentId === here.studentId;

@@ -4,6 +4,7 @@ import { beforeEach, describe, mock, test } from 'node:test';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan';
 import type { PaperPacket } from '@/core/reveal/packets';
+import { rulingsThen } from '@/core/sitting/pretended';
 import { db } from '@/store/records/db';
 import { saveComment } from '@/store/work/comments';
 import { setOwnWindow, showAspects } from '@/store/quiz/standing';
@@ -137,4 +138,20 @@ describe('three groups on three days, each looked at from five instants', () => 
       const last = expected[group].at(-1)?.[1];
       assert.equal(found(await studentDesk.openPaper(await addressOf(id, idOf(group)))), last);
     });
+});
+
+test('late work that was taken in later was not taken in then; other rulings bear no time', () => {
+  const ruling = (standing: 'takenIn' | 'voided', takenInAt?: number) => ({
+    quizId: 'q', attemptId: 'a', standing, lateness: 'counts', note: '', ...(takenInAt === undefined ? {} : { takenInAt }),
+  }) as const; // prettier-ignore
+  const then = (one: ReturnType<typeof ruling>) => rulingsThen(new Map([['a', one]]), 50).get('a')?.standing;
+  assert.deepEqual(
+    [
+      then(ruling('takenIn', 51)),
+      then(ruling('takenIn', 50)),
+      then(ruling('takenIn')),
+      then(ruling('voided')),
+    ],
+    ['asRules', 'takenIn', 'takenIn', 'voided'],
+  );
 });

@@ -56,8 +56,6 @@ function inMemory(): Served {
         members: [],
         attempts: made,
         rulings: new Map(),
-        markedAt: () => 'atHandIn',
-        completePapers: 0,
         visitor: student.id,
       }),
     everyonesWork: async () => ({ attempts: made, overrides: new Map(), rulings: new Map() }),
