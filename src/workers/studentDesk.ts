@@ -23,5 +23,6 @@ export const studentDesk: StudentPort = {
   saveAnswer: (at, sent) => orStorage(port.saveAnswer(at, sent)),
   askHint: (at, asked) => orStorage(port.askHint(at, asked)),
   turnTo: (at, attemptId, page) => orStorage(port.turnTo(at, attemptId, page)),
+  giveSign: (at, attemptId) => orStorage(port.giveSign(at, attemptId)),
   handIn: (at, attemptId) => orStorage(port.handIn(at, attemptId)),
 };

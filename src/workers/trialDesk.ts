@@ -41,6 +41,8 @@ export const trialDesk: StudentPort = {
     (await portOf(at.quizId))?.askHint(at, asked) ?? { state: 'refused', reason: 'unknown' },
   turnTo: async (at, attemptId, page) =>
     (await portOf(at.quizId))?.turnTo(at, attemptId, page) ?? { state: 'refused', reason: 'unknown' },
+  giveSign: async (at, attemptId) =>
+    (await portOf(at.quizId))?.giveSign(at, attemptId) ?? { state: 'refused', reason: 'unknown' },
   handIn: async (at, attemptId) =>
     (await portOf(at.quizId))?.handIn(at, attemptId) ?? { state: 'refused', reason: 'unknown' },
   picture: async (at, hash) => (await portOf(at.quizId))?.picture(at, hash) ?? null,

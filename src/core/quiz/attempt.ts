@@ -30,6 +30,10 @@ export const Attempt = z.strictObject({
   limit: z.number().int().min(1).max(200_000).optional(),
   /** The furthest page that was turned to, from 0; absent for the first. */
   reached: z.number().int().min(1).max(500).optional(),
+  /** The last sign of life from its page, where nobody comes back: ms since 1970. */
+  seenAt: z.number().int().optional(),
+  /** When the teacher let it go on after its page was locked. */
+  letOn: z.number().int().optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
   reopened: z
     .strictObject({ at: z.number().int(), minutes: z.number().min(0).max(200_000).nullable() })

@@ -9,6 +9,7 @@ import { z } from '../zod';
 import { Formulas } from '../content/formula';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
+import { KnownLeak } from './knownLeak';
 import { OwnWindow, Pause, TimeLimit } from './windows';
 
 /** Milliseconds since 1970, UTC. */
@@ -56,6 +57,8 @@ export const QuizContent = z.strictObject({
   plan: RevealPlan,
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
+  /** What is recorded for a student who handed in nothing and can hand in no more: nothing, or a 0. */
+  missing: z.enum(['empty', 'zero']),
   attempts: AttemptRule,
   /** Minutes for one attempt; null: as long as the window. */
   timeLimit: TimeLimit,
@@ -96,6 +99,8 @@ export const QuizStanding = z.strictObject({
   acts: z.array(RevealAct).max(10_000),
   /** Conditions over everyone that stay as they held. */
   kept: z.array(Kept).max(10_000),
+  /** What the teacher knows can be told, and has silenced until it grows. */
+  known: z.array(KnownLeak).max(1000),
   /** When the quiz was taken back, and from when on it went on: null while it is. */
   pauses: z.array(Pause).max(1000),
   /** Attempts given to single students on top of those they have. */
@@ -118,7 +123,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(9),
+  version: z.literal(10),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

@@ -10,6 +10,7 @@ import { emptyContent } from './newQuiz';
 import { nameFile, nameRescue } from './upgradeNamed';
 import { ruleFile, ruleRescue } from './upgradeRuled';
 import { upgradeJudged } from './upgradeJudged';
+import { lockFile, lockRescue } from './upgradeLocked';
 import { revealFile, revealRescue } from './upgradeRevealed';
 import { wordFile, wordRescue } from './upgradeWords';
 import { placeFile, placeRescue } from './upgradePlaced';
@@ -58,8 +59,10 @@ export function upgradeStanding(standing: unknown): unknown {
 
 /** A rescue file of an earlier version: the first had content of the first form, the second no texts. */
 export const upgradeRescue = (file: unknown, zone: string): unknown =>
-  revealRescue(
-    upgradeJudged(wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone)))))),
+  lockRescue(
+    revealRescue(
+      upgradeJudged(wordRescue(ruleRescue(nameRescue(placeRescue(upgradeFirstRescues(file, zone)))))),
+    ),
   );
 
 function upgradeFirstRescues(file: unknown, zone: string): unknown {
@@ -94,7 +97,11 @@ export const upgradeStep = (step: unknown): unknown => stepBy(step, UPGRADES);
 
 /** A quiz file, a backed-up quiz or a backup's list of any earlier form. */
 export const upgradeFile = (file: unknown): unknown =>
-  revealFile(upgradeJudged(wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))))))));
+  lockFile(
+    revealFile(
+      upgradeJudged(wordFile(ruleFile(nameFile(fileWithClasses(placeFile(upgradeFirstFile(file))))))),
+    ),
+  );
 
 function upgradeFirstFile(file: unknown): unknown {
   if (!isRecord(file) || file['version'] !== 1) return file;

@@ -1,4 +1,5 @@
-import { isRecord, type Json, listOf, stepBy } from '../content/upgrade';
+import { isRecord, type Json } from '../content/upgrade';
+import { upgradeBetween } from './upgradeBetween';
 
 /**
  * Records of the form whose plan knew three conditions and one window for everybody, brought to the one with a plan and a window
@@ -84,37 +85,9 @@ export function revealStanding(standing: unknown): unknown {
   return { windows: [], plans: [], acts: actsOf(shown, shownTo), kept: [], pauses: [], granted: {}, ...rest };
 }
 
-/** One undo step: what its changes hold. */
-export const revealStep = (step: unknown): unknown =>
-  stepBy(step, { content: revealContent, standing: revealStanding });
-
-const revealHeld = (record: unknown): unknown =>
-  isRecord(record) ? { ...record, content: revealContent(record['content']) } : record;
-
-/** A quiz file, a backed-up quiz or a backup's list of form 8, brought to form 9. */
-export function revealFile(file: unknown): unknown {
-  if (!isRecord(file) || file['version'] !== 8) return file;
-  const part = file['class'];
-  return {
-    ...file,
-    version: 9,
-    ...('quiz' in file ? { quiz: revealHeld(file['quiz']) } : {}),
-    ...(isRecord(part)
-      ? {
-          class: {
-            ...part,
-            standing: revealStanding(part['standing']),
-            ...listOf(part, 'revisions', revealHeld),
-          },
-        }
-      : {}),
-    ...listOf(file, 'history', revealStep),
-    ...listOf(file, 'histories', (one) =>
-      isRecord(one) ? { ...one, ...listOf(one, 'steps', revealStep) } : one,
-    ),
-  };
-}
-
-/** A rescue file of version 8, brought to version 9. */
-export const revealRescue = (file: unknown): unknown =>
-  isRecord(file) && file['version'] === 8 ? { ...(revealHeld(file) as Json), version: 9 } : file;
+/** Form 8 brought to form 9: files, rescue files, and undo steps. */
+export const {
+  file: revealFile,
+  rescue: revealRescue,
+  step: revealStep,
+} = upgradeBetween(8, 9, { content: revealContent, standing: revealStanding });

@@ -205,6 +205,8 @@ export const PaperPacket = z.discriminatedUnion('state', [
   }),
   z.strictObject({ state: z.literal('ready'), cover: Cover }),
   z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
+  /** The page was left where nobody comes back: it goes on once the teacher lets it. */
+  z.strictObject({ state: z.literal('locked'), cover: Cover }),
   z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip, attempts: Attempts }),
   /** The quiz closed over work that was not handed in, and such work does not count. */
   z.strictObject({ state: z.literal('notHandedIn'), cover: Cover }),
@@ -216,7 +218,7 @@ export const Receipt = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
   z.strictObject({
     state: z.literal('refused'),
-    reason: z.enum(['closed', 'handedIn', 'missing', 'passed', 'storage', 'unknown']),
+    reason: z.enum(['closed', 'handedIn', 'locked', 'missing', 'passed', 'storage', 'unknown']),
   }),
 ]);
 export type Receipt = z.infer<typeof Receipt>;

@@ -10,7 +10,7 @@ import type { Scene } from './whatIsShown';
 export interface Stored {
   readonly content: Pick<
     QuizContent,
-    'plan' | 'zone' | 'unfinished' | 'attempts' | 'timeLimit' | 'goingBack' | 'comingBack'
+    'plan' | 'zone' | 'unfinished' | 'missing' | 'attempts' | 'timeLimit' | 'goingBack' | 'comingBack'
   >;
   readonly standing: QuizStanding;
   readonly people: readonly Person[];
@@ -87,7 +87,7 @@ export function sceneFor(stored: Stored): Scene {
     acts: standing.acts,
     kept: standing.kept,
     unfinished: content.unfinished,
-    missing: 'empty',
+    missing: content.missing,
     seats,
     completePapers: stored.completePapers ?? 0,
   };

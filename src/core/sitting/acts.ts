@@ -1,4 +1,5 @@
 import type { Attempt, Ruling } from '../quiz/attempt';
+import { lockedSince } from '../quiz/lock';
 import { noRuling } from '../quiz/noRuling';
 import type { QuizStanding } from '../quiz/quiz';
 import { attemptState, finishedAt, isFinished } from '../quiz/window';
@@ -19,6 +20,8 @@ export type SittingAct =
   | { readonly act: 'startAgain'; readonly until: number | null }
   /** The last attempt goes on with its answers: with the time that was left and so many minutes. */
   | { readonly act: 'giveBack'; readonly minutes: number; readonly until: number | null }
+  /** What was locked, as its page was left, goes on. */
+  | { readonly act: 'letGoOn' }
   /** What is being worked at is handed in as it is. */
   | { readonly act: 'collect' };
 
@@ -36,7 +39,7 @@ type Acts = Pick<QuizStanding, 'windows' | 'granted'>;
 
 /** Why an act cannot be done as things stand. */
 export type ActProblem =
-  'nothingRuns' | 'noLimit' | 'nothingDone' | 'notOnScreen' | 'stillRuns' | 'closed' | 'past';
+  'nothingRuns' | 'notLocked' | 'noLimit' | 'nothingDone' | 'notOnScreen' | 'stillRuns' | 'closed' | 'past';
 
 /** What an act writes: null where it leaves something as it is. */
 export interface Acted {
@@ -140,6 +143,9 @@ export function actFor(acts: Acts, here: Situation, act: SittingAct): Outcome {
       const after = { ...last, handedInAt: null, reopened };
       return { ok: true, acts: open(act.until), attempt: { before: last, after }, ruling: null };
     }
+    case 'letGoOn':
+      if (!last || !isRunning || lockedSince(last, window, now) === null) return no('notLocked');
+      return { ok: true, acts, attempt: { before: last, after: { ...last, letOn: now } }, ruling: null };
     case 'collect':
       if (!last || !isRunning) return no('nothingRuns');
       return {

@@ -2,6 +2,7 @@ import { kindOf, type Answer, type Question } from '../kinds';
 import { progressOfAnswer } from '../kinds/progress';
 import { isEmptyProse } from '../content/prose';
 import type { Attempt } from '../quiz/attempt';
+import { lockedSince, OFTEN_ENOUGH } from '../quiz/lock';
 import type { MustAnswer } from '../quiz/placement';
 import { pageSizes } from '../quiz/pages';
 import { mustAnswer } from '../quiz/points';
@@ -30,7 +31,7 @@ export interface Sitting {
 }
 
 /** Why something was not done: nothing of the attempt has changed. */
-export type Refusal = 'closed' | 'handedIn' | 'missing' | 'passed' | 'unknown';
+export type Refusal = 'closed' | 'handedIn' | 'locked' | 'missing' | 'passed' | 'unknown';
 export type Decided =
   { readonly ok: true; readonly attempt: Attempt } | { readonly ok: false; readonly reason: Refusal };
 
@@ -79,7 +80,16 @@ function unfinished(attempt: Attempt, window: StudentWindow, now: number): Refus
   if (attempt.handedInAt !== null) return 'handedIn';
   if (!isOpen(window, now)) return 'closed';
   const end = endOfAttempt(attempt, window);
-  return end === null || now < end ? null : 'closed';
+  if (end !== null && now >= end) return 'closed';
+  return lockedSince(attempt, window, now) === null ? null : 'locked';
+}
+
+/** The attempt with a sign of life from its page, where nobody comes back to one that was left. */
+export function giveSign(_: Paper, attempt: Attempt, window: StudentWindow, now: number): Decided {
+  const reason = unfinished(attempt, window, now);
+  if (reason) return refused(reason);
+  const isNews = !window.comingBack && now - (attempt.seenAt ?? 0) >= OFTEN_ENOUGH;
+  return { ok: true, attempt: isNews ? { ...attempt, seenAt: now } : attempt };
 }
 
 /** The page on which a question stands for the student of an attempt, from 0; none for a question that is not there. */

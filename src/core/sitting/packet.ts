@@ -2,6 +2,7 @@ import { MarkedClass, type ClassWork, type StudentWork } from '../checking/class
 import { formulasIn } from '../content/formulaText';
 import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
+import { lockedSince } from '../quiz/lock';
 import { askedIn, pointsOfPaper } from '../quiz/points';
 import { isEmptyProse } from '../content/prose';
 import { pageSizes } from '../quiz/pages';
@@ -203,5 +204,8 @@ export async function packetFor(store: SittingStore, visit: Visit, wanted?: numb
     const opensAt = window.from !== null && window.from > now ? window.from : null;
     return { state: 'closed', cover, opensAt, takenBack: isTakenBack(window.pauses, now) };
   }
-  return attempt ? workingPacket(attempt, look) : { state: 'ready', cover };
+  if (!attempt) return { state: 'ready', cover };
+  return lockedSince(attempt, window, now) === null
+    ? workingPacket(attempt, look)
+    : { state: 'locked', cover };
 }

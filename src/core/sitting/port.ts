@@ -36,6 +36,8 @@ export interface StudentPort {
   askHint(at: PaperAddress, asked: SentHint): Promise<Receipt>;
   /** Turns to a page, from 0: where nobody goes back, those before it cannot be changed any more. */
   turnTo(at: PaperAddress, attemptId: string, page: number): Promise<Receipt>;
+  /** Says that the page is still there: where nobody comes back, one that is silent for two minutes is locked. */
+  giveSign(at: PaperAddress, attemptId: string): Promise<Receipt>;
   handIn(at: PaperAddress, attemptId: string): Promise<Receipt>;
   /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
   picture(at: PaperAddress, hash: string): Promise<Blob | null>;

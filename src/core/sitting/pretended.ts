@@ -8,7 +8,9 @@ export function cutAttempt(attempt: Attempt, at: number): Attempt | null {
   if (source === 'sat' ? openedAt > at : (handedInAt ?? openedAt) > at) return null;
   const { reopened: _, ...whole } = attempt;
   const given = reopened && reopened.at <= at ? { ...whole, reopened } : whole;
-  return handedInAt !== null && handedInAt > at ? { ...given, handedInAt: null } : given;
+  if (handedInAt === null) return { ...given, letOn: at };
+  // Whether its page gave a sign of life by then nobody knows: it is taken to be there.
+  return handedInAt > at ? { ...given, handedInAt: null, letOn: at } : given;
 }
 
 /** Records by attempt and place without those that were written later; what bears no time has always been. */

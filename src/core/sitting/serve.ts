@@ -3,7 +3,7 @@ import { Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { PaperPacket, Receipt } from '../reveal/packets';
 import { z } from '../zod';
-import { handIn, keep, showHint, turnTo } from './decide';
+import { giveSign, handIn, keep, showHint, turnTo } from './decide';
 import { packetFor } from './packet';
 import type { PaperAddress, StudentPort } from './port';
 import type { SittingStore, Stored } from './store';
@@ -93,6 +93,10 @@ export function serveStudents(store: SittingStore): StudentPort {
           false,
         ),
       );
+    },
+
+    async giveSign(at, attemptId) {
+      return receiptOf(await store.change(at, attemptId, giveSign, false));
     },
 
     async handIn(at, attemptId) {

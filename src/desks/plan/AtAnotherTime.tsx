@@ -48,6 +48,7 @@ function StateThen({
     closed: 'The quiz is not open for this student.',
     ready: 'The quiz is open, and not begun.',
     working: 'Working on it.',
+    locked: 'Locked, as the page was left.',
     notHandedIn: 'The quiz has closed over work that does not count.',
   }[packet.state];
   const opens =

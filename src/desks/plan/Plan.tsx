@@ -14,6 +14,7 @@ import { TimeLine } from './lanes/TimeLine';
 import { usePlanView } from './lanes/usePlanView';
 import { AspectSentence } from './sentences/AspectSentence';
 import { AttemptSentence } from './sentences/AttemptSentence';
+import { ComingBackSentence } from './sentences/ComingBackSentence';
 import { sentenceOf } from './sentences/conditionWords';
 import { GoingBackSentence } from './sentences/GoingBackSentence';
 import { LateSentence } from './sentences/LateSentence';
@@ -123,6 +124,7 @@ export default function Plan() {
           <AttemptSentence />
           <TimeSentence />
           <GoingBackSentence />
+          <ComingBackSentence />
           <LateSentence />
           <UnfinishedSentence />
         </ul>

@@ -54,7 +54,9 @@ export function CoverPage({
         ]),
     ...(cover.due === null ? [] : [dueWords(cover)]),
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
-    'Your answers are saved as you go: you can leave and come back on this device.',
+    cover.comingBack
+      ? 'Your answers are saved as you go: you can leave and come back on this device.'
+      : 'Your answers are saved as you go. Stay on this page until you hand in: if you leave it for two minutes, it is locked until your teacher lets you go on.',
     ...(cover.goingBack
       ? []
       : ['You cannot go back: once you go on, the answers of a page stay as they are.']),

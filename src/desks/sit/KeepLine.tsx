@@ -3,6 +3,8 @@ import type { KeepState } from './useAnswers';
 
 const TROUBLE = {
   closed: 'The quiz has closed. Everything saved before then is safe.',
+  locked:
+    'Your paper is locked, as the page was left. The answer is still here, and is saved once you can go on.',
   handedIn: 'This paper has been handed in already, perhaps in another tab.',
   storage:
     'This device can’t save your answer: its storage is full or blocked. The answer is still on this page; free some space and keep typing.',

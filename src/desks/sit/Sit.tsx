@@ -61,11 +61,19 @@ function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
   return { ...before, cover: next.cover, working: { ...before.working, endsAt, now } };
 }
 
+/** So often the page looks where its paper stands: milliseconds. */
+const LOOK = 15_000;
+
+const LOCKED =
+  'This page was left for more than two minutes, so your paper is locked. What you had answered is kept. Ask your teacher to let you go on; this page then continues automatically.';
+
 /** The packet of the student at this address, kept up to date. */
 function usePaper({ port, place }: SitProps) {
   const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
   // Which of several attempts is looked at; the latest one where nothing is said.
   const [attempt, setAttempt] = useState<number | undefined>();
+  // Locked while it is worked at: what is typed stays in the page, out of sight.
+  const [isLocked, setLocked] = useState(false);
   const picture = useCallback((hash: string) => port.picture(place, hash), [port, place]);
 
   const open = useCallback(async () => {
@@ -78,7 +86,9 @@ function usePaper({ port, place }: SitProps) {
   }, [port, place, attempt]);
   const lookAgain = useCallback(async () => {
     const next = await port.openPaper(place, attempt).catch(() => null);
-    if (next) setPacket((before) => (typeof before === 'object' ? withEnd(before, next) : before));
+    if (!next) return;
+    setLocked(next.state === 'locked');
+    setPacket((before) => (typeof before === 'object' ? withEnd(before, next) : before));
   }, [port, place, attempt]);
   // Fails where the attempt could not be begun: the page it was asked on says so, and offers it again.
   const begin = async () => {
@@ -92,15 +102,30 @@ function usePaper({ port, place }: SitProps) {
   }, [open]);
 
   const finished = typeof packet === 'object' && packet.state === 'finished';
-  const waits = typeof packet === 'object' && packet.state === 'closed';
+  const waits = typeof packet === 'object' && (packet.state === 'closed' || packet.state === 'locked');
   const working = typeof packet === 'object' && packet.state === 'working';
   useEffect(() => {
     if (!finished && !waits && !working) return;
     // While it is worked at, only the end may have moved, or the quiz was taken back: what is typed stays as it is.
     const look = working ? lookAgain : open;
-    const timer = setInterval(() => run(look), 15_000);
+    const timer = setInterval(() => run(look), LOOK);
     return () => clearInterval(timer);
   }, [finished, waits, working, open, lookAgain]);
+
+  const signing =
+    typeof packet === 'object' && packet.state === 'working' && !packet.cover.comingBack
+      ? packet.working.attemptId
+      : null;
+  useEffect(() => {
+    if (signing === null) return;
+    const sign = async () => {
+      const receipt = await port.giveSign(place, signing).catch(() => null);
+      if (receipt?.state === 'refused' && receipt.reason === 'locked') await lookAgain();
+    };
+    run(sign);
+    const timer = setInterval(() => run(sign), LOOK);
+    return () => clearInterval(timer);
+  }, [signing, port, place, lookAgain]);
 
   const title = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover.title : '';
   useEffect(() => {
@@ -111,7 +136,7 @@ function usePaper({ port, place }: SitProps) {
     setPacket('loading');
     run(open);
   };
-  return { packet, picture, open, begin, retry, setAttempt };
+  return { packet, isLocked, picture, open, begin, retry, setAttempt };
 }
 
 /** Where there is no paper to be shown, why; null where there is one. */
@@ -131,6 +156,8 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
             ? 'This quiz is not open. Ask your teacher when it will be.'
             : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,
       };
+    case 'locked':
+      return { title: packet.cover.title, text: LOCKED };
     case 'notHandedIn':
       return {
         title: packet.cover.title,
@@ -142,7 +169,7 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
 }
 
 function Paper({ port, place }: SitProps) {
-  const { packet, picture, open, begin, retry, setAttempt } = usePaper({ port, place });
+  const { packet, isLocked, picture, open, begin, retry, setAttempt } = usePaper({ port, place });
   if (packet === 'loading')
     return (
       <main className="px-6 py-24 text-center text-soft">
@@ -171,12 +198,14 @@ function Paper({ port, place }: SitProps) {
     const { cover, working } = packet;
     return (
       <PictureSource value={picture}>
+        {isLocked && <Message title={cover.title} text={LOCKED} />}
         <WorkPages
           key={working.attemptId}
           port={port}
           address={place}
           cover={cover}
           working={working}
+          isLocked={isLocked}
           onDone={open}
         />
       </PictureSource>

@@ -20,6 +20,8 @@ interface Props {
   readonly address: PaperAddress;
   readonly cover: Cover;
   readonly working: Working;
+  /** True while the page is locked: it shows nothing, and keeps what was typed. */
+  readonly isLocked: boolean;
   readonly onDone: () => Promise<void>;
 }
 
@@ -209,7 +211,7 @@ function holdsWords(
 const HOUR = 3_600_000;
 
 /** Page after page, then the last one before handing in. */
-export function WorkPages({ port, address, cover, working, onDone }: Props) {
+export function WorkPages({ port, address, cover, working, isLocked, onDone }: Props) {
   const { questions } = working;
   const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
   const { answers, keep, settled } = answering;
@@ -231,6 +233,12 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
     setTurning(receipt?.state === 'kept' ? 'still' : 'failed');
     if (receipt?.state === 'kept') go(to);
   };
+  // What could not be saved while the page was locked is saved as soon as it goes on.
+  const wasLocked = useRef(false);
+  useEffect(() => {
+    if (wasLocked.current && !isLocked) run(settled);
+    wasLocked.current = isLocked;
+  });
   const handIn = async () => {
     if (!(await settled())) throw new Error('An answer is not saved');
     const receipt = await port.handIn(address, working.attemptId);
@@ -239,6 +247,7 @@ export function WorkPages({ port, address, cover, working, onDone }: Props) {
     if (!stands) throw new Error('Not handed in');
     await onDone();
   };
+  if (isLocked) return null;
   return (
     <div
       className={`mx-auto flex min-h-dvh flex-col bg-paper ${wide ? 'max-w-[640px] lg:max-w-[1180px]' : 'max-w-[640px]'}`}

@@ -10,6 +10,7 @@ import { run } from '@/ui/widgets/press';
 import { quizState } from '@/ui/words/quizState';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SetToLine } from '@/ui/teacher/SetToLine';
+import { useNow } from '@/ui/widgets/useNow';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
@@ -31,7 +32,10 @@ function useTray(listed: number): Query<TrayRow[]> {
   const { quiz, attemptsSeq } = useQuiz();
   const { id } = quiz;
   const state = quizState(quiz);
-  return useQuery(() => classWorker().tray(id), [id, attemptsSeq, state, listed]);
+  // A page is locked by nothing but the time that passes.
+  const at = useNow();
+  const look = quiz.content.comingBack ? 0 : Math.floor(at / 15_000);
+  return useQuery(() => classWorker().tray(id), [id, attemptsSeq, state, listed, look]);
 }
 
 interface WhoProps {
@@ -75,9 +79,10 @@ function headline(rows: readonly TrayRow[]): string {
   const done = rows.filter((row) => isFinished(row.state)).length;
   const late = rows.filter((row) => row.state === 'late' || row.state === 'tooLate').length;
   const working = rows.filter((row) => row.state === 'working').length;
+  const locked = rows.filter((row) => row.lockedSince !== null).length;
   const voided = rows.filter((row) => row.voided).length;
   const notes = [late > 0 ? `${late} late` : '', voided > 0 ? `${voided} not counted` : ''].filter(Boolean);
-  return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working, ${rows.length - done - working} not opened`;
+  return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working${locked > 0 ? ` (${locked} locked)` : ''}, ${rows.length - done - working} not opened`;
 }
 
 /** Work of students whom the quiz is not set to. */

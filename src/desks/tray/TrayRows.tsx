@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { isFinished } from '@/core/quiz/window';
 import { undoStep } from '@/store/records/history';
+import { actOnSitting } from '@/store/work/sittingActs';
 import { ruleAll } from '@/store/work/rulings';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
@@ -11,6 +12,7 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { StudentName } from '@/ui/widgets/StudentName';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import type { TrayRow } from '@/workers/classDesk';
+import { doneWords, PROBLEMS } from './forOne/actWords';
 import { ForOne } from './forOne/ForOne';
 
 const STATES = {
@@ -32,13 +34,15 @@ function when(row: TrayRow, zone: string): string {
   if (row.handedInAt !== null)
     return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
   if (row.openedAt === null) return ownEnd(row, zone);
+  if (row.lockedSince !== null)
+    return `since ${dayAndTimeIn(row.lockedSince, zone)}, ${row.answered} answered`;
   const ends =
     row.endsAt === null || row.timeLimit === null ? '' : `, ends ${dayAndTimeIn(row.endsAt, zone)}`;
   return `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered${ends || ownEnd(row, zone, ', ')}`;
 }
 
-const wantsAttention = ({ state, voided }: TrayRow): boolean =>
-  voided || state === 'working' || state === 'late' || state === 'tooLate';
+const wantsAttention = ({ state, voided, lockedSince }: TrayRow): boolean =>
+  voided || lockedSince !== null || state === 'working' || state === 'late' || state === 'tooLate';
 
 /** Opens what can be done for a student. */
 const Adjust = ({ row, onAdjust }: Pick<RowProps, 'row' | 'onAdjust'>) => (
@@ -56,13 +60,21 @@ interface RowProps {
 
 /** Where a student is with the quiz, and the press that accepts what came too late. */
 function State({ row }: { readonly row: TrayRow }) {
-  const { id } = useQuiz().quiz;
+  const { id, content } = useQuiz().quiz;
+  const { zone } = content;
   const accept = async () => {
     const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });
     notify(`${row.name}’s late work now counts`, {
       label: 'Undo',
       run: () => run(() => undoStep(id, step)),
     });
+  };
+  const letGoOn = async () => {
+    const done = await actOnSitting(id, row.studentId, { act: 'letGoOn' });
+    notify(
+      done.ok ? doneWords({ act: 'letGoOn' }, row.name, zone) : PROBLEMS[done.problem],
+      done.ok ? { label: 'Undo', run: () => run(() => undoStep(id, done.step)) } : undefined,
+    );
   };
   const look = wantsAttention(row)
     ? 'font-semibold text-saffron-text'
@@ -71,9 +83,14 @@ function State({ row }: { readonly row: TrayRow }) {
       : 'text-soft';
   return (
     <span className={look}>
-      {STATES[row.state]}
+      {row.lockedSince === null ? STATES[row.state] : 'locked'}
       {row.voided && ', not counted'}
       {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
+      {row.lockedSince !== null && (
+        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(letGoOn)}>
+          Let go on<span className="sr-only">: {row.name}</span>
+        </button>
+      )}
       {row.tooLate.length > 0 && (
         <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
           Accept<span className="sr-only"> the work of {row.name}</span>

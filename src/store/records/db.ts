@@ -31,6 +31,7 @@ import {
   stepWithClasses,
 } from '@/core/quiz/upgradeSchool';
 import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
+import { lockedContent, lockedStanding, lockStep } from '@/core/quiz/upgradeLocked';
 import { revealContent, revealStanding, revealStep } from '@/core/quiz/upgradeRevealed';
 import { wordContent, wordKept, wordStep } from '@/core/quiz/upgradeWords';
 import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
@@ -236,20 +237,24 @@ async function upgradeWords(transaction: Transaction): Promise<void> {
   await all('history', (step) => Object.assign(step, wordStep(step)));
 }
 
-/** Each class, group and student can have a window and a plan of their own. */
-async function upgradeRevealed(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const content = (record: Json) => {
-    record['content'] = revealContent(record['content']);
+type Upgrade = (value: unknown) => unknown;
+
+/** Content, standing and undo steps of every quiz, as a later form wants them. */
+const upgradeQuizzes =
+  (content: Upgrade, standing: Upgrade, step: Upgrade) =>
+  async (transaction: Transaction): Promise<void> => {
+    const all = (table: string, change: (record: Json) => void) =>
+      transaction.table(table).toCollection().modify(change);
+    const held = (record: Json) => {
+      record['content'] = content(record['content']);
+    };
+    await all('quizzes', (quiz) => {
+      held(quiz);
+      quiz['standing'] = standing(quiz['standing']);
+    });
+    await all('quizRevs', held);
+    await all('history', (one) => Object.assign(one, step(one)));
   };
-  await all('quizzes', (quiz) => {
-    content(quiz);
-    quiz['standing'] = revealStanding(quiz['standing']);
-  });
-  await all('quizRevs', content);
-  await all('history', (step) => Object.assign(step, revealStep(step)));
-}
 
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
@@ -303,7 +308,8 @@ class YentrelDb extends Dexie {
     this.version(7).upgrade(upgradeNamed);
     this.version(8).upgrade(upgradeRuled);
     this.version(9).upgrade(upgradeWords);
-    this.version(10).upgrade(upgradeRevealed);
+    this.version(10).upgrade(upgradeQuizzes(revealContent, revealStanding, revealStep));
+    this.version(11).upgrade(upgradeQuizzes(lockedContent, lockedStanding, lockStep));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

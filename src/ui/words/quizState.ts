@@ -11,6 +11,7 @@ export const quizState = ({ standing, content, firstHandInAt, changeSeq }: QuizR
     content.unfinished,
     content.attempts.most,
     content.timeLimit,
+    content.comingBack,
     content.zone,
     firstHandInAt === null ? changeSeq : 0,
   ]);

@@ -8,6 +8,7 @@ import {
   whyNotCounted,
   type AttemptState,
 } from '@/core/quiz/window';
+import { lockedSince } from '@/core/quiz/lock';
 import { ASPECTS } from '@/core/quiz/plan';
 import { now } from '@/store/records/clock';
 import { db, type QuizRecord } from '@/store/records/db';
@@ -41,6 +42,8 @@ export interface TrayRow {
   readonly left: number | null;
   /** When what is being worked at ends by itself; null where nothing runs or nothing ends it. */
   readonly endsAt: number | null;
+  /** Since when the page is locked, as it was left where nobody comes back; null where it is not. */
+  readonly lockedSince: number | null;
   /** Until when the student can sit, and in how many minutes; null: no end, no limit. */
   readonly until: number | null;
   readonly timeLimit: number | null;
@@ -83,6 +86,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
     const made = byStudent.get(student.id) ?? [];
     const attempt = made.at(-1);
     const window = windowOf(student.id);
+    const isRunning = attempt !== undefined && !isFinished(attemptState(attempt, window, at));
     const out = made.filter(
       (one) => whyNotCounted(one, window, quiz.content, at, rulings.get(one.id)) === 'tooLate',
     );
@@ -103,8 +107,8 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
         window.attempts === null
           ? null
           : Math.max(0, window.attempts + (quiz.standing.granted[student.id] ?? 0) - made.length),
-      endsAt:
-        attempt && !isFinished(attemptState(attempt, window, at)) ? endOfAttempt(attempt, window) : null,
+      endsAt: isRunning ? endOfAttempt(attempt, window) : null,
+      lockedSince: isRunning ? lockedSince(attempt, window, at) : null,
       until: window.until,
       timeLimit: window.timeLimit,
       ownUntil: window.sources.until === 'student',

@@ -22,7 +22,7 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7', 'form-8'];
+const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7', 'form-8', 'form-9'];
 
 interface Frac {
   readonly n: number;
@@ -125,6 +125,40 @@ test('rows of a table of lateness were all in days', () => {
   });
 });
 
+/** What each student's page shows of the latest attempt: whether a score, and how many parts with each thing. */
+async function seenBy(quizId: string): Promise<unknown[]> {
+  const sees = [];
+  for (const row of await classDesk.handBack(quizId)) {
+    const packet = await studentDesk.openPaper(await addressOf(quizId, row.studentId));
+    assert.ok(packet.state === 'finished');
+    const { score, parts } = packet.slip;
+    const having = (part: 'result' | 'ownAnswer' | 'feedback' | 'right') =>
+      parts.filter((one) => one[part] !== null).length;
+    sees.push([row.name, score !== null, having('result'), having('ownAnswer'), having('feedback'), having('right')]); // prettier-ignore
+  }
+  return sees;
+}
+const seenThen = (form: string): unknown =>
+  (JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { sees: unknown }).sees;
+
+describe('a database of the form that did not ask what missing work gets', () => {
+  const rows = rowsOf('form-9');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(10, TABLES_6, rows));
+
+  test('everyone sees what they saw, missing work stays empty, and what was done is undone to the beginning', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-9'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    assert.deepEqual(await seenBy(quizId), seenThen('form-9'));
+    const { content, standing } = (await db.quizzes.get(quizId)) ?? assert.fail();
+    assert.deepEqual([content.missing, standing.known, standing.windows.length], ['empty', [], 3]);
+    while (await undo(quizId));
+    const first = (await db.quizzes.get(quizId)) ?? assert.fail();
+    assert.deepEqual([first.standing.windows, first.standing.known], [[], []]);
+  });
+});
+
 describe('a database of the form whose plan knew three conditions and one window', () => {
   const rows = rowsOf('form-8');
   const quizId = String(rows['quizzes']?.[0]?.['id']);
@@ -134,17 +168,7 @@ describe('a database of the form whose plan knew three conditions and one window
     assert.deepEqual(await scoresNow(quizId), scoresThen('form-8'));
     const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
     assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
-    const sees = [];
-    for (const row of await classDesk.handBack(quizId)) {
-      const packet = await studentDesk.openPaper(await addressOf(quizId, row.studentId));
-      assert.ok(packet.state === 'finished');
-      const { score, parts } = packet.slip;
-      const having = (part: 'result' | 'ownAnswer' | 'feedback' | 'right') =>
-        parts.filter((one) => one[part] !== null).length;
-      sees.push([row.name, score !== null, having('result'), having('ownAnswer'), having('feedback'), having('right')]); // prettier-ignore
-    }
-    const then = JSON.parse(readFileSync('tests/files/form-8/scores.json', 'utf8')) as { sees: unknown };
-    assert.deepEqual(sees, then.sees);
+    assert.deepEqual(await seenBy(quizId), seenThen('form-8'));
     while (await undo(quizId));
     const { acts } = (await db.quizzes.get(quizId))?.standing ?? assert.fail();
     assert.deepEqual(acts, []);

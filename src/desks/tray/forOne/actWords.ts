@@ -16,6 +16,8 @@ export function actName(act: SittingAct, zone: string): string {
       return 'Start again';
     case 'giveBack':
       return 'Give it back with its answers';
+    case 'letGoOn':
+      return 'Let them go on';
     case 'collect':
       return 'Collect it as it is';
   }
@@ -34,6 +36,8 @@ export function doneWords(act: SittingAct, name: string, zone: string): string {
       return `${name} can start again`;
     case 'giveBack':
       return `${name} can go on with the answers`;
+    case 'letGoOn':
+      return `${name} can go on`;
     case 'collect':
       return `${name}’s work has been collected`;
   }
@@ -42,6 +46,7 @@ export function doneWords(act: SittingAct, name: string, zone: string): string {
 /** Why nothing was done. */
 export const PROBLEMS: Readonly<Record<ActProblem, string>> = {
   nothingRuns: 'Nothing is being worked at any more.',
+  notLocked: 'The page is not locked any more.',
   noLimit: 'This quiz has no time limit.',
   nothingDone: 'There is no attempt yet.',
   notOnScreen: 'Only work that was done on screen can be given back.',
@@ -75,6 +80,7 @@ export function effectWords(act: SittingAct, effect: ActEffect, zone: string): s
     oneMore: `The attempts so far stay. ${until}`,
     startAgain: `The last attempt no longer counts, and another one is given. ${until}`,
     giveBack: `Its results hide until it is handed in again. ${ends || until}`,
+    letGoOn: `The answers so far are kept; the clock did not stop. ${ends}`,
     collect: 'It is handed in with the answers it has now.',
   };
   return [says[act.act], scoreWords(effect)].filter(Boolean).join(' ').trim();

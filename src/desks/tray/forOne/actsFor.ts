@@ -36,6 +36,7 @@ export function offersFor(row: TrayRow, { minutes, until }: Given, now: number):
   // Within the window an attempt ends with it; beyond it an end is set with the act.
   const end = isOver ? until : null;
   const offers: Offer[] = [];
+  if (row.lockedSince !== null) offers.push({ act: { act: 'letGoOn' }, uses: 'none' });
   if (row.timeLimit !== null && !done) offers.push({ act: { act: 'moreMinutes', minutes }, uses: 'minutes' });
   // A later end is of use to those who are working, or have an attempt left.
   if (running || row.left !== 0) offers.push({ act: { act: 'later', until }, uses: 'until' });

@@ -1,0 +1,30 @@
+import type { Attempt } from './attempt';
+import type { StudentWindow } from './windows';
+
+/** Where nobody comes back, a page that gives no sign for so long is locked: milliseconds. */
+export const MOST_SILENCE = 120_000;
+
+/** A sign that comes so soon after another one says nothing new: milliseconds. */
+export const OFTEN_ENOUGH = 25_000;
+
+/** The last sign of life from the page of an attempt that is worked at; no time passes while the quiz is taken back. */
+function lastSign(attempt: Attempt, { pauses }: Pick<StudentWindow, 'pauses'>): number {
+  const ends = pauses.flatMap(({ to }) => to ?? []);
+  return Math.max(attempt.openedAt, attempt.savedAt, attempt.seenAt ?? 0, ...ends);
+}
+
+/**
+ * Since when an attempt that is not over is locked, as its page was left where nobody comes back; null where it is not. What
+ * the teacher has let go on, or given back, waits for the student however long that takes.
+ */
+export function lockedSince(
+  attempt: Attempt,
+  window: Pick<StudentWindow, 'comingBack' | 'pauses'>,
+  now: number,
+): number | null {
+  if (window.comingBack || attempt.source !== 'sat') return null;
+  const sign = lastSign(attempt, window);
+  if (Math.max(attempt.letOn ?? 0, attempt.reopened?.at ?? 0) >= sign) return null;
+  const since = sign + MOST_SILENCE;
+  return now >= since ? since : null;
+}
