@@ -26,19 +26,15 @@ const OF_8C = peopleOf(NAMES_8C, 'demo-', 801);
 const OF_7B = peopleOf(NAMES_7B, 'demo-7b-', 701);
 export const STUDENTS: readonly Person[] = [...OF_8C, ...OF_7B];
 
-const membersOf = (
-  one: SchoolClass,
-  people: readonly Person[],
-  groups: readonly [string, string],
-): Member[] =>
+const membersOf = (one: SchoolClass, people: readonly Person[], groups: readonly string[]): Member[] =>
   people.map(({ id }, at) => ({
     classId: one.id,
     studentId: id,
-    groups: [groups[at % 2] as string],
+    groups: [groups[at % groups.length] as string],
     removedAt: null,
   }));
 
 export const MEMBERS: readonly Member[] = [
   ...membersOf(CLASS_8C, OF_8C, ['blue', 'green']),
-  ...membersOf(CLASS_7B, OF_7B, ['field group 1', 'field group 2']),
+  ...membersOf(CLASS_7B, OF_7B, ['field group 1', 'field group 2', 'field group 3']),
 ];

@@ -10,6 +10,7 @@ import { MAPS } from './quizzes/maps';
 import { RIVERS } from './quizzes/rivers';
 import type { DemoQuiz } from './words';
 import { CYCLE_WRITTEN } from './work/cycle';
+import { FLOW_WRITTEN } from './work/flow';
 import { FLOODS_WRITTEN } from './work/floods';
 import { JOURNEY_WRITTEN } from './work/journey';
 import { MAPS_WRITTEN } from './work/maps';
@@ -37,6 +38,18 @@ export interface DemoPaper {
   /** Minutes of work; `handedIn` tells whether they ended with handing in. */
   readonly minutes: number;
   readonly handedIn: boolean;
+  /** When it could be begun, where that is not the quiz's own opening. */
+  readonly opened?: Moment;
+  /** Which attempt of the student it is; the first where nothing is said. */
+  readonly number?: number;
+}
+
+/** When a group or a student can sit. */
+interface DemoWindow {
+  readonly for: Target;
+  readonly from?: Moment;
+  readonly due?: Moment;
+  readonly until: Moment;
 }
 
 export interface DemoWork {
@@ -47,7 +60,9 @@ export interface DemoWork {
   /** null: never opened. */
   readonly opening: { readonly from: Moment; readonly due: Moment | null; readonly until: Moment } | null;
   /** Times of their own for groups and students. */
-  readonly windows?: readonly { readonly for: Target; readonly from: Moment; readonly until: Moment }[];
+  readonly windows?: readonly DemoWindow[];
+  /** Attempts given to single students. */
+  readonly granted?: Readonly<Record<string, number>>;
   readonly papers: readonly DemoPaper[];
   /** When the teacher showed everything; null: not yet, or by the plan alone. */
   readonly shown: Moment | null;
@@ -99,6 +114,50 @@ const floodsPapers = overEvenings(idsOf(CLASS_7B.id).slice(0, FLOODS_WRITTEN.len
     at < length - 3 ? paper : { ...paper, begun: 4 * DAY + 95 + at, handedIn: at < length - 1 },
 );
 
+const FIELD_DAYS = { first: on(-6, 8), second: on(-1, 8), third: onSchoolDay(3, 8) };
+const fieldGroup = (number: 1 | 2 | 3): Target => ({
+  kind: 'group',
+  classId: CLASS_7B.id,
+  group: `field group ${number}`,
+});
+const [LONGER = '', AGAIN = ''] = [
+  idsOf(CLASS_7B.id, 'field group 2').at(-1),
+  idsOf(CLASS_7B.id, 'field group 1')[3],
+];
+
+/** The first group has sat, one of it late, one twice, one not at all; the second is sitting; the third will. */
+const flowPapers: readonly DemoPaper[] = [
+  ...idsOf(CLASS_7B.id, 'field group 1')
+    .slice(0, 7)
+    .map((studentId, at): DemoPaper => ({
+      studentId,
+      written: FLOW_WRITTEN[at] ?? [],
+      opened: FIELD_DAYS.first,
+      begun: at === 6 ? 2 * DAY + 40 : 35 + at * 90,
+      minutes: took(at),
+      handedIn: true,
+    })),
+  {
+    studentId: AGAIN,
+    written: FLOW_WRITTEN[7] ?? [],
+    opened: FIELD_DAYS.first,
+    begun: 4 * DAY + 45,
+    minutes: 14,
+    handedIn: true,
+    number: 2,
+  },
+  ...idsOf(CLASS_7B.id, 'field group 2')
+    .slice(0, 4)
+    .map((studentId, at): DemoPaper => ({
+      studentId,
+      written: FLOW_WRITTEN[at + 8] ?? [],
+      opened: FIELD_DAYS.second,
+      begun: 20 + at * 70,
+      minutes: took(at),
+      handedIn: at < 3,
+    })),
+];
+
 const absent = new Set(['demo-13', 'demo-7b-8']);
 const both = [...idsOf(CLASS_8C.id), ...idsOf(CLASS_7B.id)].filter((id) => !absent.has(id));
 
@@ -114,24 +173,16 @@ export const SCHOOL: readonly DemoWork[] = [
     ...NO_WORK,
     quiz: FLOW,
     setTo: [{ classId: CLASS_7B.id, group: null }],
-    age: 2,
+    papers: flowPapers,
+    granted: { [AGAIN]: 1 },
+    age: 7,
     opening: { from: onSchoolDay(3, 8), due: onSchoolDay(8, 18), until: onSchoolDay(11, 18) },
     windows: [
-      {
-        for: { kind: 'group', classId: CLASS_7B.id, group: 'field group 1' },
-        from: onSchoolDay(3, 8),
-        until: onSchoolDay(5, 16),
-      },
-      {
-        for: { kind: 'group', classId: CLASS_7B.id, group: 'field group 2' },
-        from: onSchoolDay(6, 8),
-        until: onSchoolDay(9, 16),
-      },
-      {
-        for: { kind: 'student', studentId: 'demo-7b-4' },
-        from: onSchoolDay(6, 8),
-        until: onSchoolDay(12, 16),
-      },
+      { for: fieldGroup(1), from: FIELD_DAYS.first, due: on(-4, 8), until: on(-3, 16) },
+      { for: fieldGroup(2), from: FIELD_DAYS.second, until: onSchoolDay(1, 16) },
+      { for: fieldGroup(3), from: FIELD_DAYS.third, until: onSchoolDay(5, 16) },
+      { for: { kind: 'student', studentId: LONGER }, until: onSchoolDay(4, 16) },
+      { for: { kind: 'student', studentId: AGAIN }, due: on(0, 22), until: on(0, 23) },
     ],
   },
   {

@@ -1,5 +1,5 @@
 import { seenAt } from './class/atAnotherTime';
-import { planView, windowsEffect } from './class/planView';
+import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from './class/planView';
 import { actEffects } from './class/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
@@ -9,7 +9,7 @@ import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
 import { pending, timesEffect } from './class/pending';
 import { handQuestion } from './class/byHand';
-import { giveOwnScores, ownScoresEffect } from './class/ownScores';
+import { giveOwnScores, markedBefore, ownScoresEffect } from './class/ownScores';
 import { revisions } from './class/revisions';
 import { printed } from './class/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
@@ -33,7 +33,7 @@ export type { OwnScores } from './class/ownScores';
 export type { Revision } from './class/revisions';
 export type { PrintedSlip } from './class/printed';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
-export type { PlanLane, PlanLeak, PlanView } from './class/planView';
+export type { PlanLane, PlanLeak, PlanMark, PlanView } from './class/planView';
 export type { TrayRow } from './class/tray';
 export type { ActEffect, ActEffects } from './class/sittingActs';
 
@@ -45,6 +45,9 @@ export const classDesk = {
   timesEffect,
   actEffects,
   planView,
+  plansEffect,
+  leakCount,
+  zoneEffect,
   seenAt,
   windowsEffect,
   openAnswer,
@@ -54,6 +57,7 @@ export const classDesk = {
   handQuestion,
   ownScoresEffect,
   giveOwnScores,
+  markedBefore,
   revisions,
   classPicture,
   tray,

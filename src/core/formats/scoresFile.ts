@@ -119,12 +119,15 @@ export const questionHeadings = (paper: Paper): string[] =>
 const partOf = (score: QuestionScore | undefined): Fraction | null =>
   score && verdictOfScore(score) !== 'waits' ? score.earned : null;
 
-/** One student's row: the recorded score, and the parts of the attempt that stands. Without work nothing is recorded. */
+/**
+ * One student's row: the recorded score, and the parts of the attempt that stands. Without work nothing is recorded; a 0 for
+ * one whose work is `missing`.
+ */
 export function scoreRowOf(
   work: StudentWork | undefined,
   base: Pick<ScoreRow, 'name' | 'number' | 'email' | 'groups'>,
   paper: Paper,
-  more: Pick<ScoreRow, 'comment' | 'handedIn'>,
+  { missing, ...more }: Pick<ScoreRow, 'comment' | 'handedIn'> & { readonly missing?: boolean },
 ): ScoreRow {
   const { name, number, email, groups } = base;
   const recorded = work?.recorded ?? null;
@@ -135,7 +138,7 @@ export function scoreRowOf(
     email,
     groups,
     ...more,
-    score: recorded?.score ?? null,
+    score: recorded?.score ?? (missing ? ZERO : null),
     outOf: recorded?.outOf ?? outOfPaper(paper),
     waiting: recorded?.waiting ?? ZERO,
     attempts: work?.sheets.filter((one) => one.notCounted === null).length ?? 0,

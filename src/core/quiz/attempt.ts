@@ -53,6 +53,8 @@ export const Ruling = z.strictObject({
   standing: z.enum(['asRules', 'takenIn', 'voided']),
   /** When it was taken in, ms since 1970; absent where that is not known. */
   takenInAt: z.number().int().optional(),
+  /** When nothing in it waited for the teacher any more, once that cannot be told from its scores: ms since 1970. */
+  markedAt: z.number().int().optional(),
   /** Whether being late costs anything. */
   lateness: z.enum(['counts', 'excused']),
   /** For the teacher alone. */

@@ -1,3 +1,5 @@
+import { same } from '../figures/deepEqual';
+import type { TargetOrAll } from '../quiz/target';
 import { ASPECTS, type Aspect, type RevealAct, type RevealPlan } from '../quiz/plan';
 
 /** Aspects of a plan that wait for the teacher's press. */
@@ -14,9 +16,18 @@ export const aspectsAtClosing = ({ aspects }: RevealPlan): Aspect[] =>
     return when !== 'never' && when.some((one) => one.when === 'closed' || one.when === 'allClosed');
   });
 
-/** Since when the teacher has shown an aspect to everyone; null where not, or where it was taken back. */
-export function shownToAllSince(acts: readonly RevealAct[], aspect: Aspect): number | null {
-  const last = acts.findLast(({ to, aspects }) => to.kind === 'all' && aspects.includes(aspect));
+/**
+ * Since when the teacher has shown an aspect to everyone, or to all of some: by the last press that was to just them or to
+ * everyone; null where not, or where it was taken back.
+ */
+export function shownSince(
+  acts: readonly RevealAct[],
+  aspect: Aspect,
+  whom: TargetOrAll = { kind: 'all' },
+): number | null {
+  const last = acts.findLast(
+    ({ to, aspects }) => (to.kind === 'all' || same(to, whom)) && aspects.includes(aspect),
+  );
   return last?.act === 'show' ? last.at : null;
 }
 

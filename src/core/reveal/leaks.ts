@@ -47,6 +47,32 @@ function firstHandIn({ seat, attempts, noMore }: SeatNow): number {
 const firstDone = (own: SeatNow): number =>
   own.done.held ? (own.done.at ?? 0) : first([firstHandIn(own), own.seat.window.until ?? NOT_YET]);
 
+/** What was worked out for the leaks of one quiz at one instant: the same is asked for every two lanes. */
+const known = new WeakMap<Reveal, Map<string, number>>();
+
+function once(reveal: Reveal, key: string, work: () => number): number {
+  let own = known.get(reveal);
+  if (!own) known.set(reveal, (own = new Map()));
+  const found = own.get(key);
+  if (found !== undefined) return found;
+  const made = work();
+  own.set(key, made);
+  return made;
+}
+
+/** The latest of the instants of everyone in a student's scope. */
+const latestOfAll = (
+  { when, scope }: Extract<Condition, { when: 'allClosed' | 'allDone' }>,
+  own: SeatNow,
+  reveal: Reveal,
+): number =>
+  once(reveal, `${when} ${scope} ${reveal.everyoneKey(own, scope)}`, () =>
+    reveal
+      .everyoneOf(own, scope)
+      .map((one) => (when === 'allClosed' ? (one.closes.at ?? NOT_YET) : firstDone(one)))
+      .reduce((a, b) => Math.max(a, b), 0),
+  );
+
 /** The instant at which a condition could hold first for a student, everyone doing at once what they can. */
 function couldHold(condition: Condition, aspect: Aspect, own: SeatNow, reveal: Reveal): number {
   const { seat } = own;
@@ -57,19 +83,9 @@ function couldHold(condition: Condition, aspect: Aspect, own: SeatNow, reveal: R
       return handIn;
     case 'closed':
       return seat.window.until ?? NOT_YET;
-    case 'allClosed': {
-      const kept = reveal.keptSince(own, condition.when, condition.scope);
-      if (kept !== null) return kept;
-      return Math.max(
-        0,
-        ...reveal.everyoneOf(own, condition.scope).map(({ closes }) => closes.at ?? NOT_YET),
-      );
-    }
-    case 'allDone': {
-      const kept = reveal.keptSince(own, condition.when, condition.scope);
-      if (kept !== null) return kept;
-      return Math.max(0, ...reveal.everyoneOf(own, condition.scope).map(firstDone));
-    }
+    case 'allClosed':
+    case 'allDone':
+      return reveal.keptSince(own, condition.when, condition.scope) ?? latestOfAll(condition, own, reveal);
     case 'date':
       return condition.at;
     case 'lastAttempt':
@@ -93,7 +109,10 @@ const conditionsIn = (aspect: Aspect, plan: RevealPlan['aspects']): readonly Con
   });
 
 /** The earliest that a student could see an aspect. */
-function couldSee(aspect: Aspect, own: SeatNow, plan: RevealPlan['aspects'], reveal: Reveal): number {
+const couldSee = (aspect: Aspect, own: SeatNow, plan: RevealPlan['aspects'], reveal: Reveal): number =>
+  once(reveal, `see ${aspect} ${own.seat.studentId}`, () => seesFirst(aspect, own, plan, reveal));
+
+function seesFirst(aspect: Aspect, own: SeatNow, plan: RevealPlan['aspects'], reveal: Reveal): number {
   const { scene, now } = reveal;
   let at = firstHandIn(own);
   for (const one of withNeeded(aspect)) {

@@ -193,6 +193,10 @@ const Attempts = z.strictObject({
 });
 export type Attempts = z.infer<typeof Attempts>;
 
+/** What is recorded for a student who handed in nothing, once the score is shown: a 0 out of so many points. */
+const Missing = z.strictObject({ outOf: Fraction });
+export type Missing = z.infer<typeof Missing>;
+
 /** The one answer of the student's port: where this student stands, and what may be seen there. */
 export const PaperPacket = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('unknown') }),
@@ -202,6 +206,7 @@ export const PaperPacket = z.discriminatedUnion('state', [
     opensAt: z.number().int().nullable(),
     /** True where the teacher has taken the quiz back for now. */
     takenBack: z.boolean(),
+    missing: Missing.nullable(),
   }),
   z.strictObject({ state: z.literal('ready'), cover: Cover }),
   z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
@@ -209,7 +214,7 @@ export const PaperPacket = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('locked'), cover: Cover }),
   z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip, attempts: Attempts }),
   /** The quiz closed over work that was not handed in, and such work does not count. */
-  z.strictObject({ state: z.literal('notHandedIn'), cover: Cover }),
+  z.strictObject({ state: z.literal('notHandedIn'), cover: Cover, missing: Missing.nullable() }),
 ]);
 export type PaperPacket = z.infer<typeof PaperPacket>;
 

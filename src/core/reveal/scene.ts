@@ -44,7 +44,7 @@ const seatAttempt = (
   voided: ruling?.standing === 'voided',
   takenInAt: ruling?.standing === 'takenIn' ? (ruling.takenInAt ?? 0) : null,
   get marked() {
-    return markedAt(attempt);
+    return ruling?.markedAt ?? markedAt(attempt);
   },
 });
 

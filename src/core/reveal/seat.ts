@@ -151,6 +151,10 @@ export function seatAt(seat: Seat, rules: SeatRules, now: number): SeatNow {
   };
 }
 
+/** Whether a student has handed in nothing and can hand in nothing any more. */
+export const isMissing = ({ attempts, noMore }: SeatNow): boolean =>
+  noMore.held && attempts.every(({ stage }) => stage.stage !== 'handedIn');
+
 /** Whether a student may begin an attempt at an instant: in the window, none running, one left, and the quiz not taken back. */
 export function canBegin({ seat, attempts, left }: SeatNow, now: number): boolean {
   if (!isOpen(seat.window, now)) return false;

@@ -75,14 +75,14 @@ export interface Scene extends SeatRules {
 /** From so many complete papers on, how the class did is shown. */
 export const FEWEST_PAPERS = 5;
 
+/** An instant so much later: minutes and hours elapse, days keep the time on the wall. */
+export const delayedAt = (at: number, { amount, unit }: Delay, zone: string): number =>
+  unit === 'day' ? daysLater(at, amount, zone) : at + amount * (unit === 'hour' ? 3_600_000 : 60_000);
+
 /** A condition's instant that much later. */
 export function delayed(instant: Instant, delay: Delay | null, zone: string, now: number): Instant {
   if (!delay || instant.at === null) return instant;
-  const { amount, unit } = delay;
-  const at =
-    unit === 'day'
-      ? daysLater(instant.at, amount, zone)
-      : instant.at + amount * (unit === 'hour' ? 3_600_000 : 60_000);
+  const at = delayedAt(instant.at, delay, zone);
   // What has not come yet comes by somebody's act or the clock: its delay begins then.
   return { held: instant.held && at <= now, at };
 }
@@ -180,6 +180,12 @@ export class Reveal {
         seat.studentId === own.seat.studentId ||
         (seat.meant && isInScope(own.seat, scope, this.#groups, seat)),
     );
+  }
+
+  /** What tells the *everyone* of one student from that of another. */
+  everyoneKey({ seat }: SeatNow, scope: Scope): string {
+    const of = scopeKey(seat, scope, this.#groups);
+    return seat.meant ? of : `only ${seat.studentId} ${of}`;
   }
 
   /** Since when an *everyone* condition is kept as held for a student, whatever was done for others since; null: it is not. */
@@ -287,8 +293,7 @@ export class Reveal {
   ): Instant {
     const kept = this.keptSince(own, when, scope);
     if (kept !== null) return heldSince(kept);
-    const of = scopeKey(own.seat, scope, this.#groups);
-    const key = `${when} ${scope} ${own.seat.meant ? of : `only ${own.seat.studentId}`}`;
+    const key = `${when} ${scope} ${this.everyoneKey(own, scope)}`;
     const known = this.#everyone.get(key);
     if (known) return known;
     const made = latestOf(this.everyoneOf(own, scope), instant);

@@ -73,6 +73,13 @@ const oneMore = (acts: Acts, studentId: string): Acts => ({
   granted: { ...acts.granted, [studentId]: Math.min(50, (acts.granted[studentId] ?? 0) + 1) },
 });
 
+/** The ruling over an attempt that is worked at again: what was marked in it is not any more; null where that was not kept. */
+function notMarked(ruling: Ruling | undefined): Ruling | null {
+  if (ruling?.markedAt === undefined) return null;
+  const { markedAt: _, ...rest } = ruling;
+  return rest;
+}
+
 const MINUTE = 60_000;
 
 /** The minutes that were left of an attempt's time when it ended; null without a limit. */
@@ -141,7 +148,12 @@ export function actFor(acts: Acts, here: Situation, act: SittingAct): Outcome {
       const left = minutesLeft(last, window);
       const reopened = { at: now, minutes: left === null ? null : left + act.minutes };
       const after = { ...last, handedInAt: null, reopened };
-      return { ok: true, acts: open(act.until), attempt: { before: last, after }, ruling: null };
+      return {
+        ok: true,
+        acts: open(act.until),
+        attempt: { before: last, after },
+        ruling: notMarked(here.ruling),
+      };
     }
     case 'letGoOn':
       if (!last || !isRunning || lockedSince(last, window, now) === null) return no('notLocked');

@@ -3,7 +3,7 @@ import { formulasIn } from '../content/formulaText';
 import type { Attempt } from '../quiz/attempt';
 import { isLate } from '../quiz/due';
 import { lockedSince } from '../quiz/lock';
-import { askedIn, pointsOfPaper } from '../quiz/points';
+import { askedIn, outOfPaper, pointsOfPaper } from '../quiz/points';
 import { isEmptyProse } from '../content/prose';
 import { pageSizes } from '../quiz/pages';
 import { sectionOf } from '../quiz/section';
@@ -11,9 +11,9 @@ import { inBandOrder } from '../scoring/band';
 import type { Paper, QuizContent } from '../quiz/quiz';
 import { attemptState, endOfAttempt, finishedAt, isFinished, isOpen, isTakenBack } from '../quiz/window';
 import type { Aspect } from '../quiz/plan';
-import type { Attempts, ClassDid, Cover, PaperPacket } from '../reveal/packets';
+import type { Attempts, ClassDid, Cover, Missing, PaperPacket } from '../reveal/packets';
 import { classDid } from '../reveal/classDid';
-import { isComplete, markedAt } from '../reveal/markedAt';
+import { isComplete, markedSince } from '../reveal/markedAt';
 import { formulasShown, questionsForStudent, slipOf, toCome } from '../reveal/slip';
 import type { Seat } from '../reveal/seat';
 import { Reveal, type Scene } from '../reveal/whatIsShown';
@@ -91,10 +91,15 @@ interface Look extends Visit {
 }
 
 /** The scene with what marking says of one student's attempts: when nothing in each waited any more. */
-function withMarks(scene: Scene, studentId: string, own: StudentWork): Scene {
-  const marked = new Map(own.sheets.map((sheet) => [sheet.attempt.id, markedAt(sheet)]));
+function withMarks(scene: Scene, studentId: string, own: StudentWork, rulings: ClassWork['rulings']): Scene {
+  const marked = new Map(
+    own.sheets.map((sheet) => [sheet.attempt.id, markedSince(sheet, rulings.get(sheet.attempt.id))]),
+  );
   const attempts = (seat: Seat) =>
-    seat.attempts.map((one) => ({ ...one, marked: marked.get(one.id) ?? one.marked }));
+    seat.attempts.map((one) => {
+      const since = marked.get(one.id);
+      return since === undefined ? one : { ...one, marked: since };
+    });
   const seats = scene.seats.map((seat) =>
     seat.studentId === studentId ? { ...seat, attempts: attempts(seat) } : seat,
   );
@@ -130,6 +135,12 @@ interface Together {
   readonly did: ClassDid | null;
 }
 
+/** What is recorded for a student without work, where that is shown. */
+function missingIn({ scene, student, paper, now }: Look): Missing | null {
+  const { score } = new Reveal(scene, now).shown(student.id);
+  return score.state === 'shown' ? { outOf: outOfPaper(paper) } : null;
+}
+
 async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPacket> {
   const { quiz, made, paper, cover, window, now, wanted, student } = look;
   const { overrides, rulings, comments } = await store.teachersWork(
@@ -140,10 +151,10 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
   const work: ClassWork = { attempts: made, windowOf: () => window, unfinished, overrides, rulings, at: now };
   const [own] = new MarkedClass(paper, work).students();
   const sheet = own?.sheets.find((one) => one.attempt.number === wanted) ?? own?.sheets.at(-1);
-  if (!own || !sheet) return { state: 'notHandedIn', cover };
+  if (!own || !sheet) return { state: 'notHandedIn', cover, missing: missingIn(look) };
   const { attempt, notCounted } = sheet;
   const { papers, did } = await classIn(store, look);
-  const scene = { ...withMarks(look.scene, student.id, own), completePapers: papers };
+  const scene = { ...withMarks(look.scene, student.id, own, rulings), completePapers: papers };
   const reveal = new Reveal(scene, now);
   const shown = reveal.shown(student.id, attempt.id);
   const { counts } = paper.content.attempts;
@@ -202,7 +213,13 @@ export async function packetFor(store: SittingStore, visit: Visit, wanted?: numb
   if (isFinished(attemptState(attempt, window, now))) return finishedPacket(store, look);
   if (!isOpen(window, now)) {
     const opensAt = window.from !== null && window.from > now ? window.from : null;
-    return { state: 'closed', cover, opensAt, takenBack: isTakenBack(window.pauses, now) };
+    return {
+      state: 'closed',
+      cover,
+      opensAt,
+      takenBack: isTakenBack(window.pauses, now),
+      missing: missingIn(look),
+    };
   }
   if (!attempt) return { state: 'ready', cover };
   return lockedSince(attempt, window, now) === null

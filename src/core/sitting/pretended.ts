@@ -26,13 +26,16 @@ export function belongsToPast<One extends { readonly at?: number }>(
   );
 }
 
-/** Rulings without the taking in of late work that came later; what bears no time has always been. */
+/** A ruling without what came later. */
+function rulingThen({ markedAt, ...ruling }: Ruling, at: number): Ruling {
+  const isTakenLater = ruling.standing === 'takenIn' && (ruling.takenInAt ?? 0) > at;
+  return {
+    ...ruling,
+    ...(isTakenLater ? { standing: 'asRules' } : {}),
+    ...(markedAt !== undefined && markedAt <= at ? { markedAt } : {}),
+  };
+}
+
+/** Rulings without the taking in of late work, and the end of all waiting, that came later; what bears no time has always been. */
 export const rulingsThen = (rulings: ReadonlyMap<string, Ruling>, at: number): ReadonlyMap<string, Ruling> =>
-  new Map(
-    [...rulings].map(([attemptId, ruling]) => [
-      attemptId,
-      ruling.standing === 'takenIn' && (ruling.takenInAt ?? 0) > at
-        ? { ...ruling, standing: 'asRules' as const }
-        : ruling,
-    ]),
-  );
+  new Map([...rulings].map(([attemptId, ruling]) => [attemptId, rulingThen(ruling, at)]));

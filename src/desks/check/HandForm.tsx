@@ -10,6 +10,7 @@ import { run, usePress } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useThere } from '@/ui/widgets/useThere';
 import type { OpenedAnswer } from '@/workers/classDesk';
+import { markedBefore } from './markedBefore';
 
 interface Props {
   readonly opened: OpenedAnswer;
@@ -34,13 +35,16 @@ export function HandForm({ opened, attemptId, questionId, possible, onSaved, onR
     notify(text, { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
   const save = usePress(async () => {
     if (own === null) return;
-    const step = await setOverride({ ...place, points: own, reason: reason.trim(), at: now(), gave: marked });
+    const step = await setOverride(
+      { ...place, points: own, reason: reason.trim(), at: now(), gave: marked },
+      await markedBefore(quiz, attemptId),
+    );
     tell(`${points(own)} of ${points(possible)} saved for this answer`, step);
     // Who has gone elsewhere meanwhile stays there.
     if (there.current) onSaved();
   });
   const remove = usePress(async () => {
-    tell('Your score is removed', await removeOverride(place));
+    tell('Your score is removed', await removeOverride(place, await markedBefore(quiz, attemptId)));
     if (there.current) onRemoved();
   });
   const error = save.error ?? remove.error;

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isOpen, wholeSpan } from '@/core/quiz/window';
-import { aspectsAtClosing, aspectsByHand, isShownAlone, shownToAllSince } from '@/core/reveal/byHand';
+import { aspectsAtClosing, aspectsByHand, isShownAlone, shownSince } from '@/core/reveal/byHand';
 import { closeQuiz, showAspects } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
@@ -66,7 +66,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { plan } = quiz.content;
   const { acts } = quiz.standing;
   const byHand = aspectsByHand(plan);
-  const open = byHand.filter((aspect) => shownToAllSince(acts, aspect) === null);
+  const open = byHand.filter((aspect) => shownSince(acts, aspect) === null);
   const anyone = open.length < byHand.length || rows.some(({ studentId }) => isShownAlone(acts, studentId));
   const [asking, setAsking] = useState(false);
   const at = useNow();

@@ -1,23 +1,26 @@
-import { ASPECTS, at, NEVER, planOf, waitsFor, type Aspect, type RevealPlan } from '@/core/quiz/plan';
+import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { zoneName } from '@/ui/words/wallField';
 import { AtAnotherTime } from './AtAnotherTime';
 import { Leaks } from './lanes/Leaks';
 import { OwnTimes } from './lanes/OwnTimes';
 import { Silence } from './lanes/Silence';
 import { TimeLine } from './lanes/TimeLine';
 import { usePlanView } from './lanes/usePlanView';
-import { AspectSentence } from './sentences/AspectSentence';
+import { PlanSentences } from './sentences/PlanSentences';
+import { ZoneSentence } from './sentences/ZoneSentence';
+import { NotInEffect } from './NotInEffect';
+import { usePlans } from './usePlans';
 import { AttemptSentence } from './sentences/AttemptSentence';
 import { ComingBackSentence } from './sentences/ComingBackSentence';
 import { sentenceOf } from './sentences/conditionWords';
 import { GoingBackSentence } from './sentences/GoingBackSentence';
 import { LateSentence } from './sentences/LateSentence';
+import { MissingSentence } from './sentences/MissingSentence';
 import { TimeSentence } from './sentences/TimeSentence';
 
 const AT_ONCE = waitsFor(at('handedIn'));
@@ -70,55 +73,35 @@ function UnfinishedSentence() {
 
 /** When who can sit, what of the result is shown when, and what that gives away: drawn, and as sentences that can be changed. */
 export default function Plan() {
-  const plan = useContentField('plan', 'Change the reveal plan');
+  const { draft, shown, pending, change, putIntoEffect, leave } = usePlans();
   const { quiz } = useQuiz();
   const { zone } = quiz.content;
-  const { value: view, failure, again } = usePlanView();
-  const change = (aspect: Aspect, one: RevealPlan['aspects'][Aspect]) =>
-    plan.edit({ ...plan.value, aspects: { ...plan.value.aspects, [aspect]: one } });
+  const { value: view, failure, again } = usePlanView(pending);
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
       <div className="min-w-0 bg-paper px-9 py-7 max-sm:px-4 max-sm:py-3">
         <h1 className="station-title">Reveal plan</h1>
         <p className="caption mt-1">
-          When who can take the quiz, and what of their result they see when. Changes take effect immediately.
-          Times are those of {zoneName(zone)}.
+          When who can take the quiz, and what of their result they see when. <ZoneSentence />
         </p>
         {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
-        {view && view.lanes.length > 0 && <TimeLine view={view} zone={zone} />}
+        {view && view.lanes.length > 0 && <TimeLine view={view} zone={zone} plans={shown} onPlans={change} />}
         {view && view.lanes.length === 0 && (
           <p className="mt-3 text-soft">The quiz is set to nobody yet, so that there is nobody to draw.</p>
         )}
         <OwnTimes />
-        {view && (
-          <Leaks
-            view={view}
-            zone={zone}
-            plan={plan.value}
-            ownPlans={quiz.standing.plans}
-            onPlan={plan.edit}
-          />
-        )}
+        {view && <Leaks view={view} zone={zone} plans={shown} onPlans={change} />}
         <Conflict
-          draft={plan}
+          draft={draft}
           what="The reveal plan"
           show={(version) =>
             ASPECTS.map((aspect) => <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>)
           }
         />
-        <ul className="mt-4 border-t border-hair">
-          {ASPECTS.map((aspect) => (
-            <AspectSentence
-              key={aspect}
-              aspect={aspect}
-              plan={plan.value}
-              onChange={(one) => change(aspect, one)}
-              onWaiting={(whileWaiting) => plan.edit({ ...plan.value, whileWaiting })}
-            />
-          ))}
-        </ul>
+        <PlanSentences plans={shown} onChange={change} />
         <h2 className="mt-5 text-[15px]">Ready-made plans</h2>
-        <ReadyMade onPlan={plan.edit} />
+        <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
+        {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
         <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>
         <ul className="mt-1">
           <AttemptSentence />
@@ -126,6 +109,7 @@ export default function Plan() {
           <GoingBackSentence />
           <ComingBackSentence />
           <LateSentence />
+          <MissingSentence />
           <UnfinishedSentence />
         </ul>
       </div>

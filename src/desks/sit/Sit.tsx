@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { PaperPacket } from '@/core/reveal/packets';
+import type { Missing, PaperPacket } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
-import { dayAndTime } from '@/ui/words/figures';
+import { dayAndTime, pointsWord } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/Picture';
 import { CoverPage } from './CoverPage';
 import { run } from './run';
@@ -23,13 +23,20 @@ export function addressHere(): PaperAddress {
 interface MessageProps {
   readonly title: string;
   readonly text: string;
+  /** The score of one who handed in nothing, where it is shown. */
+  readonly missing?: Missing | null;
   readonly onAgain?: () => void;
 }
 
-function Message({ title, text, onAgain }: MessageProps) {
+function Message({ title, text, missing, onAgain }: MessageProps) {
   return (
     <main className="mx-auto max-w-[640px] px-[18px] py-16">
       <h1 className="text-[22px]">{title}</h1>
+      {missing && (
+        <p className="mt-2 text-[16.5px] font-semibold">
+          You have 0 of {pointsWord(missing.outOf)}, as nothing was handed in.
+        </p>
+      )}
       <p className="mt-2 text-[16.5px]">{text}</p>
       {onAgain && (
         <button type="button" className="btn btn-outline mt-5 h-11 px-5 text-[15px]" onClick={onAgain}>
@@ -139,8 +146,14 @@ function usePaper({ port, place }: SitProps) {
   return { packet, isLocked, picture, open, begin, retry, setAttempt };
 }
 
+interface NoPaper {
+  readonly title: string;
+  readonly text: string;
+  readonly missing?: Missing | null;
+}
+
 /** Where there is no paper to be shown, why; null where there is one. */
-function noPaperWords(packet: PaperPacket): { title: string; text: string } | null {
+function noPaperWords(packet: PaperPacket): NoPaper | null {
   switch (packet.state) {
     case 'unknown':
       return {
@@ -155,6 +168,7 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
           : packet.opensAt === null
             ? 'This quiz is not open. Ask your teacher when it will be.'
             : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,
+        missing: packet.missing,
       };
     case 'locked':
       return { title: packet.cover.title, text: LOCKED };
@@ -162,6 +176,7 @@ function noPaperWords(packet: PaperPacket): { title: string; text: string } | nu
       return {
         title: packet.cover.title,
         text: 'The quiz has closed. Work that was not handed in doesn’t count for this quiz. Ask your teacher.',
+        missing: packet.missing,
       };
     default:
       return null;
@@ -186,7 +201,7 @@ function Paper({ port, place }: SitProps) {
     );
   }
   const none = noPaperWords(packet);
-  if (none) return <Message title={none.title} text={none.text} />;
+  if (none) return <Message {...none} />;
   if (packet.state === 'ready') {
     return (
       <PictureSource value={picture}>

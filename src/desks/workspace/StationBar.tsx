@@ -27,10 +27,12 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
   const { id } = quiz;
   const state = quizState(quiz);
   const { value: counts } = useQuery(() => classWorker().quizCounts(id), [id, state, attemptsSeq]);
+  const { value: leaks } = useQuery(() => classWorker().leakCount(id), [id, state, attemptsSeq]);
   const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};
   const keyless = questions.filter(({ question }) => !kindOf(question).hasKey(question)).length;
   return {
     ...(keyless > 0 ? { write: `${keyless} without key` } : {}),
+    ...(leaks ? { plan: count(leaks, 'leak') } : {}),
     ...(working > 0 ? { tray: `${working} working` } : {}),
     ...(waiting > 0 ? { check: `${waiting} waiting` } : {}),
     ...(finished > shown ? { handback: `${finished - shown} not shown` } : {}),

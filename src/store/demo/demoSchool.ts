@@ -44,14 +44,15 @@ function answersOf({ quiz }: DemoWork, written: readonly string[]): Record<strin
 
 const paperId = ({ quiz }: DemoWork, index: number): string => `${quiz.id}-paper-${index + 1}`;
 
-function attemptOf(work: DemoWork, paper: DemoPaper, index: number, opened: number): Attempt {
-  const openedAt = opened + paper.begun * MINUTE;
+function attemptOf(work: DemoWork, paper: DemoPaper, index: number, at: number): Attempt {
+  const opened = paper.opened ?? work.opening?.from;
+  const openedAt = (opened ? timeOf(at, opened) : at) + paper.begun * MINUTE;
   const savedAt = openedAt + paper.minutes * MINUTE;
   return {
     id: paperId(work, index),
     quizId: work.quiz.id,
     studentId: paper.studentId,
-    number: 1,
+    number: paper.number ?? 1,
     revision: 1,
     openedAt,
     savedAt,
@@ -104,11 +105,16 @@ async function writeQuiz(work: DemoWork, at: number): Promise<void> {
     standing: {
       ...NEW_STANDING,
       opening,
-      windows: (work.windows ?? []).map(({ for: target, from, until }, index) => ({
+      windows: (work.windows ?? []).map(({ for: target, from, due, until }, index) => ({
         id: `${quiz.id}-window-${index + 1}`,
         for: target,
-        set: { from: timeOf(at, from), until: timeOf(at, until) },
+        set: {
+          ...(from && { from: timeOf(at, from) }),
+          ...(due && { due: timeOf(at, due) }),
+          until: timeOf(at, until),
+        },
       })),
+      granted: { ...work.granted },
       acts:
         shownAt === null || waits.length === 0
           ? []
@@ -127,8 +133,9 @@ async function writeQuiz(work: DemoWork, at: number): Promise<void> {
     placedIn(quiz).map((placed) => ({ quizId: quiz.id, id: placed.question.id, rev: 1, ...placed })),
   );
   if (!opening || papers.length === 0) return;
-  await settle(quiz.id, opening.from + 9 * MINUTE);
-  await db.attempts.bulkPut(papers.map((paper, index) => attemptOf(work, paper, index, opening.from)));
+  const attempts = papers.map((paper, index) => attemptOf(work, paper, index, at));
+  await settle(quiz.id, Math.min(...attempts.flatMap(({ handedInAt }) => handedInAt ?? [])));
+  await db.attempts.bulkPut(attempts);
   await db.meta.put({ key: `seq:${quiz.id}`, value: papers.length });
   await writeRulings(work, shownAt ?? at);
 }

@@ -3,10 +3,12 @@ import { same } from '@/core/figures/deepEqual';
 import { counts, isOpen } from '@/core/quiz/window';
 import type { Placed } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
+import type { KeptMarked } from '@/core/reveal/markedToKeep';
 import { now } from '../records/clock';
 import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
 import { StoreError } from '../records/failure';
 import { EDIT_TABLES, record, undoLastIf } from '../records/history';
+import { keptMarked } from '../work/rulings';
 import { draftPaper, head } from './quizzes';
 import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
@@ -111,6 +113,8 @@ export interface ShownState {
   readonly changeSeq: number;
   readonly attemptsSeq: number;
   readonly live: number | null;
+  /** Since when nothing waited in attempts of which the key will not tell any more; null: since it is applied. */
+  readonly marked: readonly KeptMarked[];
 }
 
 const APPLY_TABLES = [...new Set([...REVISION_TABLES, ...EDIT_TABLES])];
@@ -126,7 +130,9 @@ export const applyDraft = (quizId: string, shown: ShownState): Promise<Applied> 
     const rev = await publish(quiz, 'applied');
     if (rev === live) return { ok: false, reason: 'nothing' };
     const change = { kind: 'live', before: live, after: rev } as const;
-    const step = await record(quizId, [change], { label: 'Apply to all', field: '' });
+    const marked = shown.marked.map(({ attemptId, at }) => ({ attemptId, at: at ?? now() }));
+    const changes = [change, ...(await keptMarked(quizId, marked))];
+    const step = await record(quizId, changes, { label: 'Apply to all', field: '' });
     return { ok: true, rev, step };
   });
 

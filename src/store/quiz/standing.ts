@@ -1,14 +1,16 @@
 import type { Opening } from '@/core/quiz/quiz';
 import type { SetTo } from '@/core/quiz/school';
 import { same } from '@/core/figures/deepEqual';
-import type { Aspect, RevealAct } from '@/core/quiz/plan';
-import type { Target } from '@/core/quiz/target';
+import { inZone } from '@/core/quiz/inZone';
+import type { KnownLeak } from '@/core/quiz/knownLeak';
+import type { Aspect, OwnPlan, RevealAct, RevealPlan } from '@/core/quiz/plan';
+import type { Target, TargetOrAll } from '@/core/quiz/target';
 import type { OwnWindow } from '@/core/quiz/windows';
 import { isTakenBack } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { now } from '../records/clock';
 import { newId } from '../records/ids';
-import type { StandingActs } from '../records/db';
+import type { RecordChange, StandingActs } from '../records/db';
 import { editing, record } from '../records/history';
 import { keptNow } from '../work/keptNow';
 import { head } from './quizzes';
@@ -90,14 +92,62 @@ export const takeBackOpening = (quizId: string): Promise<number> =>
 const withAct = (acts: StandingActs, more: Omit<RevealAct, 'id' | 'at'>): StandingActs =>
   more.aspects.length === 0 ? acts : { ...acts, acts: [...acts.acts, { id: newId(), at: now(), ...more }] };
 
-/** Shows aspects that wait for the teacher to everyone, or takes them back from everyone, whatever else they wait for. */
+/** A quiz's plan with those of classes, groups and students. */
+export interface Plans {
+  readonly plan: RevealPlan;
+  readonly ownPlans: readonly OwnPlan[];
+}
+
+/**
+ * Puts plans into effect in place of those that were looked at, as one step; null where others have come in between: then
+ * nothing is written.
+ */
+export const setPlans = (quizId: string, plans: Plans, seen: Plans): Promise<number | null> =>
+  editing(async () => {
+    const { content, standing } = await head(quizId);
+    const { live: _, ...acts } = standing;
+    if (!same({ plan: content.plan, ownPlans: acts.plans }, seen)) return null;
+    const changes: RecordChange[] = [];
+    if (!same(plans.plan, content.plan))
+      changes.push({ kind: 'content', before: content, after: { ...content, plan: plans.plan } });
+    if (!same(plans.ownPlans, acts.plans))
+      changes.push({ kind: 'standing', before: acts, after: { ...acts, plans: [...plans.ownPlans] } });
+    return record(quizId, changes, { label: 'Change the reveal plan', field: '' });
+  });
+
+/** Says that the teacher knows what can be told: it is named no more until it grows. */
+export const knowLeaks = (quizId: string, leaks: readonly KnownLeak[]): Promise<number> =>
+  act(quizId, 'Know of what can be told', (acts) => ({ ...acts, known: [...acts.known, ...leaks] }));
+
+/** Names again what the teacher knew of. */
+export const nameLeaksAgain = (quizId: string): Promise<number> =>
+  act(quizId, 'Name again what can be told', (acts) => ({ ...acts, known: [] }));
+
+/** Counts a quiz's days by another zone: times that were typed stay the same on the clock. */
+export const changeZone = (quizId: string, zone: string): Promise<number> =>
+  editing(async () => {
+    const { content, standing } = await head(quizId);
+    const { live: _, ...acts } = standing;
+    const after = inZone({ content, standing: acts }, zone, now());
+    return record(
+      quizId,
+      [
+        { kind: 'content', before: content, after: after.content },
+        { kind: 'standing', before: acts, after: after.standing },
+      ],
+      { label: 'Change the time zone', field: '' },
+    );
+  });
+
+/** Shows aspects that wait for the teacher to everyone, or to some, or takes them back from them, whatever else they wait for. */
 export const showAspects = (
   quizId: string,
   aspects: readonly Aspect[],
   show: RevealAct['act'],
+  to: TargetOrAll = { kind: 'all' },
 ): Promise<number> =>
   act(quizId, show === 'show' ? 'Show results' : 'Hide results', (acts) =>
-    withAct(acts, { act: show, aspects: [...aspects], to: { kind: 'all' } }),
+    withAct(acts, { act: show, aspects: [...aspects], to }),
   );
 
 /** Shows one student everything that waits for the teacher, or takes it back from that one. */

@@ -1,8 +1,9 @@
 import { overridesByAttempt } from '@/core/checking/classWork';
 import type { Override } from '@/core/quiz/override';
-import { db } from '../records/db';
+import { db, type RecordChange } from '../records/db';
 import { editing, record } from '../records/history';
 import { ofQuiz } from '../records/ofQuiz';
+import { keptMarked } from './rulings';
 
 /** The teacher's own scores of a quiz, by attempt and question. */
 export async function overridesOf(
@@ -18,23 +19,35 @@ interface Place {
   readonly questionId: string;
 }
 
-async function write(place: Place, after: Override | null, label: string): Promise<number> {
+async function change(place: Place, after: Override | null): Promise<RecordChange> {
   const { quizId, attemptId, questionId } = place;
-  return editing(async () => {
-    const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
-    return record(quizId, [{ kind: 'override', attemptId, questionId, before, after }], { label, field: '' });
-  });
+  const before = (await db.overrides.get([quizId, attemptId, questionId])) ?? null;
+  return { kind: 'override', attemptId, questionId, before, after };
 }
 
+/** Since when nothing waited in attempts of which an own score will not tell any more: it is kept with the change. */
+export type KeptWith = readonly { readonly attemptId: string; readonly at: number }[];
+
+const write = (place: Place, after: Override | null, kept: KeptWith, label: string): Promise<number> =>
+  editing(async () => {
+    const changes = [await change(place, after), ...(await keptMarked(place.quizId, kept))];
+    return record(place.quizId, changes, { label, field: '' });
+  });
+
 /** Sets the teacher's own score for one answer; it can be undone. */
-export const setOverride = (override: Override): Promise<number> =>
-  write(override, override, 'Set your own score');
+export const setOverride = (override: Override, kept: KeptWith = []): Promise<number> =>
+  write(override, override, kept, 'Set your own score');
 
 /** Takes the teacher's own score away: what marking gives stands again. */
-export const removeOverride = (place: Place): Promise<number> => write(place, null, 'Remove your score');
+export const removeOverride = (place: Place, kept: KeptWith = []): Promise<number> =>
+  write(place, null, kept, 'Remove your score');
 
 /** Sets own scores for many answers as one step; it can be undone. Gives the step. */
-export const setOverrides = (quizId: string, overrides: readonly Override[]): Promise<number> =>
+export const setOverrides = (
+  quizId: string,
+  overrides: readonly Override[],
+  kept: KeptWith = [],
+): Promise<number> =>
   editing(async () => {
     const keys = overrides.map(({ attemptId, questionId }): [string, string, string] => [
       quizId,
@@ -49,5 +62,9 @@ export const setOverrides = (quizId: string, overrides: readonly Override[]): Pr
       before: before[at] ?? null,
       after,
     }));
-    return record(quizId, changes, { label: 'Set your own score for several answers', field: '' });
+    const marks = await keptMarked(quizId, kept);
+    return record(quizId, [...changes, ...marks], {
+      label: 'Set your own score for several answers',
+      field: '',
+    });
   });

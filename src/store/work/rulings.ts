@@ -1,7 +1,7 @@
 import type { Ruling } from '@/core/quiz/attempt';
 import { noRuling } from '@/core/quiz/noRuling';
 import { now } from '../records/clock';
-import { db } from '../records/db';
+import { db, type RecordChange } from '../records/db';
 import { editing, record } from '../records/history';
 import { ofQuiz } from '../records/ofQuiz';
 
@@ -15,8 +15,8 @@ export async function rulingsOf(quizId: string): Promise<ReadonlyMap<string, Rul
 export const rulingOf = async (quizId: string, attemptId: string): Promise<Ruling> =>
   (await db.rulings.get([quizId, attemptId])) ?? noRuling(quizId, attemptId);
 
-const isNone = ({ standing, lateness, note }: Ruling): boolean =>
-  standing === 'asRules' && lateness === 'counts' && note === '';
+const isNone = ({ standing, lateness, note, markedAt }: Ruling): boolean =>
+  markedAt === undefined && standing === 'asRules' && lateness === 'counts' && note === '';
 
 const LABELS = {
   standing: 'Change whether an attempt counts',
@@ -31,6 +31,21 @@ function ruled(before: Ruling, patch: Patch): Ruling {
   if (patch.standing === undefined) return { ...before, ...patch };
   const { takenInAt: _, ...rest } = before;
   return { ...rest, ...patch, ...(patch.standing === 'takenIn' ? { takenInAt: now() } : {}) };
+}
+
+/** As changes of one step: since when nothing waited in attempts is kept. */
+export async function keptMarked(
+  quizId: string,
+  marked: readonly { readonly attemptId: string; readonly at: number }[],
+): Promise<RecordChange[]> {
+  const rulings = await db.rulings.bulkGet(
+    marked.map(({ attemptId }): [string, string] => [quizId, attemptId]),
+  );
+  return marked.map(({ attemptId, at }, index) => {
+    const before = rulings[index] ?? null;
+    const after = { ...(before ?? noRuling(quizId, attemptId)), markedAt: at };
+    return { kind: 'ruling', attemptId, before, after };
+  });
 }
 
 /** Rules over attempts, all of them or none; what is not named stays. It can be undone, as one step. */

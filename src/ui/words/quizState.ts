@@ -9,6 +9,7 @@ export const quizState = ({ standing, content, firstHandInAt, changeSeq }: QuizR
     standing,
     content.plan,
     content.unfinished,
+    content.missing,
     content.attempts.most,
     content.timeLimit,
     content.comingBack,

@@ -33,6 +33,7 @@ import { finishedAt } from '@/core/quiz/window';
 import { plainProse } from '@/core/content/prose';
 import { commentsOf } from '@/store/work/comments';
 import type { ImportReport } from '@/core/formats/importPlan';
+import { isMissing } from '@/core/reveal/seat';
 import { now } from '@/store/records/clock';
 import { newId } from '@/store/records/ids';
 import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/files/imports';
@@ -40,6 +41,7 @@ import { scoreColumns } from '@/store/work/scoreColumns';
 import { classList, everybody, listedStudents } from '@/store/class/roster';
 import { head } from '@/store/quiz/quizzes';
 import { byName, liveClass, workOf } from './papers';
+import { revealOf } from './reveal';
 import { writeWorkbook } from '../../files/workbook';
 
 /** The first scores that a file would give: as they would be recorded, with lateness, repeats and the teacher's rulings. */
@@ -76,7 +78,10 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
   const { students, paper } = live;
   const byStudent = new Map(workOf(live).map((work) => [work.studentId, work]));
   const listed = [...students.values()].filter((one) => one.removedAt === null || byStudent.has(one.id));
+  // Who handed in nothing and cannot any more has a 0 where the quiz gives one.
+  const reveal = live.quiz.content.missing === 'zero' ? revealOf(live, now()) : null;
   const rows = listed.sort(byName).map((student) => {
+    const stands = reveal?.seat(student.id);
     const work = byStudent.get(student.id);
     const counted = work?.counted;
     return scoreRowOf(work, student, paper, {
@@ -84,6 +89,7 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
       handedIn: counted?.timeKnown
         ? zoneTime(finishedAt(counted, live.windowOf(student.id)), paper.content.zone)
         : null,
+      missing: Boolean(stands && isMissing(stands)),
     });
   });
   return writeScores(rows, questionHeadings(paper), columns ?? (await scoreColumns(quizId)));

@@ -4,8 +4,9 @@ import { multiply, type Fraction } from '@/core/figures/fraction';
 import { kindOf } from '@/core/kinds';
 import type { Override } from '@/core/quiz/override';
 import type { QuestionScore } from '@/core/scoring/scoreQuestion';
+import { asksForMarks, markedAt } from '@/core/reveal/markedAt';
 import { now } from '@/store/records/clock';
-import { setOverrides } from '@/store/work/overrides';
+import { setOverrides, type KeptWith } from '@/store/work/overrides';
 import { liveClass, type ClassPapers } from './papers';
 
 /** Own scores for many answers at once: of one question for several papers, or of one paper for all its questions. */
@@ -72,8 +73,24 @@ export async function ownScoresEffect(quizId: string, wanted: OwnScores): Promis
   return { answers: given.length, up, down, unchanged };
 }
 
+/** Since when nothing waited in attempts, where the plan asks for it and their scores tell it: another own score would not. */
+export async function markedBefore(quizId: string, attemptIds: readonly string[]): Promise<KeptWith> {
+  const { quiz, marked } = await liveClass(quizId);
+  if (!asksForMarks({ plan: quiz.content.plan, ownPlans: quiz.standing.plans })) return [];
+  const wanted = new Set(attemptIds);
+  return marked.students().flatMap(({ sheets }) =>
+    sheets.flatMap((sheet) => {
+      const { id } = sheet.attempt;
+      if (!wanted.has(id) || marked.work.rulings.get(id)?.markedAt !== undefined) return [];
+      const since = markedAt(sheet);
+      return typeof since === 'number' ? [{ attemptId: id, at: since }] : [];
+    }),
+  );
+}
+
 /** Sets them, as one step that can be undone; null where there was nothing to set. */
 export async function giveOwnScores(quizId: string, wanted: OwnScores): Promise<number | null> {
   const given = overridesOf(await liveClass(quizId), wanted);
-  return given.length === 0 ? null : setOverrides(quizId, given);
+  if (given.length === 0) return null;
+  return setOverrides(quizId, given, await markedBefore(quizId, wanted.attemptIds));
 }

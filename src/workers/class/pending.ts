@@ -9,6 +9,8 @@ import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
 import type { Opening } from '@/core/quiz/quiz';
 import { windowOfQuiz } from '@/core/quiz/window';
 import { windowsOf } from '@/core/quiz/windowsOf';
+import { markedToKeep } from '@/core/reveal/markedToKeep';
+import { asksForMarks } from '@/core/reveal/markedAt';
 import { now } from '@/store/records/clock';
 import { db } from '@/store/records/db';
 import { keyedSince, type KeyedStep } from '@/store/records/history';
@@ -157,7 +159,14 @@ export async function pending(quizId: string): Promise<Pending> {
     outOf: outOfPaper(draft),
     histogram: histograms(live.marked, after),
     undoable,
-    shown: { changeSeq: before.changeSeq, attemptsSeq: seq, live: before.standing.live },
+    shown: {
+      changeSeq: before.changeSeq,
+      attemptsSeq: seq,
+      live: before.standing.live,
+      marked: asksForMarks({ plan: before.content.plan, ownPlans: before.standing.plans })
+        ? markedToKeep(live.marked, after)
+        : [],
+    },
   };
 }
 

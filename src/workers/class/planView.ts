@@ -2,20 +2,35 @@ import type { WorkEffect } from '@/core/checking/effect';
 import { effectOfWork } from '@/core/checking/effect';
 import { isEmptyProse } from '@/core/content/prose';
 import { kindOf } from '@/core/kinds';
-import { ASPECTS, type Aspect } from '@/core/quiz/plan';
+import { inZone } from '@/core/quiz/inZone';
+import { isKnown, type KnownLeak } from '@/core/quiz/knownLeak';
+import { ASPECTS, NEEDS, type Aspect } from '@/core/quiz/plan';
 import type { Student } from '@/core/quiz/school';
+import { isMeantBy, type TargetOrAll } from '@/core/quiz/target';
 import { windowOfQuiz } from '@/core/quiz/window';
 import type { OwnWindow } from '@/core/quiz/windows';
 import { windowsOf } from '@/core/quiz/windowsOf';
 import { lanesOf, type Lane } from '@/core/reveal/lanes';
 import { leaksOf, type Leak, type Telling } from '@/core/reveal/leaks';
+import { planEffect, type PlanEffect } from '@/core/reveal/planEffect';
 import { silenceOf, type Silence } from '@/core/reveal/silence';
-import { Reveal } from '@/core/reveal/whatIsShown';
+import { delayedAt, Reveal } from '@/core/reveal/whatIsShown';
 import { listClasses } from '@/store/class/classes';
 import { draftPaper } from '@/store/quiz/quizzes';
+import type { Plans } from '@/store/quiz/standing';
 import { now } from '@/store/records/clock';
 import { liveClass, type ClassPapers } from './papers';
 import { revealOf } from './reveal';
+
+/** When an aspect comes to students of a lane, and what moves that instant. */
+export interface PlanMark {
+  readonly aspect: Aspect;
+  readonly at: number;
+  /** Whether it follows a date of the plan, or a delay after something; null: neither alone. */
+  readonly follows: 'date' | 'delay' | null;
+  /** The soonest that it can be moved to. */
+  readonly soonest: number;
+}
 
 /** Students who sit and see alike, by a name. Instants are ms since 1970. */
 export interface PlanLane {
@@ -23,8 +38,10 @@ export interface PlanLane {
   readonly students: number;
   readonly from: number | null;
   readonly until: number | null;
+  /** Whose times these are: what is set for them moves the lane. */
+  readonly target: TargetOrAll;
   /** When each aspect comes to somebody whose work is collected at the end; what nobody knows is not in it. */
-  readonly marks: readonly { readonly aspect: Aspect; readonly at: number }[];
+  readonly marks: readonly PlanMark[];
 }
 
 /** What one lane can tell another, or itself, by the places of the lanes. */
@@ -35,12 +52,17 @@ export interface PlanLeak {
   readonly aspects: readonly Telling[];
   readonly from: number;
   readonly until: number | null;
+  /** The same as it is kept once the teacher knows of it. */
+  readonly as: KnownLeak;
 }
 
 /** The plan as the class meets it. */
 export interface PlanView {
   readonly lanes: readonly PlanLane[];
+  /** What the teacher does not know of yet. */
   readonly leaks: readonly PlanLeak[];
+  /** How many more there are that the teacher knows of. */
+  readonly known: number;
   readonly silence: Silence;
   /** Aspects that will say nothing, as nothing of theirs is written. */
   readonly empty: readonly ('feedback' | 'explanations')[];
@@ -53,31 +75,72 @@ export interface PlanView {
 const sameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean =>
   a.size === b.size && [...a].every((one) => b.has(one));
 
-/** What students are called together: a class, a group of one, the rest of one, or by their own names. */
+interface Called {
+  readonly name: string;
+  readonly target: TargetOrAll;
+}
+
+/** Whose times students have who are no class or group of their own: those of the nearest that says anything. */
+function nearestTarget({ seats: [own] }: Lane, windows: readonly OwnWindow[]): TargetOrAll {
+  if (!own) return { kind: 'all' };
+  const { from, until } = own.seat.window.sources;
+  const kind =
+    [from, until].find((source) => source === 'group') ?? [from, until].find((one) => one === 'class');
+  const meant = windows.find((one) => one.for.kind === kind && isMeantBy(one.for, own.seat));
+  return meant?.for ?? { kind: 'all' };
+}
+
+/** What students are called together, and whose times are theirs: a class, a group of one, the rest of one, or by their own names. */
 function namer(live: ClassPapers, reveal: Reveal, classNames: ReadonlyMap<string, string>) {
   const listed = reveal.listed().map(({ seat }) => seat);
-  const sets = new Map<string, Set<string>>();
-  const put = (name: string, id: string) => sets.set(name, (sets.get(name) ?? new Set()).add(id));
+  const sets = new Map<string, { ids: Set<string>; target: TargetOrAll }>();
+  const put = (name: string, target: TargetOrAll, id: string) => {
+    const known = sets.get(name);
+    if (known) known.ids.add(id);
+    else sets.set(name, { ids: new Set([id]), target });
+  };
   for (const seat of listed) {
-    put('Everyone', seat.studentId);
-    for (const id of seat.classes) put(classNames.get(id) ?? '', seat.studentId);
+    put('Everyone', { kind: 'all' }, seat.studentId);
+    for (const classId of seat.classes)
+      put(classNames.get(classId) ?? '', { kind: 'class', classId }, seat.studentId);
     for (const { classId, group } of seat.groups)
-      put(`${classNames.get(classId) ?? ''} ${group}`, seat.studentId);
+      put(`${classNames.get(classId) ?? ''} ${group}`, { kind: 'group', classId, group }, seat.studentId);
   }
-  return (lane: Lane): string => {
+  const everyone = sets.get('Everyone')?.ids ?? new Set();
+  return (lane: Lane): Called => {
     const ids = new Set(lane.seats.map(({ seat }) => seat.studentId));
     const named = (student: Student | undefined) => student?.name ?? '';
-    if (ids.size === 1) return named(live.students.get([...ids][0] ?? ''));
-    const own = [...sets].filter(([, all]) => sameSet(all, ids)).at(-1);
-    if (own) return own[0];
-    const around = [...sets].filter(([, all]) => [...ids].every((id) => all.has(id))).at(-1);
-    if (around && ids.size > 3) return `Others of ${around[0]}`;
-    return [...ids].map((id) => named(live.students.get(id))).join(', ');
+    const [only] = ids;
+    if (ids.size === 1 && only !== undefined)
+      return { name: named(live.students.get(only)), target: { kind: 'student', studentId: only } };
+    const own = [...sets].filter(([, all]) => sameSet(all.ids, ids)).at(-1);
+    // Where all sit together, it is the quiz's own times that are theirs, unless they have others.
+    const isAll = sameSet(everyone, ids);
+    const nearest = nearestTarget(lane, reveal.scene.ownWindows);
+    if (own) return { name: own[0], target: isAll ? nearest : own[1].target };
+    const around = [...sets].filter(([, all]) => [...ids].every((id) => all.ids.has(id))).at(-1);
+    if (around && ids.size > 3) return { name: `Others of ${around[0]}`, target: nearest };
+    return { name: [...ids].map((id) => named(live.students.get(id))).join(', '), target: nearest };
   };
 }
 
+/** When an aspect comes by one condition alone, without its delay; and what moves it. */
+function moving(aspect: Aspect, at: number, lane: Lane, comes: ReadonlyMap<Aspect, number>, zone: string) {
+  const needed = NEEDS[aspect];
+  const { when } = lane.plan[aspect];
+  const [condition] = when;
+  const fixed = { follows: null, soonest: at } as const;
+  if (when === 'never' || when.length !== 1 || typeof condition !== 'object') return fixed;
+  if (needed && (comes.get(needed) ?? Infinity) > at) return fixed;
+  if (condition.when === 'date') return { follows: 'date', soonest: 0 } as const;
+  if (condition.when === 'byTeacher') return fixed;
+  const { delay } = condition;
+  const soonest = delay ? delayedAt(at, { ...delay, amount: -delay.amount }, zone) : at;
+  return { follows: 'delay', soonest } as const;
+}
+
 /** When each aspect comes to a student of a lane who begins when it opens and lets the end collect the work. */
-function marksOf(lane: Lane, reveal: Reveal): PlanLane['marks'] {
+function marksOf(lane: Lane, reveal: Reveal): PlanMark[] {
   const [own] = lane.seats;
   if (!own || lane.from === null) return [];
   const begun = {
@@ -86,14 +149,19 @@ function marksOf(lane: Lane, reveal: Reveal): PlanLane['marks'] {
   } as const; // prettier-ignore
   const { scene } = reveal;
   const seats = scene.seats.map((seat) => (seat === own.seat ? { ...seat, attempts: [begun] } : seat));
-  const at = Math.max(reveal.now, lane.from);
-  const then = new Reveal({ ...scene, seats, unfinished: 'taken', completePapers: Infinity }, at);
-  return ASPECTS.flatMap((aspect) => {
-    const showing = then.showing(own.seat.studentId, 'begun', aspect);
-    if (showing.state === 'shown') return [{ aspect, at: showing.since }];
-    return showing.state === 'waits' && showing.until !== null ? [{ aspect, at: showing.until }] : [];
-  });
+  const now = Math.max(reveal.now, lane.from);
+  const then = new Reveal({ ...scene, seats, unfinished: 'taken', completePapers: Infinity }, now);
+  const comes = new Map(
+    ASPECTS.flatMap((aspect): [Aspect, number][] => {
+      const showing = then.showing(own.seat.studentId, 'begun', aspect);
+      if (showing.state === 'shown') return [[aspect, showing.since]];
+      return showing.state === 'waits' && showing.until !== null ? [[aspect, showing.until]] : [];
+    }),
+  );
+  return [...comes].map(([aspect, at]) => ({ aspect, at, ...moving(aspect, at, lane, comes, scene.zone) }));
 }
+
+const idsOf = ({ seats }: Lane): string[] => seats.map(({ seat }) => seat.studentId);
 
 /** Leaks from one lane to another are one, of several aspects. */
 function together(leaks: readonly Leak[], lanes: readonly Lane[]): PlanLeak[] {
@@ -102,26 +170,41 @@ function together(leaks: readonly Leak[], lanes: readonly Lane[]): PlanLeak[] {
     const [tellers, hearers] = [lanes.indexOf(between.tellers), lanes.indexOf(between.hearers)];
     const key = `${kind} ${tellers} ${hearers}`;
     const known = found.get(key);
-    found.set(key, {
-      kind,
-      tellers,
-      hearers,
-      aspects: [...(known?.aspects ?? []), aspect],
-      from: Math.min(from, known?.from ?? from),
-      until,
-    });
+    const span = { from: Math.min(from, known?.from ?? from), until };
+    const aspects = [...(known?.aspects ?? []), aspect];
+    const sides = { tellers: idsOf(between.tellers), hearers: idsOf(between.hearers) };
+    found.set(key, { kind, tellers, hearers, aspects, ...span, as: { kind, aspects, ...sides, ...span } });
   }
   return [...found.values()];
 }
 
-/** The plan as it is written now, as the class meets it: lanes, what leaks, and what nobody hears. */
-export async function planView(quizId: string): Promise<PlanView> {
+/** A quiz at an instant under plans that are tried, else under its own. */
+function revealUnder(live: ClassPapers, plans: Plans | null, at: number): Reveal {
+  const reveal = revealOf(live, at);
+  return plans ? new Reveal({ ...reveal.scene, ...plans }, at) : reveal;
+}
+
+/** What can be told too early and the teacher does not know of, and how much there is besides. */
+function leaksIn(live: ClassPapers, reveal: Reveal, lanes: readonly Lane[]) {
+  const all = together(leaksOf(reveal, lanes), lanes);
+  const leaks = all.filter((leak) => !isKnown(leak.as, live.quiz.standing.known));
+  return { leaks, known: all.length - leaks.length };
+}
+
+/** How many leaks are named for a quiz. */
+export async function leakCount(quizId: string): Promise<number> {
+  const live = await liveClass(quizId);
+  const reveal = revealOf(live, now());
+  return leaksIn(live, reveal, lanesOf(reveal)).leaks.length;
+}
+
+/** The plan as it is written now, or other plans that are tried, as the class meets it: lanes, what leaks, what nobody hears. */
+export async function planView(quizId: string, plans: Plans | null = null): Promise<PlanView> {
   const [live, classes, paper] = await Promise.all([liveClass(quizId), listClasses(), draftPaper(quizId)]);
   const at = now();
-  const reveal = revealOf(live, at);
+  const reveal = revealUnder(live, plans, at);
   const lanes = lanesOf(reveal);
-  const leaks = leaksOf(reveal, lanes);
-  const nameOf = namer(live, reveal, new Map(classes.map(({ id, name }) => [id, name])));
+  const calledOf = namer(live, reveal, new Map(classes.map(({ id, name }) => [id, name])));
   const says = paper.questions.filter((question) => kindOf(question).asks);
   const isSilent = says.every(({ right, partly, wrong }) =>
     [right, partly, wrong].every((one) => isEmptyProse(one.text) && one.links.length === 0),
@@ -129,13 +212,13 @@ export async function planView(quizId: string): Promise<PlanView> {
   const unexplained = says.every(({ explanation }) => isEmptyProse(explanation));
   return {
     lanes: lanes.map((lane) => ({
-      name: nameOf(lane),
+      ...calledOf(lane),
       students: lane.seats.length,
       from: lane.from,
       until: lane.until,
       marks: marksOf(lane, reveal),
     })),
-    leaks: together(leaks, lanes),
+    ...leaksIn(live, reveal, lanes),
     silence: silenceOf(reveal),
     empty: [
       ...(isSilent ? (['feedback'] as const) : []),
@@ -147,6 +230,21 @@ export async function planView(quizId: string): Promise<PlanView> {
       .map(({ seat }) => live.students.get(seat.studentId)?.name ?? ''),
     now: at,
   };
+}
+
+/** What other plans would do for the students of now. */
+export async function plansEffect(quizId: string, plans: Plans): Promise<PlanEffect> {
+  const live = await liveClass(quizId);
+  const at = now();
+  return planEffect(revealOf(live, at), revealUnder(live, plans, at));
+}
+
+/** What counting days by another zone, with the times the same on the clock, would do to the scores that are recorded now. */
+export async function zoneEffect(quizId: string, zone: string): Promise<WorkEffect> {
+  const { marked, quiz, people, members } = await liveClass(quizId);
+  const { content, standing } = inZone(quiz, zone, now());
+  const windowOf = windowsOf(windowOfQuiz(standing.opening, content), standing, people, members);
+  return effectOfWork(marked, { ...marked.work, windowOf });
 }
 
 /** What other windows for classes, groups and students would do to the scores that are recorded now. */

@@ -10,8 +10,8 @@ const kept = new WeakMap<ClassPapers['marked'], { readonly state: string; readon
 function sceneOf(live: ClassPapers): Scene {
   const { quiz, marked, people, members, everyAttempt } = live;
   const { live: _, ...acts } = quiz.standing;
-  const { plan, zone, unfinished, attempts: rule } = quiz.content;
-  const state = JSON.stringify([acts, plan, zone, unfinished, rule.most]);
+  const { plan, zone, unfinished, missing, attempts: rule } = quiz.content;
+  const state = JSON.stringify([acts, plan, zone, unfinished, missing, rule.most]);
   const known = kept.get(marked);
   if (known?.state === state) return known.scene;
   const students = marked.students();

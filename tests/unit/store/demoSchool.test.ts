@@ -10,7 +10,8 @@ import { QuizContent } from '@/core/quiz/quiz';
 import { ensureDemo } from '@/store/demo/demo';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { db } from '@/store/records/db';
-import { quizCounts } from '@/workers/class/tray';
+import { quizCounts, tray } from '@/workers/class/tray';
+import { classDesk } from '@/workers/classDesk';
 import { readingOf } from '@/core/scoring/context';
 import drawn from '../../../demo/pictures/pictures.json';
 import { SCHOOL } from '../../../demo/school';
@@ -50,13 +51,33 @@ describe('the demo school', () => {
     );
     assert.deepEqual(rows, [
       ['demo-deltas', 'draft', '0 of 26', 0, 0],
-      ['demo-flow', 'scheduled', '0 of 22', 0, 0],
+      ['demo-flow', 'scheduled', '10 of 22', 0, 10],
       ['demo-rivers', 'open', '24 of 26', 3, 24],
       ['demo-floods', 'closed', '21 of 22', 9, 0],
       ['demo-journey', 'closed', '22 of 22', 19, 0],
       ['demo-maps', 'closed', '13 of 13', 0, 13],
       ['demo-cycle', 'closed', '46 of 48', 0, 46],
     ]);
+  });
+
+  test('one has three groups: one has sat, late, twice or not at all, one is sitting, with an exception, one will', async () => {
+    const rows = await tray('demo-flow');
+    const states = (group: string) =>
+      rows
+        .filter(({ groups }) => groups.includes(group))
+        .map(({ state }) => state)
+        .sort();
+    assert.deepEqual(states('field group 1'), [...Array<string>(6).fill('handedIn'), 'late', 'notOpened']);
+    assert.deepEqual(states('field group 2'), [
+      ...Array<string>(3).fill('handedIn'),
+      ...Array<string>(3).fill('notOpened'),
+      'working',
+    ]);
+    assert.deepEqual(states('field group 3'), Array<string>(7).fill('notOpened'));
+    assert.deepEqual(rows.filter(({ attempts }) => attempts === 2).length, 1);
+    const { lanes, leaks } = await classDesk.planView('demo-flow');
+    assert.equal(lanes.length, 5, 'three groups and two exceptions');
+    assert.ok(leaks.length > 0);
   });
 
   test('every kind of question is in it', () => {

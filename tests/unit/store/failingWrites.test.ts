@@ -4,6 +4,7 @@ import { before, describe, test } from 'node:test';
 import { loadTypesetter } from '@/typeset/complete';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
+import { NEVER, planOf } from '@/core/quiz/plan';
 import * as attempts from '@/store/work/attempts';
 import * as sittingActs from '@/store/work/sittingActs';
 import * as typedPapers from '@/store/work/typedPapers';
@@ -111,6 +112,10 @@ const newRow = {
   what: [],
 } as never;
 
+const LEAK = {
+  kind: 'others' as const, aspects: ['feedback' as const], tellers: ['demo-1'], hearers: ['demo-2'], from: 1, until: null,
+}; // prettier-ignore
+
 /** Every function of the store that writes. One that is missing here is found by the last test. */
 const WRITES: Record<string, Op> = {
   'sittingActs.actOnSitting': ({ quizId }) =>
@@ -118,6 +123,19 @@ const WRITES: Record<string, Op> = {
   'standing.setOwnWindow': ({ quizId }) =>
     standing.setOwnWindow(quizId, { kind: 'student', studentId: 'demo-1' }, { until: 9 }),
   'standing.takeQuizBack': ({ quizId }) => standing.takeQuizBack(quizId),
+  'standing.setPlans': async ({ quizId }) => {
+    const { content, standing: stands } = (await db.quizzes.get(quizId)) ?? assert.fail();
+    const seen = { plan: content.plan, ownPlans: stands.plans };
+    const own = {
+      id: 'own',
+      for: { kind: 'student' as const, studentId: 'demo-2' },
+      aspects: { score: NEVER },
+    };
+    await standing.setPlans(quizId, { plan: planOf(NEVER), ownPlans: [own] }, seen);
+  },
+  'standing.knowLeaks': ({ quizId }) => standing.knowLeaks(quizId, [LEAK]),
+  'standing.nameLeaksAgain': ({ quizId }) => standing.nameLeaksAgain(quizId),
+  'standing.changeZone': ({ quizId }) => standing.changeZone(quizId, 'Asia/Tokyo'),
   'standing.letQuizGoOn': ({ quizId }) => standing.letQuizGoOn(quizId),
   'typedPapers.beginTypedPaper': ({ quizId }) => typedPapers.beginTypedPaper(quizId, 'demo-5'),
   'typedPapers.keepTypedAnswer': ({ quizId, typed }) =>
@@ -240,6 +258,7 @@ const FIRST: Record<string, Op> = {
   },
   // The effect that is shown first leaves marks in a cache.
   'revisions.applyDraft': ({ quizId }) => classDesk.pending(quizId),
+  'standing.nameLeaksAgain': ({ quizId }) => standing.knowLeaks(quizId, [LEAK]),
   'backups.forgetFolder': () => backups.keepFolder({ name: 'Backups' } as never),
   'revisions.undoRevision': WRITES['revisions.applyDraft'] as Op,
   'revisions.putBack': WRITES['revisions.applyDraft'] as Op,
@@ -318,7 +337,7 @@ const OTHERS = new Set([
   'quizzes.draftPaper', 'revisions.paperAt', 'revisions.questionRevsAt', 'revisions.currentRevision', 'revisions.settle',
   'revisions.settleByClosing', 'revisions.undoableRevision', 'roster.everybody', 'roster.school', 'roster.classList', 'roster.studentsSetTo', 'roster.listedStudents', 'classes.isDemo', 'classes.listClasses',
   'classes.usualClasses', 'classes.canDeleteClass', 'rulings.rulingsOf',
-  'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.schoolState',
+  'rulings.keptMarked', 'rulings.rulingOf', 'scoreColumns.scoreColumns', 'shelf.listQuizzes', 'shelf.schoolState',
 ]); // prettier-ignore
 
 test('no function of the store is left out', () => {

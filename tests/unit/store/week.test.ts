@@ -385,6 +385,7 @@ test('a database of the first version is brought up to date', async () => {
     windows: [],
     plans: [],
     kept: [],
+    known: [],
     pauses: [],
     granted: {},
     setTo: [{ classId: 'first-class', group: null }],

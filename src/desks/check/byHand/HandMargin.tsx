@@ -16,6 +16,7 @@ import type { Place } from '../rows';
 import { Rubric } from './Rubric';
 import { GivenAnswer } from './GivenAnswer';
 import { useHandQuestion } from './useHandQuestion';
+import { markedBefore } from '../markedBefore';
 
 /** More than any question is worth. */
 const MOST = 1000;
@@ -44,15 +45,21 @@ function useSave({ place, name, possible }: SaveProps) {
   return {
     save: (own: Fraction, levels?: Levels) =>
       run(async () => {
-        const step = await setOverride({
-          ...{ quizId: quiz.id, attemptId, questionId, points: own, reason: '', at: now(), gave: null },
-          ...(levels ? { levels } : {}),
-        });
+        const step = await setOverride(
+          {
+            ...{ quizId: quiz.id, attemptId, questionId, points: own, reason: '', at: now(), gave: null },
+            ...(levels ? { levels } : {}),
+          },
+          await markedBefore(quiz, attemptId),
+        );
         tell(`${name}: ${points(own)} of ${points(possible)} saved`, step);
       }),
     remove: () =>
       run(async () => {
-        const step = await removeOverride({ quizId: quiz.id, attemptId, questionId });
+        const step = await removeOverride(
+          { quizId: quiz.id, attemptId, questionId },
+          await markedBefore(quiz, attemptId),
+        );
         tell(`${name}: the points are removed, the answer waits again`, step);
       }),
   };

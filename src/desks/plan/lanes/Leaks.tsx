@@ -1,5 +1,10 @@
-import type { OwnPlan, RevealPlan } from '@/core/quiz/plan';
 import { remedied } from '@/core/reveal/leaks';
+import { knowLeaks, nameLeaksAgain, type Plans } from '@/store/quiz/standing';
+import { undoStep } from '@/store/records/history';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+import { count } from '@/ui/words/figures';
 import { toldWords } from '@/ui/words/toldWords';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import type { PlanLeak, PlanView } from '@/workers/classDesk';
@@ -30,26 +35,54 @@ function spanWords(leak: PlanLeak, { lanes, now }: PlanView, zone: string): stri
 interface Props {
   readonly view: PlanView;
   readonly zone: string;
-  readonly plan: RevealPlan;
-  readonly ownPlans: readonly OwnPlan[];
-  readonly onPlan: (plan: RevealPlan) => void;
+  readonly plans: Plans;
+  readonly onPlans: (plans: Plans) => void;
+}
+
+/** What the teacher lets be, and the way to have it named again. */
+function KnownOnes({ known }: { readonly known: number }) {
+  const { quiz } = useQuiz();
+  if (known === 0) return null;
+  return (
+    <p className="caption mt-2">
+      {count(known, 'leak')} that you let be.{' '}
+      <button
+        type="button"
+        className="link-text cursor-pointer"
+        onClick={() => run(() => nameLeaksAgain(quiz.id))}
+      >
+        Name {known === 1 ? 'it' : 'them'} again
+      </button>
+    </p>
+  );
 }
 
 const MOST = 3;
 
-/** A plan with everything held back that makes one of some leaks. */
-const held = (plan: RevealPlan, ownPlans: readonly OwnPlan[], leaks: readonly PlanLeak[]): RevealPlan =>
+/** Plans with everything held back that makes one of some leaks. */
+const held = (plans: Plans, leaks: readonly PlanLeak[]): Plans =>
   leaks.reduce(
-    (mended, { aspects, kind }) =>
-      aspects.reduce((one, aspect) => remedied({ plan: one, ownPlans }, { aspect, kind }).plan, mended),
-    plan,
+    (mended, { aspects, kind }) => aspects.reduce((one, aspect) => remedied(one, { aspect, kind }), mended),
+    plans,
   );
 
 /** What the plan gives away to those who can still hand in, with presses that hold it back: one by one, or all of it. */
-export function Leaks({ view, zone, plan, ownPlans, onPlan }: Props) {
+export function Leaks({ view, zone, plans: { plan, ownPlans }, onPlans }: Props) {
+  const { quiz } = useQuiz();
   const { leaks } = view;
-  if (leaks.length === 0) return null;
-  const hold = (those: readonly PlanLeak[]) => onPlan(held(plan, ownPlans, those));
+  if (leaks.length === 0) return <KnownOnes known={view.known} />;
+  const hold = (those: readonly PlanLeak[]) => onPlans(held({ plan, ownPlans }, those));
+  const know = (those: readonly PlanLeak[]) =>
+    run(async () => {
+      const step = await knowLeaks(
+        quiz.id,
+        those.map((leak) => leak.as),
+      );
+      notify('It is not named again until it grows', {
+        label: 'Undo',
+        run: () => run(() => undoStep(quiz.id, step)),
+      });
+    });
   return (
     <div className="mt-4 border-l-2 border-saffron bg-wash px-4 py-2.5">
       <ul aria-label="What can be told too early" className="space-y-1.5">
@@ -65,7 +98,12 @@ export function Leaks({ view, zone, plan, ownPlans, onPlan }: Props) {
                 ? 'Hold it until the last attempt is used'
                 : 'Hold it until everyone has closed'}
               <span className="sr-only">: {whoWords(leak, view)}</span>
+            </button>{' '}
+            or{' '}
+            <button type="button" className="link-text cursor-pointer" onClick={() => know([leak])}>
+              let it be<span className="sr-only">: {whoWords(leak, view)}</span>
             </button>
+            .
           </li>
         ))}
       </ul>
@@ -78,9 +116,15 @@ export function Leaks({ view, zone, plan, ownPlans, onPlan }: Props) {
             onClick={() => hold(leaks)}
           >
             Hold all of it back
+          </button>{' '}
+          or{' '}
+          <button type="button" className="link-text cursor-pointer" onClick={() => know(leaks)}>
+            let all of it be
           </button>
+          .
         </p>
       )}
+      <KnownOnes known={view.known} />
     </div>
   );
 }

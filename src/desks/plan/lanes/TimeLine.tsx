@@ -1,18 +1,24 @@
+import { useState } from 'react';
+import { same } from '@/core/figures/deepEqual';
 import type { Aspect } from '@/core/quiz/plan';
+import type { Plans } from '@/store/quiz/standing';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
-import type { PlanLane, PlanView } from '@/workers/classDesk';
+import type { PlanLane, PlanMark, PlanView } from '@/workers/classDesk';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
+import { Grip } from './Grip';
+import { MovedTimes, type MovedLane } from './MovedTimes';
+import { withMoved } from './moveMark';
 import { placeOf, spanOf, type Span } from './span';
 
 /** What a mark on the line stands for: what gives most away, and all else together. */
 const isRightAnswers = (aspect: Aspect): boolean => aspect === 'rightAnswers';
 
 /** The marks of a lane: those at one instant are one. */
-function marksAt({ marks }: PlanLane): { at: number; aspects: Aspect[] }[] {
-  const byTime = new Map<number, Aspect[]>();
-  for (const { aspect, at } of marks) byTime.set(at, [...(byTime.get(at) ?? []), aspect]);
-  return [...byTime].map(([at, aspects]) => ({ at, aspects })).sort((a, b) => a.at - b.at);
+function marksAt({ marks }: PlanLane): { at: number; marks: PlanMark[] }[] {
+  const byTime = new Map<number, PlanMark[]>();
+  for (const mark of marks) byTime.set(mark.at, [...(byTime.get(mark.at) ?? []), mark]);
+  return [...byTime].map(([at, those]) => ({ at, marks: those })).sort((a, b) => a.at - b.at);
 }
 
 function windowWords({ from, until }: PlanLane, zone: string): string {
@@ -27,17 +33,93 @@ interface BarProps {
   readonly zone: string;
   /** When others could tell this lane, while it can still hand in. */
   readonly leak: { readonly from: number; readonly until: number | null } | null;
+  readonly onTimes: (from: number, until: number | null) => void;
+  readonly onMarks: (marks: readonly PlanMark[], to: number) => void;
+}
+
+/** The shortest time for which something stays open where its ends are moved. */
+const SHORTEST = 900_000;
+
+/** The ends of a lane's window, each to be moved. */
+function Ends({ lane, span, zone, onTimes }: Pick<BarProps, 'lane' | 'span' | 'zone' | 'onTimes'>) {
+  const { name, from, until } = lane;
+  if (from === null) return null;
+  return (
+    <>
+      <Grip
+        label={`${name}: open from`}
+        look="end"
+        span={span}
+        zone={zone}
+        at={from}
+        soonest={span.from}
+        latest={(until ?? span.to) - SHORTEST}
+        onMove={(to) => onTimes(to, until)}
+      />
+      {until !== null && (
+        <Grip
+          label={`${name}: until`}
+          look="end"
+          span={span}
+          zone={zone}
+          at={until}
+          soonest={from + SHORTEST}
+          latest={span.to}
+          onMove={(to) => onTimes(from, to)}
+        />
+      )}
+    </>
+  );
+}
+
+/** What comes at one instant: to be moved where one date, or one delay, says when. */
+function Mark({
+  name,
+  at,
+  marks,
+  span,
+  zone,
+  onMarks,
+}: { readonly name: string; readonly at: number; readonly marks: readonly PlanMark[] } & Pick<
+  BarProps,
+  'span' | 'zone' | 'onMarks'
+>) {
+  const words = marks.map(({ aspect }) => ASPECT_NAMES[aspect]).join(', ');
+  const look = marks.some(({ aspect }) => isRightAnswers(aspect)) ? 'answers' : 'results';
+  if (marks.every(({ follows }) => follows !== null))
+    return (
+      <Grip
+        label={`${name}: ${words}`}
+        look={look}
+        span={span}
+        zone={zone}
+        at={at}
+        soonest={Math.max(...marks.map(({ soonest }) => soonest))}
+        latest={span.to}
+        onMove={(to) => onMarks(marks, to)}
+      />
+    );
+  return (
+    <span
+      className={`absolute top-9 size-[11px] -translate-x-1/2 -translate-y-1/2 rotate-45 ${
+        look === 'answers' ? 'bg-petrol' : 'bg-saffron'
+      }`}
+      style={{ left: `${placeOf(span, at)}%` }}
+      title={`${words}: ${dayAndTimeIn(at, zone)}`}
+      aria-hidden
+    />
+  );
 }
 
 /** One lane: when its students can sit, what is told to them too early, and when results come. */
-function Bar({ lane, span, zone, leak }: BarProps) {
+function Bar({ lane, span, zone, leak, onTimes, onMarks }: BarProps) {
   const place = (at: number) => placeOf(span, at);
   const stretch = (from: number, to: number | null) => ({
     left: `${place(from)}%`,
     width: `${Math.max(0.6, place(to ?? span.to) - place(from))}%`,
   });
   return (
-    <div className="relative h-11">
+    <div className="relative h-12">
       {span.days.map((day) => (
         <span
           key={day}
@@ -48,27 +130,28 @@ function Bar({ lane, span, zone, leak }: BarProps) {
       ))}
       {leak && (
         <span
-          className="leak-hatch absolute inset-y-1 rounded border border-saffron"
+          className="leak-hatch absolute top-0.5 h-7 rounded border border-saffron"
           style={stretch(leak.from, leak.until)}
           aria-hidden
         />
       )}
       {lane.from !== null && (
         <span
-          className="absolute top-2.5 flex h-6 items-center overflow-hidden rounded-[3px] border border-petrol bg-[color-mix(in_oklab,var(--petrol)_16%,var(--paper))]"
+          className="absolute top-1.5 h-5 rounded-[3px] border border-petrol bg-[color-mix(in_oklab,var(--petrol)_16%,var(--paper))]"
           style={stretch(lane.from, lane.until)}
           aria-hidden
         />
       )}
-      {marksAt(lane).map(({ at, aspects }) => (
-        <span
-          key={at}
-          className={`absolute top-1/2 size-3 -translate-x-1/2 -translate-y-1/2 rotate-45 border border-paper ${
-            aspects.some(isRightAnswers) ? 'bg-petrol' : 'bg-saffron'
-          }`}
-          style={{ left: `${place(at)}%` }}
-          title={`${aspects.map((aspect) => ASPECT_NAMES[aspect]).join(', ')}: ${dayAndTimeIn(at, zone)}`}
-          aria-hidden
+      <Ends lane={lane} span={span} zone={zone} onTimes={onTimes} />
+      {marksAt(lane).map(({ at, marks }) => (
+        <Mark
+          key={marks.map(({ aspect }) => aspect).join()}
+          name={lane.name}
+          at={at}
+          marks={marks}
+          span={span}
+          zone={zone}
+          onMarks={onMarks}
         />
       ))}
     </div>
@@ -78,8 +161,8 @@ function Bar({ lane, span, zone, leak }: BarProps) {
 /** The same in words, for who cannot see the line. */
 function laneWords(lane: PlanLane, zone: string): string {
   const marks = marksAt(lane).map(
-    ({ at, aspects }) =>
-      `${aspects.map((aspect) => ASPECT_NAMES[aspect]).join(', ')} by ${dayAndTimeIn(at, zone)}`,
+    ({ at, marks: those }) =>
+      `${those.map(({ aspect }) => ASPECT_NAMES[aspect]).join(', ')} by ${dayAndTimeIn(at, zone)}`,
   );
   return marks.length > 0 ? `; ${marks.join('; ')}` : '';
 }
@@ -87,11 +170,23 @@ function laneWords(lane: PlanLane, zone: string): string {
 interface Props {
   readonly view: PlanView;
   readonly zone: string;
+  readonly plans: Plans;
+  readonly onPlans: (plans: Plans) => void;
 }
 
 /** When who can sit, and when they see what: one row for each lane, drawn over the days. */
-export function TimeLine({ view, zone }: Props) {
-  const span = spanOf(view, zone);
+export function TimeLine({ view, zone, plans, onPlans }: Props) {
+  const known = spanOf(view, zone);
+  const [moved, setMoved] = useState<MovedLane | null>(null);
+  // While something is moved the line stays as it is.
+  const [kept, setKept] = useState<Span | null>(null);
+  const span = kept ?? known;
+  const isMoved = (lane: PlanLane) =>
+    moved !== null && same(moved.lane.target, lane.target) && moved.lane.name === lane.name;
+  const done = () => {
+    setMoved(null);
+    setKept(null);
+  };
   const leakOf = (index: number) => {
     const leaks = view.leaks.filter((leak) => leak.hearers === index && leak.kind === 'others');
     if (leaks.length === 0) return null;
@@ -131,10 +226,26 @@ export function TimeLine({ view, zone }: Props) {
                 <span className="sr-only">{laneWords(lane, zone)}</span>
               </p>
             </div>
-            {span && <Bar lane={lane} span={span} zone={zone} leak={leakOf(index)} />}
+            {span && (
+              <Bar
+                lane={isMoved(lane) && moved ? { ...lane, from: moved.from, until: moved.until } : lane}
+                span={span}
+                zone={zone}
+                leak={leakOf(index)}
+                onTimes={(from, until) => {
+                  setKept(span);
+                  setMoved({ lane, from, until });
+                }}
+                onMarks={(marks, to) => {
+                  const { target } = lane;
+                  onPlans(withMoved(plans, target.kind === 'all' ? null : target, marks, to, zone));
+                }}
+              />
+            )}
           </li>
         ))}
       </ul>
+      {moved && <MovedTimes moved={moved} onDone={done} />}
       {span && (
         <p className="caption mt-1 flex flex-wrap gap-x-5" aria-hidden>
           <span>▭ can take it</span>
@@ -147,6 +258,7 @@ export function TimeLine({ view, zone }: Props) {
             right answers
           </span>
           {view.leaks.length > 0 && <span>▨ others can tell them</span>}
+          <span>Drag what is on the line, or move it with the arrow keys.</span>
         </p>
       )}
     </div>

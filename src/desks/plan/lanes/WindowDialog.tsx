@@ -70,6 +70,21 @@ function Fields({ set, onSet }: FieldsProps) {
       />
     </Field>
   );
+  const rule = (field: 'goingBack' | 'comingBack', label: string, can: string, cannot: string) => (
+    <Field label={label}>
+      <select
+        className="select w-full"
+        value={set[field] === undefined ? '' : set[field] ? 'can' : 'cannot'}
+        onChange={({ target }) =>
+          onSet(target.value === '' ? without(set, field) : { ...set, [field]: target.value === 'can' })
+        }
+      >
+        <option value="">as for everyone</option>
+        <option value="can">{can}</option>
+        <option value="cannot">{cannot}</option>
+      </select>
+    </Field>
+  );
   return (
     <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3 max-sm:grid-cols-1">
       {time('from', 'Open from')}
@@ -77,6 +92,8 @@ function Fields({ set, onSet }: FieldsProps) {
       {time('due', 'Due')}
       {number('attempts', 'Attempts', 50)}
       {number('timeLimit', 'Minutes for an attempt', 10_000)}
+      {rule('goingBack', 'Going back to a page', 'they can', 'they cannot')}
+      {rule('comingBack', 'Leaving the page', 'they can come back', 'it is locked')}
       <label className="col-span-full flex items-center gap-2">
         <input
           type="checkbox"

@@ -7,6 +7,7 @@ import {
   type Condition,
   type RevealPlan,
 } from '@/core/quiz/plan';
+import type { Target } from '@/core/quiz/target';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/store/records/clock';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -123,8 +124,12 @@ function OneCondition({ subject, condition, index, onChange, onNever, onRemove }
 interface Props {
   readonly aspect: Aspect;
   readonly plan: RevealPlan;
+  /** Whose plan it is; null: everyone's. */
+  readonly target: Target | null;
   readonly onChange: (plan: AspectPlan) => void;
   readonly onWaiting: (waiting: RevealPlan['whileWaiting']) => void;
+  /** Makes it as for everyone again; null where it is everyone's. */
+  readonly onTogether: (() => void) | null;
 }
 
 /** What an aspect also waits for, because it says nothing without it. */
@@ -145,7 +150,7 @@ function AlsoWaits({ aspect, plan }: Pick<Props, 'aspect' | 'plan'>) {
 }
 
 /** When one part of the result is shown, as a sentence whose parts can be changed. */
-export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
+export function AspectSentence({ aspect, plan, target, onChange, onWaiting, onTogether }: Props) {
   const { when, only } = plan.aspects[aspect];
   const subject = SUBJECTS[aspect];
   const change = (conditions: Condition[]) => onChange({ only, when: conditions });
@@ -200,7 +205,7 @@ export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
           </span>
         </>
       )}
-      {when !== 'never' && aspect === 'score' && (
+      {when !== 'never' && aspect === 'score' && target === null && (
         <>
           ,{' '}
           <span className="sentence-end">
@@ -217,7 +222,7 @@ export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
           </span>
         </>
       )}
-      {(when === 'never' || (aspect !== 'score' && !isFiltered(aspect))) && '.'}
+      {(when === 'never' || (!isFiltered(aspect) && (aspect !== 'score' || target !== null))) && '.'}
       {when !== 'never' && when.length < 4 && (
         <button
           type="button"
@@ -227,7 +232,12 @@ export function AspectSentence({ aspect, plan, onChange, onWaiting }: Props) {
           and …<span className="sr-only"> ({subject}: one more condition)</span>
         </button>
       )}
-      {isByHand && <ByHand aspect={aspect} />}
+      {onTogether && (
+        <button type="button" className="link-text ml-3 cursor-pointer text-[13.5px]" onClick={onTogether}>
+          As for everyone<span className="sr-only">: {subject}</span>
+        </button>
+      )}
+      {isByHand && <ByHand aspect={aspect} plan={plan} target={target} />}
       <AlsoWaits aspect={aspect} plan={plan} />
     </li>
   );

@@ -1,5 +1,6 @@
-import { NEEDS, type Aspect } from '@/core/quiz/plan';
-import { aspectsByHand, shownToAllSince } from '@/core/reveal/byHand';
+import { NEEDS, type Aspect, type RevealPlan } from '@/core/quiz/plan';
+import type { Target } from '@/core/quiz/target';
+import { aspectsByHand, shownSince } from '@/core/reveal/byHand';
 import { undoStep } from '@/store/records/history';
 import { showAspects } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -7,18 +8,27 @@ import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { dayAndTime } from '@/ui/words/figures';
 
-/** Shows an aspect that waits for the teacher, or takes it back. */
-export function ByHand({ aspect }: { readonly aspect: Aspect }) {
+interface Props {
+  readonly aspect: Aspect;
+  readonly plan: RevealPlan;
+  /** To whom; null: to everyone. */
+  readonly target: Target | null;
+}
+
+/** Shows an aspect that waits for the teacher, or takes it back: for everyone, or for some. */
+export function ByHand({ aspect, plan, target }: Props) {
   const { quiz } = useQuiz();
-  const since = shownToAllSince(quiz.standing.acts, aspect);
+  const to = target ?? ({ kind: 'all' } as const);
+  const since = shownSince(quiz.standing.acts, aspect, to);
   const press = async (show: 'show' | 'takeBack') => {
     // What it needs comes with it, where that waits for the press as well.
     const needed = NEEDS[aspect];
-    const withIt = needed && show === 'show' && aspectsByHand(quiz.content.plan).includes(needed);
-    const step = await showAspects(quiz.id, withIt ? [aspect, needed] : [aspect], show);
+    const withIt = needed && show === 'show' && aspectsByHand(plan).includes(needed);
+    const step = await showAspects(quiz.id, withIt ? [aspect, needed] : [aspect], show, to);
+    const everyone = target === null ? 'everyone' : 'those of them';
     notify(
       show === 'show'
-        ? 'Shown to everyone who has finished, and to those who hand in later as soon as they do'
+        ? `Shown to ${everyone} who ${target === null ? 'has' : 'have'} finished, and to those who hand in later as soon as they do`
         : 'Hidden again',
       { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) },
     );

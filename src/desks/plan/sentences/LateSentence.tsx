@@ -6,7 +6,8 @@ import { count, percent } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { useContentField } from '@/ui/teacher/useContentField';
-import { ZoneField } from './ZoneField';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { zoneName } from '@/ui/words/wallField';
 
 type Steps = Extract<LateRule, { kind: 'steps' }>;
 type LateTable = Extract<LateRule, { kind: 'table' }>;
@@ -221,6 +222,7 @@ function Example({ rule }: { readonly rule: Steps }) {
 export function LateSentence() {
   const draft = useContentField('late', 'Change what being late costs');
   const { value: rule, edit } = draft;
+  const { content } = useQuiz().quiz;
   return (
     <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
       <Conflict
@@ -248,7 +250,9 @@ export function LateSentence() {
         </>
       )}
       {rule.kind === 'table' && <TableParts rule={rule} onChange={edit} />}
-      {rule.kind !== 'free' && <ZoneField />}
+      {rule.kind !== 'free' && (
+        <p className="caption mt-1">Days are counted by the clock of {zoneName(content.zone)}.</p>
+      )}
     </li>
   );
 }

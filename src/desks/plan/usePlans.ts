@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { same } from '@/core/figures/deepEqual';
+import { wholeSpan } from '@/core/quiz/window';
+import { now } from '@/store/records/clock';
+import { undoStep } from '@/store/records/history';
+import { setPlans, type Plans } from '@/store/quiz/standing';
+import type { Draft } from '@/ui/editing/useDraft';
+import type { RevealPlan } from '@/core/quiz/plan';
+import { useQuiz } from '@/ui/teacher/quizContext';
+import { useContentField } from '@/ui/teacher/useContentField';
+import { notify } from '@/ui/widgets/notices';
+import { run } from '@/ui/widgets/press';
+
+/** Plans that were changed and are not in effect yet, by quiz: they wait also while another station is at hand. */
+const waiting = new Map<string, { readonly plans: Plans; readonly seen: Plans }>();
+
+interface PlansHere {
+  /** The quiz's plan as it is written, for where another tab has changed it. */
+  readonly draft: Draft<RevealPlan>;
+  /** What stands in the sentences: what waits, else what is in effect. */
+  readonly shown: Plans;
+  /** What waits to be put into effect; null: nothing. */
+  readonly pending: Plans | null;
+  readonly change: (plans: Plans) => void;
+  readonly putIntoEffect: () => Promise<void>;
+  readonly leave: () => void;
+}
+
+/**
+ * The plans of a quiz. Before anybody can sit, a change holds at once. After that it waits, with whom it concerns, until it
+ * is put into effect.
+ */
+export function usePlans(): PlansHere {
+  const { quiz } = useQuiz();
+  const draft = useContentField('plan', 'Change the reveal plan');
+  const stored: Plans = { plan: draft.value, ownPlans: quiz.standing.plans };
+  const [pending, setPending] = useState(() => waiting.get(quiz.id) ?? null);
+  const wait = (next: { plans: Plans; seen: Plans } | null) => {
+    if (next) waiting.set(quiz.id, next);
+    else waiting.delete(quiz.id);
+    setPending(next);
+  };
+  const hold = async (plans: Plans, seen: Plans): Promise<boolean> => {
+    const step = await setPlans(quiz.id, plans, seen);
+    if (step === null) notify('The plan was changed in another tab. Look at it again.');
+    return step !== null;
+  };
+  const change = (plans: Plans) => {
+    const span = wholeSpan(quiz.standing);
+    const isOpened = quiz.firstHandInAt !== null || (span !== null && span.from <= now());
+    const seen = pending?.seen ?? stored;
+    if (isOpened) {
+      wait(same(plans, seen) ? null : { plans, seen });
+      return;
+    }
+    if (same(plans.ownPlans, stored.ownPlans)) draft.edit(plans.plan);
+    else run(() => hold(plans, stored));
+  };
+  const putIntoEffect = async () => {
+    if (!pending) return;
+    const step = await setPlans(quiz.id, pending.plans, pending.seen);
+    wait(null);
+    if (step === null) notify('The plan was changed in another tab. Look at it again.');
+    else
+      notify('The changed plan is in effect', {
+        label: 'Undo',
+        run: () => run(() => undoStep(quiz.id, step)),
+      });
+  };
+  return {
+    draft,
+    shown: pending?.plans ?? stored,
+    pending: pending?.plans ?? null,
+    change,
+    putIntoEffect,
+    leave: () => wait(null),
+  };
+}
