@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
-import { anotherKind, expect, goTo, pageOf, saved, test } from './support';
+import { anotherKind, expect, goTo, pageOf, putIntoEffect, saved, test } from './support';
 
 interface Chunk {
   modules: string[];
@@ -112,6 +112,7 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   // Feedback says nothing without the questions: it waits for them too.
   await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('handedIn');
   await page.getByLabel('The questions appear', { exact: true }).selectOption('handedIn');
+  expect(await putIntoEffect(page)).toContain('It shows questions and feedback to 1 student at once.');
   await sit.bringToFront();
   await sit.reload();
   await expect(sit.getByText('CANARY wrong').first()).toBeVisible();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { workbook } from '../workbook';
 import { FLOOD_PLAIN, WORKSHEET } from './worksheet';
-import { checkRow, downloaded, expect, goTo, openDemo, test } from './support';
+import { checkRow, downloaded, expect, goTo, openDemo, putIntoEffect, test } from './support';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
@@ -55,6 +55,7 @@ test('a class list and a flawed file come in; what was not foreseen is put right
     await openDemo(page, 'plan');
     await page.getByRole('button', { name: 'All by hand' }).click();
     await expect(page.getByLabel('The score appears', { exact: true })).toHaveValue('byTeacher');
+    await putIntoEffect(page);
   });
 
   await test.step('the answer file: which rows are refused, and why', async () => {

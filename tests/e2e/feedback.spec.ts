@@ -1,5 +1,5 @@
 import { expectAccessible } from './accessible';
-import { expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
+import { expect, goTo, newQuiz, openIt, pageOf, putIntoEffect, saved, test } from './support';
 
 test('feedback that is complete: formatted, if missed, on the whole score, and comments that are used again', async ({
   page,
@@ -45,7 +45,7 @@ test('feedback that is complete: formatted, if missed, on the whole score, and c
   await page
     .getByLabel('The right answers and explanations appear', { exact: true })
     .selectOption('handedIn');
-  await saved(page);
+  await putIntoEffect(page);
   await goTo(page, 'Tray');
   const sit = async (name: string, picks: readonly string[]) => {
     const opened = await pageOf(page, name);

@@ -1,25 +1,17 @@
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
-import { expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
-
-const DAY = 86_400_000;
-
-/** A field for date and time, so many days from now, in the browser's own zone. */
-const inDays = (page: Page, days: number): Promise<string> =>
-  page.evaluate((ms) => {
-    const at = new Date(Date.now() + ms);
-    const two = (n: number) => String(n).padStart(2, '0');
-    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`;
-  }, days * DAY);
-
-async function timesFor(page: Page, name: string, from: number, until: number): Promise<void> {
-  await page.getByLabel('Set times for a class, a group or a student').selectOption({ label: name });
-  const dialog = page.getByRole('dialog', { name: `Times for ${name}` });
-  await dialog.getByLabel('Open from').fill(await inDays(page, from));
-  await dialog.getByLabel('Until', { exact: true }).fill(await inDays(page, until));
-  await dialog.getByRole('button', { name: 'Set the times' }).click();
-  await expect(page.getByRole('button', { name: `Times for ${name}` })).toBeVisible();
-}
+import {
+  expect,
+  goTo,
+  inDays,
+  newQuiz,
+  openIt,
+  pageOf,
+  putIntoEffect,
+  saved,
+  test,
+  timesFor,
+} from './support';
 
 const lanes = (page: Page) =>
   page.getByRole('list', { name: 'Who can take the quiz when' }).getByRole('listitem');
@@ -45,7 +37,9 @@ test('two groups on two days and an exception: the leak and its remedy, and what
   await expect(lanes(page).filter({ hasText: 'Bela Fenn' })).toBeVisible();
 
   // Feedback comes when blue hands in: blue can tell the others.
-  const told = leaks(page).getByRole('listitem').filter({ hasText: '8C blue can tell Bela Fenn.' });
+  const told = leaks(page)
+    .getByRole('listitem')
+    .filter({ hasText: /^8C blue.* can tell Bela Fenn\./ });
   await expect(told).toContainText('feedback, what was right and wrong and the questions');
   await expectAccessible(page, 'the reveal plan with leaks');
   await leaks(page)
@@ -56,6 +50,9 @@ test('two groups on two days and an exception: the leak and its remedy, and what
   await expect(page.getByLabel('Feedback with its links appears', { exact: true })).toHaveValue(
     'allClosed all',
   );
+  // Blue can sit already: what is changed says whom it concerns, and waits.
+  await expect(page.getByText('Not in effect yet.')).toBeVisible();
+  expect(await putIntoEffect(page)).toContain('For 26 students something comes at another time.');
 
   // A condition more, a delay, a filter.
   await page
@@ -63,7 +60,7 @@ test('two groups on two days and an exception: the leak and its remedy, and what
     .selectOption('1 hour later');
   await page.getByLabel('Feedback with its links appears: for which questions').selectOption('questions that were not fully right'); // prettier-ignore
   await expect(page.getByText('feedback for right answers')).toBeVisible();
-  await saved(page);
+  await putIntoEffect(page);
 
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');
@@ -107,4 +104,117 @@ test('the plan on a phone: lanes, sentences, at another time', async ({ page }) 
   await expect(page.getByRole('heading', { name: 'At another time' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
   await expectAccessible(page, 'the reveal plan on a phone');
+});
+
+/** What is changed after students can sit. */
+const changes = (page: Page) => page.getByRole('region', { name: 'Changes to the plan' });
+const moved = (page: Page) => page.getByRole('region', { name: 'Times that were moved' });
+const grip = (page: Page, name: string) => page.getByRole('slider', { name, exact: true });
+
+test('on the line, ends of windows and marks are moved with the keys and by drag, with the effect first', async ({
+  page,
+}) => {
+  await newQuiz(page, 'Moved', 'True or false');
+  await page.getByRole('radio', { name: 'True', exact: true }).click();
+  await saved(page);
+  await goTo(page, 'Reveal plan');
+  await timesFor(page, '8C blue', -1, 1);
+  await timesFor(page, '8C green', 2, 3);
+  const until = grip(page, '8C blue: until');
+  const before = Number(await until.inputValue());
+  await until.press('ArrowRight');
+  await expect(moved(page)).toContainText('8C blue');
+  await page.keyboard.press('ArrowRight');
+  await moved(page).getByRole('button', { name: 'Leave them' }).click();
+  await expect(moved(page)).toHaveCount(0);
+  expect(Math.abs(Number(await until.inputValue()) - before)).toBeLessThan(900_000);
+
+  await until.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const wanted = Number(await until.inputValue());
+  expect(wanted - before).toBeGreaterThan(900_000);
+  await expectAccessible(page, 'times that were moved');
+  await moved(page).getByRole('button', { name: 'Set these times' }).click();
+  await expect(page.getByText('Times set for 8C blue', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(until).toHaveValue(String(wanted));
+
+  // By drag: green opens sooner.
+  const from = grip(page, '8C green: open from');
+  const opened = Number(await from.inputValue());
+  const box = (await from.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const [low, high] = [Number(await from.getAttribute('min')), Number(await from.getAttribute('max'))];
+  const x = box.x + 8 + ((box.width - 16) * (opened - low)) / (high - low);
+  await page.mouse.move(x, box.y + 16);
+  await page.mouse.down();
+  await page.mouse.move(x - 30, box.y + 16, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await from.inputValue())).toBeLessThan(opened - 3_600_000);
+  await moved(page).getByRole('button', { name: 'Set these times' }).click();
+  await expect(moved(page)).toHaveCount(0);
+
+  // A mark: the right answers come so much later.
+  const mark = grip(page, '8C blue: right answers');
+  await mark.press('ArrowRight');
+  await expect(
+    page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
+  ).toHaveValue(JSON.stringify({ amount: 15, unit: 'minute' }));
+  await expect(changes(page)).toContainText('For 26 students something comes at another time.');
+  await changes(page).getByRole('button', { name: 'Leave the plan as it was' }).click();
+  await expect(
+    page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
+  ).toHaveValue('null');
+});
+
+test('a plan of its own for one group, a leak that is let be, and another time zone', async ({ page }) => {
+  await newQuiz(page, 'Set apart', 'Word or phrase');
+  await page.getByLabel('Another right answer').fill('silt');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await openIt(page);
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Ada Marsh');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('silt');
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('1 of 1')).toHaveCount(2);
+
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('Whose plan is shown').selectOption({ label: '8C blue' });
+  await page.getByRole('button', { name: /^Set apart ?: The score appears/ }).click();
+  await page.getByLabel('The score appears', { exact: true }).selectOption('closed');
+  await expectAccessible(page, 'a plan of its own');
+  expect(await putIntoEffect(page)).toContain('It hides score from 1 student.');
+  await page.getByLabel('Whose plan is shown').selectOption('');
+  await expect(page.getByText('Set apart for 8C blue')).toBeVisible();
+  await expect(page.getByLabel('The score appears', { exact: true })).toHaveValue('handedIn');
+  await sit.bringToFront();
+  await sit.reload();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+  // What is left is the question's own.
+  await expect(sit.getByText('1 of 1')).toHaveCount(1);
+  await page.bringToFront();
+  await page.getByRole('button', { name: '8C blue', exact: true }).click();
+  await page.getByRole('button', { name: /^As for everyone ?: The score appears/ }).click();
+  expect(await putIntoEffect(page)).toContain('It shows score to 1 student at once.');
+  await page.getByLabel('Whose plan is shown').selectOption('');
+
+  // What can be told is let be, and named again.
+  await expect(leaks(page)).toBeVisible();
+  await page.getByRole('button', { name: /^let (all of it|it) be/ }).last().click(); // prettier-ignore
+  await expect(leaks(page)).toHaveCount(0);
+  await expect(page.getByText(/leaks? that you let be\./)).toBeVisible();
+  await page.getByRole('button', { name: /^Name (it|them) again$/ }).click();
+  await expect(leaks(page)).toBeVisible();
+
+  // Another zone keeps clock times, and says before what that does.
+  await page.getByLabel('Time zone', { exact: true }).selectOption('Asia/Tokyo');
+  const dialog = page.getByRole('dialog', { name: 'Times of Asia/Tokyo' });
+  await expect(dialog.getByText('No score would change.')).toBeVisible();
+  await expectAccessible(page, 'another time zone');
+  await dialog.getByRole('button', { name: 'Change the time zone' }).click();
+  await expect(page.getByLabel('Time zone', { exact: true })).toHaveValue('Asia/Tokyo');
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByLabel('Time zone', { exact: true })).not.toHaveValue('Asia/Tokyo');
 });

@@ -60,6 +60,36 @@ export async function openIt(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Open it' }).click();
 }
 
+/** Puts a plan into effect that was changed after students could sit, and says what it was said to do. */
+export async function putIntoEffect(page: Page): Promise<string> {
+  const changes = page.getByRole('region', { name: 'Changes to the plan' });
+  await expect(changes.getByText('Working out whom it concerns')).toHaveCount(0);
+  const words = (await changes.getByRole('status').textContent()) ?? '';
+  await changes.getByRole('button', { name: 'Put it into effect' }).click();
+  await expect(changes).toHaveCount(0);
+  return words;
+}
+
+const DAY = 86_400_000;
+
+/** A field for date and time, so many days from now, in the browser's own zone. */
+export const inDays = (page: Page, days: number): Promise<string> =>
+  page.evaluate((ms) => {
+    const at = new Date(Date.now() + ms);
+    const two = (n: number) => String(n).padStart(2, '0');
+    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`;
+  }, days * DAY);
+
+/** Sets times for a class, a group or a student in the reveal plan: so many days from now. */
+export async function timesFor(page: Page, name: string, from: number, until: number): Promise<void> {
+  await page.getByLabel('Set times for a class, a group or a student').selectOption({ label: name });
+  const dialog = page.getByRole('dialog', { name: `Times for ${name}` });
+  await dialog.getByLabel('Open from').fill(await inDays(page, from));
+  await dialog.getByLabel('Until', { exact: true }).fill(await inDays(page, until));
+  await dialog.getByRole('button', { name: 'Set the times' }).click();
+  await expect(page.getByRole('button', { name: `Times for ${name}` })).toBeVisible();
+}
+
 /** Adds a question of another kind than the one before. */
 export async function anotherKind(page: Page, kind: string): Promise<void> {
   await page.getByRole('button', { name: 'or another kind' }).click();

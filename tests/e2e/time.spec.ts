@@ -224,3 +224,82 @@ test('a clock that was changed on the device changes nothing', async ({ page }) 
   ).toBeVisible();
   await expect(sit.getByText('silt')).toHaveCount(0);
 });
+
+/** Lets time pass in which the page of whoever is working gave no sign: so many minutes. */
+const silence = (page: Page, minutes: number): Promise<void> =>
+  page.evaluate(async (by) => {
+    const db = await new Promise<IDBDatabase>((done, fail) => {
+      const open = indexedDB.open('yentrel');
+      open.onsuccess = () => done(open.result);
+      open.onerror = () => fail(open.error);
+    });
+    await new Promise<void>((done) => {
+      const writing = db.transaction('attempts', 'readwrite');
+      const store = writing.objectStore('attempts');
+      const all = store.getAll();
+      type Kept = {
+        quizId: string;
+        openedAt: number;
+        savedAt: number;
+        seenAt?: number;
+        handedInAt: number | null;
+      };
+      all.onsuccess = () => {
+        for (const attempt of all.result as Kept[]) {
+          if (attempt.handedInAt !== null || attempt.quizId.startsWith('demo-')) continue;
+          const sooner = (at: number) => at - by * 60_000;
+          const seen = attempt.seenAt === undefined ? {} : { seenAt: sooner(attempt.seenAt) };
+          store.put({
+            ...attempt,
+            openedAt: sooner(attempt.openedAt),
+            savedAt: sooner(attempt.savedAt),
+            ...seen,
+          });
+        }
+      };
+      writing.oncomplete = () => done();
+    });
+    db.close();
+  }, minutes);
+
+test('where nobody comes back: a page that was left is locked, keeps what was typed, and goes on once the teacher lets it', async ({
+  page,
+}) => {
+  await newQuiz(page, 'Stay here', 'Word or phrase');
+  await page.getByLabel('Another right answer').fill('silt');
+  await page.keyboard.press('Enter');
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('Students who leave the page for two minutes').selectOption('cannot');
+  await saved(page);
+  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Ada Marsh');
+  await expect(sit.getByText('if you leave it for two minutes, it is locked')).toBeVisible();
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('silt');
+  await expect(sit.getByText(/^Saved on this device/)).toBeVisible();
+
+  // The device slept for three minutes: the page finds out by itself, and hides what it held.
+  await silence(sit, 3);
+  await expect(sit.getByText('your paper is locked')).toBeVisible({ timeout: 25_000 });
+  await expect(sit.getByRole('textbox')).toHaveCount(0);
+  await expectAccessible(sit, 'a locked paper');
+  // A page that is opened anew is no way around it.
+  await sit.reload();
+  await expect(sit.getByText('your paper is locked')).toBeVisible();
+
+  await page.bringToFront();
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.reload();
+  await expect(page.getByText('1 working (1 locked)')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  await page.getByRole('button', { name: /^Let go on/ }).click();
+  await expect(page.getByText('Ada Marsh can go on', { exact: true })).toBeVisible();
+  await sit.bringToFront();
+  await expect(sit.getByRole('button', { name: /^(Hand in|Back)$/ }).first()).toBeVisible({
+    timeout: 25_000,
+  });
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('1 of 1').first()).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { checkRow, expect, goTo, openDemo, pageOf, saved, test } from './support';
+import { checkRow, expect, goTo, openDemo, pageOf, putIntoEffect, saved, test } from './support';
 
 /** What a teacher has to be able to rely on: a press does what it says, and undoing undoes just that. */
 
@@ -161,6 +161,7 @@ test('“Show to all” says that it holds for later hand-ins, and asks while th
 }) => {
   await openDemo(page, 'plan');
   await page.getByRole('button', { name: 'All by hand' }).click();
+  expect(await putIntoEffect(page)).toContain('from 24 students');
   await goTo(page, 'Hand back');
   await page.getByRole('button', { name: 'Show to all' }).click();
   const dialog = page.getByRole('dialog', { name: 'Show to all while the quiz is open?' });

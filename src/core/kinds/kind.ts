@@ -143,6 +143,8 @@ interface Defaulted<Question, Answer, Face> {
   readAnswer(question: Question, text: string, context: MarkingContext): ReadCell<Answer>;
   /** An answer as people are shown it. By default its text. */
   shown(question: Question, answer: Answer): ShownAnswer;
+  /** What a student is given to answer with, as it stands on their page: options, items, a passage. By default nothing. */
+  given(face: Face): ShownAnswer[];
   /** The right answers as people are shown them, once they may be. By default none. */
   shownRight(question: Question, context: MarkingContext): ShownAnswer[];
   /**
@@ -224,6 +226,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     shownRight: () => [],
+    given: () => [],
     classFace: () => null,
     accept: () => notKeyed('An answer of several parts is marked by hand'),
     acceptPart: () => notKeyed('This part cannot be judged by itself: change the key in Write'),
@@ -290,6 +293,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     answerText: (question, answer) => kind.answerText(counts(question), answer),
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
+    given: (face) => kind.given(face),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
     classFace: (question, context) => kind.classFace(counts(question), context),
     missed: (question, answer) => kind.missed(counts(question), answer),

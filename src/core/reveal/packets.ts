@@ -114,6 +114,8 @@ const Part = z.strictObject({
   section: Id.nullable(),
   /** The question's text, with anything that needs it. */
   text: RichText.nullable(),
+  /** What there was to answer with, in this student's order, with the text. */
+  given: z.array(ShownAnswer),
   ownAnswer: ShownAnswer.nullable(),
   /** The hints that the student asked for, with the own answer. */
   hints: z.array(Prose).nullable(),

@@ -1,5 +1,5 @@
 import type { ScoredSheet } from '../scoring/scoredSheet';
-import { kindOf, shownAnswer, type Question } from '../kinds';
+import { kindOf, shownAnswer, type Face, type Question } from '../kinds';
 import type { Feedback } from '../content/feedback';
 import { isEmptyProse, joinProse, type Prose } from '../content/prose';
 import { equal, multiply, ZERO, type Fraction } from '../figures/fraction';
@@ -67,6 +67,10 @@ function hintsOf({ hints }: Question, points: Fraction, shown: readonly string[]
     }));
 }
 
+/** A question as one student meets it: what is shuffled is so by the attempt's own seed. */
+const faceFor = (question: Question, at: number, { content }: Paper, seed: number): Face =>
+  kindOf(question).faceOf(question, partSeed(seed, at + 1), content.shuffledOptions ? 'shuffled' : 'written');
+
 /**
  * The paper's questions as a student sees them: nothing of any key, and of hints only those that were shown. `seed` is the
  * attempt's own, by which is shuffled.
@@ -76,8 +80,7 @@ export function questionsForStudent(
   { seed, hints }: Pick<Attempt, 'seed' | 'hints'>,
 ): StudentQuestion[] {
   const sections = sectionOf(paper.content);
-  const part = new Map(paper.questions.map(({ id }, at) => [id, partSeed(seed, at + 1)]));
-  const options = paper.content.shuffledOptions ? 'shuffled' : 'written';
+  const places = new Map(paper.questions.map(({ id }, at) => [id, at]));
   return inStudentsOrder(paper, seed).map((question) => ({
     id: question.id,
     text: question.text,
@@ -85,7 +88,7 @@ export function questionsForStudent(
     points: pointsOf(question, paper),
     mustAnswer: mustAnswer(question, paper),
     language: contextOf(paper, question).language,
-    face: kindOf(question).faceOf(question, part.get(question.id) ?? seed, options),
+    face: faceFor(question, places.get(question.id) ?? 0, paper, seed),
     hints: hintsOf(question, pointsOf(question, paper), hints[question.id] ?? []),
   }));
 }
@@ -160,6 +163,7 @@ function partOf(
       : null,
     section: sees('questions') ? (sectionOf(paper.content).get(question.id)?.id ?? null) : null,
     text: sees('questions') ? question.text : null,
+    given: sees('questions') ? kind.given(faceFor(question, at, paper, attempt.seed)) : [],
     ownAnswer: sees('ownAnswers') && answer ? shownAnswer(question, answer) : null,
     hints: sees('ownAnswers') ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
     feedback: sees('feedback') ? feedbackTold(score.mark) : null,

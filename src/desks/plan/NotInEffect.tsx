@@ -4,7 +4,7 @@ import type { Plans } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { usePress } from '@/ui/widgets/press';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { readingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
@@ -45,11 +45,11 @@ interface Props {
 /** A plan that was changed after students could sit: whom it concerns, and the press that puts it into effect. */
 export function NotInEffect({ plans, onHold, onLeave }: Props) {
   const { quiz, attemptsSeq } = useQuiz();
-  const key = JSON.stringify(plans);
-  const { value, failure, again } = useQuery(
-    () => classWorker().plansEffect(quiz.id, plans),
-    [quiz.id, key, attemptsSeq],
-  );
+  const {
+    value: effect,
+    failure,
+    again,
+  } = useFreshQuery(() => classWorker().plansEffect(quiz.id, plans), [quiz.id, plans, attemptsSeq]);
   const hold = usePress(onHold);
   return (
     <section
@@ -57,7 +57,7 @@ export function NotInEffect({ plans, onHold, onLeave }: Props) {
       className="sticky bottom-0 z-10 -mx-9 mt-4 border-t border-petrol bg-wash px-9 py-3 max-sm:-mx-4 max-sm:px-4"
     >
       <p role="status">
-        <strong>Not in effect yet.</strong> {!failure && planEffectWords(value)}
+        <strong>Not in effect yet.</strong> {!failure && planEffectWords(effect)}
       </p>
       {failure && <Failed className="mt-1" text={readingFailed(failure)} onAgain={again} />}
       {hold.error && <Failed className="mt-1" text={hold.error} onAgain={hold.start} />}
@@ -65,7 +65,7 @@ export function NotInEffect({ plans, onHold, onLeave }: Props) {
         <button
           type="button"
           className="btn btn-sm btn-primary"
-          disabled={hold.busy || value === null}
+          disabled={hold.busy || effect === null}
           onClick={hold.start}
         >
           Put it into effect

@@ -13,7 +13,7 @@ import { SetToLine } from '@/ui/teacher/SetToLine';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { readyList } from '@/ui/words/readyList';
 import { workEffectWords } from '@/ui/words/workEffectWords';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
 import { formOf, openingOf, windowState, type OpenForm, type WindowState } from './openForm';
@@ -91,8 +91,10 @@ function Ready() {
 /** What changed times would do to scores that are recorded already, before they hold. */
 function Effect({ opening }: { readonly opening: Opening }) {
   const { quiz } = useQuiz();
-  const key = JSON.stringify(opening);
-  const { value, failure } = useQuery(() => classWorker().timesEffect(quiz.id, opening), [quiz.id, key]);
+  const { value, failure } = useFreshQuery(
+    () => classWorker().timesEffect(quiz.id, opening),
+    [quiz.id, opening],
+  );
   if (failure) return null;
   return (
     <p role="status" className="mt-3 font-semibold">

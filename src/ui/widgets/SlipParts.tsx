@@ -94,9 +94,23 @@ export const SlipWords = ({ slip }: { readonly slip: Slip }) => (
   </WithFormulas>
 );
 
+/** What there was to answer with, as the student met it; on paper there is no room for it. */
+const Given = ({ given }: { readonly given: SlipPart['given'] }) => (
+  <div className="slip-line mt-1.5 text-soft print:hidden [&_.font-semibold]:font-normal">
+    <span className="label-small">Given </span>
+    <ul>
+      {given.map((one, at) => (
+        <li key={at}>
+          <ShownAnswer answer={one} />
+        </li>
+      ))}
+    </ul>
+  </div>
+);
+
 /** One question of a slip: exactly what is shown of it. */
 function SlipQuestion({ part }: { readonly part: SlipPart }) {
-  const { text, ownAnswer, hints, feedback, right, comment } = part;
+  const { text, given, ownAnswer, hints, feedback, right, comment } = part;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
@@ -104,6 +118,7 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
+      {given.length > 0 && <Given given={given} />}
       {text && ownAnswer !== null && (
         <div className="slip-line mt-1.5">
           <span className="label-small">Your answer </span>

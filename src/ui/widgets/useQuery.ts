@@ -59,3 +59,13 @@ export function useQuery<T>(ask: () => Promise<T>, deps: readonly unknown[]): Qu
   useEffect(go, deps);
   return { ...state, again: go };
 }
+
+/**
+ * The same for what something would do that is not done yet: an answer to what was asked before says nothing of it, so that
+ * there is none until its own has come.
+ */
+export function useFreshQuery<T>(ask: () => Promise<T>, deps: readonly unknown[]): Query<T> {
+  const key = JSON.stringify(deps);
+  const { value, ...query } = useQuery(async () => ({ key, answer: await ask() }), [key]);
+  return { ...query, value: value?.key === key ? value.answer : null };
+}

@@ -1,5 +1,6 @@
 import type { WorkEffect } from '@/core/checking/effect';
 import { effectOfWork } from '@/core/checking/effect';
+import { saysAnything } from '@/core/content/silence';
 import { isEmptyProse } from '@/core/content/prose';
 import { kindOf } from '@/core/kinds';
 import { inZone } from '@/core/quiz/inZone';
@@ -11,7 +12,7 @@ import { windowOfQuiz } from '@/core/quiz/window';
 import type { OwnWindow } from '@/core/quiz/windows';
 import { windowsOf } from '@/core/quiz/windowsOf';
 import { lanesOf, type Lane } from '@/core/reveal/lanes';
-import { leaksOf, type Leak, type Telling } from '@/core/reveal/leaks';
+import { leaksOf, TELLING, type Leak, type Telling } from '@/core/reveal/leaks';
 import { planEffect, type PlanEffect } from '@/core/reveal/planEffect';
 import { silenceOf, type Silence } from '@/core/reveal/silence';
 import { delayedAt, Reveal } from '@/core/reveal/whatIsShown';
@@ -44,16 +45,16 @@ export interface PlanLane {
   readonly marks: readonly PlanMark[];
 }
 
-/** What one lane can tell another, or itself, by the places of the lanes. */
+/** What one lane can be told by others, and by its own early students, or tells itself; by the places of the lanes. */
 export interface PlanLeak {
   readonly kind: Leak['kind'];
-  readonly tellers: number;
+  readonly tellers: readonly number[];
   readonly hearers: number;
   readonly aspects: readonly Telling[];
   readonly from: number;
   readonly until: number | null;
-  /** The same as it is kept once the teacher knows of it. */
-  readonly as: KnownLeak;
+  /** The same as it is kept once the teacher knows of it: between each two of them. */
+  readonly as: readonly KnownLeak[];
 }
 
 /** The plan as the class meets it. */
@@ -163,17 +164,37 @@ function marksOf(lane: Lane, reveal: Reveal): PlanMark[] {
 
 const idsOf = ({ seats }: Lane): string[] => seats.map(({ seat }) => seat.studentId);
 
-/** Leaks from one lane to another are one, of several aspects. */
-function together(leaks: readonly Leak[], lanes: readonly Lane[]): PlanLeak[] {
-  const found = new Map<string, PlanLeak>();
-  for (const { kind, aspect, from, until, ...between } of leaks) {
-    const [tellers, hearers] = [lanes.indexOf(between.tellers), lanes.indexOf(between.hearers)];
-    const key = `${kind} ${tellers} ${hearers}`;
+/** What goes from one lane to another, of several aspects: as it is kept once it is known. */
+function between(leaks: readonly Leak[]): Map<Leak, KnownLeak> {
+  const found = new Map<string, { first: Leak; as: KnownLeak }>();
+  for (const leak of leaks) {
+    const { kind, aspect, from, until } = leak;
+    const [tellers, hearers] = [idsOf(leak.tellers), idsOf(leak.hearers)];
+    const key = JSON.stringify([kind, tellers[0], hearers[0]]);
     const known = found.get(key);
-    const span = { from: Math.min(from, known?.from ?? from), until };
-    const aspects = [...(known?.aspects ?? []), aspect];
-    const sides = { tellers: idsOf(between.tellers), hearers: idsOf(between.hearers) };
-    found.set(key, { kind, tellers, hearers, aspects, ...span, as: { kind, aspects, ...sides, ...span } });
+    const aspects = [...(known?.as.aspects ?? []), aspect];
+    const as = { kind, aspects, tellers, hearers, from: Math.min(from, known?.as.from ?? from), until };
+    found.set(key, { first: known?.first ?? leak, as });
+  }
+  return new Map([...found.values()].map(({ first, as }) => [first, as]));
+}
+
+/** What one lane hears, from whomever, is one. */
+function together(leaks: ReadonlyMap<Leak, KnownLeak>, lanes: readonly Lane[]): PlanLeak[] {
+  const found = new Map<string, PlanLeak>();
+  for (const [{ kind, until, tellers, hearers }, as] of leaks) {
+    const key = `${kind} ${lanes.indexOf(hearers)}`;
+    const known = found.get(key);
+    const told = new Set([...(known?.aspects ?? []), ...as.aspects]);
+    found.set(key, {
+      kind,
+      tellers: [...(known?.tellers ?? []), lanes.indexOf(tellers)],
+      hearers: lanes.indexOf(hearers),
+      aspects: TELLING.filter((aspect) => told.has(aspect)),
+      from: Math.min(as.from, known?.from ?? as.from),
+      until,
+      as: [...(known?.as ?? []), as],
+    });
   }
   return [...found.values()];
 }
@@ -184,11 +205,12 @@ function revealUnder(live: ClassPapers, plans: Plans | null, at: number): Reveal
   return plans ? new Reveal({ ...reveal.scene, ...plans }, at) : reveal;
 }
 
-/** What can be told too early and the teacher does not know of, and how much there is besides. */
+/** What can be told too early and the teacher does not know of, and what is known besides: by who hears it. */
 function leaksIn(live: ClassPapers, reveal: Reveal, lanes: readonly Lane[]) {
-  const all = together(leaksOf(reveal, lanes), lanes);
-  const leaks = all.filter((leak) => !isKnown(leak.as, live.quiz.standing.known));
-  return { leaks, known: all.length - leaks.length };
+  const all = between(leaksOf(reveal, lanes));
+  const { known } = live.quiz.standing;
+  const parted = (wanted: boolean) => new Map([...all].filter(([, as]) => isKnown(as, known) === wanted));
+  return { leaks: together(parted(false), lanes), known: together(parted(true), lanes).length };
 }
 
 /** How many leaks are named for a quiz. */
@@ -206,9 +228,7 @@ export async function planView(quizId: string, plans: Plans | null = null): Prom
   const lanes = lanesOf(reveal);
   const calledOf = namer(live, reveal, new Map(classes.map(({ id, name }) => [id, name])));
   const says = paper.questions.filter((question) => kindOf(question).asks);
-  const isSilent = says.every(({ right, partly, wrong }) =>
-    [right, partly, wrong].every((one) => isEmptyProse(one.text) && one.links.length === 0),
-  );
+  const isSilent = !says.some(saysAnything);
   const unexplained = says.every(({ explanation }) => isEmptyProse(explanation));
   return {
     lanes: lanes.map((lane) => ({

@@ -1,6 +1,6 @@
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
 import { randomFrom, shuffled } from '../../figures/random';
@@ -66,6 +66,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   acceptPart,
   classFace,
   whatIfs,

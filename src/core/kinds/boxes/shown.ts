@@ -1,7 +1,8 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
+import { inWords } from '../../content/shownLine';
 import { thing, words } from '../shared/shownThings';
 import { belonging, boxName, boxOf, isSaidNowhere } from './mark';
-import type { BoxesAnswer, BoxesQuestion } from './schema';
+import type { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
 
 /** Each item with the box it was put into. */
 export const shown = (question: BoxesQuestion, answer: BoxesAnswer): ShownAnswer => ({
@@ -23,4 +24,10 @@ export const shownRight = (question: BoxesQuestion): ShownAnswer[] => [
       right: item.boxes.flatMap((box) => words(boxName(question, box))),
     })),
   },
+];
+
+/** The boxes, and the items to be put into them. */
+export const given = ({ boxes, items }: BoxesFace): ShownAnswer[] => [
+  { form: 'things', things: boxes.map(({ text }) => inWords(text)) },
+  { form: 'things', things: items.map(thing) },
 ];

@@ -1,7 +1,7 @@
 import { acceptPart } from './acceptPart';
 import { TEXT_PLACES } from '../shared/textKey/schema';
 import { NUMBER_PLACES } from '../../answers/number/schema';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { randomFrom, shuffled } from '../../figures/random';
 import { textKeys } from './pool';
@@ -63,6 +63,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   acceptPart,
   ways,
   makeUp,

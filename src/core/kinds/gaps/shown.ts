@@ -2,7 +2,7 @@ import type { ShownAnswer } from '../../content/shownAnswer';
 import { inWords } from '../../content/shownLine';
 import { words } from '../shared/shownThings';
 import { givenIn, rightIn } from './cells';
-import type { Gap, GapsAnswer, GapsQuestion } from './schema';
+import type { Gap, GapsAnswer, GapsFace, GapsQuestion } from './schema';
 
 const byGap = (question: GapsQuestion, inside: (gap: Gap) => string): ShownAnswer => ({
   form: 'pairs',
@@ -17,3 +17,21 @@ export const shown = (question: GapsQuestion, answer: GapsAnswer): ShownAnswer =
 export const shownRight = (question: GapsQuestion): ShownAnswer[] => [
   byGap(question, (gap) => rightIn(question, gap)),
 ];
+
+/** The passage with its gaps, and what was there to fill them. */
+export function given({ passage, gaps, bank }: GapsFace): ShownAnswer[] {
+  const places = gaps.map(({ id }) => id);
+  const text = passage
+    .map((part) => ('text' in part ? part.text : `[${places.indexOf(part.gap) + 1}]`))
+    .join('');
+  const lists = gaps.flatMap(({ options }, at) =>
+    options.length > 0
+      ? [{ left: inWords(`Gap ${at + 1}`), right: options.map((one) => inWords(one.text)) }]
+      : [],
+  );
+  return [
+    { form: 'text', text },
+    ...(lists.length > 0 ? [{ form: 'pairs' as const, pairs: lists }] : []),
+    ...(bank.length > 0 ? [{ form: 'things' as const, things: bank.map((one) => inWords(one.text)) }] : []),
+  ];
+}

@@ -2,7 +2,7 @@ import type { ShownAnswer } from '../../content/shownAnswer';
 import { inWords } from '../../content/shownLine';
 import { NONE } from '../shared/none';
 import { thing } from '../shared/shownThings';
-import type { MatchAnswer, MatchQuestion } from './schema';
+import type { MatchAnswer, MatchFace, MatchQuestion } from './schema';
 
 type Item = MatchQuestion['items'][number];
 
@@ -28,4 +28,10 @@ export const shownRight = (question: MatchQuestion): ShownAnswer[] => [
       .filter(({ partner }) => partner !== null)
       .map((item) => put(question, item, item.partner)),
   },
+];
+
+/** The items, and their partners. */
+export const given = ({ items, partners }: MatchFace): ShownAnswer[] => [
+  { form: 'things', things: items.map(thing) },
+  { form: 'things', things: partners.map(thing) },
 ];

@@ -1,5 +1,5 @@
 import { classFace } from './classFace';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { randomFrom, shuffled } from '../../figures/random';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
@@ -51,6 +51,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   classFace,
   whatIfs,
   ways,

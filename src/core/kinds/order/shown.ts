@@ -1,7 +1,7 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { thing } from '../shared/shownThings';
 import { placesOf } from './mark';
-import type { OrderAnswer, OrderQuestion } from './schema';
+import type { OrderAnswer, OrderFace, OrderQuestion } from './schema';
 
 /** The items in the order they were put into. */
 export const shown = (question: OrderQuestion, answer: OrderAnswer): ShownAnswer => ({
@@ -16,3 +16,6 @@ export const shown = (question: OrderQuestion, answer: OrderAnswer): ShownAnswer
 export const shownRight = (question: OrderQuestion): ShownAnswer[] => [
   { form: 'sequence', things: question.items.map(thing) },
 ];
+
+/** The items, as they were met. */
+export const given = ({ items }: OrderFace): ShownAnswer[] => [{ form: 'things', things: items.map(thing) }];

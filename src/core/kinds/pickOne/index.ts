@@ -1,5 +1,5 @@
 import { classFace } from './classFace';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
@@ -62,6 +62,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   accept,
   missed,
   whatIfs,

@@ -1,6 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { thing } from '../shared/shownThings';
-import type { PickOneAnswer, PickOneQuestion } from './schema';
+import type { PickOneAnswer, PickOneFace, PickOneQuestion } from './schema';
 
 /** The option that was picked. */
 export function shown(question: PickOneQuestion, answer: PickOneAnswer): ShownAnswer {
@@ -15,3 +15,8 @@ export const shownRight = (question: PickOneQuestion): ShownAnswer[] =>
   question.options
     .filter(({ gone, credit }) => !gone && credit.n === credit.d)
     .map((option) => ({ form: 'things', things: [thing(option)] }));
+
+/** The options. */
+export const given = ({ options }: PickOneFace): ShownAnswer[] => [
+  { form: 'things', things: options.map(thing) },
+];

@@ -1,6 +1,6 @@
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
 import { asItCounts } from './asItCounts';
@@ -70,6 +70,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   readAnswer,
   shown,
   shownRight,
+  given,
   acceptPart,
   missed,
   whatIfs,

@@ -1,7 +1,7 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { thing } from '../shared/shownThings';
 import { isRight, openOptions } from './mark';
-import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
+import type { PickSeveralAnswer, PickSeveralFace, PickSeveralQuestion } from './schema';
 
 /** The options that were picked, in the question's order. */
 export const shown = (question: PickSeveralQuestion, { options }: PickSeveralAnswer): ShownAnswer => ({
@@ -17,4 +17,9 @@ export const shownRight = (question: PickSeveralQuestion): ShownAnswer[] => [
       .filter((option) => isRight(question, option))
       .map(thing),
   },
+];
+
+/** The options. */
+export const given = ({ options }: PickSeveralFace): ShownAnswer[] => [
+  { form: 'things', things: options.map(thing) },
 ];

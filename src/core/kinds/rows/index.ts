@@ -1,6 +1,6 @@
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
 import { asItCounts } from './asItCounts';
@@ -78,6 +78,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   acceptPart,
   classFace,
   whatIfs,

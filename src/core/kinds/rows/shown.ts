@@ -1,7 +1,7 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { inWords } from '../../content/shownLine';
 import { isRight, pickedIn, type Option } from './mark';
-import type { Row, RowsAnswer, RowsQuestion } from './schema';
+import type { Row, RowsAnswer, RowsFace, RowsQuestion } from './schema';
 
 const byRow = (question: RowsQuestion, picked: (row: Row) => readonly Option[]): ShownAnswer => ({
   form: 'pairs',
@@ -18,4 +18,15 @@ export const shown = (question: RowsQuestion, answer: RowsAnswer): ShownAnswer =
 /** What is right in each row. */
 export const shownRight = (question: RowsQuestion): ShownAnswer[] => [
   byRow(question, (row) => row.options.filter((option) => isRight(question, row, option))),
+];
+
+/** Each row with its options. */
+export const given = ({ rows }: RowsFace): ShownAnswer[] => [
+  {
+    form: 'pairs',
+    pairs: rows.map(({ text, options }) => ({
+      left: inWords(text),
+      right: options.map((option) => inWords(option.text)),
+    })),
+  },
 ];

@@ -1,7 +1,7 @@
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { plural } from '../../figures/plural';
-import { shown, shownRight } from './shown';
+import { given, shown, shownRight } from './shown';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { costOfWrong } from '../shared/costWords';
 import { defineKind } from '../kind';
@@ -45,6 +45,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   readAnswer,
   shown,
   shownRight,
+  given,
   acceptPart,
   classFace,
   makeUp,

@@ -9,6 +9,8 @@ interface Props {
   /** What is moved, for who cannot see it. */
   readonly label: string;
   readonly look: 'end' | 'answers' | 'results';
+  /** True where it is drawn beside another one at the same instant. */
+  readonly beside?: boolean;
   readonly span: Span;
   readonly zone: string;
   readonly at: number;
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** Something at an instant on the line that is moved by drag or with the arrow keys. */
-export function Grip({ label, look, span, zone, at, soonest, latest, onMove }: Props) {
+export function Grip({ label, look, beside = false, span, zone, at, soonest, latest, onMove }: Props) {
   // Where it was moved to, until what it moves has come there as well.
   const [held, setHeld] = useState<number | null>(null);
   const value = held ?? at;
@@ -27,6 +29,7 @@ export function Grip({ label, look, span, zone, at, soonest, latest, onMove }: P
       type="range"
       className="plan-grip"
       data-look={look}
+      data-beside={beside || undefined}
       aria-label={label}
       aria-valuetext={dayAndTimeIn(value, zone)}
       title={`${label}: ${dayAndTimeIn(value, zone)}`}

@@ -12,13 +12,22 @@ import type { PlanLeak, PlanView } from '@/workers/classDesk';
 /** The name of a lane in the middle of a sentence: *others of …* are nobody's name. */
 const inSentence = (name: string): string => name.replace(/^Others of /, 'others of ');
 
+/** Names in a sentence; of many only the first are named. */
+function namesWords(names: readonly string[]): string {
+  if (names.length > 3) return `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`;
+  return names.join(', ').replace(/, ([^,]*)$/, ' and $1');
+}
+
 /** Who can tell whom, as the beginning of a sentence. */
 function whoWords({ kind, tellers, hearers }: PlanLeak, { lanes }: PlanView): string {
-  const [from, to] = [lanes[tellers], lanes[hearers]];
-  if (!from || !to) return '';
-  if (kind === 'self') return `The next attempt is given away to ${from.name}.`;
-  if (tellers === hearers) return `Early students of ${from.name} can tell the others.`;
-  return `${from.name} can tell ${inSentence(to.name)}.`;
+  const to = lanes[hearers];
+  if (!to) return '';
+  if (kind === 'self') return `The next attempt is given away to ${inSentence(to.name)}.`;
+  const others = tellers.filter((one) => one !== hearers).flatMap((one) => lanes[one]?.name ?? []);
+  if (others.length === 0) return `Early students of ${inSentence(to.name)} can tell the others.`;
+  const [first = '', ...more] = others;
+  const names = [first, ...more.map(inSentence), ...(others.length < tellers.length ? ['their own early students'] : [])]; // prettier-ignore
+  return `${namesWords(names)} can tell ${inSentence(to.name)}.`;
 }
 
 function spanWords(leak: PlanLeak, { lanes, now }: PlanView, zone: string): string {
@@ -76,7 +85,7 @@ export function Leaks({ view, zone, plans: { plan, ownPlans }, onPlans }: Props)
     run(async () => {
       const step = await knowLeaks(
         quiz.id,
-        those.map((leak) => leak.as),
+        those.flatMap((leak) => leak.as),
       );
       notify('It is not named again until it grows', {
         label: 'Undo',
@@ -87,7 +96,7 @@ export function Leaks({ view, zone, plans: { plan, ownPlans }, onPlans }: Props)
     <div className="mt-4 border-l-2 border-saffron bg-wash px-4 py-2.5">
       <ul aria-label="What can be told too early" className="space-y-1.5">
         {leaks.slice(0, MOST).map((leak) => (
-          <li key={`${leak.kind} ${leak.tellers} ${leak.hearers}`}>
+          <li key={`${leak.kind} ${leak.hearers}`}>
             <strong>{whoWords(leak, view)}</strong> {spanWords(leak, view, zone)}{' '}
             <button
               type="button"

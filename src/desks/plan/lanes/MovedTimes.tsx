@@ -7,7 +7,7 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { workEffectWords } from '@/ui/words/workEffectWords';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import type { PlanLane } from '@/workers/classDesk';
@@ -39,13 +39,12 @@ export function MovedTimes({ moved, onDone }: Props) {
   } satisfies OwnWindow['set'];
   const known = windows.find((one) => same(one.for, target));
   const next: Opening = { ...(opening ?? { from, due: null, grace: 0, until }), ...set };
-  const key = JSON.stringify([target, set]);
-  const effect = useQuery(() => {
+  const effect = useFreshQuery(() => {
     if (quiz.firstHandInAt === null) return Promise.resolve(null);
     if (target.kind === 'all') return classWorker().timesEffect(quiz.id, next);
     const own = { id: known?.id ?? 'new', for: target, set: { ...known?.set, ...set } };
     return classWorker().windowsEffect(quiz.id, [...windows.filter((one) => one !== known), own]);
-  }, [quiz.id, key]);
+  }, [quiz.id, target, set]);
   const hold = usePress(async () => {
     const step =
       target.kind === 'all'

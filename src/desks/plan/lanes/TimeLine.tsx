@@ -14,11 +14,28 @@ import { placeOf, spanOf, type Span } from './span';
 /** What a mark on the line stands for: what gives most away, and all else together. */
 const isRightAnswers = (aspect: Aspect): boolean => aspect === 'rightAnswers';
 
-/** The marks of a lane: those at one instant are one. */
-function marksAt({ marks }: PlanLane): { at: number; marks: PlanMark[] }[] {
-  const byTime = new Map<number, PlanMark[]>();
-  for (const mark of marks) byTime.set(mark.at, [...(byTime.get(mark.at) ?? []), mark]);
-  return [...byTime].map(([at, those]) => ({ at, marks: those })).sort((a, b) => a.at - b.at);
+/** What comes to a lane at one instant: the right answers, or everything else. */
+interface MarkHere {
+  readonly at: number;
+  readonly look: 'answers' | 'results';
+  readonly marks: readonly PlanMark[];
+  /** True for right answers that come with other results: they are drawn beside them. */
+  readonly beside: boolean;
+}
+
+/** The marks of a lane: those at one instant are one, but for the right answers. */
+function marksAt({ marks }: PlanLane): MarkHere[] {
+  const found = new Map<string, { at: number; look: MarkHere['look']; marks: PlanMark[] }>();
+  for (const mark of marks) {
+    const look = isRightAnswers(mark.aspect) ? 'answers' : 'results';
+    const key = `${look} ${mark.at}`;
+    const known = found.get(key);
+    if (known) known.marks.push(mark);
+    else found.set(key, { at: mark.at, look, marks: [mark] });
+  }
+  return [...found.values()]
+    .map((one) => ({ ...one, beside: one.look === 'answers' && found.has(`results ${one.at}`) }))
+    .sort((a, b) => a.at - b.at);
 }
 
 function windowWords({ from, until }: PlanLane, zone: string): string {
@@ -72,25 +89,21 @@ function Ends({ lane, span, zone, onTimes }: Pick<BarProps, 'lane' | 'span' | 'z
   );
 }
 
+interface MarkProps extends Pick<BarProps, 'span' | 'zone' | 'onMarks'> {
+  readonly name: string;
+  readonly here: MarkHere;
+}
+
 /** What comes at one instant: to be moved where one date, or one delay, says when. */
-function Mark({
-  name,
-  at,
-  marks,
-  span,
-  zone,
-  onMarks,
-}: { readonly name: string; readonly at: number; readonly marks: readonly PlanMark[] } & Pick<
-  BarProps,
-  'span' | 'zone' | 'onMarks'
->) {
+function Mark({ name, here, span, zone, onMarks }: MarkProps) {
+  const { at, look, marks, beside } = here;
   const words = marks.map(({ aspect }) => ASPECT_NAMES[aspect]).join(', ');
-  const look = marks.some(({ aspect }) => isRightAnswers(aspect)) ? 'answers' : 'results';
   if (marks.every(({ follows }) => follows !== null))
     return (
       <Grip
         label={`${name}: ${words}`}
         look={look}
+        beside={beside}
         span={span}
         zone={zone}
         at={at}
@@ -103,7 +116,7 @@ function Mark({
     <span
       className={`absolute top-9 size-[11px] -translate-x-1/2 -translate-y-1/2 rotate-45 ${
         look === 'answers' ? 'bg-petrol' : 'bg-saffron'
-      }`}
+      } ${beside ? 'ml-3.5' : ''}`}
       style={{ left: `${placeOf(span, at)}%` }}
       title={`${words}: ${dayAndTimeIn(at, zone)}`}
       aria-hidden
@@ -143,12 +156,11 @@ function Bar({ lane, span, zone, leak, onTimes, onMarks }: BarProps) {
         />
       )}
       <Ends lane={lane} span={span} zone={zone} onTimes={onTimes} />
-      {marksAt(lane).map(({ at, marks }) => (
+      {marksAt(lane).map((here) => (
         <Mark
-          key={marks.map(({ aspect }) => aspect).join()}
+          key={here.marks.map(({ aspect }) => aspect).join()}
           name={lane.name}
-          at={at}
-          marks={marks}
+          here={here}
           span={span}
           zone={zone}
           onMarks={onMarks}

@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/widgets/Dialog';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
 import { workEffectWords } from '@/ui/words/workEffectWords';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
 
@@ -110,8 +110,7 @@ function Fields({ set, onSet }: FieldsProps) {
 /** What these times would do to scores that are recorded already. */
 function Effect({ windows }: { readonly windows: readonly OwnWindow[] }) {
   const { quiz } = useQuiz();
-  const key = JSON.stringify(windows);
-  const { value } = useQuery(() => classWorker().windowsEffect(quiz.id, windows), [quiz.id, key]);
+  const { value } = useFreshQuery(() => classWorker().windowsEffect(quiz.id, windows), [quiz.id, windows]);
   return (
     <p role="status" className="mt-3 font-semibold">
       {workEffectWords(value)}

@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/widgets/Dialog';
 import { Failed } from '@/ui/widgets/Failed';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { count } from '@/ui/words/figures';
 import { zoneName } from '@/ui/words/wallField';
 import { workEffectWords } from '@/ui/words/workEffectWords';
@@ -33,7 +33,7 @@ function shiftWords(before: number, after: number): string {
 function ZoneDialog({ zone, onClose }: { readonly zone: string; readonly onClose: () => void }) {
   const { quiz } = useQuiz();
   const [at] = useState(now);
-  const { value } = useQuery(
+  const { value } = useFreshQuery(
     () => (quiz.firstHandInAt === null ? Promise.resolve(null) : classWorker().zoneEffect(quiz.id, zone)),
     [quiz.id, zone],
   );

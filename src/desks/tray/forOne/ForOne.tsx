@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/widgets/Dialog';
 import { Failed } from '@/ui/widgets/Failed';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
 import { toldWords } from '@/ui/words/toldWords';
@@ -144,10 +144,9 @@ export function ForOne({ row, onClose }: { readonly row: TrayRow; readonly onClo
   const [given, setGiven] = useState<Given>(() => ({ minutes: 20, until: tomorrow(row, at, zone) }));
   const offers = offersFor(row, given, at);
   const acts = offers.map(({ act }) => act);
-  const key = JSON.stringify([acts, quiz.standing]);
-  const { value, failure, again } = useQuery(
+  const { value, failure, again } = useFreshQuery(
     () => classWorker().actEffects(quiz.id, row.studentId, acts, longestOf(given, row)),
-    [quiz.id, row.studentId, key, attemptsSeq],
+    [quiz.id, row.studentId, acts, quiz.standing, attemptsSeq],
   );
   const act = async (chosen: SittingAct) => {
     const done = await actOnSitting(quiz.id, row.studentId, chosen);

@@ -1,0 +1,121 @@
+import type { Page } from '@playwright/test';
+import { expect, goTo, inDays, newQuiz, pageOf, saved, test, timesFor } from './support';
+
+/** What the page was sent of students' papers: the last packet that came. */
+const listenToPackets = (page: Page) =>
+  page.context().addInitScript(() => {
+    const packets: string[] = [];
+    Object.assign(window, { packets });
+    const listen = Worker.prototype.addEventListener;
+    Worker.prototype.addEventListener = function (
+      this: Worker,
+      type: string,
+      listener: unknown,
+      options?: unknown,
+    ) {
+      if (type === 'message')
+        listen.call(this, 'message', ((event: Event) => {
+          const text = JSON.stringify((event as MessageEvent).data);
+          if (text.includes('"cover":{')) packets.push(text);
+        }) as EventListener);
+      return listen.call(this, type as 'message', listener as EventListener, options as boolean);
+    };
+  });
+
+const then = (page: Page) => page.getByRole('region', { name: 'What the student sees then' });
+
+async function handIn(page: Page, name: string): Promise<void> {
+  const sit = await pageOf(page, name);
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').fill('mine');
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in' }).click();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+  await sit.close();
+  await page.bringToFront();
+}
+
+/** What a student is to see, and what is to be in the packet, of all that could be told. */
+const ALL = ['CANARY wrong', 'CANARY form', 'CANARY explanation', '"score":{'] as const;
+type Told = (typeof ALL)[number];
+
+test('three groups on three days: one of each looks at five instants, and neither the page nor its data holds more than the plan says', async ({
+  page,
+}) => {
+  await listenToPackets(page);
+  await newQuiz(page, 'Three days', 'Word or phrase');
+  await page.getByLabel('Another right answer').fill('CANARY form');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
+  await page.getByLabel('Explanation', { exact: true }).fill('CANARY explanation');
+  await saved(page);
+  await goTo(page, 'Tray');
+  await page.getByRole('button', { name: /^Change who takes this quiz|Change/ }).first().click(); // prettier-ignore
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('8C, 26 students').uncheck();
+  await dialog.getByLabel('7B, 22 students').check();
+  await dialog.getByRole('button', { name: 'Set the quiz' }).click();
+
+  await goTo(page, 'Reveal plan');
+  await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('closed');
+  await page
+    .getByLabel('The right answers and explanations appear', { exact: true })
+    .selectOption('allClosed all');
+  await page
+    .getByLabel('The right answers and explanations appear: how much later', { exact: true })
+    .selectOption('1 hour later');
+  await saved(page);
+  await timesFor(page, '7B field group 1', -1, 0.5);
+  await timesFor(page, '7B field group 2', -0.5, 1.5);
+  await timesFor(page, '7B field group 3', 2, 3);
+
+  // Feedback at the end of one's own day can be told to those who still sit: held back, it can not.
+  const leaks = page.getByRole('list', { name: 'What can be told too early' });
+  await expect(
+    leaks.locator('strong').filter({ hasText: /^7B field group 1.* can tell 7B field group 3\.$/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Hold all of it back' }).click();
+  await expect(leaks).toHaveCount(0);
+  await page
+    .getByRole('region', { name: 'Changes to the plan' })
+    .getByRole('button', { name: 'Leave the plan as it was' })
+    .click();
+  await expect(leaks).toBeVisible();
+  // The questions alone go with the score: what was right and wrong waits with the feedback.
+  await page.getByRole('button', { name: 'let all of it be' }).click();
+  await expect(leaks).toHaveCount(0);
+
+  await goTo(page, 'Tray');
+  await handIn(page, 'Amal Syke');
+  await handIn(page, 'Bruno Ghyll');
+  await goTo(page, 'Reveal plan');
+
+  const SCORE: Told[] = ['"score":{'];
+  const CLOSED: Told[] = [...SCORE, 'CANARY wrong'];
+  const looks: [days: number, Record<string, Told[] | RegExp>][] = [
+    [-0.7, { 'Amal Syke': /open, and not begun/, 'Bruno Ghyll': /not open/, 'Carla Strait': /not open/ }],
+    [0.1, { 'Amal Syke': SCORE, 'Bruno Ghyll': SCORE, 'Carla Strait': /not open for this student. It opens/ }],
+    [0.6, { 'Amal Syke': CLOSED, 'Bruno Ghyll': SCORE, 'Carla Strait': /not open for this student. It opens/ }],
+    [2.5, { 'Amal Syke': CLOSED, 'Bruno Ghyll': CLOSED, 'Carla Strait': /open, and not begun/ }],
+    [3.1, { 'Amal Syke': [...ALL], 'Bruno Ghyll': [...ALL], 'Carla Strait': /not open for this student/ }],
+  ]; // prettier-ignore
+  for (const [days, students] of looks)
+    for (const [name, told] of Object.entries(students)) {
+      await page.evaluate(() => ((window as unknown as { packets: string[] }).packets.length = 0));
+      await page.getByLabel('Which student').selectOption({ label: name });
+      await page.getByLabel('At which time').fill(await inDays(page, days));
+      const packet = async () =>
+        (await page.evaluate(() => (window as unknown as { packets: string[] }).packets.at(-1))) ?? '';
+      await expect.poll(packet, { message: `${name} at ${days} days` }).toContain('"cover":{');
+      const shown = Array.isArray(told) ? told : [];
+      if (told instanceof RegExp) await expect(then(page)).toContainText(told);
+      else await expect(then(page)).toContainText('0 of 1');
+      for (const one of ALL) {
+        const isText = one.startsWith('CANARY');
+        const where = `${one} for ${name} at ${days} days`;
+        if (isText && shown.includes(one)) await expect(then(page), where).toContainText(one);
+        if (isText && !shown.includes(one)) await expect(then(page), where).not.toContainText(one);
+        expect((await packet()).includes(one), where).toBe(shown.includes(one));
+      }
+    }
+});
