@@ -12,7 +12,10 @@ async function setDue(page: Page, due: number): Promise<void> {
     .getByRole('banner')
     .getByRole('button', { name: /^Open · closes/ })
     .click();
-  await page.getByLabel('Open from').fill(wall(due - 48 * HOUR));
+  await page
+    .getByRole('dialog')
+    .getByLabel('Open from')
+    .fill(wall(due - 48 * HOUR));
   await page.getByLabel(/^Due /).fill(wall(due));
   await page.getByRole('button', { name: 'Change the times' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -144,7 +144,7 @@ test('on the line, ends of windows and marks are moved with the keys and by drag
   const opened = Number(await from.inputValue());
   const box = (await from.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
   const [low, high] = [Number(await from.getAttribute('min')), Number(await from.getAttribute('max'))];
-  const x = box.x + 8 + ((box.width - 16) * (opened - low)) / (high - low);
+  const x = box.x + 12 + ((box.width - 24) * (opened - low)) / (high - low);
   await page.mouse.move(x, box.y + 16);
   await page.mouse.down();
   await page.mouse.move(x - 30, box.y + 16, { steps: 4 });

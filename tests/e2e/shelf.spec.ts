@@ -83,8 +83,8 @@ test('the demo school is reset, or taken away without the teacher’s own quizze
   await expect(rows).toHaveText([
     /Floods.*Draft/,
     /Where a river ends.*8C.*Draft.*for 26 students.*1 question without a key/,
-    /How much water.*7B.*Scheduled.*0 of 22 handed in/,
     /How rivers shape the land.*8C.*Open.*24 of 26 handed in.*results shown to 24.*3 answers waiting/,
+    /How much water.*7B.*Open until.*10 of 22 handed in.*results shown to 10.*all marked/,
     /When the river rises.*7B.*Closed.*21 of 22 handed in.*no results shown yet.*9 answers waiting/,
     /The journey of a river.*7B.*Closed.*22 of 22 handed in.*no results shown yet.*19 answers waiting/,
     /Reading the map of a valley.*8C \(blue\).*Closed.*13 of 13 handed in.*results shown to 13.*all marked/,

@@ -1,12 +1,33 @@
 import { same } from '../figures/deepEqual';
 import type { TargetOrAll } from '../quiz/target';
-import { ASPECTS, type Aspect, type RevealAct, type RevealPlan } from '../quiz/plan';
+import {
+  ASPECTS,
+  NEEDS,
+  type Aspect,
+  type Condition,
+  type OwnPlan,
+  type RevealAct,
+  type RevealPlan,
+} from '../quiz/plan';
 
-/** Aspects of a plan that wait for the teacher's press. */
-export const aspectsByHand = ({ aspects }: RevealPlan): Aspect[] =>
-  ASPECTS.filter((aspect) => {
-    const { when } = aspects[aspect];
-    return when !== 'never' && when.some((one) => one.when === 'byTeacher');
+/** Aspects that wait for the teacher's press: by a plan, or by what is set apart from it for somebody. */
+export const aspectsByHand = (plan: RevealPlan, ownPlans: readonly OwnPlan[] = []): Aspect[] =>
+  ASPECTS.filter((aspect) =>
+    [plan, ...ownPlans].some(({ aspects }) => {
+      const when = aspects[aspect]?.when ?? 'never';
+      return when !== 'never' && when.some((one) => one.when === 'byTeacher');
+    }),
+  );
+
+/** What else an aspect waits for than the teacher's press and the hand-in, with all that the one it needs waits for. */
+export const waitsBesides = ({ aspects }: RevealPlan, aspect: Aspect): Condition[] =>
+  [aspect, ...(NEEDS[aspect] ? [NEEDS[aspect]] : [])].flatMap((one) => {
+    const { when } = aspects[one];
+    if (when === 'never') return [];
+    return when.filter(
+      (condition) =>
+        condition.when !== 'byTeacher' && !(condition.when === 'handedIn' && condition.delay === null),
+    );
   });
 
 /** Aspects of a plan that wait for an end of a window. */

@@ -139,33 +139,59 @@ const through = (aspect: Telling, plan: RevealPlan['aspects']): readonly Aspect[
       ]
     : [aspect];
 
-/** Whether those who hear are among everyone who must have handed in first, and have no further attempt. */
-function comesTooLate(aspect: Aspect, tellers: Lane, hearers: Lane, reveal: Reveal): boolean {
-  if (hearers.attempts === null || hearers.attempts > 1) return false;
-  const [teller] = tellers.seats;
-  if (!teller) return true;
-  return conditionsIn(aspect, tellers.plan).some((condition) => {
-    if (condition.when !== 'allDone') return false;
-    const everyone = new Set(reveal.everyoneOf(teller, condition.scope));
-    return hearers.seats.every((own) => everyone.has(own));
-  });
+/** The earliest that an aspect is seen by those of a lane to whom the same people are *everyone* who must have handed in first. */
+interface Heard {
+  readonly at: number;
+  readonly everyones: readonly ReadonlySet<SeatNow>[];
 }
 
-const canStillHandIn = ({ seats }: Lane): boolean => seats.some(({ noMore }) => !noMore.held);
+/** What the lanes of one quiz at one instant hear: the same is asked for every lane that could be told. */
+const heard = new WeakMap<Lane, Map<Aspect, readonly Heard[]>>();
+
+function heardFrom(aspect: Aspect, lane: Lane, reveal: Reveal): readonly Heard[] {
+  let own = heard.get(lane);
+  if (!own) heard.set(lane, (own = new Map()));
+  const found = own.get(aspect);
+  if (found) return found;
+  const scopes = conditionsIn(aspect, lane.plan).flatMap((one) =>
+    one.when === 'allDone' ? [one.scope] : [],
+  );
+  const alike = new Map<string, SeatNow[]>();
+  for (const seat of lane.seats) {
+    const key = JSON.stringify(scopes.map((scope) => reveal.everyoneKey(seat, scope)));
+    const known = alike.get(key);
+    if (known) known.push(seat);
+    else alike.set(key, [seat]);
+  }
+  const made = [...alike.values()].map((seats) => ({
+    at: seats
+      .map((one) => couldSee(aspect, one, lane.plan, reveal))
+      .reduce((a, b) => Math.min(a, b), NOT_YET),
+    everyones: scopes.map((scope) => new Set(reveal.everyoneOf(seats[0] as SeatNow, scope))),
+  }));
+  own.set(aspect, made);
+  return made;
+}
+
+/** Whether those who hear are among everyone who must have handed in first, and have no further attempt. */
+const comesTooLate = ({ everyones }: Heard, { attempts, seats }: Lane): boolean =>
+  attempts !== null && attempts <= 1 && everyones.some((all) => seats.every((own) => all.has(own)));
+
+const canStillHandIn = ({ seats, until }: Lane, now: number): boolean =>
+  (until === null || until > now) && seats.some(({ noMore }) => !noMore.held);
 
 /** The earliest that somebody of a lane could see what an aspect tells the other lane. */
-const couldTell = (aspect: Telling, tellers: Lane, hearers: Lane, reveal: Reveal): number =>
-  first(
-    through(aspect, tellers.plan)
-      .filter((one) => !comesTooLate(one, tellers, hearers, reveal))
-      .map((one) => first(tellers.seats.map((own) => couldSee(one, own, tellers.plan, reveal)))),
-  );
+function couldTell(aspect: Telling, tellers: Lane, hearers: Lane, reveal: Reveal): number {
+  let earliest = NOT_YET;
+  for (const one of through(aspect, tellers.plan))
+    for (const from of heardFrom(one, tellers, reveal))
+      if (from.at < earliest && !comesTooLate(from, hearers)) earliest = from.at;
+  return earliest;
+}
 
 function leakBetween(aspect: Telling, tellers: Lane, hearers: Lane, reveal: Reveal): Leak | null {
   if (tellers === hearers && tellers.seats.length < 2) return null;
-  if (!canStillHandIn(hearers)) return null;
   const { until } = hearers;
-  if (until !== null && until <= reveal.now) return null;
   const from = couldTell(aspect, tellers, hearers, reveal);
   if (from === NOT_YET || (until !== null && from >= until)) return null;
   return { aspect, kind: 'others', tellers, hearers, from, until };
@@ -185,9 +211,10 @@ function selfLeak(lane: Lane, reveal: Reveal): Leak | null {
 
 /** Everything that can be passed on at an instant while somebody can still hand in, the worst first. */
 export function leaksOf(reveal: Reveal, lanes: readonly Lane[] = lanesOf(reveal)): Leak[] {
+  const open = lanes.filter((lane) => canStillHandIn(lane, reveal.now));
   const between = TELLING.flatMap((aspect) =>
     lanes.flatMap((tellers) =>
-      lanes.flatMap((hearers) => leakBetween(aspect, tellers, hearers, reveal) ?? []),
+      open.flatMap((hearers) => leakBetween(aspect, tellers, hearers, reveal) ?? []),
     ),
   );
   return [...between, ...lanes.flatMap((lane) => selfLeak(lane, reveal) ?? [])];

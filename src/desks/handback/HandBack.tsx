@@ -1,6 +1,12 @@
 import { useState } from 'react';
 import { isOpen, wholeSpan } from '@/core/quiz/window';
-import { aspectsAtClosing, aspectsByHand, isShownAlone, shownSince } from '@/core/reveal/byHand';
+import {
+  aspectsAtClosing,
+  aspectsByHand,
+  isShownAlone,
+  shownSince,
+  waitsBesides,
+} from '@/core/reveal/byHand';
 import { closeQuiz, showAspects } from '@/store/quiz/standing';
 import { undoStep } from '@/store/records/history';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
@@ -65,7 +71,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { quiz } = useQuiz();
   const { plan } = quiz.content;
   const { acts } = quiz.standing;
-  const byHand = aspectsByHand(plan);
+  const byHand = aspectsByHand(plan, quiz.standing.plans);
   const open = byHand.filter((aspect) => shownSince(acts, aspect) === null);
   const anyone = open.length < byHand.length || rows.some(({ studentId }) => isShownAlone(acts, studentId));
   const [asking, setAsking] = useState(false);
@@ -76,8 +82,15 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
     setAsking(false);
     const undo = { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) };
     if (show === 'takeBack') notify('Hidden from everyone again', undo);
-    else
-      notify('Shown to everyone who has finished, and to those who hand in later as soon as they do', undo);
+    else {
+      const still = byHand.filter((aspect) => waitsBesides(plan, aspect).length > 0);
+      const rest = still.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
+      const more = rest === '' ? '' : `. What else the plan says still holds for: ${rest}`;
+      notify(
+        `Shown to everyone who has finished, and to those who hand in later as soon as they do${more}`,
+        undo,
+      );
+    }
   };
   const show = usePress(() => press('show'));
   if (byHand.length === 0) {

@@ -184,7 +184,10 @@ const ResultList = ({ rows, byHand }: ResultsProps) => (
 /** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
 export function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
   const { quiz } = useQuiz();
-  const byHand = useMemo(() => aspectsByHand(quiz.content.plan).length > 0, [quiz.content.plan]);
+  const byHand = useMemo(
+    () => aspectsByHand(quiz.content.plan, quiz.standing.plans).length > 0,
+    [quiz.content.plan, quiz.standing.plans],
+  );
   const View = useNarrow('phone') ? ResultList : ResultTable;
   return <View rows={rows} byHand={byHand} />;
 }

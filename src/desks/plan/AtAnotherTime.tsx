@@ -7,6 +7,7 @@ import { Failed } from '@/ui/widgets/Failed';
 import { SlipClass, SlipQuestions, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
+import { pointsWord } from '@/ui/words/figures';
 import { quizState } from '@/ui/words/quizState';
 import { stillToCome, whenResultsCome } from '@/ui/words/resultWords';
 import { fromWallField, toWallField } from '@/ui/words/wallField';
@@ -62,6 +63,9 @@ function StateThen({
         {words}
         {opens}
       </p>
+      {'missing' in packet && packet.missing && (
+        <p className="font-semibold">0 of {pointsWord(packet.missing.outOf)}, as nothing was handed in.</p>
+      )}
       <ul className="mt-2 text-[14px]">
         {lines.map((line) => (
           <li key={line}>{line}</li>

@@ -25,7 +25,7 @@ interface Openers {
 function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   const { quiz } = useQuiz();
   const { id, content, standing } = quiz;
-  const byHand = aspectsByHand(content.plan);
+  const byHand = aspectsByHand(content.plan, standing.plans);
   const go = (address: string) => location.assign(address);
   const print = (right: string) =>
     window.open(`/print/?${new URLSearchParams({ quiz: id, right }).toString()}`, '_blank', 'noopener');

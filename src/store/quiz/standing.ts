@@ -156,7 +156,8 @@ export async function showStudent(
   studentId: string,
   show: RevealAct['act'],
 ): Promise<number> {
-  const aspects = aspectsByHand((await head(quizId)).content.plan);
+  const { content, standing } = await head(quizId);
+  const aspects = aspectsByHand(content.plan, standing.plans);
   const label = show === 'show' ? 'Show a student the results' : 'Hide a student\u2019s results';
   return act(quizId, label, (acts) =>
     withAct(acts, { act: show, aspects, to: { kind: 'student', studentId } }),

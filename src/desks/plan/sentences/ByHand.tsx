@@ -1,12 +1,13 @@
 import { NEEDS, type Aspect, type RevealPlan } from '@/core/quiz/plan';
 import type { Target } from '@/core/quiz/target';
-import { aspectsByHand, shownSince } from '@/core/reveal/byHand';
+import { aspectsByHand, shownSince, waitsBesides } from '@/core/reveal/byHand';
 import { undoStep } from '@/store/records/history';
 import { showAspects } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { dayAndTime } from '@/ui/words/figures';
+import { conditionWords } from './conditionWords';
 
 interface Props {
   readonly aspect: Aspect;
@@ -25,13 +26,16 @@ export function ByHand({ aspect, plan, target }: Props) {
     const needed = NEEDS[aspect];
     const withIt = needed && show === 'show' && aspectsByHand(plan).includes(needed);
     const step = await showAspects(quiz.id, withIt ? [aspect, needed] : [aspect], show, to);
-    const everyone = target === null ? 'everyone' : 'those of them';
-    notify(
-      show === 'show'
-        ? `Shown to ${everyone} who ${target === null ? 'has' : 'have'} finished, and to those who hand in later as soon as they do`
-        : 'Hidden again',
-      { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) },
-    );
+    const everyone = target === null ? 'everyone who has' : 'those of them who have';
+    const still = waitsBesides(plan, aspect).map((one) => conditionWords(one, quiz.content.zone));
+    const shown =
+      still.length > 0
+        ? `Your press is there. It still waits, and appears ${still.join(' and ')}`
+        : `Shown to ${everyone} finished, and to those who hand in later as soon as they do`;
+    notify(show === 'show' ? shown : 'Hidden again', {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, step)),
+    });
   };
   return (
     <span className="ml-2 inline-flex items-baseline gap-3">

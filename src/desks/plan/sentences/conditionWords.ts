@@ -66,7 +66,8 @@ export const ONLY: Readonly<Record<AspectPlan['only'], string>> = {
   notFullyRight: 'questions that were not fully right',
 };
 
-function conditionWords(condition: Condition, zone: string): string {
+/** A condition as it stands in a sentence. */
+export function conditionWords(condition: Condition, zone: string): string {
   if (condition.when === 'date') return `on ${dayAndTimeIn(condition.at, zone)}`;
   const words = CHOICES[choiceOf(condition)];
   return condition.delay ? `${words}, ${delayWords(condition.delay)}` : words;
