@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { lanesOf } from '@/core/reveal/lanes';
+import type { lanesOf } from '@/core/reveal/lanes';
 import { leaksOf } from '@/core/reveal/leaks';
 import { Reveal } from '@/core/reveal/whatIsShown';
 import { instant, sceneOf, type GivenScene } from '../support/scenes';
