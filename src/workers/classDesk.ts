@@ -7,7 +7,7 @@ import { readFile } from '../files/readFile';
 import { handBack } from './class/handBack';
 import { classPicture } from './class/classPicture';
 import { openQuestion } from './class/oneQuestion';
-import { pending, timesEffect } from './class/pending';
+import { closingEffect, pending, timesEffect, unfinishedEffect } from './class/pending';
 import { handQuestion } from './class/byHand';
 import { giveOwnScores, markedBefore, ownScoresEffect } from './class/ownScores';
 import { revisions } from './class/revisions';
@@ -43,6 +43,8 @@ export const classDesk = {
   checkRows,
   pending,
   timesEffect,
+  closingEffect,
+  unfinishedEffect,
   actEffects,
   planView,
   plansEffect,

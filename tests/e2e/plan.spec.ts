@@ -208,6 +208,18 @@ test('a plan of its own for one group, a leak that is let be, and another time z
   await page.getByRole('button', { name: /^Name (it|them) again$/ }).click();
   await expect(leaks(page)).toBeVisible();
 
+  // Closing names the exceptions, and a rule that would change scores says so first.
+  await timesFor(page, 'Bela Fenn', -1, 9);
+  await page.getByRole('banner').getByRole('button', { name: 'Open', exact: true }).click();
+  await expect(page.getByRole('dialog').getByText('also closes it for Bela Fenn')).toBeVisible();
+  await page.keyboard.press('Escape');
+  const unfinished = page.getByLabel('Work that is not handed in when the quiz closes');
+  await unfinished.selectOption('notCounted');
+  const rule = page.getByRole('dialog', { name: 'Change the rule for unfinished work?' });
+  await expect(rule.getByText('No score would change.')).toBeVisible();
+  await rule.getByRole('button', { name: 'Cancel' }).click();
+  await expect(unfinished).toHaveValue('taken');
+
   // Another zone keeps clock times, and says before what that does.
   await page.getByLabel('Time zone', { exact: true }).selectOption('Asia/Tokyo');
   const dialog = page.getByRole('dialog', { name: 'Times of Asia/Tokyo' });

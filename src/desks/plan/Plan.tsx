@@ -1,8 +1,6 @@
 import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
-import type { QuizContent } from '@/core/quiz/quiz';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useContentField } from '@/ui/teacher/useContentField';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { AtAnotherTime } from './AtAnotherTime';
@@ -14,6 +12,7 @@ import { usePlanView } from './lanes/usePlanView';
 import { PlanSentences } from './sentences/PlanSentences';
 import { ZoneSentence } from './sentences/ZoneSentence';
 import { NotInEffect } from './NotInEffect';
+import { UnfinishedSentence } from './sentences/UnfinishedSentence';
 import { usePlans } from './usePlans';
 import { AttemptSentence } from './sentences/AttemptSentence';
 import { ComingBackSentence } from './sentences/ComingBackSentence';
@@ -50,26 +49,6 @@ const ReadyMade = ({ onPlan }: { readonly onPlan: (plan: RevealPlan) => void }) 
     ))}
   </div>
 );
-
-/** What becomes of work that was not handed in in time. */
-function UnfinishedSentence() {
-  const unfinished = useContentField('unfinished', 'Change the rule for unfinished work');
-  return (
-    <li className="py-3 text-[16px] leading-relaxed">
-      Work that is not handed in when the quiz closes{' '}
-      <select
-        className="sentence-part"
-        aria-label="Work that is not handed in when the quiz closes"
-        value={unfinished.value}
-        onChange={(event) => unfinished.edit(event.target.value as QuizContent['unfinished'])}
-      >
-        <option value="taken">is collected as it is</option>
-        <option value="notCounted">counts as not handed in</option>
-      </select>
-      .
-    </li>
-  );
-}
 
 /** When who can sit, what of the result is shown when, and what that gives away: drawn, and as sentences that can be changed. */
 export default function Plan() {

@@ -3,14 +3,17 @@ import type { Opening } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/store/records/clock';
 import { undoStep } from '@/store/records/history';
-import { isTakenBack } from '@/core/quiz/window';
+import { isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { closeQuiz, letQuizGoOn, openQuiz, takeBackOpening, takeQuizBack } from '@/store/quiz/standing';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress } from '@/ui/widgets/press';
+import { openLonger } from '@/core/quiz/closing';
+import { useTargets } from '@/ui/teacher/useTargets';
 import { SetToLine } from '@/ui/teacher/SetToLine';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
+import { count } from '@/ui/words/figures';
 import { readyList } from '@/ui/words/readyList';
 import { workEffectWords } from '@/ui/words/workEffectWords';
 import { useFreshQuery } from '@/ui/widgets/useQuery';
@@ -103,6 +106,32 @@ function Effect({ opening }: { readonly opening: Opening }) {
   );
 }
 
+/** What *Close now* would do: for whom else it closes, and what becomes of work that is not handed in. */
+function Closing({ at }: { readonly at: number }) {
+  const { quiz } = useQuiz();
+  const { standing, content } = quiz;
+  const { groups, students } = useTargets();
+  const { value } = useFreshQuery(() => classWorker().closingEffect(quiz.id), [quiz.id, standing]);
+  const names = openLonger(standing, at).flatMap(
+    (one) => [...groups, ...students].find(({ target }) => same(target, one.for))?.name ?? [],
+  );
+  if (names.length === 0 && !value?.working) return null;
+  const works = content.unfinished === 'taken' ? 'is collected as it is' : 'does not count';
+  return (
+    <p className="mt-4 border-l-2 border-petrol pl-3" role="status">
+      <strong>Close now</strong>
+      {names.length > 0 && ` also closes it for ${names.join(', ').replace(/, ([^,]*)$/, ' and $1')}`}
+      {value && value.working > 0 && (
+        <>
+          {names.length > 0 ? '; the' : ': the'} work of{' '}
+          {count(value.working, 'student who is working', 'students who are working')} {works}
+        </>
+      )}
+      . {value && quiz.firstHandInAt !== null && workEffectWords(value)}
+    </p>
+  );
+}
+
 const TITLES: Readonly<Record<WindowState, string>> = {
   never: 'Open this quiz',
   scheduled: 'This quiz opens later',
@@ -123,7 +152,7 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
   const { opening: before } = quiz.standing;
   const [at] = useState(now);
   const [form, setForm] = useState(() => formOf(before, at, zone));
-  const state = windowState(before, at);
+  const state = windowState(wholeSpan(quiz.standing), at);
   const read = openingOf(form, before, at, zone);
   const changed = read.ok && !same(read.opening, before);
   const tell = (step: number, text: string) =>
@@ -169,6 +198,7 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
         </p>
       )}
       {read.ok && changed && quiz.firstHandInAt !== null && <Effect opening={read.opening} />}
+      {state === 'open' && <Closing at={at} />}
       {error && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
           {error}

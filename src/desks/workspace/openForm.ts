@@ -14,10 +14,10 @@ export interface OpenForm {
 
 const DAY = 86_400_000;
 
-/** Where the quiz stands: never opened, opens later, open, or closed. */
+/** Where the quiz stands for anybody: never opened, opens later, open, or closed. */
 export type WindowState = 'never' | 'scheduled' | 'open' | 'closed';
 
-export function windowState(opening: Opening | null, at: number): WindowState {
+export function windowState(opening: Pick<Opening, 'from' | 'until'> | null, at: number): WindowState {
   if (!opening) return 'never';
   if (isOpen(opening, at)) return 'open';
   return isOver(opening, at) ? 'closed' : 'scheduled';

@@ -1,6 +1,7 @@
 import type { Opening } from '@/core/quiz/quiz';
 import type { SetTo } from '@/core/quiz/school';
 import { same } from '@/core/figures/deepEqual';
+import { closedAt } from '@/core/quiz/closing';
 import { inZone } from '@/core/quiz/inZone';
 import type { KnownLeak } from '@/core/quiz/knownLeak';
 import type { Aspect, OwnPlan, RevealAct, RevealPlan } from '@/core/quiz/plan';
@@ -34,21 +35,7 @@ export async function openQuiz(quizId: string, opening: Opening): Promise<number
  * then waits no longer.
  */
 export const closeQuiz = (quizId: string): Promise<number> =>
-  act(quizId, 'Close the quiz', (acts) => {
-    const at = now();
-    const { opening } = acts;
-    const ended =
-      !opening || opening.from > at
-        ? { from: at, due: null, grace: 0, until: at }
-        : { ...opening, until: at };
-    // Those for whom another end was set have no more time either.
-    const windows = acts.windows.map((one) => {
-      const { until } = one.set;
-      const runsOn = until !== undefined && (until === null || until > at);
-      return runsOn ? { ...one, set: { ...one.set, until: at } } : one;
-    });
-    return { ...acts, opening: ended, windows };
-  });
+  act(quizId, 'Close the quiz', (acts) => closedAt(acts, now()));
 
 /** Takes the quiz back: nobody sits and nobody's clock runs until it goes on. What was done stays, and no window closes by it. */
 export const takeQuizBack = (quizId: string): Promise<number> =>

@@ -6,8 +6,9 @@ import { histogram } from '@/core/checking/histogram';
 import { compare, type Fraction } from '@/core/figures/fraction';
 import { outOfPaper } from '@/core/quiz/points';
 import { draftChanges, type DraftChange } from '@/core/quiz/draftChanges';
-import type { Opening } from '@/core/quiz/quiz';
-import { windowOfQuiz } from '@/core/quiz/window';
+import { closedAt } from '@/core/quiz/closing';
+import type { Opening, QuizContent } from '@/core/quiz/quiz';
+import { attemptState, windowOfQuiz } from '@/core/quiz/window';
 import { windowsOf } from '@/core/quiz/windowsOf';
 import { markedToKeep } from '@/core/reveal/markedToKeep';
 import { asksForMarks } from '@/core/reveal/markedAt';
@@ -168,6 +169,32 @@ export async function pending(quizId: string): Promise<Pending> {
         : [],
     },
   };
+}
+
+/** What closing it now, for everyone, would do to the scores that are recorded, and how many are working. */
+export async function closingEffect(quizId: string): Promise<WorkEffect & { readonly working: number }> {
+  const { marked, quiz, people, members, everyAttempt, windowOf } = await liveClass(quizId);
+  const at = now();
+  const { opening, windows } = closedAt(quiz.standing, at);
+  const closed = windowsOf(
+    windowOfQuiz(opening, quiz.content),
+    { windows, pauses: quiz.standing.pauses },
+    people,
+    members,
+  );
+  const working = everyAttempt.filter(
+    (one) => attemptState(one, windowOf(one.studentId), at) === 'working',
+  ).length;
+  return { ...effectOfWork(marked, { ...marked.work, windowOf: closed, at }), working };
+}
+
+/** What another rule for work that is not handed in would do to the scores that are recorded now. */
+export async function unfinishedEffect(
+  quizId: string,
+  unfinished: QuizContent['unfinished'],
+): Promise<WorkEffect> {
+  const { marked } = await liveClass(quizId);
+  return effectOfWork(marked, { ...marked.work, unfinished });
 }
 
 /** What other times for the quiz would do to the scores that are recorded now. */

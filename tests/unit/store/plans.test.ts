@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, mock, test } from 'node:test';
+import { closedAt, openLonger } from '@/core/quiz/closing';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
@@ -10,6 +11,7 @@ import { saveQuestion } from '@/store/quiz/edits';
 import { applyDraft } from '@/store/quiz/revisions';
 import {
   changeZone,
+  closeQuiz,
   knowLeaks,
   nameLeaksAgain,
   openQuiz,
@@ -204,6 +206,33 @@ describe('another time zone', () => {
     assert.ok(await undo(id));
     const back = (await db.quizzes.get(id)) ?? assert.fail();
     assert.deepEqual([back.content.zone, back.standing.opening?.due], ['UTC', START + 2 * HOUR]);
+  });
+});
+
+describe('closing, and the rule for unfinished work, with their effect first', () => {
+  test('those who are working are collected, exceptions close too, and nothing else changes', async () => {
+    const id = await quiz();
+    await setOwnWindow(id, { kind: 'student', studentId: 's3' }, { until: null });
+    await sit(id, 's1', 'silt');
+    await Promise.all([begin(id, 's2'), begin(id, 's3')]);
+    assert.deepEqual(await classDesk.closingEffect(id), { changed: 0, lost: 0, gained: 2, working: 2 });
+    const { standing } = (await db.quizzes.get(id)) ?? assert.fail();
+    assert.equal(openLonger(standing, Date.now()).length, 1);
+    await closeQuiz(id);
+    const states = (await classDesk.tray(id)).map(({ state }) => state);
+    assert.deepEqual(states, ['handedIn', 'ranOut', 'ranOut']);
+    const after = (await db.quizzes.get(id))?.standing ?? assert.fail();
+    assert.deepEqual(openLonger(after, Date.now()), []);
+    assert.deepEqual(await classDesk.unfinishedEffect(id, 'notCounted'), { changed: 0, lost: 2, gained: 0 });
+    assert.ok(await undo(id));
+    assert.equal((await open(id, 's3')).state, 'working');
+  });
+  test('one that was never opened closes from now to now', () => {
+    const times = { opening: null, windows: [] };
+    assert.deepEqual(closedAt(times, 5).opening, { from: 5, due: null, grace: 0, until: 5 });
+    const later = { opening: { from: 9, due: 10, grace: 1, until: 12 }, windows: [] };
+    assert.deepEqual(closedAt(later, 5).opening, { from: 5, due: null, grace: 0, until: 5 });
+    assert.deepEqual(closedAt(later, 10).opening, { from: 9, due: 10, grace: 1, until: 10 });
   });
 });
 

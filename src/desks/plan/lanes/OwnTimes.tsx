@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { keyOf, TargetChoice, useTargets, type Named } from '../useTargets';
+import { keyOf, TargetChoice, useTargets, type Named } from '@/ui/teacher/useTargets';
 import { WindowDialog } from './WindowDialog';
 
 /** Who has times of their own, and the way to set them for somebody else. */

@@ -5,7 +5,7 @@ import type { Target } from '@/core/quiz/target';
 import type { Plans } from '@/store/quiz/standing';
 import { newId } from '@/store/records/ids';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { keyOf, TargetChoice, useTargets, type Named } from '../useTargets';
+import { keyOf, TargetChoice, useTargets, type Named } from '@/ui/teacher/useTargets';
 import { AspectSentence } from './AspectSentence';
 import { sentenceOf } from './conditionWords';
 

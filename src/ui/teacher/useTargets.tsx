@@ -1,8 +1,8 @@
 import type { Target } from '@/core/quiz/target';
 import { listedStudents } from '@/store/class/roster';
-import { useQuiz } from '@/ui/teacher/quizContext';
-import { useClasses } from '@/ui/teacher/useClasses';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useQuiz } from './quizContext';
+import { useClasses } from './useClasses';
+import { useQuery } from '../widgets/useQuery';
 
 /** A class, a group or a student, by name. */
 export interface Named {
