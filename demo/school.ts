@@ -176,7 +176,7 @@ export const SCHOOL: readonly DemoWork[] = [
     papers: flowPapers,
     granted: { [AGAIN]: 1 },
     age: 7,
-    opening: { from: onSchoolDay(3, 8), due: onSchoolDay(8, 18), until: onSchoolDay(11, 18) },
+    opening: { from: onSchoolDay(3, 8), due: null, until: onSchoolDay(11, 18) },
     windows: [
       { for: fieldGroup(1), from: FIELD_DAYS.first, due: on(-4, 8), until: on(-3, 16) },
       { for: fieldGroup(2), from: FIELD_DAYS.second, until: onSchoolDay(1, 16) },

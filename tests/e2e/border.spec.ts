@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
-import { anotherKind, expect, goTo, pageOf, putIntoEffect, saved, test } from './support';
+import { anotherKind, expect, goTo, hearWorkers, pageOf, putIntoEffect, saved, test } from './support';
 
 interface Chunk {
   modules: string[];
@@ -49,23 +49,7 @@ test('the student’s page stays small', () => {
 });
 
 test('no key reaches the student’s page before its time', async ({ page, context }) => {
-  await context.addInitScript(() => {
-    const seen: string[] = [];
-    Object.assign(window, { seen });
-    const listen = Worker.prototype.addEventListener;
-    Worker.prototype.addEventListener = function (
-      this: Worker,
-      type: string,
-      listener: unknown,
-      options?: unknown,
-    ) {
-      if (type === 'message') {
-        listen.call(this, 'message', ((event: Event) =>
-          seen.push(JSON.stringify((event as MessageEvent).data))) as EventListener);
-      }
-      return listen.call(this, type as 'message', listener as EventListener, options as boolean);
-    };
-  });
+  await hearWorkers(context);
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();
   await page.getByLabel('Title of the quiz').fill('Canaries');

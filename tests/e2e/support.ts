@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 
 /** Every test fails on a console error, an uncaught error, or anything that the content policy refused. */
 export const test = base.extend<{ quiet: void; allowedErrors: RegExp[] }>({
@@ -59,6 +59,25 @@ export async function openIt(page: Page): Promise<void> {
   await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
   await page.getByRole('button', { name: 'Open it' }).click();
 }
+
+/** Lets pages keep every message that a worker sends them, as text, in `heard`. */
+export const hearWorkers = (context: BrowserContext): Promise<unknown> =>
+  context.addInitScript(() => {
+    const heard: string[] = [];
+    Object.assign(window, { heard });
+    const listen = Worker.prototype.addEventListener;
+    Worker.prototype.addEventListener = function (
+      this: Worker,
+      type: string,
+      listener: unknown,
+      options?: unknown,
+    ) {
+      if (type === 'message')
+        listen.call(this, 'message', ((event: Event) =>
+          heard.push(JSON.stringify((event as MessageEvent).data))) as EventListener);
+      return listen.call(this, type as 'message', listener as EventListener, options as boolean);
+    };
+  });
 
 /** Puts a plan into effect that was changed after students could sit, and says what it was said to do. */
 export async function putIntoEffect(page: Page): Promise<string> {

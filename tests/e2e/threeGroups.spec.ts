@@ -1,26 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, inDays, newQuiz, pageOf, saved, test, timesFor } from './support';
-
-/** What the page was sent of students' papers: the last packet that came. */
-const listenToPackets = (page: Page) =>
-  page.context().addInitScript(() => {
-    const packets: string[] = [];
-    Object.assign(window, { packets });
-    const listen = Worker.prototype.addEventListener;
-    Worker.prototype.addEventListener = function (
-      this: Worker,
-      type: string,
-      listener: unknown,
-      options?: unknown,
-    ) {
-      if (type === 'message')
-        listen.call(this, 'message', ((event: Event) => {
-          const text = JSON.stringify((event as MessageEvent).data);
-          if (text.includes('"cover":{')) packets.push(text);
-        }) as EventListener);
-      return listen.call(this, type as 'message', listener as EventListener, options as boolean);
-    };
-  });
+import { expect, goTo, hearWorkers, inDays, newQuiz, pageOf, saved, test, timesFor } from './support';
 
 const then = (page: Page) => page.getByRole('region', { name: 'What the student sees then' });
 
@@ -39,8 +18,11 @@ async function handIn(page: Page, name: string): Promise<void> {
 const ALL = ['CANARY wrong', 'CANARY form', 'CANARY explanation', '"score":{'] as const;
 type Told = (typeof ALL)[number];
 
-const packets = (page: Page) =>
-  page.evaluate(() => (window as unknown as { packets: string[] }).packets.splice(0));
+/** What has come since of students' papers. */
+const packets = async (page: Page): Promise<string[]> => {
+  const heard = await page.evaluate(() => (window as unknown as { heard: string[] }).heard.splice(0));
+  return heard.filter((text) => text.includes('"cover":{'));
+};
 
 /** Looks at the page of a student at an instant: it says what it is to say, and neither it nor its data says more. */
 async function lookAt(page: Page, name: string, days: number, told: Told[] | RegExp): Promise<void> {
@@ -69,7 +51,7 @@ async function lookAt(page: Page, name: string, days: number, told: Told[] | Reg
 test('three groups on three days: one of each looks at five instants, and neither the page nor its data holds more than the plan says', async ({
   page,
 }) => {
-  await listenToPackets(page);
+  await hearWorkers(page.context());
   await newQuiz(page, 'Three days', 'Word or phrase');
   await page.getByLabel('Another right answer').fill('CANARY form');
   await page.keyboard.press('Enter');

@@ -2,7 +2,10 @@ import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { expect, goTo, newQuiz, pageOf, saved, test } from './support';
 
-/** Lets time pass for a student who is working: as if the attempt had been begun so many minutes sooner. */
+/**
+ * Lets time pass for whoever is working: as if the attempt had been begun, and its page had given its last sign, so many
+ * minutes sooner.
+ */
 const earlier = (page: Page, minutes: number): Promise<void> =>
   page.evaluate(async (by) => {
     const db = await new Promise<IDBDatabase>((done, fail) => {
@@ -14,10 +17,25 @@ const earlier = (page: Page, minutes: number): Promise<void> =>
       const writing = db.transaction('attempts', 'readwrite');
       const store = writing.objectStore('attempts');
       const all = store.getAll();
+      type Kept = {
+        quizId: string;
+        openedAt: number;
+        savedAt: number;
+        seenAt?: number;
+        handedInAt: number | null;
+      };
       all.onsuccess = () => {
-        for (const attempt of all.result as { openedAt: number; handedInAt: number | null; limit?: number }[])
-          if (attempt.handedInAt === null && attempt.limit !== undefined)
-            store.put({ ...attempt, openedAt: attempt.openedAt - by * 60_000 });
+        for (const attempt of all.result as Kept[]) {
+          if (attempt.handedInAt !== null || attempt.quizId.startsWith('demo-')) continue;
+          const sooner = (at: number) => at - by * 60_000;
+          const seen = attempt.seenAt === undefined ? {} : { seenAt: sooner(attempt.seenAt) };
+          store.put({
+            ...attempt,
+            openedAt: sooner(attempt.openedAt),
+            savedAt: sooner(attempt.savedAt),
+            ...seen,
+          });
+        }
       };
       writing.oncomplete = () => done();
     });
@@ -225,43 +243,6 @@ test('a clock that was changed on the device changes nothing', async ({ page }) 
   await expect(sit.getByText('silt')).toHaveCount(0);
 });
 
-/** Lets time pass in which the page of whoever is working gave no sign: so many minutes. */
-const silence = (page: Page, minutes: number): Promise<void> =>
-  page.evaluate(async (by) => {
-    const db = await new Promise<IDBDatabase>((done, fail) => {
-      const open = indexedDB.open('yentrel');
-      open.onsuccess = () => done(open.result);
-      open.onerror = () => fail(open.error);
-    });
-    await new Promise<void>((done) => {
-      const writing = db.transaction('attempts', 'readwrite');
-      const store = writing.objectStore('attempts');
-      const all = store.getAll();
-      type Kept = {
-        quizId: string;
-        openedAt: number;
-        savedAt: number;
-        seenAt?: number;
-        handedInAt: number | null;
-      };
-      all.onsuccess = () => {
-        for (const attempt of all.result as Kept[]) {
-          if (attempt.handedInAt !== null || attempt.quizId.startsWith('demo-')) continue;
-          const sooner = (at: number) => at - by * 60_000;
-          const seen = attempt.seenAt === undefined ? {} : { seenAt: sooner(attempt.seenAt) };
-          store.put({
-            ...attempt,
-            openedAt: sooner(attempt.openedAt),
-            savedAt: sooner(attempt.savedAt),
-            ...seen,
-          });
-        }
-      };
-      writing.oncomplete = () => done();
-    });
-    db.close();
-  }, minutes);
-
 test('where nobody comes back: a page that was left is locked, keeps what was typed, and goes on once the teacher lets it', async ({
   page,
 }) => {
@@ -281,7 +262,7 @@ test('where nobody comes back: a page that was left is locked, keeps what was ty
   await expect(sit.getByText(/^Saved on this device/)).toBeVisible();
 
   // The device slept for three minutes: the page finds out by itself, and hides what it held.
-  await silence(sit, 3);
+  await earlier(sit, 3);
   await expect(sit.getByText('your paper is locked')).toBeVisible({ timeout: 25_000 });
   await expect(sit.getByRole('textbox')).toHaveCount(0);
   await expectAccessible(sit, 'a locked paper');

@@ -9,17 +9,15 @@ import { OwnTimes } from './lanes/OwnTimes';
 import { Silence } from './lanes/Silence';
 import { TimeLine } from './lanes/TimeLine';
 import { usePlanView } from './lanes/usePlanView';
+import { ComingBackSentence, GoingBackSentence, MissingSentence } from './sentences/PageSentences';
 import { PlanSentences } from './sentences/PlanSentences';
 import { ZoneSentence } from './sentences/ZoneSentence';
 import { NotInEffect } from './NotInEffect';
 import { UnfinishedSentence } from './sentences/UnfinishedSentence';
 import { usePlans } from './usePlans';
 import { AttemptSentence } from './sentences/AttemptSentence';
-import { ComingBackSentence } from './sentences/ComingBackSentence';
 import { sentenceOf } from './sentences/conditionWords';
-import { GoingBackSentence } from './sentences/GoingBackSentence';
 import { LateSentence } from './sentences/LateSentence';
-import { MissingSentence } from './sentences/MissingSentence';
 import { TimeSentence } from './sentences/TimeSentence';
 
 const AT_ONCE = waitsFor(at('handedIn'));

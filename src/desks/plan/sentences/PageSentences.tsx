@@ -1,0 +1,44 @@
+import { useContentField } from '@/ui/teacher/useContentField';
+import { RuleSentence } from './RuleSentence';
+
+const canOr = (can: boolean) => (can ? 'can' : 'cannot');
+
+/** Whether students may go back to pages that they have left. */
+export function GoingBackSentence() {
+  const { value, edit } = useContentField('goingBack', 'Change whether students may go back');
+  return (
+    <RuleSentence
+      begin="Once they have gone on from a page, students"
+      value={canOr(value)}
+      options={{ can: 'can go back to it', cannot: 'cannot go back to it' }}
+      onChoose={(choice) => edit(choice === 'can')}
+    />
+  );
+}
+
+/** Whether students may leave the quiz and come back to it. */
+export function ComingBackSentence() {
+  const { value, edit } = useContentField('comingBack', 'Change whether students may come back');
+  return (
+    <RuleSentence
+      begin="Students who leave the page for two minutes"
+      value={canOr(value)}
+      options={{ can: 'can come back to it', cannot: 'find it locked until I let them go on' }}
+      onChoose={(choice) => edit(choice === 'can')}
+    />
+  );
+}
+
+/** What is recorded for those who hand in nothing. */
+export function MissingSentence() {
+  const { value, edit } = useContentField('missing', 'Change what missing work gets');
+  return (
+    <RuleSentence
+      begin="Whoever hands in nothing"
+      value={value}
+      options={{ empty: 'has no score', zero: 'gets 0 points' }}
+      end={value === 'zero' ? ' once they cannot hand in any more' : ''}
+      onChoose={edit}
+    />
+  );
+}
