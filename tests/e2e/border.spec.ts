@@ -79,7 +79,7 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');
   const everything = async () =>
-    `${(await sit.evaluate(() => (window as unknown as { seen: string[] }).seen)).join('\n')}\n${await sit.content()}`;
+    `${(await sit.evaluate(() => (window as unknown as { heard: string[] }).heard)).join('\n')}\n${await sit.content()}`;
   await sit.getByRole('button', { name: 'Begin' }).click();
   await sit.getByText('beta').click();
   await sit.getByRole('button', { name: 'Next' }).click();

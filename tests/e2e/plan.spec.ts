@@ -160,6 +160,13 @@ test('on the line, ends of windows and marks are moved with the keys and by drag
     page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
   ).toHaveValue(JSON.stringify({ amount: 15, unit: 'minute' }));
   await expect(changes(page)).toContainText('For 26 students something comes at another time.');
+  // Beside a sentence stands when that is, where it is one time for all.
+  const sentence = page
+    .getByRole('listitem')
+    .filter({ hasText: 'The right answers and explanations appear' });
+  await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toHaveCount(0);
+  await page.getByLabel('The right answers and explanations appear', { exact: true }).selectOption('allClosed all'); // prettier-ignore
+  await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toBeVisible();
   await changes(page).getByRole('button', { name: 'Leave the plan as it was' }).click();
   await expect(
     page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),

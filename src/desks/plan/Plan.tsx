@@ -75,7 +75,7 @@ export default function Plan() {
             ASPECTS.map((aspect) => <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>)
           }
         />
-        <PlanSentences plans={shown} onChange={change} />
+        <PlanSentences plans={shown} lanes={view?.lanes ?? []} onChange={change} />
         <h2 className="mt-5 text-[15px]">Ready-made plans</h2>
         <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
         {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}

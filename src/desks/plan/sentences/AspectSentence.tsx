@@ -13,6 +13,7 @@ import { now } from '@/store/records/clock';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { fromWallField, toWallField } from '@/ui/words/wallField';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { ByHand } from './ByHand';
 import {
   CHOICES,
@@ -126,6 +127,8 @@ interface Props {
   readonly plan: RevealPlan;
   /** Whose plan it is; null: everyone's. */
   readonly target: Target | null;
+  /** When that is for all of them; null where it is not known, or differs. */
+  readonly comes: number | null;
   readonly onChange: (plan: AspectPlan) => void;
   readonly onWaiting: (waiting: RevealPlan['whileWaiting']) => void;
   /** Makes it as for everyone again; null where it is everyone's. */
@@ -150,9 +153,10 @@ function AlsoWaits({ aspect, plan }: Pick<Props, 'aspect' | 'plan'>) {
 }
 
 /** When one part of the result is shown, as a sentence whose parts can be changed. */
-export function AspectSentence({ aspect, plan, target, onChange, onWaiting, onTogether }: Props) {
+export function AspectSentence({ aspect, plan, target, comes, onChange, onWaiting, onTogether }: Props) {
   const { when, only } = plan.aspects[aspect];
   const subject = SUBJECTS[aspect];
+  const { zone } = useQuiz().quiz.content;
   const change = (conditions: Condition[]) => onChange({ only, when: conditions });
   const isByHand = when !== 'never' && when.some((one) => one.when === 'byTeacher');
   return (
@@ -223,6 +227,7 @@ export function AspectSentence({ aspect, plan, target, onChange, onWaiting, onTo
         </>
       )}
       {(when === 'never' || (!isFiltered(aspect) && (aspect !== 'score' || target !== null))) && '.'}
+      {comes !== null && <span className="figures ml-2 text-soft">{dayAndTimeIn(comes, zone)}</span>}
       {when !== 'never' && when.length < 4 && (
         <button
           type="button"

@@ -5,6 +5,7 @@ import type { Target } from '@/core/quiz/target';
 import type { Plans } from '@/store/quiz/standing';
 import { newId } from '@/store/records/ids';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import type { PlanLane } from '@/workers/classDesk';
 import { keyOf, TargetChoice, useTargets, type Named } from '@/ui/teacher/useTargets';
 import { AspectSentence } from './AspectSentence';
 import { sentenceOf } from './conditionWords';
@@ -35,13 +36,29 @@ const AsForEveryone = ({ sentence, onApart }: ApartProps) => (
   </li>
 );
 
+/** Whether the clock alone can say when an aspect comes: it waits for an end or a date, and for nobody's press. */
+const isByClock = ({ when }: AspectPlan): boolean =>
+  when !== 'never' &&
+  when.every((one) => one.when !== 'byTeacher' && one.when !== 'marked') &&
+  when.some((one) => one.when === 'closed' || one.when === 'allClosed' || one.when === 'date');
+
+/** When an aspect comes to those who are spoken of; null where that is not known, or not the same for all of them. */
+function comesAt(aspect: Aspect, plan: AspectPlan, lanes: readonly PlanLane[]): number | null {
+  if (!isByClock(plan)) return null;
+  const [first, ...others] = lanes.map(
+    ({ marks }) => marks.find((mark) => mark.aspect === aspect)?.at ?? null,
+  );
+  return first !== undefined && others.every((at) => at === first) ? first : null;
+}
+
 interface Props {
   readonly plans: Plans;
+  readonly lanes: readonly PlanLane[];
   readonly onChange: (plans: Plans) => void;
 }
 
 /** One sentence for each part of the result: of everyone's plan, or of what is set apart for a class, a group or a student. */
-export function PlanSentences({ plans, onChange }: Props) {
+export function PlanSentences({ plans, lanes, onChange }: Props) {
   const { zone } = useQuiz().quiz.content;
   const targets = useTargets();
   const all = [...targets.groups, ...targets.students];
@@ -55,6 +72,7 @@ export function PlanSentences({ plans, onChange }: Props) {
       onChange(withOwn(plans, who.target, one ? { ...others, [aspect]: one } : others));
     } else if (one) onChange({ plan: { ...plan, aspects: { ...plan.aspects, [aspect]: one } }, ownPlans });
   };
+  const theirs = who ? lanes.filter(({ target }) => same(target, who.target)) : lanes;
   const shown = who ? { ...plan, aspects: { ...plan.aspects, ...own } } : plan;
   return (
     <>
@@ -98,6 +116,7 @@ export function PlanSentences({ plans, onChange }: Props) {
               aspect={aspect}
               plan={shown}
               target={who?.target ?? null}
+              comes={comesAt(aspect, shown.aspects[aspect], theirs)}
               onChange={(one) => change(aspect, one)}
               onWaiting={(whileWaiting) => onChange({ plan: { ...plan, whileWaiting }, ownPlans })}
               onTogether={who ? () => change(aspect, null) : null}
