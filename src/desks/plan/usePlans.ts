@@ -40,10 +40,11 @@ export function usePlans(): PlansHere {
     else waiting.delete(quiz.id);
     setPending(next);
   };
-  const hold = async (plans: Plans, seen: Plans): Promise<boolean> => {
+  /** Gives the step that was made; null where another tab was faster, which is said. */
+  const hold = async (plans: Plans, seen: Plans): Promise<number | null> => {
     const step = await setPlans(quiz.id, plans, seen);
     if (step === null) notify('The plan was changed in another tab. Look at it again.');
-    return step !== null;
+    return step;
   };
   const change = (plans: Plans) => {
     const span = wholeSpan(quiz.standing);
@@ -58,10 +59,9 @@ export function usePlans(): PlansHere {
   };
   const putIntoEffect = async () => {
     if (!pending) return;
-    const step = await setPlans(quiz.id, pending.plans, pending.seen);
+    const step = await hold(pending.plans, pending.seen);
     wait(null);
-    if (step === null) notify('The plan was changed in another tab. Look at it again.');
-    else
+    if (step !== null)
       notify('The changed plan is in effect', {
         label: 'Undo',
         run: () => run(() => undoStep(quiz.id, step)),

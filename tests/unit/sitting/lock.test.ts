@@ -34,6 +34,9 @@ describe('a page that was left where nobody comes back', () => {
     ['given back, it waits as well', { reopened: { at: at(300), minutes: null } }, [], at(900), null],
     ['taken back meanwhile: the two minutes begin when it goes on', {}, [{ from: at(101), to: at(200) }], at(201), null],
     ['and end two minutes later', {}, [{ from: at(101), to: at(200) }], at(202), at(202)],
+    ['locked before it was taken back: it stays locked', {}, [{ from: at(103), to: at(200) }], at(201), at(102)],
+    ['let go on before it was taken back: it waits still', { letOn: at(103) }, [{ from: at(104), to: at(200) }], at(300), null],
+    ['while it is taken back', {}, [{ from: at(101), to: null }], at(300), null],
     ['from a file: there is no page', { source: 'file' }, [], at(900), null],
   ]; // prettier-ignore
   for (const [what, attempt, pauses, now, since] of cases)
