@@ -1,15 +1,18 @@
 import { Clip } from './clip';
 import { Picture } from './picture';
 
-/** The hashes of all pictures, sounds and films that stand anywhere in plain data: a question, a quiz, what leaves for a student. */
-export function pictureHashes(data: unknown): Set<string> {
-  const found = new Set<string>();
-  const visit = (value: unknown): void => {
-    if (typeof value !== 'object' || value === null) return;
-    if ('hash' in value && (Picture.safeParse(value).success || Clip.safeParse(value).success))
-      found.add((value as Picture | Clip).hash);
-    else Object.values(value).forEach(visit);
-  };
-  visit(data);
-  return found;
+/** Every picture, sound and film that stands anywhere in plain data. */
+function* mediaIn(data: unknown): Generator<Picture | Clip> {
+  if (typeof data !== 'object' || data === null) return;
+  if ('hash' in data && (Picture.safeParse(data).success || Clip.safeParse(data).success))
+    yield data as Picture | Clip;
+  else for (const value of Object.values(data)) yield* mediaIn(value);
 }
+
+/** The hashes of all pictures, sounds and films that stand anywhere in plain data: a question, a quiz, what leaves for a student. */
+export const pictureHashes = (data: unknown): Set<string> =>
+  new Set([...mediaIn(data)].map(({ hash }) => hash));
+
+/** The types of all sounds and films in plain data, by their hash. */
+export const clipTypes = (data: unknown): ReadonlyMap<string, Clip['type']> =>
+  new Map([...mediaIn(data)].flatMap((one) => ('type' in one ? [[one.hash, one.type] as const] : [])));

@@ -54,9 +54,11 @@ function offsetOf(text: string): number {
   return (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes)) * 60_000;
 }
 
+/** The hour of the day; with a half of the day only 1 to 12 are hours, and anything else is none. */
 function hourOf(hour: string | undefined, half: string | undefined): number {
   const value = Number(hour ?? 0);
   if (!half) return value;
+  if (value < 1 || value > 12) return NaN;
   return (value % 12) + (/^p/i.test(half) ? 12 : 0);
 }
 

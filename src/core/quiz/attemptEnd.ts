@@ -27,18 +27,33 @@ function runOut(from: number, minutes: number, pauses: readonly Pause[]): number
   return end;
 }
 
+type TimedWindow = Pick<WindowFields, 'until' | 'timeLimit'> & { readonly pauses: readonly Pause[] };
+
+/** The minutes that an attempt has, and from when: a longer limit holds for one that is running, a shorter one does not. */
+const clockOf = ({ begunAt, limit, reopened }: Timed, window: TimedWindow) => ({
+  from: reopened?.at ?? begunAt,
+  minutes: reopened ? reopened.minutes : longest(limit, window.timeLimit),
+});
+
 /**
  * When an attempt that is not handed in ends: with the window, or when its time has run out, whichever is sooner; null
- * where nothing ends it. A longer limit holds for one that is running, a shorter one does not.
+ * where nothing ends it.
  */
-export function endOf(
-  { begunAt, limit, reopened }: Timed,
-  window: Pick<WindowFields, 'until' | 'timeLimit'> & { readonly pauses: readonly Pause[] },
-): number | null {
-  const minutes = reopened ? reopened.minutes : longest(limit, window.timeLimit);
-  const out = minutes === null ? null : runOut(reopened?.at ?? begunAt, minutes, window.pauses);
+export function endOf(timed: Timed, window: TimedWindow): number | null {
+  const { from, minutes } = clockOf(timed, window);
+  const out = minutes === null ? null : runOut(from, minutes, window.pauses);
   if (out === null) return window.until;
   return window.until === null ? out : Math.min(out, window.until);
+}
+
+/** The minutes that are left of an attempt's time at an instant, none of them spent while the quiz was taken back; null without a limit. */
+export function minutesLeftAt(timed: Timed, window: TimedWindow, at: number): number | null {
+  const { from, minutes } = clockOf(timed, window);
+  if (minutes === null) return null;
+  const still = window.pauses
+    .map((pause) => Math.min(pause.to ?? at, at) - Math.max(pause.from, from))
+    .reduce((sum, ms) => sum + Math.max(0, ms), 0);
+  return Math.max(0, minutes - (at - from - still) / MINUTE);
 }
 
 /** True for work that came after the last moment: a hand-in within the minute of it is in time. */

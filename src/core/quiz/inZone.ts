@@ -19,20 +19,20 @@ export const hasTimes = ({ content, standing }: TypedTimes): boolean =>
 
 /**
  * A quiz in another time zone: every time that was typed shows the same on the wall there, 16:00 stays 16:00. Where an opening
- * has passed at an instant, it stays: whoever has begun has begun.
+ * or an end has passed at an instant, it stays: whoever has begun has begun, and what is closed is not open again.
  */
 export function inZone<Quiz extends TypedTimes>(quiz: Quiz, zone: string, now: number): Quiz {
   const { content, standing } = quiz;
   const moved = (at: number): number => instantAt(wallClock(at, content.zone) + (at % 1000), zone);
   const time = <At extends number | null | undefined>(at: At): At =>
     (typeof at === 'number' ? moved(at) : at) as At;
-  const opens = <At extends number | null | undefined>(at: At): At =>
+  const unlessPassed = <At extends number | null | undefined>(at: At): At =>
     typeof at === 'number' && at <= now ? at : time(at);
   const window = (set: OwnWindow['set']): OwnWindow['set'] => ({
     ...set,
-    ...(set.from === undefined ? {} : { from: opens(set.from) }),
+    ...(set.from === undefined ? {} : { from: unlessPassed(set.from) }),
     ...(set.due === undefined ? {} : { due: time(set.due) }),
-    ...(set.until === undefined ? {} : { until: time(set.until) }),
+    ...(set.until === undefined ? {} : { until: unlessPassed(set.until) }),
   });
   const aspect = (plan: AspectPlan): AspectPlan =>
     plan.when === 'never'
@@ -53,9 +53,9 @@ export function inZone<Quiz extends TypedTimes>(quiz: Quiz, zone: string, now: n
       ...standing,
       opening: opening && {
         ...opening,
-        from: opens(opening.from),
+        from: unlessPassed(opening.from),
         due: time(opening.due),
-        until: time(opening.until),
+        until: unlessPassed(opening.until),
       },
       windows: standing.windows.map((one) => ({ ...one, set: window(one.set) })),
       plans: standing.plans.map((one) => ({ ...one, aspects: aspects(one.aspects) })),

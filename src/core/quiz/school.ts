@@ -102,6 +102,15 @@ export function studentsSet(
   });
 }
 
+/** Work of those whom a quiz is set to; that of others is kept and counts for nothing. */
+export function ofThoseSet<Work extends { readonly studentId: string }>(
+  students: readonly Pick<Student, 'id'>[],
+  work: readonly Work[],
+): Work[] {
+  const set = new Set(students.map(({ id }) => id));
+  return work.filter(({ studentId }) => set.has(studentId));
+}
+
 /** Everyone of one class. */
 export const studentsOfClass = (
   classId: string,

@@ -2,7 +2,8 @@ import type { Attempt, Ruling } from '../quiz/attempt';
 import { lockedSince } from '../quiz/lock';
 import { noRuling } from '../quiz/noRuling';
 import type { QuizStanding } from '../quiz/quiz';
-import { attemptState, finishedAt, isFinished } from '../quiz/window';
+import { minutesLeftAt } from '../quiz/attemptEnd';
+import { attemptState, finishedAt, isFinished, timedOf } from '../quiz/window';
 import type { OwnWindow, StudentWindow } from '../quiz/windows';
 
 /**
@@ -80,16 +81,9 @@ function notMarked(ruling: Ruling | undefined): Ruling | null {
   return rest;
 }
 
-const MINUTE = 60_000;
-
 /** The minutes that were left of an attempt's time when it ended; null without a limit. */
-export function minutesLeft(attempt: Attempt, window: StudentWindow): number | null {
-  const begunAt = attempt.reopened?.at ?? attempt.openedAt;
-  const minutes = attempt.reopened ? attempt.reopened.minutes : (attempt.limit ?? null);
-  if (minutes === null) return null;
-  const end = begunAt + minutes * MINUTE;
-  return Math.max(0, (end - finishedAt(attempt, window)) / MINUTE);
-}
+export const minutesLeft = (attempt: Attempt, window: StudentWindow): number | null =>
+  minutesLeftAt(timedOf(attempt), window, finishedAt(attempt, window));
 
 function moreMinutes(acts: Acts, here: Situation, last: Attempt | undefined, minutes: number): Outcome {
   const { studentId, window } = here;

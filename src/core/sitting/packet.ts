@@ -107,17 +107,16 @@ function withMarks(scene: Scene, studentId: string, own: StudentWork, rulings: C
 }
 
 /** How the class did, as far as the plan can show it to somebody: its papers are marked for nothing else. */
-async function classIn(store: SittingStore, { quiz, paper, scene, window, now }: Look): Promise<Together> {
+async function classIn(store: SittingStore, look: Look): Promise<Together> {
+  const { quiz, paper, scene, now } = look;
   const plans = [
     scene.plan.aspects.classDid,
     ...scene.ownPlans.flatMap(({ aspects }) => aspects.classDid ?? []),
   ];
   if (plans.every(({ when }) => when === 'never')) return { papers: 0, did: null };
-  const work = await store.everyonesWork(quiz.id);
+  const work = await store.everyonesWork(look);
   const { unfinished } = quiz.content;
-  const windows = new Map(scene.seats.map((seat) => [seat.studentId, seat.window]));
-  const windowOf = (studentId: string) => windows.get(studentId) ?? window;
-  const students = new MarkedClass(paper, { ...work, windowOf, unfinished, at: now }).students();
+  const students = new MarkedClass(paper, { ...work, unfinished, at: now }).students();
   const papers = students.filter(({ sheets }) => sheets.some(isComplete)).length;
   const outOf = students.find(({ recorded }) => recorded)?.recorded?.outOf;
   const did = outOf

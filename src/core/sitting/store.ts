@@ -47,8 +47,8 @@ export interface SittingStore {
   paper(quizId: string, revision: number | null): Promise<Paper>;
   /** Everything that decides what is shown of the quiz, of this student and of everyone. */
   scene(visit: Visit): Promise<Scene>;
-  /** Everyone's attempts at the quiz, with what the teacher scored and ruled. */
-  everyonesWork(quizId: string): Promise<Pick<ClassWork, 'attempts' | 'overrides' | 'rulings'>>;
+  /** The attempts of everyone whom the quiz is set to, with their windows and what the teacher scored and ruled. */
+  everyonesWork(visit: Visit): Promise<Pick<ClassWork, 'attempts' | 'windowOf' | 'overrides' | 'rulings'>>;
   teachersWork(quizId: string, attemptIds: readonly string[]): Promise<TeachersWork>;
   /** Begins the student's next attempt, or leaves the one that is being worked at: as `begin` decides. */
   begin(at: PaperAddress): Promise<void>;

@@ -75,7 +75,8 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
     visit: (at) => Promise.resolve(at.quizId === quizId ? { quiz, student, window, made } : null),
     paper: () => Promise.resolve(paper),
     scene: () => Promise.resolve(sceneOf(quiz, student.id, made)),
-    everyonesWork: () => Promise.resolve({ attempts: made, overrides: new Map(), rulings: new Map() }),
+    everyonesWork: () =>
+      Promise.resolve({ attempts: made, windowOf: () => window, overrides: new Map(), rulings: new Map() }),
     teachersWork: () => Promise.resolve({ overrides: new Map(), rulings: new Map(), comments: new Map() }),
     begin() {
       const decided = begin({ window, granted: 0 }, made, now());

@@ -3,7 +3,7 @@ import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/CreditPie';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { FeedbackView } from '@/ui/widgets/FeedbackView';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { ProseView } from '@/ui/widgets/ProseView';

@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react';
 import type { DraftChange } from '@/core/quiz/draftChanges';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { numberOf } from '@/core/quiz/section';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';

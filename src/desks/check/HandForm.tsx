@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { compare, type Fraction } from '@/core/figures/fraction';
 import { now } from '@/store/records/clock';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { removeOverride, setOverride } from '@/store/work/overrides';
 import { points } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';

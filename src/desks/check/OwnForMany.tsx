@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { divide, type Fraction } from '@/core/figures/fraction';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { PercentField } from '@/ui/widgets/PercentField';

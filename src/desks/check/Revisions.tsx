@@ -1,5 +1,5 @@
 import { putBack } from '@/store/quiz/revisions';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';

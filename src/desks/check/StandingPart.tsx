@@ -1,7 +1,7 @@
 import type { Standing } from '@/core/content/questionBase';
 import { numberOf } from '@/core/quiz/section';
 import { saveQuestion } from '@/store/quiz/edits';
-import { keyField } from '@/store/records/history';
+import { keyField } from '@/store/records/steps';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';

@@ -1,4 +1,4 @@
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
@@ -25,6 +25,6 @@ async function fetchTable(quizId: string): Promise<CheckTable> {
 export function useCheckTable(): Query<CheckTable> {
   const { quiz, attemptsSeq } = useQuiz();
   const { id } = quiz;
-  const state = quizState(quiz);
+  const state = viewsDependOn(quiz);
   return useQuery(() => fetchTable(id), [id, state, attemptsSeq]);
 }

@@ -8,7 +8,7 @@ import {
   waitsBesides,
 } from '@/core/reveal/byHand';
 import { closeQuiz, showAspects } from '@/store/quiz/standing';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { DialogFoot } from '@/ui/widgets/DialogFoot';
@@ -18,7 +18,7 @@ import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { notify } from '@/ui/widgets/notices';
 import { run, usePress, type Press } from '@/ui/widgets/press';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useNow } from '@/ui/widgets/useNow';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
@@ -32,7 +32,7 @@ import { ScoresFile } from './ScoresFile';
 function useRows(): Query<HandBackRow[]> {
   const { quiz, attemptsSeq } = useQuiz();
   const { id } = quiz;
-  const state = quizState(quiz);
+  const state = viewsDependOn(quiz);
   return useQuery(() => classWorker().handBack(id), [id, state, attemptsSeq]);
 }
 

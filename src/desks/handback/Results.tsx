@@ -3,7 +3,7 @@ import { notCountedWords } from '@/core/scoring/words';
 import { ASPECTS } from '@/core/quiz/plan';
 import { aspectsByHand, isShownAlone } from '@/core/reveal/byHand';
 import { showStudent } from '@/store/quiz/standing';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { CommentField } from '@/ui/teacher/CommentField';
 import { points } from '@/ui/words/figures';

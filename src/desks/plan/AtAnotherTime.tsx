@@ -8,7 +8,7 @@ import { SlipClass, SlipQuestions, SlipScore, SlipWords } from '@/ui/widgets/Sli
 import { useQuery } from '@/ui/widgets/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { pointsWord } from '@/ui/words/figures';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import { stillToCome, whenResultsCome } from '@/ui/words/resultWords';
 import { fromWallField, toWallField } from '@/ui/words/wallField';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
@@ -87,7 +87,7 @@ export function AtAnotherTime() {
   const studentId = chosen ?? first?.id ?? null;
   const { value, failure, again } = useQuery(
     async () => (studentId === null ? null : classWorker().seenAt(quiz.id, studentId, at)),
-    [quiz.id, studentId, at, quizState(quiz), attemptsSeq],
+    [quiz.id, studentId, at, viewsDependOn(quiz), attemptsSeq],
   );
   if (!students || studentId === null) return null;
   return (

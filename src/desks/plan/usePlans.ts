@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { wholeSpan } from '@/core/quiz/window';
 import { now } from '@/store/records/clock';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { setPlans, type Plans } from '@/store/quiz/standing';
 import type { Draft } from '@/ui/editing/useDraft';
 import type { RevealPlan } from '@/core/quiz/plan';

@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import type { Student } from '@/core/quiz/school';
 import { saveGroups, saveStudent, setRemoved } from '@/store/class/roster';
-import { CLASS_LIST, undoStep } from '@/store/records/history';
+import { CLASS_LIST } from '@/store/records/scopes';
+import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { MoreTimeField } from './MoreTimeField';

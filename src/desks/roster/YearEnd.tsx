@@ -8,7 +8,8 @@ import {
   setClassAway,
   type ListedClass,
 } from '@/store/class/classes';
-import { CLASS_LIST, undoStep } from '@/store/records/history';
+import { CLASS_LIST } from '@/store/records/scopes';
+import { undoStep } from '@/store/undo/undo';
 import { Choice } from '@/ui/widgets/Choice';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { DialogFoot } from '@/ui/widgets/DialogFoot';

@@ -2,7 +2,8 @@ import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from 
 import { useEffect, useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/records/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';
-import { SHELF, undoStep } from '@/store/records/history';
+import { SHELF } from '@/store/records/scopes';
+import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { SaveFile } from '@/ui/teacher/SaveFile';

@@ -12,7 +12,7 @@ import { useQuery } from '@/ui/widgets/useQuery';
 import { isDemo } from '@/store/class/classes';
 import { setDeleted } from '@/store/quiz/shelf';
 import { ShelfMenu } from './ShelfMenu';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import type { ClassDesk } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
@@ -122,7 +122,7 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
   const sortable = useSortable({ id: quiz.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const { id } = quiz;
-  const head = quizState(quiz);
+  const head = viewsDependOn(quiz);
   // Where the quiz was removed meanwhile its row goes as well.
   const { value: work } = useQuery(() => classWorker().quizCounts(id), [id, state, head]);
   const { word, detail } = stands(quiz);

@@ -3,7 +3,7 @@ import type { Table } from '@/core/formats/table';
 import { count } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/notices';
 import { TableFile } from '@/ui/teacher/TableFile';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { ImportDone } from '@/workers/classDesk';

@@ -7,7 +7,7 @@ import { count } from '@/ui/words/figures';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SetToLine } from '@/ui/teacher/SetToLine';
 import { useNow } from '@/ui/widgets/useNow';
@@ -31,7 +31,7 @@ type Shown = keyof typeof SHOWN;
 function useTray(listed: number): Query<TrayRow[]> {
   const { quiz, attemptsSeq } = useQuiz();
   const { id } = quiz;
-  const state = quizState(quiz);
+  const state = viewsDependOn(quiz);
   // A page is locked by nothing but the time that passes.
   const at = useNow();
   const look = quiz.content.comingBack ? 0 : Math.floor(at / 15_000);
@@ -88,7 +88,7 @@ function headline(rows: readonly TrayRow[]): string {
 /** Work of students whom the quiz is not set to. */
 function Outside() {
   const { quiz, attemptsSeq } = useQuiz();
-  const state = quizState(quiz);
+  const state = viewsDependOn(quiz);
   const { value } = useQuery(() => classWorker().workOutside(quiz.id), [quiz.id, attemptsSeq, state]);
   if (!value) return null;
   return (

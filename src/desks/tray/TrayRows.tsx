@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isFinished } from '@/core/quiz/window';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { actOnSitting } from '@/store/work/sittingActs';
 import { ruleAll } from '@/store/work/rulings';
 import { count } from '@/ui/words/figures';

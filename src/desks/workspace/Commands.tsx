@@ -4,7 +4,7 @@ import { isOpen, wholeSpan } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { addQuestion } from '@/store/quiz/edits';
 import { now } from '@/store/records/clock';
-import { redo, undo } from '@/store/records/history';
+import { redo, undo } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';
 import { Commands as Palette } from '@/ui/teacher/Commands';
 import type { PaletteAction } from '@/ui/widgets/Palette';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { applyDraft, undoRevision } from '@/store/quiz/revisions';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';

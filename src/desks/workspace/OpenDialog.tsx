@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Opening } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/store/records/clock';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { closeQuiz, letQuizGoOn, openQuiz, takeBackOpening, takeQuizBack } from '@/store/quiz/standing';
 import { Dialog } from '@/ui/widgets/Dialog';
@@ -155,8 +155,8 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
   const state = windowState(wholeSpan(quiz.standing), at);
   const read = openingOf(form, before, at, zone);
   const changed = read.ok && !same(read.opening, before);
-  const tell = (step: number, text: string) =>
-    notify(text, { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
+  const tell = (step: number | null, text: string) =>
+    notify(text, step === null ? null : { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
   const apply = usePress(async () => {
     if (!read.ok) return;
     const { from, until } = read.opening;

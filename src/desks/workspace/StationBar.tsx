@@ -9,7 +9,7 @@ import { dayAndTimeIn, shortTimeIn } from '@/ui/words/zoneTime';
 import { useCovered } from '@/ui/widgets/useCovered';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import { usePaper, useQuiz, type QuizView } from '@/ui/teacher/quizContext';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import { useSaving, type SavingState } from '@/ui/editing/saving';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { ThemeSwitch } from '@/ui/widgets/ThemeSwitch';
@@ -25,7 +25,7 @@ const savingWords = (state: SavingState): string =>
 /** What is left to do at each station, in two or three words. */
 function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
   const { id } = quiz;
-  const state = quizState(quiz);
+  const state = viewsDependOn(quiz);
   const { value: counts } = useQuery(() => classWorker().quizCounts(id), [id, state, attemptsSeq]);
   const { value: leaks } = useQuery(() => classWorker().leakCount(id), [id, state, attemptsSeq]);
   const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { calledBy } from '@/core/content/plainText';
 import { copyQuestions } from '@/store/quiz/edits';
 import { listQuizzes } from '@/store/quiz/shelf';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { DialogFoot } from '@/ui/widgets/DialogFoot';
 import { notify } from '@/ui/widgets/notices';

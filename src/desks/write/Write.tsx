@@ -20,7 +20,7 @@ import {
   removeSection,
   saveContent,
 } from '@/store/quiz/edits';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useNarrow } from '@/ui/widgets/useNarrow';

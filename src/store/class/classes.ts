@@ -3,7 +3,8 @@ import { groupsOfClass, type Member, type SchoolClass, type SetTo } from '@/core
 import { now } from '../records/clock';
 import { db, type RecordChange } from '../records/db';
 import { StoreError } from '../records/failure';
-import { CLASS_LIST, editing, record } from '../records/history';
+import { CLASS_LIST } from '../records/scopes';
+import { editing, record } from '../records/steps';
 import { newId } from '../records/ids';
 
 /** A class with its groups, and how many are on its list. */

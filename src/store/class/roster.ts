@@ -13,7 +13,8 @@ import {
 import { now } from '../records/clock';
 import { db, type RecordChange } from '../records/db';
 import { StoreError } from '../records/failure';
-import { CLASS_LIST, editing, record } from '../records/history';
+import { CLASS_LIST } from '../records/scopes';
+import { editing, record } from '../records/steps';
 import { newId } from '../records/ids';
 
 /** People, and the lists of the classes that they are on. */

@@ -1,6 +1,6 @@
 import { attemptsSeq } from '../records/sequence';
 import { db } from '../records/db';
-import { CLASS_LIST } from '../records/history';
+import { CLASS_LIST } from '../records/scopes';
 
 /** When everything was last backed up, and whether anything has changed since. */
 export interface BackupState {

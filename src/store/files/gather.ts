@@ -8,7 +8,7 @@ import { paperFrom } from '@/core/quiz/paper';
 import { now } from '../records/clock';
 import { pictureBlob } from '../quiz/pictures';
 import { db, type HistoryRecord } from '../records/db';
-import { CLASS_LIST, SHELF } from '../records/history';
+import { CLASS_LIST, SHELF } from '../records/scopes';
 import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq } from '../records/sequence';
 

@@ -7,7 +7,7 @@ import { attemptsOf } from '../work/attempts';
 import { now } from '../records/clock';
 import { db, type MappingRecord } from '../records/db';
 import { StoreError } from '../records/failure';
-import { EDIT_TABLES, record } from '../records/history';
+import { EDIT_TABLES, record } from '../records/steps';
 import { newId } from '../records/ids';
 import { head } from '../quiz/quizzes';
 import { ofQuiz } from '../records/ofQuiz';

@@ -3,10 +3,12 @@ import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import type { Member, Person, SchoolClass } from '@/core/quiz/school';
 import { placedIn } from '@/core/quiz/paper';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
+import { clipTypes } from '@/core/content/pictureHashes';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '../records/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
-import { CLASS_LIST, EDIT_TABLES, record } from '../records/history';
+import { CLASS_LIST } from '../records/scopes';
+import { EDIT_TABLES, record } from '../records/steps';
 import { newId } from '../records/ids';
 import { draftPaper, head } from '../quiz/quizzes';
 import { ofQuiz } from '../records/ofQuiz';
@@ -16,7 +18,7 @@ import { removeForGood } from '../quiz/shelf';
 
 /** What comes into the browser from files that have been read and checked. Each call is one transaction: all or nothing. */
 
-const typeOf = (bytes: Uint8Array): string =>
+const pictureType = (bytes: Uint8Array): string =>
   bytes[0] === 0x89
     ? 'image/png'
     : bytes[0] === 0xff
@@ -25,14 +27,17 @@ const typeOf = (bytes: Uint8Array): string =>
         ? 'image/gif'
         : 'image/webp';
 
-const keepPictures = (pictures: Pictures): Promise<unknown> =>
-  db.media.bulkPut(
-    [...pictures].map(([hash, bytes]) => ({
+/** Keeps what a file brings: sounds and films under the type that the file names, pictures under that of their first bytes. */
+function keepMedia(media: Pictures, named: unknown): Promise<unknown> {
+  const types = clipTypes(named);
+  return db.media.bulkPut(
+    [...media].map(([hash, bytes]) => ({
       hash,
-      blob: new Blob([new Uint8Array(bytes)], { type: typeOf(bytes) }),
+      blob: new Blob([new Uint8Array(bytes)], { type: types.get(hash) ?? pictureType(bytes) }),
       keptAt: now(),
     })),
   );
+}
 
 const stepRecord = (quizId: string, step: Step): HistoryRecord => ({ quizId, ...step });
 
@@ -60,8 +65,8 @@ function asCopy(quiz: BackedQuiz, title: (title: string) => string): BackedQuiz 
 /** Writes a quiz with everything that belongs to it, in place of what stands under its id. */
 async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<void> {
   const { id: quizId, content, createdAt, changedAt } = quiz;
-  // Numbers of the attempts go on from those that were here: readers that know older ones see that all have changed.
-  const last = await attemptsSeq(quizId);
+  // Numbers of the attempts go on behind those that were here: readers that know older ones see that all have changed.
+  const last = (await attemptsSeq(quizId)) + 1;
   if (await db.quizzes.get(quizId)) await removeForGood(quizId);
   const { standing, firstHandInAt } = part;
   await db.quizzes.put({
@@ -154,7 +159,7 @@ export const restoreBackup = (
     }
     // Whoever keeps what was known of students and classes sees that it may have changed.
     await nextSeq(CLASS_LIST);
-    await keepPictures(pictures);
+    await keepMedia(pictures, quizzes);
   });
 
 const NO_WORK: ClassPart = {
@@ -202,7 +207,7 @@ export const addQuiz = (file: QuizFile, pictures: Pictures, as: 'itself' | 'copy
       await nextSeq(CLASS_LIST);
     }
     await writeQuiz(written);
-    await keepPictures(pictures);
+    await keepMedia(pictures, file);
     return written.quiz.id;
   });
 
@@ -224,5 +229,5 @@ export const updateQuiz = (file: QuizFile, pictures: Pictures): Promise<void> =>
     for (const [id, placed] of theirs)
       if (!own.has(id)) changes.push({ kind: 'question', id, before: null, after: placed });
     if (changes.length > 0) await record(quizId, changes, { label: 'Apply a later copy', field: '' });
-    await keepPictures(pictures);
+    await keepMedia(pictures, file);
   });

@@ -7,7 +7,7 @@ import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { db, placedOf, type QuestionRecord } from '../records/db';
-import { editing, record, type EditLabel } from '../records/history';
+import { editing, record, type EditLabel } from '../records/steps';
 import { newId } from '../records/ids';
 import { head } from './quizzes';
 

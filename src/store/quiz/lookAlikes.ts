@@ -1,7 +1,7 @@
 import { same } from '@/core/figures/deepEqual';
 import { MOST_DECISIONS, type AlikeDecision } from '@/core/quiz/placement';
 import { db, placedOf } from '../records/db';
-import { editing, record } from '../records/history';
+import { editing, record } from '../records/steps';
 
 /** What the teacher has decided about look-alikes of a question, the newest last. */
 export const alikeDecisions = async (quizId: string, questionId: string): Promise<readonly AlikeDecision[]> =>

@@ -7,7 +7,7 @@ import type { KeptMarked } from '@/core/reveal/markedToKeep';
 import { now } from '../records/clock';
 import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
 import { StoreError } from '../records/failure';
-import { EDIT_TABLES, record, undoLastIf } from '../records/history';
+import { EDIT_TABLES, record, undoLastIf } from '../records/steps';
 import { keptMarked } from '../work/rulings';
 import { draftPaper, head } from './quizzes';
 import { ofQuiz } from '../records/ofQuiz';

@@ -1,6 +1,7 @@
 import { now } from '../records/clock';
 import { db, type QuizRecord, type RecordChange, type ShelfPlace } from '../records/db';
-import { CLASS_LIST, editing, record, SHELF } from '../records/history';
+import { CLASS_LIST, SHELF } from '../records/scopes';
+import { editing, record } from '../records/steps';
 import { isDemo } from '../class/classes';
 import { createQuiz, draftPaper, head } from './quizzes';
 import { ofQuiz } from '../records/ofQuiz';

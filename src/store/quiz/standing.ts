@@ -12,7 +12,7 @@ import { aspectsByHand } from '@/core/reveal/byHand';
 import { now } from '../records/clock';
 import { newId } from '../records/ids';
 import type { RecordChange, StandingActs } from '../records/db';
-import { editing, record } from '../records/history';
+import { editing, record } from '../records/steps';
 import { keptNow } from '../work/keptNow';
 import { head } from './quizzes';
 
@@ -21,6 +21,19 @@ const act = (quizId: string, label: string, change: (acts: StandingActs) => Stan
   editing(async () => {
     const { live: _, ...before } = (await head(quizId)).standing;
     return record(quizId, [{ kind: 'standing', before, after: change(before) }], { label, field: '' });
+  });
+
+/** The same for a press that another tab may have made already: null where the quiz is not as the press expects it. */
+const actOnPause = (
+  quizId: string,
+  label: string,
+  whileTakenBack: boolean,
+  change: (pauses: StandingActs['pauses']) => StandingActs['pauses'],
+): Promise<number | null> =>
+  editing(async () => {
+    const { pauses } = (await head(quizId)).standing;
+    if (isTakenBack(pauses, now()) !== whileTakenBack) return null;
+    return act(quizId, label, (acts) => ({ ...acts, pauses: change(acts.pauses) }));
   });
 
 /** Opens the quiz for its window, or changes the times of the one it has. */
@@ -37,18 +50,18 @@ export async function openQuiz(quizId: string, opening: Opening): Promise<number
 export const closeQuiz = (quizId: string): Promise<number> =>
   act(quizId, 'Close the quiz', (acts) => closedAt(acts, now()));
 
-/** Takes the quiz back: nobody sits and nobody's clock runs until it goes on. What was done stays, and no window closes by it. */
-export const takeQuizBack = (quizId: string): Promise<number> =>
-  act(quizId, 'Take the quiz back', (acts) =>
-    isTakenBack(acts.pauses, now()) ? acts : { ...acts, pauses: [...acts.pauses, { from: now(), to: null }] },
-  );
+/**
+ * Takes the quiz back: nobody sits and nobody's clock runs until it goes on. What was done stays, and no window closes by it.
+ * null where it is taken back already: nothing is written.
+ */
+export const takeQuizBack = (quizId: string): Promise<number | null> =>
+  actOnPause(quizId, 'Take the quiz back', false, (pauses) => [...pauses, { from: now(), to: null }]);
 
-/** Lets a quiz that was taken back go on. */
-export const letQuizGoOn = (quizId: string): Promise<number> =>
-  act(quizId, 'Let the quiz go on', (acts) => ({
-    ...acts,
-    pauses: acts.pauses.map((pause) => (pause.to === null ? { ...pause, to: now() } : pause)),
-  }));
+/** Lets a quiz that was taken back go on. null where it is not: nothing is written. */
+export const letQuizGoOn = (quizId: string): Promise<number | null> =>
+  actOnPause(quizId, 'Let the quiz go on', true, (pauses) =>
+    pauses.map((pause) => (pause.to === null ? { ...pause, to: now() } : pause)),
+  );
 
 /**
  * Sets a window of their own for a class, a group or a student, in place of the one they had; null: as for everyone. What

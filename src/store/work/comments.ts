@@ -4,7 +4,7 @@ import type { Comment, CommentText } from '@/core/quiz/attempt';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { now } from '../records/clock';
 import { db } from '../records/db';
-import { editing, record } from '../records/history';
+import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';
 
 /** Comments of a quiz by attempt, then by question; the whole attempt's stands under the empty id. */

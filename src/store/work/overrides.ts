@@ -1,7 +1,7 @@
 import { overridesByAttempt } from '@/core/checking/classWork';
 import type { Override } from '@/core/quiz/override';
 import { db, type RecordChange } from '../records/db';
-import { editing, record } from '../records/history';
+import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';
 import { keptMarked } from './rulings';
 

@@ -2,7 +2,7 @@ import type { Ruling } from '@/core/quiz/attempt';
 import { noRuling } from '@/core/quiz/noRuling';
 import { now } from '../records/clock';
 import { db, type RecordChange } from '../records/db';
-import { editing, record } from '../records/history';
+import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';
 
 /** The teacher's rulings over a quiz's attempts, by attempt. */

@@ -2,7 +2,7 @@ import type { Attempt, Ruling } from '@/core/quiz/attempt';
 import { actFor, type ActProblem, type SittingAct } from '@/core/sitting/acts';
 import { now } from '../records/clock';
 import { db, type RecordChange } from '../records/db';
-import { EDIT_TABLES, record } from '../records/history';
+import { EDIT_TABLES, record } from '../records/steps';
 import { head } from '../quiz/quizzes';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 import { windowOfStudent } from '../quiz/windows';
@@ -38,7 +38,6 @@ const attemptChange = ({ before, after }: { before: Attempt; after: Attempt }): 
 export const actOnSitting = (quizId: string, studentId: string, act: SittingAct): Promise<ActDone> =>
   db.transaction('rw', TABLES, async () => {
     const at = now();
-    if (act.act === 'collect' || act.act === 'startAgain') await settle(quizId, at);
     const quiz = await head(quizId);
     const made = await attemptsOfStudent(quizId, studentId);
     const last = made.at(-1);
@@ -46,6 +45,7 @@ export const actOnSitting = (quizId: string, studentId: string, act: SittingAct)
     const window = await windowOfStudent(quiz, studentId);
     const outcome = actFor(quiz.standing, { studentId, window, made, ruling, now: at }, act);
     if (!outcome.ok) return outcome;
+    if (act.act === 'collect' || act.act === 'startAgain') await settle(quizId, at);
     const { live: _, ...before } = quiz.standing;
     const kept = [...before.kept, ...(await keptNow(quiz))];
     const after = { ...before, windows: outcome.acts.windows, granted: outcome.acts.granted, kept };

@@ -1,6 +1,8 @@
 import type { Table } from 'dexie';
 import { overridesByAttempt } from '@/core/checking/classWork';
-import { studentsSet } from '@/core/quiz/school';
+import { ofThoseSet, studentsSet } from '@/core/quiz/school';
+import { windowOfQuiz } from '@/core/quiz/window';
+import { windowsOf } from '@/core/quiz/windowsOf';
 import { asksForOthers } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import type { PaperAddress } from '@/core/sitting/port';
@@ -11,6 +13,7 @@ import { ofQuiz, underAttempt } from '../records/ofQuiz';
 import { holderOf } from '../records/tickets';
 import { pictureBlob } from '../quiz/pictures';
 import { draftPaper } from '../quiz/quizzes';
+import { school } from '../class/roster';
 import { paperAt, settleByClosing } from '../quiz/revisions';
 import { windowOfStudent } from '../quiz/windows';
 import { attemptsOfStudent, changeAttempt, startAttempt } from './attempts';
@@ -66,13 +69,17 @@ export const sittingStore: SittingStore = {
     });
   },
 
-  async everyonesWork(quizId) {
-    const [attempts, overrides, rulings] = await Promise.all([
-      ofQuiz.attempts(quizId).toArray(),
-      overridesOf(quizId),
-      rulingsOf(quizId),
+  async everyonesWork({ quiz }) {
+    const { content, standing } = quiz;
+    const [[people, members], all, overrides, rulings] = await Promise.all([
+      school(),
+      ofQuiz.attempts(quiz.id).toArray(),
+      overridesOf(quiz.id),
+      rulingsOf(quiz.id),
     ]);
-    return { attempts, overrides, rulings };
+    const attempts = ofThoseSet(studentsSet(standing.setTo, people, members), all);
+    const windowOf = windowsOf(windowOfQuiz(standing.opening, content), standing, people, members);
+    return { attempts, windowOf, overrides, rulings };
   },
 
   async teachersWork(quizId, attemptIds) {

@@ -4,7 +4,7 @@ import { same } from '@/core/figures/deepEqual';
 import { now } from '../records/clock';
 import { db } from '../records/db';
 import { StoreError } from '../records/failure';
-import { EDIT_TABLES, record } from '../records/history';
+import { EDIT_TABLES, record } from '../records/steps';
 import { newId } from '../records/ids';
 import { head } from '../quiz/quizzes';
 import { REVISION_TABLES, settle } from '../quiz/revisions';

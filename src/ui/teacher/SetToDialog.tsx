@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { SetTo } from '@/core/quiz/school';
 import type { ListedClass } from '@/store/class/classes';
 import type { QuizRecord } from '@/store/records/db';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { setQuizTo } from '@/store/quiz/standing';
 import { Dialog } from '../widgets/Dialog';
 import { DialogFoot } from '../widgets/DialogFoot';

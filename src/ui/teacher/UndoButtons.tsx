@@ -1,18 +1,23 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useLayoutEffect } from 'react';
-import { nextSteps, redo, undo } from '@/store/records/history';
+import { nextSteps } from '@/store/records/steps';
+import { redo, undo, type Stepped } from '@/store/undo/undo';
 import { notify } from '../widgets/notices';
 import { run } from '../widgets/press';
+
+/** What taking back or making again a step did, for a notice. */
+const steppedWords = ({ label, partly }: Stepped, words: 'Undone' | 'Redone'): string =>
+  `${words}: ${label.toLowerCase()}${partly ? '. What newer work depends on stays as it is.' : ''}`;
 
 /** Undo and redo of a quiz, the class list or the Shelf, as buttons; their keys work anywhere on the page. */
 export function UndoButtons({ scope }: { readonly scope: string }) {
   const steps = useLiveQuery(() => nextSteps(scope), [scope], { undo: null, redo: null });
   useUndoKeys(scope);
-  const press = (step: typeof undo, words: string) =>
+  const press = (step: typeof undo, words: 'Undone' | 'Redone') =>
     run(async () => {
-      const label = await step(scope);
-      if (label) notify(`${words}: ${label.toLowerCase()}`);
+      const done = await step(scope);
+      if (done) notify(steppedWords(done, words));
     });
   return (
     <span className="flex">
@@ -48,12 +53,9 @@ function useUndoKeys(scope: string): void {
   // With what it shows, not after it: a key pressed at once is not lost.
   useLayoutEffect(() => {
     const step = async (forward: boolean) => {
-      const label = await (forward ? redo(scope) : undo(scope));
-      notify(
-        label
-          ? `${forward ? 'Redone' : 'Undone'}: ${label.toLowerCase()}`
-          : `Nothing to ${forward ? 'redo' : 'undo'}`,
-      );
+      const done = await (forward ? redo(scope) : undo(scope));
+      const words = forward ? 'Redone' : 'Undone';
+      notify(done ? steppedWords(done, words) : `Nothing to ${forward ? 'redo' : 'undo'}`);
     };
     const listen = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();

@@ -31,7 +31,7 @@ import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { studentsSetTo } from '@/store/class/roster';
 import { db } from '@/store/records/db';
-import { keyField, stepOf } from '@/store/records/history';
+import { keyField, stepOf } from '@/store/records/steps';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { placementIn } from '@/core/quiz/paper';
 import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';

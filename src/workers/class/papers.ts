@@ -1,7 +1,8 @@
 import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
+import { marksDependOn } from '@/core/checking/dependsOn';
 import type { Sheet } from '@/core/scoring/scoredSheet';
 import type { Attempt } from '@/core/quiz/attempt';
-import { studentsSet, type Member, type Person, type Student } from '@/core/quiz/school';
+import { ofThoseSet, studentsSet, type Member, type Person, type Student } from '@/core/quiz/school';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/store/records/clock';
@@ -36,22 +37,8 @@ export interface ClassPapers {
 }
 
 /** Everything that the marks of a class are made from: the same text for as long as they hold. */
-async function stateOf(quiz: QuizRecord): Promise<string> {
-  const { id, changeSeq, createdAt, firstHandInAt, standing } = quiz;
-  const { live, opening, windows, pauses, setTo } = standing;
-  const settled = live !== null && firstHandInAt !== null;
-  return JSON.stringify([
-    createdAt,
-    await attemptsSeq(id),
-    settled ? [live, quiz.content.unfinished] : changeSeq,
-    opening,
-    windows,
-    pauses,
-    quiz.content.timeLimit,
-    setTo,
-    await schoolState(),
-  ]);
-}
+const stateOf = async (quiz: QuizRecord): Promise<string> =>
+  JSON.stringify([quiz.createdAt, marksDependOn(quiz), await attemptsSeq(quiz.id), await schoolState()]);
 
 /** When the first of the attempts that are running ends by itself; never where none does. */
 const firstEnd = (attempts: readonly Attempt[], windowOf: ClassPapers['windowOf'], at: number): number =>
@@ -74,8 +61,7 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   ]);
   const students = studentsSet(quiz.standing.setTo, people, members);
   const byId = new Map(students.map((student) => [student.id, student]));
-  // Work of students whom the quiz is not set to any more is kept, and counts for nothing.
-  const attempts = all.filter(({ studentId }) => byId.has(studentId));
+  const attempts = ofThoseSet(students, all);
   const columns = await Promise.all(
     paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper)),
   );

@@ -14,7 +14,7 @@ import { markedToKeep } from '@/core/reveal/markedToKeep';
 import { asksForMarks } from '@/core/reveal/markedAt';
 import { now } from '@/store/records/clock';
 import { db } from '@/store/records/db';
-import { keyedSince, type KeyedStep } from '@/store/records/history';
+import { keyedSince, type KeyedStep } from '@/store/records/steps';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';

@@ -1,3 +1,4 @@
+import { sceneDependsOn } from '@/core/checking/dependsOn';
 import { isComplete, markedAt } from '@/core/reveal/markedAt';
 import { sceneFor } from '@/core/reveal/scene';
 import { Reveal, type Scene } from '@/core/reveal/whatIsShown';
@@ -9,9 +10,7 @@ const kept = new WeakMap<ClassPapers['marked'], { readonly state: string; readon
 
 function sceneOf(live: ClassPapers): Scene {
   const { quiz, marked, people, members, everyAttempt } = live;
-  const { live: _, ...acts } = quiz.standing;
-  const { plan, zone, unfinished, missing, attempts: rule } = quiz.content;
-  const state = JSON.stringify([acts, plan, zone, unfinished, missing, rule.most]);
+  const state = sceneDependsOn(quiz);
   const known = kept.get(marked);
   if (known?.state === state) return known.scene;
   const students = marked.students();
@@ -20,7 +19,7 @@ function sceneOf(live: ClassPapers): Scene {
     sheets ??= new Map(students.flatMap((one) => one.sheets.map((sheet) => [sheet.attempt.id, sheet])));
     return sheets.get(attemptId);
   };
-  const isNever = plan.aspects.classDid.when === 'never' && acts.plans.length === 0;
+  const isNever = quiz.content.plan.aspects.classDid.when === 'never' && quiz.standing.plans.length === 0;
   const scene = sceneFor({
     content: quiz.content,
     standing: quiz.standing,

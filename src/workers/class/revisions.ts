@@ -4,7 +4,7 @@ import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Paper } from '@/core/quiz/quiz';
 import { paperAt } from '@/store/quiz/revisions';
 import type { QuizRevRecord } from '@/store/records/db';
-import { keyedBetween } from '@/store/records/history';
+import { keyedBetween } from '@/store/records/steps';
 import { ofQuiz } from '@/store/records/ofQuiz';
 import { liveClass, type ClassPapers } from './papers';
 

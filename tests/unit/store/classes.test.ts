@@ -9,7 +9,8 @@ import { addStudent, classList, importRoster, saveStudent, setRemoved } from '@/
 import { createEmptyQuiz } from '@/store/quiz/quizzes';
 import { setQuizTo } from '@/store/quiz/standing';
 import { db } from '@/store/records/db';
-import { CLASS_LIST, undo, undoStep } from '@/store/records/history';
+import { CLASS_LIST } from '@/store/records/scopes';
+import { undo, undoStep } from '@/store/undo/undo';
 import { attemptsOf, startAttempt } from '@/store/work/attempts';
 import { checkTable } from '@/workers/class/check';
 import { classDesk } from '@/workers/classDesk';
@@ -87,7 +88,7 @@ describe('a quiz and its classes', () => {
     await setQuizTo(id, [{ classId: '9b', group: null }]);
     assert.deepEqual([await onCheck(id), (await attemptsOf(id)).length], [[], 1]);
     assert.equal(await classDesk.workOutside(id), 1);
-    assert.equal(await undo(id), 'Set the quiz to classes');
+    assert.equal((await undo(id))?.label, 'Set the quiz to classes');
     assert.deepEqual(await onCheck(id), ['ann 1']);
   });
 

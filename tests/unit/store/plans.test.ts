@@ -6,7 +6,7 @@ import { emptyContent } from '@/core/quiz/newQuiz';
 import { at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from '@/store/records/db';
-import { undo } from '@/store/records/history';
+import { undo } from '@/store/undo/undo';
 import { saveQuestion } from '@/store/quiz/edits';
 import { applyDraft } from '@/store/quiz/revisions';
 import {

@@ -5,7 +5,7 @@ import { emptyContent } from '@/core/quiz/newQuiz';
 import { planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
 import type { PaperPacket } from '@/core/reveal/packets';
 import { db } from '@/store/records/db';
-import { redo, undo, undoStep } from '@/store/records/history';
+import { redo, undo, undoStep } from '@/store/undo/undo';
 import { closeQuiz, letQuizGoOn, openQuiz, takeQuizBack } from '@/store/quiz/standing';
 import { actOnSitting } from '@/store/work/sittingActs';
 import { classDesk } from '@/workers/classDesk';

@@ -12,7 +12,8 @@ import { putStudents } from '../support/school';
 import { addressOf, handInAttempt, keepAnswer } from '../support/sat';
 import { commentsOf, saveComment } from '@/store/work/comments';
 import { db } from '@/store/records/db';
-import { CLASS_LIST, redo, SHELF, undo } from '@/store/records/history';
+import { CLASS_LIST, SHELF } from '@/store/records/scopes';
+import { redo, undo } from '@/store/undo/undo';
 import { importPapers, mappingOf } from '@/store/files/imports';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { addStudent, listedStudents, setRemoved } from '@/store/class/roster';
@@ -273,9 +274,9 @@ describe('undo outside of the paper', () => {
     await closeQuiz(id);
     const until = async () => (await db.quizzes.get(id))?.standing.opening?.until;
     assert.equal(typeof (await until()), 'number');
-    assert.equal(await undo(id), 'Close the quiz');
+    assert.equal((await undo(id))?.label, 'Close the quiz');
     assert.equal(await until(), null);
-    assert.equal(await undo(id), 'Open the quiz');
+    assert.equal((await undo(id))?.label, 'Open the quiz');
     assert.equal(await until(), undefined);
   });
   test('the class list and the Shelf have a history of their own', async () => {

@@ -3,7 +3,7 @@ import assert from 'node:assert/strict';
 import { before, describe, test } from 'node:test';
 import { pointsOf } from '@/core/quiz/points';
 import { db } from '@/store/records/db';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { saveQuestion } from '@/store/quiz/edits';
 import { applyDraft } from '@/store/quiz/revisions';
 import { ensureDemo } from '@/store/demo/demo';

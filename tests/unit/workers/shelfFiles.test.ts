@@ -15,7 +15,8 @@ import { SCHOOL } from '../../../demo/school';
 import { DEMO_QUIZ } from '../../demoQuiz';
 import { keepDrawings } from '../support/drawings';
 import { saveContent, saveQuestion } from '@/store/quiz/edits';
-import { nextSteps, undo } from '@/store/records/history';
+import { nextSteps } from '@/store/records/steps';
+import { undo } from '@/store/undo/undo';
 import { setOverride } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoRevision } from '@/store/quiz/revisions';
@@ -116,8 +117,8 @@ describe('a backup', () => {
     assert.equal(opened.students.added, 48);
     await classDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
     assert.equal(await everything(), before);
-    assert.equal(await undo(DEMO_QUIZ), 'Set your own score');
-    assert.equal(await undo(DEMO_QUIZ), 'Edit');
+    assert.equal((await undo(DEMO_QUIZ))?.label, 'Set your own score');
+    assert.equal((await undo(DEMO_QUIZ))?.label, 'Edit');
     assert.equal((await head(DEMO_QUIZ)).content.topic === 'Week two', false);
     assert.ok(await undoRevision(DEMO_QUIZ), 'the applied key can be undone as before');
   });
@@ -244,7 +245,7 @@ describe('a quiz file', () => {
       effect.changes.map(({ kind }) => kind),
       ['changed'],
     );
-    assert.equal(await undo(DEMO_QUIZ), 'Apply a later copy');
+    assert.equal((await undo(DEMO_QUIZ))?.label, 'Apply a later copy');
     assert.deepEqual((await classDesk.pending(DEMO_QUIZ)).changes, []);
   });
   test('a copy stands beside the quiz, with its pictures', async () => {

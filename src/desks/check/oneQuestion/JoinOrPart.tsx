@@ -1,6 +1,6 @@
 import type { AlikeDecision } from '@/core/quiz/placement';
 import { decideAlike } from '@/store/quiz/lookAlikes';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { PickLine } from '@/ui/widgets/Find';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';

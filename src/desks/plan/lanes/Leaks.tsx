@@ -1,6 +1,6 @@
 import { remedied } from '@/core/reveal/leaks';
 import { knowLeaks, nameLeaksAgain, type Plans } from '@/store/quiz/standing';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';

@@ -2,7 +2,7 @@ import { same } from '@/core/figures/deepEqual';
 import type { Opening } from '@/core/quiz/quiz';
 import type { OwnWindow } from '@/core/quiz/windows';
 import { openQuiz, setOwnWindow } from '@/store/quiz/standing';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { notify } from '@/ui/widgets/notices';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Target } from '@/core/quiz/target';
 import type { OwnWindow } from '@/core/quiz/windows';
 import { setOwnWindow } from '@/store/quiz/standing';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { same } from '@/core/figures/deepEqual';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Dialog } from '@/ui/widgets/Dialog';

@@ -1,7 +1,7 @@
 import type { Plans } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useQuery, type Query } from '@/ui/widgets/useQuery';
-import { quizState } from '@/ui/words/quizState';
+import { viewsDependOn } from '@/core/checking/dependsOn';
 import type { PlanView } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
@@ -11,6 +11,6 @@ export function usePlanView(plans: Plans | null): Query<PlanView> {
   const { id } = quiz;
   return useQuery(
     () => classWorker().planView(id, plans),
-    [id, quizState(quiz), attemptsSeq, JSON.stringify(plans)],
+    [id, viewsDependOn(quiz), attemptsSeq, JSON.stringify(plans)],
   );
 }

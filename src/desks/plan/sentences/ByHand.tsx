@@ -1,7 +1,7 @@
 import { NEEDS, type Aspect, type RevealPlan } from '@/core/quiz/plan';
 import type { Target } from '@/core/quiz/target';
 import { aspectsByHand, shownSince, waitsBesides } from '@/core/reveal/byHand';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/notices';

@@ -5,6 +5,7 @@ import { Conflict } from '@/ui/editing/Conflict';
 import { count, percent } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
 import { PercentField } from '@/ui/widgets/PercentField';
+import { WholeField } from '@/ui/widgets/WholeField';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { zoneName } from '@/ui/words/wallField';
@@ -121,14 +122,13 @@ function LateRow({ rows, at, onRow, onRemove }: RowProps) {
   return (
     <li>
       up to{' '}
-      <input
-        type="number"
+      <WholeField
         className="sentence-part !w-14"
-        aria-label={`Time of row ${at + 1}`}
-        min={1}
-        max={MOST}
+        label={`Time of row ${at + 1}`}
         value={row.within}
-        onChange={(event) => change({ within: Math.floor(Number(event.target.value)) })}
+        fits={(within) => fitsBetween(rows, at, { ...row, within })}
+        hint="More than in the row above, and less than in the row below"
+        onChange={(within) => change({ within })}
       />{' '}
       <select
         className="sentence-part"

@@ -3,7 +3,7 @@ import { hasTimes, inZone } from '@/core/quiz/inZone';
 import { wholeSpan } from '@/core/quiz/window';
 import { changeZone } from '@/store/quiz/standing';
 import { now } from '@/store/records/clock';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { Failed } from '@/ui/widgets/Failed';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { SittingAct } from '@/core/sitting/acts';
 import { showAspects } from '@/store/quiz/standing';
 import { now } from '@/store/records/clock';
-import { undoStep } from '@/store/records/history';
+import { undoStep } from '@/store/undo/undo';
 import { actOnSitting } from '@/store/work/sittingActs';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Dialog } from '@/ui/widgets/Dialog';

@@ -1,3 +1,5 @@
+import { WholeField } from '@/ui/widgets/WholeField';
+
 interface Props {
   readonly label: string;
   readonly value: number;
@@ -5,19 +7,16 @@ interface Props {
   readonly onChange: (value: number) => void;
 }
 
+const MOST = 20;
+
 /** A whole number up to 20, as part of a sentence. */
 export const CountField = ({ label, value, least, onChange }: Props) => (
-  <input
-    type="number"
+  <WholeField
     className="sentence-part figures !w-14 text-center"
-    aria-label={label}
-    min={least}
-    max={20}
-    step={1}
+    label={label}
     value={value}
-    onChange={(event) => {
-      const typed = event.target.valueAsNumber;
-      if (Number.isInteger(typed) && typed >= least && typed <= 20) onChange(typed);
-    }}
+    fits={(typed) => typed >= least && typed <= MOST}
+    hint={`A whole number from ${least} to ${MOST}`}
+    onChange={onChange}
   />
 );

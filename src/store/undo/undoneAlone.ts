@@ -1,6 +1,6 @@
 import { merge } from '@/core/quiz/merge';
 import { same } from '@/core/figures/deepEqual';
-import { db, placedOf, type RecordChange, type StandingActs } from './db';
+import { db, placedOf, type RecordChange, type StandingActs } from '../records/db';
 
 /** Taking back one step among later ones: each record must still be as that step left it, field by field. */
 
