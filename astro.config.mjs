@@ -6,12 +6,13 @@ import { defineConfig } from 'astro/config';
 import { compressed } from './build/compressed.mjs';
 import { moduleList } from './build/moduleList.mjs';
 import { preloads } from './build/preloads.mjs';
+import { wordLists } from './build/wordLists.mjs';
 
 export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'standalone' }),
   // What is written into the pages has to be there before they are compressed.
-  integrations: [react(), preloads(), compressed()],
+  integrations: [react(), wordLists(), preloads(), compressed()],
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   vite: {

@@ -4,11 +4,12 @@
  * `ALLOWED_HOSTS` names the hosts that it answers for besides this machine's own (comma-separated).
  */
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { hostname, networkInterfaces } from 'node:os';
 import { extname, join, relative, resolve, sep } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { makeMissing } from './scripts/words/make.mjs';
 
 const port = Number(process.env.PORT ?? 4321);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -170,6 +171,23 @@ function refuse(response, status, text, path = '/') {
   );
 }
 
+const lists = makeMissing(process.env.WORD_LISTS, (text) => console.log(text));
+
+/** A list never changes under its name: it can be kept for ever. Where it is not there, that is said, and kept by nobody. */
+function isListThere(path, response) {
+  const list = /^\/words\/([a-z]{2}-\d+)\.bin$/.exec(path)?.[1];
+  if (list && existsSync(join(process.env.WORD_LISTS, `${list}.bin`))) {
+    response.setHeader('cache-control', FOREVER);
+    return true;
+  }
+  response.setHeader('cache-control', 'no-store');
+  if (list && lists.isComing(list)) {
+    response.setHeader('retry-after', '10');
+    refuse(response, 503, `The word list ${list} is being made.`, path);
+  } else refuse(response, 404, 'There is no such word list here.', path);
+  return false;
+}
+
 const { handler } = await import(pathToFileURL(join(dist, 'server', 'entry.mjs')).href);
 
 const server = createServer((request, response) => {
@@ -189,8 +207,7 @@ const server = createServer((request, response) => {
   if (Number(request.headers['content-length'] ?? 0) > largest) {
     return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }
-  // A list never changes under its name.
-  if (path.startsWith('/words/')) response.setHeader('cache-control', FOREVER);
+  if (path.startsWith('/words/') && !isListThere(path, response)) return undefined;
   if (sendCompressed(request, response, path)) return undefined;
   // Astro serves its own not-found page under any address but that page's own.
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';
@@ -213,6 +230,7 @@ server.on('error', (error) => {
 server.listen(port, host, () => {
   const shown = host === '0.0.0.0' || host === '::' ? 'localhost' : host;
   console.log(`Yentrel is ready at http://${shown}:${port}/`);
+  lists.start();
 });
 
 for (const signal of ['SIGINT', 'SIGTERM']) {

@@ -1,6 +1,6 @@
 /** `npm run demo`: installs and builds what is missing, then serves Yentrel with its demo data. */
 import { spawn } from 'node:child_process';
-import { build, setUp } from './setup.mjs';
+import { build, installPackages } from './setup.mjs';
 
 const port = Number(process.env.PORT ?? 4321);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -19,8 +19,9 @@ if (await answersAlready()) {
   console.log(`Yentrel runs already at http://${host}:${port}/`);
   process.exit(0);
 }
-setUp();
-build('dist');
+installPackages();
+// The demo school is marked by the English list; the server makes the others while it runs.
+build('dist', { LISTS_IN_BUILD: 'en-1' });
 const server = spawn(process.execPath, ['server.mjs'], { stdio: 'inherit' });
 server.on('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

@@ -70,7 +70,7 @@ function hashOf(files) {
 const isCurrent = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8') === value;
 
 /** Installs the locked packages, where that has not been done for this lock file. */
-function installPackages() {
+export function installPackages() {
   checkNode();
   const stamp = join('node_modules', '.yentrel-installed');
   const lock = hashOf(['package-lock.json']);
@@ -81,40 +81,46 @@ function installPackages() {
 
 const namesIn = (folder) => (existsSync(folder) ? readdirSync(folder).sort() : []);
 
+const LISTS_STAMP = join('.cache', 'words');
+
+/** Changes when the lists that are there may not be those that this recipe makes of these dictionaries. */
+const listsState = () => {
+  const recipe = namesIn('scripts/words').map((name) => join('scripts/words', name));
+  return `${hashOf(['package-lock.json', ...recipe])} ${namesIn('public/words').join(' ')}`;
+};
+
 /** Makes the word lists out of the dictionaries, where those that are there were not made so. */
 export function compileWordLists() {
-  const stamp = join('.cache', 'words');
-  const recipe = namesIn('scripts/words').map((name) => join('scripts/words', name));
-  const value = () => `${hashOf(['package-lock.json', ...recipe])} ${namesIn('public/words').join(' ')}`;
-  if (isCurrent(stamp, value())) return;
+  if (isCurrent(LISTS_STAMP, listsState())) return;
   run('Making the word lists', process.execPath, ['--import', 'tsx', 'scripts/words/compile.ts']);
   mkdirSync('.cache', { recursive: true });
-  writeFileSync(stamp, value());
-}
-
-/** Everything that a command needs besides a build. */
-export function setUp() {
-  installPackages();
-  compileWordLists();
+  writeFileSync(LISTS_STAMP, listsState());
 }
 
 function sources() {
   const folders = ['src', 'demo', 'public', 'build'];
-  const files = folders.flatMap((folder) =>
-    readdirSync(folder, { recursive: true, withFileTypes: true })
-      .filter((entry) => entry.isFile())
-      .map((entry) => join(entry.parentPath ?? entry.path, entry.name)),
-  );
+  const files = folders
+    .flatMap((folder) =>
+      readdirSync(folder, { recursive: true, withFileTypes: true })
+        .filter((entry) => entry.isFile())
+        .map((entry) => join(entry.parentPath ?? entry.path, entry.name)),
+    )
+    // Word lists come beside a build, whenever they are made.
+    .filter((file) => !file.startsWith(join('public', 'words')));
   return ['astro.config.mjs', 'package-lock.json', 'tsconfig.json', ...files.sort()];
 }
 
+/** Young objects of a build live longer than Node expects: with more room it collects garbage half as often. */
+const BUILD_OPTIONS = ['--max-semi-space-size=128'];
+
 /** Builds into a folder, unless the build there was made from the same sources. */
-export function build(folder) {
+export function build(folder, env = {}) {
   const stamp = join('.cache', `${folder}.built`);
   const hash = hashOf(sources());
   if (isCurrent(stamp, hash) && existsSync(join(folder, 'server', 'entry.mjs'))) return;
   mkdirSync('.cache', { recursive: true });
-  run('Building', bin('astro'), ['build', '--outDir', folder, '--silent']);
+  const astro = join('node_modules', 'astro', 'astro.js');
+  run('Building', process.execPath, [...BUILD_OPTIONS, astro, 'build', '--outDir', folder, '--silent'], env);
   writeFileSync(stamp, hash);
 }
 

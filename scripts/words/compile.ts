@@ -1,12 +1,20 @@
-/** Writes the word lists into `public/words`, each once: a list that is there and whole is left as it is. */
+/**
+ * Writes word lists into `public/words`, or into the folder behind `--to`, each once: a list that is there and whole is left
+ * as it is. All of them, or those that are named (`en-1 fr-1`). A list appears when it is whole, never before.
+ */
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
 import { gunzipSync, gzipSync } from 'fflate';
 import { automatonFile } from './automaton';
 import { LISTS, type ListRecipe } from './lists';
 import { notices } from './notices';
 
-const FOLDER = 'public/words';
+const { values, positionals: wanted } = parseArgs({
+  allowPositionals: true,
+  options: { to: { type: 'string', default: 'public/words' } },
+});
+const FOLDER = values.to;
 const KNOWN = 'scripts/words/known.json';
 const known = JSON.parse(readFileSync(KNOWN, 'utf8')) as Record<string, string>;
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
@@ -30,7 +38,7 @@ function wordsOf({ words }: ListRecipe): { words: string[]; names: Set<string> }
 
 mkdirSync(FOLDER, { recursive: true });
 writeFileSync(`${FOLDER}/NOTICES.md`, notices());
-for (const recipe of LISTS) {
+for (const recipe of LISTS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
   const { name, language } = recipe;
   const path = `${FOLDER}/${name}.bin`;
   if (existsSync(path) && hashOf(gunzipSync(readFileSync(path))) === known[name]) continue;
@@ -46,7 +54,9 @@ for (const recipe of LISTS) {
     writeFileSync(KNOWN, `${JSON.stringify(known, null, 2)}\n`);
   }
   const packed = gzipSync(bytes, { level: 9, mtime: 0 });
-  writeFileSync(path, packed);
+  // Two may make the same list at once: the name of each half-made one is its own.
+  writeFileSync(`${path}.${process.pid}`, packed);
+  renameSync(`${path}.${process.pid}`, path);
   const took = ((Date.now() - started) / 1000).toFixed(1);
   console.log(`${name}: ${Math.round(packed.length / 1024)} kB in ${took} s`);
 }

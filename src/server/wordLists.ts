@@ -1,8 +1,12 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import { readListsWith } from '@/core/answers/text/wordLists';
+import { ListMissing, readListsWith } from '@/core/answers/text/wordLists';
 
-/** From now on word lists are read from a folder when marking first asks for them. */
+/** From now on word lists are read from a folder when marking first asks for them. One that is not there is a {@link ListMissing}. */
 export const readListsFrom = (folder: string): void =>
-  readListsWith((list) => gunzipSync(readFileSync(join(folder, `${list}.bin`))));
+  readListsWith((list) => {
+    const path = join(folder, `${list}.bin`);
+    if (!existsSync(path)) throw new ListMissing(list);
+    return gunzipSync(readFileSync(path));
+  });

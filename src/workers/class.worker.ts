@@ -1,6 +1,4 @@
-import { expose } from 'comlink';
-import { withFailures } from '@/store/records/failure';
 import { classDesk } from './classDesk';
-import { withWordLists } from './withWordLists';
+import { serveDesk } from './serveDesk';
 
-expose(withFailures(withWordLists(classDesk)));
+serveDesk(classDesk);

@@ -1,6 +1,4 @@
-import { expose } from 'comlink';
-import { withFailures } from '@/store/records/failure';
 import { quickDesk } from './quickDesk';
-import { withWordLists } from './withWordLists';
+import { serveDesk } from './serveDesk';
 
-expose(withFailures(withWordLists(quickDesk)));
+serveDesk(quickDesk);

@@ -1,9 +1,9 @@
-import { expose } from 'comlink';
 import type { StudentPort } from '@/core/sitting/port';
 import { ensureDemo } from '@/store/demo/demo';
-import { withFailures } from '@/store/records/failure';
+import { serveDesk } from './serveDesk';
 import { studentDesk } from './studentDesk';
-import { withWordLists } from './withWordLists';
+
+/** Serves students' papers, or, under the name `trial`, a dry run of which nothing is kept. */
 
 /** A paper of the demo school may be the first thing that is opened in a browser; tried again where it failed. */
 let school: Promise<void> | null = null;
@@ -17,11 +17,25 @@ async function withSchool(): Promise<void> {
   }
 }
 
-const desk: StudentPort = {
+const ofStudents: StudentPort = {
   ...studentDesk,
   async openPaper(at, attempt) {
     await withSchool();
     return studentDesk.openPaper(at, attempt);
   },
 };
-expose(withFailures(withWordLists(desk)));
+
+/** The desk of a dry run comes after the worker is there: students' pages do without it. */
+const trial = async (): Promise<StudentPort> => (await import('./trialDesk')).trialDesk;
+const ofTrial: StudentPort = {
+  openPaper: async (...asked) => (await trial()).openPaper(...asked),
+  begin: async (...asked) => (await trial()).begin(...asked),
+  saveAnswer: async (...asked) => (await trial()).saveAnswer(...asked),
+  askHint: async (...asked) => (await trial()).askHint(...asked),
+  turnTo: async (...asked) => (await trial()).turnTo(...asked),
+  giveSign: async (...asked) => (await trial()).giveSign(...asked),
+  handIn: async (...asked) => (await trial()).handIn(...asked),
+  picture: async (...asked) => (await trial()).picture(...asked),
+};
+
+serveDesk(self.name === 'trial' ? ofTrial : ofStudents);

@@ -1,8 +1,14 @@
-import { wrap } from 'comlink';
 import type { StudentPort } from '@/core/sitting/port';
+import { startable } from './startable';
 
-/** Opens the port to the desk that serves students: in this browser a worker answers. */
-export function openStudentPort(): StudentPort {
-  const worker = new Worker(new URL('./student.worker.ts', import.meta.url), { type: 'module' });
-  return wrap<StudentPort>(worker) as StudentPort;
-}
+/** The port to the desk that serves students: in this browser a worker answers. */
+export const openStudentPort = (): StudentPort =>
+  startable<StudentPort>(
+    () => new Worker(new URL('./student.worker.ts', import.meta.url), { type: 'module' }),
+  ) as StudentPort;
+
+/** The same port to a dry run of which nothing is kept. */
+export const openTrialPort = (): StudentPort =>
+  startable<StudentPort>(
+    () => new Worker(new URL('./student.worker.ts', import.meta.url), { type: 'module', name: 'trial' }),
+  ) as StudentPort;

@@ -5,12 +5,17 @@ import { StoreError } from '@/store/records/failure';
 /** Where the lists stand, beside the pages. */
 const addressOf = (list: string): URL => new URL(`/words/${list}.bin`, self.location.origin);
 
+/** What the server answers while it makes a list. */
+const BEING_MADE = 503;
+
 /** Lists on their way: all who wait for one wait for the same. */
 const coming = new Map<string, Promise<void>>();
 
 async function fetched(list: string): Promise<void> {
   const response = await fetch(addressOf(list)).catch(() => null);
-  if (!response?.ok) throw new StoreError('unreached', `The word list ${list} could not be loaded`);
+  if (response?.status === BEING_MADE)
+    throw new StoreError('listComing', `The word list ${list} is being made`);
+  if (!response?.ok) throw new StoreError('noList', `The word list ${list} could not be loaded`);
   handIn(gunzipSync(new Uint8Array(await response.arrayBuffer())));
 }
 

@@ -129,6 +129,11 @@ export function paperAround(paper: Paper, placed: Placed): Paper {
   return paperFrom(paper.content, [placed, ...others]);
 }
 
+/** The word lists that marking a paper may ask for, by name. */
+export const listsFor = (paper: Paper): string[] => [
+  ...new Set(paper.questions.flatMap((question) => contextOf(paper, question).words?.list ?? [])),
+];
+
 /** The same for contexts in which every answer is marked alike. */
 export const contextKey = ({ language, decimalSign, negativeCredit, words }: MarkingContext): string =>
   `${language} ${decimalSign}${negativeCredit ? ' below 0' : ''}${words ? ` ${words.id}` : ''}`;

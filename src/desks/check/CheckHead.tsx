@@ -1,4 +1,4 @@
-import { Download } from 'lucide-react';
+import { Download } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
 import { FindField, PickLine } from '@/ui/widgets/Find';
 import { run } from '@/ui/widgets/press';

@@ -1,4 +1,4 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { ChevronLeft, ChevronRight } from '@/ui/widgets/icons';
 
 /** Where a press leads: to something that may have a name. */
 interface To {

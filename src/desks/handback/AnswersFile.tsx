@@ -1,4 +1,4 @@
-import { Download } from 'lucide-react';
+import { Download } from '@/ui/widgets/icons';
 import { useRef } from 'react';
 import { Failed } from '@/ui/widgets/Failed';
 import { usePress } from '@/ui/widgets/press';

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Download } from 'lucide-react';
+import { Download } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import {
   DEFAULT_SCORE_COLUMNS,

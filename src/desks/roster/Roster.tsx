@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ChevronLeft } from 'lucide-react';
+import { ChevronLeft } from '@/ui/widgets/icons';
 import { useMemo, useState } from 'react';
 import type { Student } from '@/core/quiz/school';
 import { CLASS_LIST } from '@/store/records/scopes';

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import type { Student } from '@/core/quiz/school';
 import { saveGroups, saveStudent, setRemoved } from '@/store/class/roster';
 import { CLASS_LIST } from '@/store/records/scopes';

@@ -1,4 +1,4 @@
-import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from 'lucide-react';
+import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from '@/ui/widgets/icons';
 import { useEffect, useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/records/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';

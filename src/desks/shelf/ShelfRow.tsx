@@ -1,13 +1,14 @@
 import { questionsIn } from '@/core/quiz/section';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical } from 'lucide-react';
+import { GripVertical } from '@/ui/widgets/icons';
 import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { now } from '@/store/records/clock';
 import type { QuizRecord } from '@/store/records/db';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { run } from '@/ui/widgets/press';
+import { readingFailed } from '@/ui/words/failureWords';
 import { useQuery } from '@/ui/widgets/useQuery';
 import { isDemo } from '@/store/class/classes';
 import { setDeleted } from '@/store/quiz/shelf';
@@ -124,7 +125,7 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
   const { id } = quiz;
   const head = viewsDependOn(quiz);
   // Where the quiz was removed meanwhile its row goes as well.
-  const { value: work } = useQuery(() => classWorker().quizCounts(id), [id, state, head]);
+  const { value: work, failure, again } = useQuery(() => classWorker().quizCounts(id), [id, state, head]);
   const { word, detail } = stands(quiz);
   return (
     <li
@@ -154,10 +155,16 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
       </p>
       <div className="max-md:col-span-3 max-md:pl-[30px]">
-        <HandedIn quiz={quiz} work={work} />
+        {failure && !work ? <p className="text-soft">not counted</p> : <HandedIn quiz={quiz} work={work} />}
       </div>
       <div className="max-md:col-span-3 max-md:pl-[30px] empty:hidden">
-        <ToDo quiz={quiz} work={work} />
+        {failure && !work ? (
+          <button type="button" className="link-text cursor-pointer" onClick={again}>
+            Try again
+          </button>
+        ) : (
+          <ToDo quiz={quiz} work={work} />
+        )}
       </div>
       {quiz.deletedAt === null ? (
         <span className="max-md:col-start-3 max-md:row-start-1">
@@ -171,6 +178,11 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         >
           Restore
         </button>
+      )}
+      {failure && !work && (
+        <p role="status" className="col-span-full pl-[30px] text-[14px] text-saffron-text">
+          {readingFailed(failure)}
+        </p>
       )}
     </li>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { openTrialPort } from '@/workers/trialPort';
+import { openTrialPort } from '@/workers/studentPort';
 import { addressHere, Sit } from './Sit';
 
 const place = addressHere();

@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronLeft } from 'lucide-react';
+import { ChevronDown, ChevronLeft } from '@/ui/widgets/icons';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
 import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { SILENCE } from '@/core/content/silence';
 import type { Band } from '@/core/quiz/quiz';
 import { inBandOrder } from '@/core/scoring/band';
@@ -89,6 +89,7 @@ export function Bands() {
       )}
       {list.length < MOST && (
         <Another
+          to='textarea[aria-label^="Feedback for band"]'
           onPress={() => bands.edit([...list, { id: newId(), from: nextFrom(list), feedback: SILENCE }])}
         >
           {list.length === 0 ? 'Add feedback on the whole score' : 'Another band'}

@@ -1,12 +1,12 @@
-import { Fragment, lazy, Suspense, useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { MustAnswer } from '@/core/quiz/placement';
 import { NEW_TITLE } from '@/store/quiz/quizzes';
-import { RichText } from '@/ui/widgets/RichText';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
+import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { ChoicePart, SwitchPart } from '@/kinds/shared/ChoicePart';
 import type { Pages } from '@/core/quiz/quiz';
@@ -15,8 +15,6 @@ import { BELOW_0 } from './QuestionRules';
 import { Bands } from './Bands';
 import { ScoreSentence } from './ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
-
-const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 
 /** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
 const select = (field: HTMLInputElement | null): void => field?.select();
@@ -185,16 +183,14 @@ export function Heading() {
         />
       </h1>
       <Conflict draft={title} show={(value) => value} what="The title" />
-      <Suspense fallback={<RichText text={instructions.value} />}>
-        <div className="mt-1">
-          <RichTextEditor
-            value={instructions.value}
-            label="Instructions"
-            placeholder="Instructions for the students"
-            onChange={instructions.edit}
-          />
-        </div>
-      </Suspense>
+      <div className="mt-1">
+        <RichTextEditor
+          value={instructions.value}
+          label="Instructions"
+          placeholder="Instructions for the students"
+          onChange={instructions.edit}
+        />
+      </div>
       <QuizSentence />
       <ScoreSentence />
       <Bands />

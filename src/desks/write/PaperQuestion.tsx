@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical } from 'lucide-react';
+import { GripVertical } from '@/ui/widgets/icons';
 import { memo, Suspense, use, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
 import type { Placed } from '@/core/quiz/placement';

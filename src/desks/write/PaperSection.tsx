@@ -1,21 +1,20 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Trash2, X } from 'lucide-react';
-import { lazy, Suspense, use, useRef, useState } from 'react';
+import { GripVertical, Trash2, X } from '@/ui/widgets/icons';
+import { use, useLayoutEffect, useRef, useState } from 'react';
 import type { Clip } from '@/core/content/clip';
 import type { Section } from '@/core/quiz/section';
 import { CLIP_FILES, takeClip } from '@/ui/editing/clipFile';
 import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaInFields } from '@/ui/editing/FormulaInFields';
+import { land } from '@/ui/editing/heldKeys';
+import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { ClipView } from '@/ui/widgets/ClipView';
 import { FileDrop } from '@/ui/widgets/FileDrop';
 import { WithFormulas } from '@/ui/widgets/Formula';
 import { usePress } from '@/ui/widgets/press';
-import { RichText } from '@/ui/widgets/RichText';
 import { megabytes } from '@/ui/words/figures';
 import { PaperNow, type QuestionActs } from './PaperNow';
-
-const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 
 interface ClipsProps {
   readonly clips: Clip[];
@@ -134,25 +133,27 @@ interface BodyProps {
 
 /** Heading, words and files of a section, all in place. */
 function Body({ section, isNew, onChange }: BodyProps) {
+  const heading = useRef<HTMLInputElement>(null);
+  useLayoutEffect(() => {
+    if (isNew && heading.current) land(heading.current);
+  }, [isNew]);
   return (
     <FormulaInFields>
       <input
         className="plain-field font-title text-[19px] font-semibold"
         aria-label="Heading of the section"
         placeholder="Heading of the section"
-        autoFocus={isNew}
+        ref={heading}
         maxLength={300}
         value={section.heading}
         onChange={(event) => onChange({ ...section, heading: event.target.value })}
       />
-      <Suspense fallback={<RichText text={section.text} />}>
-        <RichTextEditor
-          value={section.text}
-          label="Text of the section"
-          placeholder="What students read and see beside the next questions: instructions, a text, a picture"
-          onChange={(text) => onChange({ ...section, text })}
-        />
-      </Suspense>
+      <RichTextEditor
+        value={section.text}
+        label="Text of the section"
+        placeholder="What students read and see beside the next questions: instructions, a text, a picture"
+        onChange={(text) => onChange({ ...section, text })}
+      />
       <Clips clips={section.clips} onChange={(clips) => onChange({ ...section, clips })} />
     </FormulaInFields>
   );

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import type { Hint } from '@/core/content/questionBase';
 import { multiply, type Fraction } from '@/core/figures/fraction';
 import { Another } from '@/kinds/shared/Another';
@@ -20,6 +20,7 @@ const MOST = 20;
 export function QuestionHints({ hints, worth, onChange }: Props) {
   const put = (at: number, patch: Partial<Hint>) =>
     onChange(hints.map((hint, index) => (index === at ? { ...hint, ...patch } : hint)));
+  const add = () => onChange([...hints, { id: newId(), text: '', price: { n: 1, d: 4 } }]);
   return (
     <div className="mt-3">
       {hints.length > 0 && (
@@ -62,7 +63,7 @@ export function QuestionHints({ hints, worth, onChange }: Props) {
         </>
       )}
       {hints.length < MOST && (
-        <Another onPress={() => onChange([...hints, { id: newId(), text: '', price: { n: 1, d: 4 } }])}>
+        <Another to='textarea[aria-label^="Hint "]' onPress={add}>
           {hints.length === 0 ? 'Add a hint' : 'Another hint'}
         </Another>
       )}

@@ -1,5 +1,5 @@
-import { Copy, Trash2 } from 'lucide-react';
-import { lazy, Suspense, use, useCallback, useEffect, useMemo, useRef } from 'react';
+import { Copy, Trash2 } from '@/ui/widgets/icons';
+import { use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
@@ -13,6 +13,7 @@ import { completeFormulas, restoreQuestion, saveQuestion } from '@/store/quiz/ed
 import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaButton, FormulaInFields } from '@/ui/editing/FormulaInFields';
 import { ProseField } from '@/ui/editing/ProseField';
+import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { PaperNow } from './PaperNow';
 import { OwnWords } from './OwnWords';
@@ -20,10 +21,8 @@ import { QuestionRules } from './QuestionRules';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { run } from '@/ui/widgets/press';
 import { WithFormulas, Words } from '@/ui/widgets/Formula';
-import { RichText } from '@/ui/widgets/RichText';
 import { useDraft, type Draft } from '@/ui/editing/useDraft';
 
-const RichTextEditor = lazy(() => import('@/ui/editing/RichTextEditor'));
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
 const editLabel = (number: number, id: string) => ({
@@ -219,16 +218,14 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
           show={(version) => <Version question={version.question} />}
         />
         <HandBar question={question} number={number} onRemove={onRemove} onDuplicate={onDuplicate} />
-        <Suspense fallback={<RichText text={question.text} />}>
-          <RichTextEditor
-            key={question.id}
-            value={question.text}
-            label={`Text of question ${number}`}
-            placeholder="Write or paste the question"
-            autoFocus={question.text.length === 0}
-            onChange={(text) => edit({ ...question, text })}
-          />
-        </Suspense>
+        <RichTextEditor
+          key={question.id}
+          value={question.text}
+          label={`Text of question ${number}`}
+          placeholder="Write or paste the question"
+          autoFocus={question.text.length === 0}
+          onChange={(text) => edit({ ...question, text })}
+        />
         <NegativeCredit value={question.negativeCredit ?? quiz.content.negativeCredit}>
           <Write
             question={question}

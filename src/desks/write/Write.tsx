@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import { kindOf, type KindName } from '@/core/kinds';
+import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
 import { numberOf, questionsIn } from '@/core/quiz/section';
 import {
@@ -20,7 +20,9 @@ import {
   removeSection,
   saveContent,
 } from '@/store/quiz/edits';
+import { loadFaces, useAllFaces } from '@/kinds/write';
 import { undoStep } from '@/store/undo/undo';
+import { holdKeys } from '@/ui/editing/heldKeys';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useNarrow } from '@/ui/widgets/useNarrow';
@@ -192,7 +194,11 @@ function useActs(
     }
   };
   // What is added after a new section stands in it.
-  const add = async (kind: KindName) => onHand(await addQuestion(quiz.id, kind, newSection ?? hand));
+  const add = async (kind: KindName) => {
+    holdKeys('Text of the new question');
+    const [id] = await Promise.all([addQuestion(quiz.id, kind, newSection ?? hand), loadFaces(kind)]);
+    onHand(id);
+  };
   const remove = async (id: string) => {
     const at = order.indexOf(id);
     const words = called(id);
@@ -220,7 +226,10 @@ function useActs(
       run: () => run(() => undoStep(quiz.id, step)),
     });
   };
-  const section = async () => onSection(await addSection(quiz.id, hand));
+  const section = async () => {
+    holdKeys('Heading of the new section');
+    onSection(await addSection(quiz.id, hand));
+  };
   return { reorder, add, remove, duplicate, section };
 }
 
@@ -263,9 +272,27 @@ const Questions = memo(function Questions({ order, numbers, newSection, hand, ac
   );
 });
 
-/** The whole paper as one page, with the margin in which computed marks stand. */
+/** The kinds that no question has yet are fetched once the paper is there, so that the next one is drawn at its press. */
+function useOtherFaces(): void {
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      for (const kind of KIND_NAMES) loadFaces(kind).catch(() => undefined);
+    }, 500);
+    return () => clearTimeout(timer);
+  }, []);
+}
+
+/** The whole paper as one page, with the margin in which computed marks stand. All of it is there before anything can be pressed. */
 export default function Write() {
+  const { questions } = useQuiz();
+  const [kinds] = useState(() => questions.map(({ question }) => question.kind));
+  useAllFaces(kinds);
+  return <Paper />;
+}
+
+function Paper() {
   const { quiz, questions } = useQuiz();
+  useOtherFaces();
   const [hand, setHand] = useState<string | null>(questions[0]?.id ?? null);
   const order = quiz.content.order;
   const inHand = questions.find((record) => record.id === hand) ?? null;

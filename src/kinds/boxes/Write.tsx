@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import {
   itemsIn,
@@ -171,7 +171,10 @@ export const Write: Faces<BoxesQuestion>['Write'] = ({ question, onChange }) => 
       </div>
       <div className="flex flex-wrap gap-x-5">
         {boxes.length < 30 && (
-          <Another onPress={() => onChange({ ...question, boxes: [...boxes, { id: newId(), text: '' }] })}>
+          <Another
+            to='input[aria-label^="Name of box"]'
+            onPress={() => onChange({ ...question, boxes: [...boxes, { id: newId(), text: '' }] })}
+          >
             Another box
           </Another>
         )}

@@ -3,7 +3,7 @@ import { ONE } from '@/core/figures/fraction';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { MarkingContext } from '@/core/marks/mark';
 import { newId } from '@/store/records/ids';
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { NewEntry } from '../shared/NewEntry';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
 import { VariantList } from '../shared/textKey/VariantList';

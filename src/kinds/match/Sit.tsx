@@ -1,4 +1,4 @@
-import { ChevronDown } from 'lucide-react';
+import { ChevronDown } from '@/ui/widgets/icons';
 import { useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { MatchFace } from '@/core/kinds/match/schema';

@@ -1,5 +1,5 @@
 import { MODELS, modelOf } from '@/core/kinds/order/models';
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { divide, fraction } from '@/core/figures/fraction';
 import type { OrderModel, OrderQuestion } from '@/core/kinds/order/schema';
 import { PercentField } from '@/ui/widgets/PercentField';

@@ -8,7 +8,7 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
+import { ArrowDown, ArrowUp, GripVertical } from '@/ui/widgets/icons';
 import { useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { OrderFace } from '@/core/kinds/order/schema';

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
 import { creditOf, Disc } from '../shared/KeyLine';
 import {
@@ -332,7 +332,12 @@ export const Write: Faces<RowsQuestion>['Write'] = ({ question, onChange }) => {
       <div className="flex flex-wrap gap-x-5">
         <Another onPress={() => rows.add()}>Another row</Another>
         {common && !own && (
-          <Another onPress={() => onChange(withOneMore(question, '', newId))}>Another option</Another>
+          <Another
+            to='input[aria-label$=" of every row"]'
+            onPress={() => onChange(withOneMore(question, '', newId))}
+          >
+            Another option
+          </Another>
         )}
         {common && (
           <Another onPress={() => setOwn(!own)}>

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import type { ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';

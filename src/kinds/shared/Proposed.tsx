@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react';
+import { Plus } from '@/ui/widgets/icons';
 
 interface Props {
   /** What the entries have in common. */

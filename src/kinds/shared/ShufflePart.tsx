@@ -1,4 +1,4 @@
-import { Pin } from 'lucide-react';
+import { Pin } from '@/ui/widgets/icons';
 import type { OptionOrder } from '@/core/kinds/kind';
 import { ChoicePart } from './ChoicePart';
 import { MoveButtons } from './ThingField';

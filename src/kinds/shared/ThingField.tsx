@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Image } from 'lucide-react';
+import { ArrowDown, ArrowUp, Image } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
 import { Picture } from '@/ui/widgets/Picture';

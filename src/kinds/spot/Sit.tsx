@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { movedPoint, placeOf, pointAt, WHOLE } from '@/core/kinds/spot/places';

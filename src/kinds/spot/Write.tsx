@@ -1,4 +1,4 @@
-import { Circle, Pentagon, RectangleHorizontal } from 'lucide-react';
+import { Circle, Pentagon, RectangleHorizontal } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import { boxOf, newArea, shapeBetween } from '@/core/kinds/spot/edit';
 import { inThousandths, shareOf } from '@/core/kinds/spot/places';

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { add, larger, ZERO, type Fraction } from '@/core/figures/fraction';
 import { newCriterion, newLevel, type Level } from '@/core/kinds/written/edit';
 import type { Criterion } from '@/core/kinds/written/schema';
@@ -123,7 +123,10 @@ export function Rubric({ rubric, onChange }: Props) {
         })}
       </ul>
       {rubric.length < 30 && (
-        <Another onPress={() => onChange([...rubric, newCriterion(newId, '', rubric.at(-1))])}>
+        <Another
+          to='input[aria-label^="Criterion "]'
+          onPress={() => onChange([...rubric, newCriterion(newId, '', rubric.at(-1))])}
+        >
           Another criterion
         </Another>
       )}

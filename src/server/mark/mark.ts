@@ -1,4 +1,7 @@
 import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
+import { ListMissing, wordList } from '@/core/answers/text/wordLists';
+import type { Paper } from '@/core/quiz/quiz';
+import { listsFor } from '@/core/scoring/context';
 import { formInput, jsonInput, type MarkRequest } from './input';
 import { problemResponse, refuse, Refused } from './problem';
 import { pauses, turns, type Turns } from './turns';
@@ -11,6 +14,7 @@ readListsFrom(process.env['WORD_LISTS'] ?? 'public/words');
 const AT_ONCE = 2;
 const WAITING = 100;
 const RETRY_AFTER = 5;
+const LIST_MAY_COME = 30;
 
 const turnsHere = turns(AT_ONCE, WAITING);
 
@@ -70,9 +74,28 @@ function streamed(parts: AsyncGenerator<string>, done: () => void): ReadableStre
   });
 }
 
+/** Refuses what would be marked by a word list that is not here: what has begun to be sent can be refused no more. */
+function listsThere(paper: Paper): void {
+  for (const list of listsFor(paper))
+    try {
+      wordList(list);
+    } catch (error) {
+      if (!(error instanceof ListMissing)) throw error;
+      throw new Refused({
+        status: 503,
+        title: `The word list ${list} is not there yet.`,
+        problems: [
+          `The quiz has questions that are marked by the word list ${list}, which this server does not have yet. Try again in a minute; if it stays so, run npm run build.`,
+        ],
+        retryAfter: LIST_MAY_COME,
+      });
+    }
+}
+
 async function answer(request: Request, at: number, done: () => void): Promise<Response> {
   const as = wanted(request);
   const asked = await input(request, at);
+  listsThere(asked.work.marked.paper);
   const headers = { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' };
   if (as === 'json') {
     const type = { 'content-type': 'application/json; charset=utf-8' };

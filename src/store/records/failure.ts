@@ -5,7 +5,9 @@
  * - `gone`: what was asked for is not there (any more).
  * - `conflict`: something else changed meanwhile, so that nothing was written.
  * - `damaged`: what is stored, or what was to be written, is not in the form it must have.
- * - `unreached`: a part of the application could not be fetched from where it came from.
+ * - `notLoaded`: a part of the application could not be fetched from where it came from.
+ * - `noList`: a word list that marking needs is not where it comes from.
+ * - `listComing`: that word list is being made just now.
  * - `other`: anything else; nothing was written.
  */
 export const STORE_FAILURES = [
@@ -14,7 +16,9 @@ export const STORE_FAILURES = [
   'gone',
   'conflict',
   'damaged',
-  'unreached',
+  'notLoaded',
+  'noList',
+  'listComing',
   'other',
 ] as const;
 export type StoreFailure = (typeof STORE_FAILURES)[number];

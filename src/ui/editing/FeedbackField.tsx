@@ -1,4 +1,4 @@
-import { Link2, Pencil, X } from 'lucide-react';
+import { Link2, Pencil, X } from '@/ui/widgets/icons';
 import { useEffect, useId, useRef, useState } from 'react';
 import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
 import type { Feedback, RemedialLink } from '@/core/content/feedback';

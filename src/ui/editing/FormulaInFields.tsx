@@ -1,4 +1,4 @@
-import { Radical } from 'lucide-react';
+import { Radical } from '@/ui/widgets/icons';
 import { createContext, useContext, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import { partsOf, written } from '@/core/content/formulaText';

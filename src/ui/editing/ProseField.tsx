@@ -1,4 +1,4 @@
-import { Baseline } from 'lucide-react';
+import { Baseline } from '@/ui/widgets/icons';
 import { lazy, Suspense, useState } from 'react';
 import { proseOf, treeOf, type Prose } from '@/core/content/prose';
 import { RichText } from '../widgets/RichText';
@@ -14,7 +14,6 @@ interface Props {
   readonly placeholder?: string;
   /** How the plain field looks. */
   readonly className?: string;
-  readonly readOnly?: boolean;
   readonly onChange: (value: Prose) => void;
 }
 
@@ -23,7 +22,7 @@ interface Props {
  * formatted stands in the editor of the question's text, and is plain again once nothing in it is.
  */
 export function ProseField(props: Props) {
-  const { value, label, format, placeholder, className = 'plain-field', readOnly, onChange } = props;
+  const { value, label, format, placeholder, className = 'plain-field', onChange } = props;
   // Kept open: what is plain for a moment keeps the editor that it is written in.
   const [open, setOpen] = useState(typeof value !== 'string');
   const [asked, setAsked] = useState(false);
@@ -50,7 +49,6 @@ export function ProseField(props: Props) {
         maxLength={5000}
         aria-label={label}
         placeholder={placeholder}
-        readOnly={readOnly}
         value={value}
         onChange={(event) => onChange(event.target.value)}
       />

@@ -14,12 +14,13 @@ import {
   Radical,
   Subscript as Sub,
   Superscript as Sup,
-} from 'lucide-react';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+} from '@/ui/widgets/icons';
+import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { isSafeAddress } from '@/core/content/links';
 import { same } from '@/core/figures/deepEqual';
 import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
+import { land } from './heldKeys';
 import { useFormulaInEditor } from './useFormulaInEditor';
 import { LinkDialog } from './LinkDialog';
 import { PictureDialog } from './PictureDialog';
@@ -137,8 +138,12 @@ function walk(event: KeyboardEvent<HTMLDivElement>): void {
   buttons[(at + by + buttons.length) % buttons.length]?.focus();
 }
 
-/** The editor is loaded when first used: it must not take the focus from a field that was gone to meanwhile. */
-const isWritingElsewhere = (): boolean => document.activeElement?.matches('input, textarea, select') ?? false;
+/** Lines as paragraphs, as they would have been typed. */
+const typedLines = (text: string) =>
+  text.split('\n').map((line) => ({
+    type: 'paragraph',
+    ...(line === '' ? {} : { content: [{ type: 'text', text: line }] }),
+  }));
 
 /** Formatted text being written. Its own undo is off: the quiz has one history. */
 export default function RichTextEditor({ value, label, placeholder, autoFocus = false, onChange }: Props) {
@@ -182,16 +187,19 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
   const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!autoFocus) return;
-    // As soon as the editor is mounted, unless somebody has begun to write elsewhere meanwhile.
-    const timer = setInterval(() => {
-      const field = box.current?.querySelector<HTMLElement>('.tiptap');
-      if (!field) return;
-      clearInterval(timer);
-      if (!isWritingElsewhere()) field.focus();
-    }, 10);
-    return () => clearInterval(timer);
+  // What the editor is drawn into is mounted before this is: the field is there.
+  useLayoutEffect(() => {
+    const field = box.current?.querySelector<HTMLElement>('.tiptap');
+    if (!autoFocus || !field || !editor) return;
+    land(field, (text) => {
+      const [first, ...more] = typedLines(text);
+      editor
+        .chain()
+        .focus('end')
+        .insertContent(more.length > 0 ? [first, ...more] : (first?.content ?? []))
+        .run();
+    });
+    // Once, when it comes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   const empty = value.length === 0;

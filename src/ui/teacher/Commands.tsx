@@ -1,4 +1,4 @@
-import { Command } from 'lucide-react';
+import { Command } from '@/ui/widgets/icons';
 import { useLayoutEffect, useState } from 'react';
 import { Palette, type PaletteAction } from '../widgets/Palette';
 

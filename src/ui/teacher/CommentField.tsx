@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useRef, useState, type KeyboardEvent } from 'react';
-import { isEmptyProse, type Prose } from '@/core/content/prose';
+import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { isEmptyProse, treeOf, type Prose } from '@/core/content/prose';
 import { commentOn, earlierComments, saveComment } from '@/store/work/comments';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { ProseField } from '@/ui/editing/ProseField';
@@ -27,6 +27,14 @@ function beginningWith(typed: string, earlier: readonly string[]): string[] {
   return earlier
     .filter((text) => text.toLowerCase().startsWith(letters) && text.length > letters.length)
     .slice(0, MOST_OFFERED);
+}
+
+/** Two texts one behind the other. */
+function joined(first: Prose, second: Prose): Prose {
+  if (isEmptyProse(first)) return second;
+  if (isEmptyProse(second)) return first;
+  if (typeof first === 'string' && typeof second === 'string') return `${first} ${second}`;
+  return [...treeOf(first), ...treeOf(second)];
 }
 
 interface OfferProps {
@@ -77,6 +85,13 @@ function Field({ attemptId, questionId, label, placeholder = label, quiet = fals
     save: (next) => saveComment(quiz.id, attemptId, questionId, next),
     normal: (words) => (isEmptyProse(words) ? '' : words),
   });
+  // The field is there at once; what is typed before its text is read is put behind that.
+  const [early, setEarly] = useState<Prose | null>(null);
+  useLayoutEffect(() => {
+    if (stored === undefined || early === null) return;
+    setEarly(null);
+    edit(joined(stored, early));
+  }, [stored, early, edit]);
   const box = useRef<HTMLDivElement>(null);
   const [earlier, setEarlier] = useState<readonly string[]>([]);
   const [typing, setTyping] = useState(false);
@@ -100,12 +115,11 @@ function Field({ attemptId, questionId, label, placeholder = label, quiet = fals
         label={label}
         format="Format these words"
         placeholder={placeholder}
-        // The field is there at once, so that keys meant for it never go elsewhere; it is written in once it is read.
-        readOnly={stored === undefined}
-        value={text}
+        value={early ?? text}
         onChange={(next) => {
           setTyping(true);
-          edit(next);
+          if (stored === undefined) setEarly(next);
+          else edit(next);
         }}
       />
       {offered.length > 0 && (

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Redo2, Undo2 } from 'lucide-react';
+import { Redo2, Undo2 } from '@/ui/widgets/icons';
 import { useLayoutEffect } from 'react';
 import { nextSteps } from '@/store/records/steps';
 import { redo, undo, type Stepped } from '@/store/undo/undo';

@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown, ChevronUp } from '@/ui/widgets/icons';
 import { useRef, type ReactNode, type Ref } from 'react';
 import { useNarrow } from './useNarrow';
 

@@ -1,4 +1,4 @@
-import { Moon, Sun } from 'lucide-react';
+import { Moon, Sun } from '@/ui/widgets/icons';
 import { useSyncExternalStore } from 'react';
 
 const listeners = new Set<() => void>();

@@ -1,6 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { failureOf, type StoreFailure } from '@/store/records/failure';
 
+/** How soon something that is being made is asked for again: ms. */
+const ASK_AGAIN = 3000;
+
 /** Something asked of a worker or the store. */
 export interface Query<T> {
   /** The newest answer; the one from before while the next is on its way. null: none yet. */
@@ -54,6 +57,13 @@ export function useQuery<T>(ask: () => Promise<T>, deps: readonly unknown[]): Qu
       now.there = false;
     };
   }, []);
+  // What is being made comes without a press.
+  const isComing = state.failure === 'listComing';
+  useEffect(() => {
+    if (!isComing) return;
+    const timer = setInterval(go, ASK_AGAIN);
+    return () => clearInterval(timer);
+  }, [isComing, go]);
   // What an answer depends on is listed by whoever asks.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   useEffect(go, deps);

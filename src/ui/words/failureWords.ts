@@ -10,8 +10,12 @@ const WRITING: Readonly<Record<StoreFailure, string>> = {
   conflict: 'Something else changed in the meantime, so nothing was done: look again, then try again.',
   damaged:
     'Some of what is stored cannot be read, so nothing was changed. The rest is safe: save a backup, then load the page again.',
-  unreached:
+  notLoaded:
+    'A part of Yentrel could not be loaded, so nothing was changed. Check the connection, then try again.',
+  noList:
     'A word list that marking needs could not be loaded, so nothing was changed. Check the connection, then try again.',
+  listComing:
+    'The word list for this language is still being made, so nothing was changed. It takes about half a minute: try again then.',
   other: 'This did not work, and nothing was changed. Try again; if that does not help, load the page again.',
 };
 
@@ -30,7 +34,12 @@ const READING: Readonly<Record<StoreFailure, string>> = {
   conflict: 'This was changed while it was being read. Try again.',
   damaged:
     'Some of what is stored here cannot be read. The rest is safe: save a backup, then load the page again.',
-  unreached: 'A word list that marking needs could not be loaded. Check the connection, then try again.',
+  notLoaded:
+    'A part of Yentrel could not be loaded, so this cannot be shown. Nothing is lost: check the connection, then try again.',
+  noList:
+    'A word list that marking needs could not be loaded. Nothing is lost: check the connection, then try again.',
+  listComing:
+    'The word list for this language is still being made. It takes about half a minute, and this appears as soon as it is there.',
   other: 'This could not be shown. Nothing is lost: try again, or load the page again.',
 };
 
@@ -43,7 +52,9 @@ const SAVING: Readonly<Record<StoreFailure, string>> = {
   gone: 'What you are editing has been deleted, perhaps in another tab. What you typed is safe in this tab only.',
   conflict: 'Something else was changed meanwhile. What you typed is safe in this tab, but not stored.',
   damaged: 'What is stored cannot be read. What you typed is safe in this tab, but not stored.',
-  unreached: 'A part of Yentrel could not be loaded. What you typed is safe in this tab, but not stored.',
+  notLoaded: 'A part of Yentrel could not be loaded. What you typed is safe in this tab, but not stored.',
+  noList: 'A word list could not be loaded. What you typed is safe in this tab, but not stored.',
+  listComing: 'A word list is still being made. What you typed is safe in this tab, but not stored.',
   other: 'Saving did not work. What you typed is safe in this tab, but not stored.',
 };
 

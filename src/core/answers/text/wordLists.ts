@@ -54,5 +54,11 @@ export function wordList(name: string): WordList {
 }
 
 /** The same where it is there already; null where it would have to be fetched. */
-export const listAtHand = (name: string): WordList | null =>
-  lists.has(name) || readNow ? wordList(name) : null;
+export function listAtHand(name: string): WordList | null {
+  try {
+    return wordList(name);
+  } catch (error) {
+    if (error instanceof ListMissing) return null;
+    throw error;
+  }
+}

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { Band, NumberKey } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';

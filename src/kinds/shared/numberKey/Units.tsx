@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { UnitRule } from '@/core/answers/number/schema';
