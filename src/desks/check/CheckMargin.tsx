@@ -148,7 +148,8 @@ function OneAnswer(props: Props) {
           onNext={onNext}
         />
       ) : (
-        <div className="h-40" aria-hidden />
+        // About as high as what comes, so that the field below it stays where it is.
+        <div className="h-45" aria-hidden />
       )}
       <div data-comment>
         <CommentField

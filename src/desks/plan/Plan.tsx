@@ -62,33 +62,45 @@ export default function Plan() {
           When who can take the quiz, and what of their result they see when. <ZoneSentence />
         </p>
         {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
-        {view && view.lanes.length > 0 && <TimeLine view={view} zone={zone} plans={shown} onPlans={change} />}
-        {view && view.lanes.length === 0 && (
-          <p className="mt-3 text-soft">The quiz is set to nobody yet, so that there is nobody to draw.</p>
+        {!view && !failure ? (
+          <p className="mt-4 text-soft">Working out who sees what when …</p>
+        ) : (
+          <>
+            {view && view.lanes.length > 0 && (
+              <TimeLine view={view} zone={zone} plans={shown} onPlans={change} />
+            )}
+            {view && view.lanes.length === 0 && (
+              <p className="mt-3 text-soft">
+                The quiz is set to nobody yet, so that there is nobody to draw.
+              </p>
+            )}
+            <OwnTimes />
+            {view && <Leaks view={view} zone={zone} plans={shown} onPlans={change} />}
+            <Conflict
+              draft={draft}
+              what="The reveal plan"
+              show={(version) =>
+                ASPECTS.map((aspect) => (
+                  <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>
+                ))
+              }
+            />
+            <PlanSentences plans={shown} lanes={view?.lanes ?? []} onChange={change} />
+            <h2 className="mt-5 text-[15px]">Ready-made plans</h2>
+            <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
+            {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
+            <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>
+            <ul className="mt-1">
+              <AttemptSentence />
+              <TimeSentence />
+              <GoingBackSentence />
+              <ComingBackSentence />
+              <LateSentence />
+              <MissingSentence />
+              <UnfinishedSentence />
+            </ul>
+          </>
         )}
-        <OwnTimes />
-        {view && <Leaks view={view} zone={zone} plans={shown} onPlans={change} />}
-        <Conflict
-          draft={draft}
-          what="The reveal plan"
-          show={(version) =>
-            ASPECTS.map((aspect) => <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>)
-          }
-        />
-        <PlanSentences plans={shown} lanes={view?.lanes ?? []} onChange={change} />
-        <h2 className="mt-5 text-[15px]">Ready-made plans</h2>
-        <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
-        {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
-        <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>
-        <ul className="mt-1">
-          <AttemptSentence />
-          <TimeSentence />
-          <GoingBackSentence />
-          <ComingBackSentence />
-          <LateSentence />
-          <MissingSentence />
-          <UnfinishedSentence />
-        </ul>
       </div>
       <aside
         aria-label="Margin"

@@ -133,11 +133,13 @@ export default function Tray() {
         {rows !== null && rows.length > 0 && those.length === 0 && (
           <p className="px-9 py-6 text-soft max-sm:px-4">Nobody.</p>
         )}
-        <NewStudent
-          to={set ? { classId: set.classId, groups: set.group === null ? [] : [set.group] } : null}
-          label="Add to the class list"
-          onAdded={() => setListed((n) => n + 1)}
-        />
+        {(rows !== null || failure) && (
+          <NewStudent
+            to={set ? { classId: set.classId, groups: set.group === null ? [] : [set.group] } : null}
+            label="Add to the class list"
+            onAdded={() => setListed((n) => n + 1)}
+          />
+        )}
       </div>
       <aside
         aria-label="Answers from a file"

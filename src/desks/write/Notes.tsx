@@ -27,14 +27,17 @@ export const Problems = ({ lines }: { readonly lines: readonly string[] | undefi
 /** How answers to a question came out, and whose they are. */
 export function HowItWent({ id, spreads }: { readonly id: string; readonly spreads: Spreads | null }) {
   const spread = spreads?.byQuestion[id];
-  if (!spreads) return null;
+  // Its line is kept, so that nothing below it moves when it comes.
+  if (!spreads) return <p className="min-h-[21px]" />;
   const total = spread ? spreadTotal(spread) : 0;
   const marked = spread ? spread.right + spread.partly + spread.wrong : 0;
   // Without a key a made-up class says nothing.
   if (!spread || total === 0 || (spreads.of === 'madeUp' && marked === 0))
-    return spreads.of === 'students' ? <p className="caption">Nobody has answered it yet.</p> : null;
+    return (
+      <p className="caption min-h-[21px]">{spreads.of === 'students' && 'Nobody has answered it yet.'}</p>
+    );
   return (
-    <p className="flex flex-wrap items-baseline gap-x-3 text-[14px]">
+    <p className="flex min-h-[21px] flex-wrap items-baseline gap-x-3 text-[14px]">
       <SpreadRow spread={spread} />
       <span className="caption">
         {spreads.of === 'students' ? count(total, 'paper') : `${total} made-up students`}

@@ -1,0 +1,53 @@
+import { DEMO, expect, openDemo, test } from './support';
+
+/** Parts that do not come: what needs them says so, and comes once they do. */
+
+test.use({ allowedErrors: [/Failed to load resource|ERR_FAILED/] });
+
+test('a word list that is not there is said on each desk that needs it, and loaded once it is', async ({
+  page,
+  context,
+}) => {
+  await context.route('**/words/*.bin', (route) => route.fulfill({ status: 404, body: 'none' }));
+  await page.goto('/');
+  const row = page.getByRole('listitem').filter({ hasText: 'How rivers shape the land' });
+  await expect(row.getByText('A word list that marking needs could not be loaded.')).toBeVisible();
+  await page.goto(`${DEMO}#check`);
+  await expect(page.getByText('A word list that marking needs could not be loaded.').first()).toBeVisible();
+  await page.goto('/');
+  await expect(row.getByText('A word list that marking needs could not be loaded.')).toBeVisible();
+  await context.unroute('**/words/*.bin');
+  await row.getByRole('button', { name: 'Try again' }).click();
+  await expect(row.getByText('24 of 26 handed in')).toBeVisible();
+});
+
+test('a word list that is still being made comes without a press', async ({ page, context }) => {
+  let asked = 0;
+  await context.route('**/words/*.bin', (route) =>
+    ++asked < 2 ? route.fulfill({ status: 503, body: 'being made' }) : route.continue(),
+  );
+  await openDemo(page, 'check');
+  await expect(page.getByText(/is still being made/).first()).toBeVisible();
+  await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+});
+
+for (const [what, how] of [
+  ['is missing', 404],
+  ['cannot be reached', null],
+] as const)
+  test(`a worker whose file ${what} is said, and started anew by the next try`, async ({ page, context }) => {
+    await context.route(/\.worker-[^/]*\.js$/, (route) =>
+      how === null ? route.abort() : route.fulfill({ status: how, body: 'none' }),
+    );
+    await openDemo(page, 'check');
+    await expect(page.getByText(/^A part of Yentrel could not be loaded/).first()).toBeVisible();
+    const sit = await context.newPage();
+    await sit.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25');
+    await expect(sit.getByRole('button', { name: 'Try again' })).toBeVisible();
+    await context.unroute(/\.worker-[^/]*\.js$/);
+    await sit.getByRole('button', { name: 'Try again' }).click();
+    await expect(sit.getByRole('button', { name: 'Begin' })).toBeVisible();
+    await page.bringToFront();
+    await page.getByRole('button', { name: 'Try again' }).first().click();
+    await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+  });
