@@ -8,7 +8,7 @@ import { texIn, written } from '@/core/content/formulaText';
 import { formulasOf } from '@/typeset/complete';
 import { casesPage } from './workedCases';
 import { notices } from '../scripts/words/notices';
-import './unit/support/wordLists';
+import './unit/support/everywhere';
 
 /** The demo quiz as a file for colleagues. */
 export const DEMO_FILE: QuizFile = {

@@ -6,7 +6,7 @@ import { verdictOf, type Mark } from '@/core/marks/mark';
 import { ownContextOf } from '@/core/scoring/context';
 import { markAnswer } from '@/core/scoring/markAttempt';
 import { paperOf, phraseQuestion, variant } from './unit/support/support';
-import './unit/support/wordLists';
+import './unit/support/everywhere';
 
 /** Published misspellings, other words and unrelated words, and what *small errors pass* makes of them. */
 

@@ -7,7 +7,7 @@ import { paperFrom } from '@/core/quiz/paper';
 import { newPlacement } from '@/core/quiz/placement';
 import { contextOf } from '@/core/scoring/context';
 import { markAnswer } from '@/core/scoring/markAttempt';
-import './unit/support/wordLists';
+import './unit/support/everywhere';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { filledQuestion } from './unit/support/filled';
 import { written } from './unit/support/support';

@@ -79,10 +79,16 @@ export function wallClock(at: number, zone: string): number {
  * when clocks go forward moves behind the gap; of a time that comes twice, the second is meant.
  */
 export function instantAt(wall: number, zone: string): number {
+  // The clock is read to the second.
+  const rest = ((wall % 1000) + 1000) % 1000;
+  return rest + instantAtSecond(wall - rest, zone);
+}
+
+function instantAtSecond(wall: number, zone: string): number {
   const before = wallClock(wall - DAY, zone) - (wall - DAY);
   const after = wallClock(wall + DAY, zone) - (wall + DAY);
   const candidates = [wall - before, wall - after];
-  const fitting = candidates.filter((at) => wallClock(at, zone) === Math.floor(wall / 1000) * 1000);
+  const fitting = candidates.filter((at) => wallClock(at, zone) === wall);
   if (fitting.length > 0) return Math.max(...fitting);
   // Skipped: counted with the offset of before, the clock stands as far behind the gap as it would have in it.
   return wall - before;

@@ -214,7 +214,7 @@ export default function HandBack() {
         )}
         {rows !== null && rows.length > 0 && <Results rows={rows} />}
       </div>
-      <PaperAndFiles none={rows === null || rows.length === 0} />
+      {(rows !== null || failure) && <PaperAndFiles none={rows === null || rows.length === 0} />}
     </main>
   );
 }

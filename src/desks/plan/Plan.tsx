@@ -106,7 +106,7 @@ export default function Plan() {
         aria-label="Margin"
         className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
-        <AtAnotherTime />
+        {(view || failure) && <AtAnotherTime />}
         {view && <Silence view={view} />}
       </aside>
     </main>

@@ -8,6 +8,7 @@ import { NewStudent } from '@/ui/teacher/NewStudent';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { viewsDependOn } from '@/core/checking/dependsOn';
+import { useClasses } from '@/ui/teacher/useClasses';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SetToLine } from '@/ui/teacher/SetToLine';
 import { useNow } from '@/ui/widgets/useNow';
@@ -104,6 +105,9 @@ export default function Tray() {
   const { value: rows, failure, again } = useTray(listed);
   const [set] = useQuiz().quiz.standing.setTo;
   const [shown, setShown] = useState<Shown>('all');
+  // What stands below each other comes together: nothing moves down once it can be pressed.
+  const classes = useClasses();
+  const isThere = classes !== null && (rows !== null || failure !== null);
   const those = rows?.filter(SHOWN[shown].holds) ?? [];
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
@@ -120,7 +124,7 @@ export default function Tray() {
             <SetToLine /> <Outside />
           </div>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
-          {rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
+          {isThere && rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
         </div>
         {rows !== null && rows.length === 0 && (
           <p className="px-9 py-8 max-sm:px-4">
@@ -129,11 +133,11 @@ export default function Tray() {
               : 'Nobody can take this quiz before it is set to a class.'}
           </p>
         )}
-        {those.length > 0 && <TrayRows rows={those} />}
+        {isThere && those.length > 0 && <TrayRows rows={those} />}
         {rows !== null && rows.length > 0 && those.length === 0 && (
           <p className="px-9 py-6 text-soft max-sm:px-4">Nobody.</p>
         )}
-        {(rows !== null || failure) && (
+        {isThere && (
           <NewStudent
             to={set ? { classId: set.classId, groups: set.group === null ? [] : [set.group] } : null}
             label="Add to the class list"
@@ -145,7 +149,7 @@ export default function Tray() {
         aria-label="Answers from a file"
         className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
-        {set ? (
+        {!isThere ? null : set ? (
           <AnswerFile onImported={() => setListed((n) => n + 1)} />
         ) : (
           <p className="text-soft">Set the quiz to a class before you bring in answers from a file.</p>

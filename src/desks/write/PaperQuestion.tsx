@@ -194,11 +194,13 @@ interface Props {
   readonly id: string;
   readonly number: number;
   readonly inHand: boolean;
+  /** Whether there are so many that those out of sight are better not drawn. */
+  readonly many: boolean;
   readonly acts: QuestionActs;
 }
 
 /** Takes what the question needs of the paper as it is now. */
-function Now({ id, inHand, ...more }: Props & { readonly grip: Grip }) {
+function Now({ id, inHand, ...more }: Omit<Props, 'many'> & { readonly grip: Grip }) {
   const now = use(PaperNow);
   const record = now?.byId.get(id);
   if (!now || !record) return null;
@@ -220,19 +222,20 @@ function Now({ id, inHand, ...more }: Props & { readonly grip: Grip }) {
  * what is known of it.
  */
 export function PaperQuestion(props: Props) {
-  const { id, inHand } = props;
+  const { many, ...shown } = props;
+  const { id, inHand } = shown;
   const { attributes, listeners, setNodeRef, node, transform, transition, isDragging } = useSortable({ id });
   useIntoView(inHand, node);
   const grip = useMemo(() => ({ attributes, listeners }), [attributes, listeners]);
   const style = { transform: CSS.Translate.toString(transform), transition };
-  const state = inHand || isDragging ? '' : 'paper-row-folded';
+  const state = inHand || isDragging || !many ? '' : 'paper-row-folded';
   return (
     <li
       ref={setNodeRef}
       style={style}
       className={`paper-row beneath-head relative ${state} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
-      <Now {...props} grip={grip} />
+      <Now {...shown} grip={grip} />
     </li>
   );
 }

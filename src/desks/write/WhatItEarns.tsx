@@ -17,9 +17,15 @@ export function WhatItEarns({ placed }: { readonly placed: Placed }) {
     () => quickWorker().worthOf(settled.question, paperAround(paper, settled)),
     [settled, paper.content],
   );
-  if (!value || value.length === 0) return null;
+  // Its line is kept, so that nothing below it moves when it comes.
+  if (!value || value.length === 0)
+    return <p className="mt-1 min-h-[19px] max-sm:min-h-[39px]" aria-hidden />;
   return (
-    <p className="caption figures mt-1 leading-normal" role="status" aria-label="What these rules earn">
+    <p
+      className="caption figures mt-1 min-h-[19px] leading-normal max-sm:min-h-[39px]"
+      role="status"
+      aria-label="What these rules earn"
+    >
       Of {pointsWord(pointsOfPlaced(settled, paper.content))}, these earn:{' '}
       {value.map(({ words, points: earned }, at) => (
         // Lines break between them, never within one.

@@ -98,6 +98,9 @@ const closestTop: CollisionDetection = ({ collisionRect, droppableRects, droppab
     })
     .sort((a, b) => a.data.value - b.data.value);
 
+/** Of more questions than this, those out of sight are not drawn. */
+const FEW = 60;
+
 /** The number of each question; sections have none. */
 type Numbers = ReadonlyMap<string, number>;
 
@@ -263,7 +266,14 @@ const Questions = memo(function Questions({ order, numbers, newSection, hand, ac
             return number === undefined ? (
               <PaperSection key={id} id={id} isNew={id === newSection} acts={acts} />
             ) : (
-              <PaperQuestion key={id} id={id} number={number} inHand={id === hand} acts={acts} />
+              <PaperQuestion
+                key={id}
+                id={id}
+                number={number}
+                inHand={id === hand}
+                many={order.length > FEW}
+                acts={acts}
+              />
             );
           })}
         </ol>

@@ -41,8 +41,8 @@ export function holdKeys(label: string): void {
   held = { box, timer: setTimeout(letGo, LONGEST) };
 }
 
-/** A press whose field will not come: what was held is dropped, as there is no place for it. */
-export const holdNoMore = letGo;
+
+
 
 const isWritten = (element: Element | null): boolean =>
   element?.matches('input, textarea, select, [contenteditable=true]') ?? false;

@@ -40,6 +40,20 @@ describe('another zone keeps clock times', () => {
     assert.deepEqual(content.plan, on('2026-11-27T09:00+00:00'));
     assert.deepEqual(standing.plans[0]?.aspects.score, on('2026-11-26T09:00+00:00').aspects.score);
   });
+  test('milliseconds move nothing, on a day on which clocks change either', () => {
+    const until = at('2036-11-01T15:46:08.500Z');
+    const { standing } = inZone(
+      quizIn('Pacific/Auckland', { opening: { ...opening, until } }),
+      'America/St_Johns',
+      0,
+    );
+    assert.equal(standing.opening?.until, at('2036-11-02T04:46:08.500-03:30'));
+  });
+  test('an end that has passed stays: what is closed is not open again', () => {
+    const quiz = quizIn('Europe/Berlin', { opening });
+    const { standing } = inZone(quiz, 'America/New_York', at('2026-11-24T16:30+01:00'));
+    assert.deepEqual(standing.opening, opening);
+  });
   test('an opening that has passed stays, its end moves', () => {
     const quiz = quizIn('Europe/Berlin', { opening });
     const { standing } = inZone(quiz, 'America/New_York', at('2026-11-23T10:00+01:00'));

@@ -1,4 +1,0 @@
-import { readListsFrom } from '@/server/wordLists';
-
-/** Marking in tests knows the lists that the application ships. */
-readListsFrom('public/words');
