@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { LONG } from './tests/runs';
 
 const port = process.env['PORT'] ?? '4410';
 const dist = process.env['DIST'] ?? 'dist-test';
@@ -10,6 +11,8 @@ export default defineConfig({
   // How long a page may take to show something: far longer than it does, as both cores may be busy with tests.
   expect: { timeout: 20_000 },
   workers: 2,
+  // Whole tasks of many minutes, and what is proven elsewhere too: in the long run.
+  grepInvert: LONG ? [] : /@long/,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list']],
@@ -22,7 +25,7 @@ export default defineConfig({
     actionTimeout: 20_000,
     trace: 'off',
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

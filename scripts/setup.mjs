@@ -124,20 +124,23 @@ export function build(folder, env = {}) {
   writeFileSync(stamp, hash);
 }
 
-const CHROMIUM = '/usr/bin/chromium';
+/** Debian's Chromium without windows, which starts in two thirds of the time; the whole one serves as well. */
+const CHROMIUMS = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 
 /** Finds Debian's Chromium, or installs it; ends with a clear message where neither is possible. */
 export function chromium() {
   if (process.env.CHROMIUM) return process.env.CHROMIUM;
-  if (existsSync(CHROMIUM)) return CHROMIUM;
+  const found = () => CHROMIUMS.find((path) => existsSync(path));
+  if (found()) return found();
   console.log('\n▸ Installing Chromium');
-  const install = 'apt-get update -qq && apt-get install -y -qq --no-install-recommends chromium';
+  const install =
+    'apt-get update -qq && apt-get install -y -qq --no-install-recommends chromium-headless-shell';
   const asRoot = process.getuid?.() === 0 ? install : `sudo -n sh -c '${install}'`;
   spawnSync('sh', ['-c', asRoot], { stdio: ['ignore', 'ignore', 'inherit'] });
-  if (existsSync(CHROMIUM)) return CHROMIUM;
+  if (found()) return found();
   console.error(
     'The end-to-end tests need Chromium, and it could not be installed here.\n' +
-      'Install it by hand (Debian: apt-get install chromium), or point to one: CHROMIUM=/path/to/chromium npm test',
+      'Install it by hand (Debian: apt-get install chromium-headless-shell), or point to one: CHROMIUM=/path/to/chromium npm test',
   );
   process.exit(1);
 }

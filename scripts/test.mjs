@@ -1,24 +1,19 @@
 /**
- * `npm test`: sets up what is missing and runs every check. `npm run test:long` is the same with large numbers:
- * what is tried at random is tried ten times as often, pages are killed 100 times, each view is seen in both looks.
+ * `npm test`: sets up what is missing and runs every check. `npm run test:long` is the same with large numbers: what is
+ * tried at random is tried ten times as often, whole tasks are done, pages are killed 100 times, each view is seen in both looks.
  */
-import { bin, chromium, freePort, setUp, run, runTogether } from './setup.mjs';
+import { bin, chromium, freePort, installPackages, run, runTogether } from './setup.mjs';
+import { CHECKS, TYPES } from './checks.mjs';
 
 if (process.argv.includes('--long')) process.env['TEST_LONG'] = 'yes';
-setUp();
+installPackages();
 const browser = chromium();
 await runTogether([
   [
-    ['Types', bin('astro'), ['check', '--minimumSeverity', 'warning']],
+    ['Word lists', process.execPath, ['scripts/word-lists.mjs']],
     ['Build', process.execPath, ['scripts/build-tests.mjs']],
   ],
-  [
-    ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-    ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
-    ['Structure', bin('depcruise'), ['src', '--output-type', 'err']],
-    ['Unused code', bin('knip'), []],
-    ['Types of the core', bin('tsc'), ['-p', 'src/core/tsconfig.json']],
-  ],
+  [...TYPES, ...CHECKS],
 ]);
 run('Unit tests', process.execPath, ['scripts/unit.mjs']);
 run('End-to-end tests', bin('playwright'), ['test'], {

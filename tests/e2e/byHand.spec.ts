@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible } from './accessible';
+import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { checkRow, expect, openDemo, test } from './support';
 
@@ -17,70 +17,72 @@ function keyboard(page: Page) {
   return { press, presses: () => presses };
 }
 
-test('twenty written answers by a rubric in sixty key presses, resumed where they were left', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await page.goto('/quiz/?id=demo-journey#check');
-  // One more paper, from paper: twenty answers wait.
-  await page.getByRole('button', { name: 'Type in a paper …' }).click();
-  await page.getByRole('dialog', { name: 'Type in a paper' }).getByRole('button', { name: /^Elif Haven/ }).click(); // prettier-ignore
-  await page
-    .getByRole('group', { name: /^The paper of Elif Haven/ })
-    .getByRole('textbox')
-    .last()
-    .fill('Slower water drops what it carries, and stones get smaller.');
-  await expect(page.getByText('20 answers waiting for you')).toBeVisible();
-  await page.getByRole('button', { name: 'By hand', exact: true }).click();
-  await expect(progress(page)).toHaveText('0 of 20 marked');
-  await expect(page.getByRole('form', { name: 'Rubric' })).toBeFocused();
-  await expect(
-    page
-      .locator('mark')
-      .filter({ hasText: /slow|carr/i })
-      .first(),
-  ).toBeVisible();
-  await expectAccessible(page, 'by a rubric');
+test(
+  'twenty written answers by a rubric in sixty key presses, resumed where they were left',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto('/quiz/?id=demo-journey#check');
+    // One more paper, from paper: twenty answers wait.
+    await page.getByRole('button', { name: 'Type in a paper …' }).click();
+    await page.getByRole('dialog', { name: 'Type in a paper' }).getByRole('button', { name: /^Elif Haven/ }).click(); // prettier-ignore
+    await page
+      .getByRole('group', { name: /^The paper of Elif Haven/ })
+      .getByRole('textbox')
+      .last()
+      .fill('Slower water drops what it carries, and stones get smaller.');
+    await expect(page.getByText('20 answers waiting for you')).toBeVisible();
+    await page.getByRole('button', { name: 'By hand', exact: true }).click();
+    await expect(progress(page)).toHaveText('0 of 20 marked');
+    await expect(page.getByRole('form', { name: 'Rubric' })).toBeFocused();
+    await expect(
+      page
+        .locator('mark')
+        .filter({ hasText: /slow|carr/i })
+        .first(),
+    ).toBeVisible();
+    await expectAccessibleHere(page, 'by a rubric');
 
-  const { press, presses } = keyboard(page);
-  const levels = (at: number): [string, string] => [String((at % 3) + 1), String((at % 2) + 1)];
-  const want: Record<string, number> = {};
-  for (let at = 0; at < 20; at++) {
-    const [, name = ''] =
-      /^The answer of (.*)$/.exec((await answer(page).getAttribute('aria-label')) ?? '') ?? [];
-    expect(want[name], `${name} comes once`).toBeUndefined();
-    const [first, second] = levels(at);
-    // Levels of 0, 1 and 2 points, and of 0 and 1: out of 3, which the question is worth.
-    want[name] = Number(first) - 1 + Number(second) - 1;
-    await press(first);
-    await press(second);
-    await press('Enter');
-    if (at === 9) {
-      // Closed in the middle, and gone on with where it was left.
-      await expect(progress(page)).toHaveText('10 of 20 marked');
-      await page.reload();
-      await page.getByRole('button', { name: 'By hand', exact: true }).click();
-      await expect(progress(page)).toHaveText('10 of 20 marked');
-      await expect(page.getByRole('form', { name: 'Rubric' })).toBeFocused();
+    const { press, presses } = keyboard(page);
+    const levels = (at: number): [string, string] => [String((at % 3) + 1), String((at % 2) + 1)];
+    const want: Record<string, number> = {};
+    for (let at = 0; at < 20; at++) {
+      const [, name = ''] =
+        /^The answer of (.*)$/.exec((await answer(page).getAttribute('aria-label')) ?? '') ?? [];
+      expect(want[name], `${name} comes once`).toBeUndefined();
+      const [first, second] = levels(at);
+      // Levels of 0, 1 and 2 points, and of 0 and 1: out of 3, which the question is worth.
+      want[name] = Number(first) - 1 + Number(second) - 1;
+      await press(first);
+      await press(second);
+      await press('Enter');
+      if (at === 9) {
+        // Closed in the middle, and gone on with where it was left.
+        await expect(progress(page)).toHaveText('10 of 20 marked');
+        await page.reload();
+        await page.getByRole('button', { name: 'By hand', exact: true }).click();
+        await expect(progress(page)).toHaveText('10 of 20 marked');
+        await expect(page.getByRole('form', { name: 'Rubric' })).toBeFocused();
+      }
+      if (at < 19) await expect(answer(page)).not.toHaveAttribute('aria-label', `The answer of ${name}`);
     }
-    if (at < 19) await expect(answer(page)).not.toHaveAttribute('aria-label', `The answer of ${name}`);
-  }
-  expect(presses()).toBe(60);
-  await expect(progress(page)).toHaveText('20 of 20 marked');
-  await page.getByRole('button', { name: 'All papers' }).click();
-  await expect(page.getByText('waiting for you')).toHaveCount(0);
-  expect(Object.keys(want)).toHaveLength(20);
-  for (const [one, points] of Object.entries(want)) {
-    const name = one === 'Elif Haven' ? 'Elif Haven · 2' : one;
-    const [last = ''] = (await checkRow(page, name)).slice(-2);
-    expect(last, name).toContain(`, ${points} point${points === 1 ? '' : 's'}, marked by hand`);
-  }
-  // The levels are kept with the score, and its trace says them.
-  const [name = '', points] = Object.entries(want).find(([, one]) => one === 3) ?? [];
-  await page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) }).getByRole('button', { name: /^Question 11/ }).click(); // prettier-ignore
-  await expect(margin(page).getByText(/What is carried.*said, with why/)).toBeVisible();
-  expect(points).toBe(3);
-});
+    expect(presses()).toBe(60);
+    await expect(progress(page)).toHaveText('20 of 20 marked');
+    await page.getByRole('button', { name: 'All papers' }).click();
+    await expect(page.getByText('waiting for you')).toHaveCount(0);
+    expect(Object.keys(want)).toHaveLength(20);
+    for (const [one, points] of Object.entries(want)) {
+      const name = one === 'Elif Haven' ? 'Elif Haven · 2' : one;
+      const [last = ''] = (await checkRow(page, name)).slice(-2);
+      expect(last, name).toContain(`, ${points} point${points === 1 ? '' : 's'}, marked by hand`);
+    }
+    // The levels are kept with the score, and its trace says them.
+    const [name = '', points] = Object.entries(want).find(([, one]) => one === 3) ?? [];
+    await page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) }).getByRole('button', { name: /^Question 11/ }).click(); // prettier-ignore
+    await expect(margin(page).getByText(/What is carried.*said, with why/)).toBeVisible();
+    expect(points).toBe(3);
+  },
+);
 
 test('waiting answers by points: full ones in one key, a comment by a few letters, without names, taken back', async ({
   page,
@@ -92,7 +94,7 @@ test('waiting answers by points: full ones in one key, a comment by a few letter
   const field = margin(page).getByLabel('Points for this answer');
   await field.focus();
   await expect(answer(page)).toHaveAttribute('aria-label', /^The answer of Student \d+$/);
-  await expectAccessible(page, 'by points');
+  await expectAccessibleHere(page, 'by points');
   await page.keyboard.type('c');
   const comment = margin(page).getByRole('textbox', { name: /^Comment to the student/ });
   await expect(comment).toBeFocused();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible } from './accessible';
+import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { checkRow, expect, goTo, openDemo, test } from './support';
 
@@ -61,7 +61,7 @@ test('all papers: shown by what is in them, by group and by a question, without 
   await page.getByLabel('Names').selectOption('hidden');
   await expect(names(page).first()).toHaveText('Student 1');
   await expect(page.getByText('Ada Marsh')).toHaveCount(0);
-  await expectAccessible(page, 'all papers');
+  await expectAccessibleHere(page, 'all papers');
 });
 
 test('one paper: what was handed in as it was met, marked by key, from paper to paper, the place kept', async ({
@@ -88,36 +88,38 @@ test('one paper: what was handed in as it was met, marked by key, from paper to 
   await expect(page.getByRole('table', { name: 'Scores' })).toBeVisible();
   await expect(margin(page).getByText('Pia Strand, question 7')).toBeVisible();
   await view(page, 'One paper').click();
-  await expectAccessible(page, 'one paper');
+  await expectAccessibleHere(page, 'one paper');
   await page.setViewportSize({ width: 360, height: 740 });
   await fits(page, 'one paper');
 });
 
-test('a paper that was written on paper is typed in, marked as it is typed, kept, and taken back', async ({
-  page,
-}) => {
-  await openDemo(page, 'check');
-  await page.getByRole('button', { name: 'Type in a paper …' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Type in a paper' });
-  await dialog.getByLabel('Find whose paper it is').fill('ora');
-  await dialog.getByLabel('Find whose paper it is').fill('');
-  const student = dialog.getByRole('button', { name: /nothing handed in$/ }).first();
-  const name = ((await student.textContent()) ?? '').replace('nothing handed in', '');
-  await student.click();
-  const paper = page.getByRole('group', { name: `The paper of ${name}` });
-  await expect(paper.getByText('on paper, typed in by you')).toBeVisible();
-  await paper.getByRole('textbox').first().fill('oxbow laek');
-  await expect(paper.getByRole('button', { name: /^Question 2: right, .*“oxbow laek”/ })).toBeVisible();
-  await page.reload();
-  await page.keyboard.press('1');
-  await expect.poll(async () => (await checkRow(page, name))[1]).toMatch(/“oxbow laek”/);
-  await goTo(page, 'Tray');
-  await expect(page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: name }).first()).toContainText('on paper, typed in by you'); // prettier-ignore
-  await page.keyboard.press('Control+z');
-  await page.keyboard.press('Control+z');
-  await goTo(page, 'Check');
-  await expect(page.getByRole('rowheader', { name, exact: true })).toHaveCount(0);
-});
+test(
+  'a paper that was written on paper is typed in, marked as it is typed, kept, and taken back',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'check');
+    await page.getByRole('button', { name: 'Type in a paper …' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Type in a paper' });
+    await dialog.getByLabel('Find whose paper it is').fill('ora');
+    await dialog.getByLabel('Find whose paper it is').fill('');
+    const student = dialog.getByRole('button', { name: /nothing handed in$/ }).first();
+    const name = ((await student.textContent()) ?? '').replace('nothing handed in', '');
+    await student.click();
+    const paper = page.getByRole('group', { name: `The paper of ${name}` });
+    await expect(paper.getByText('on paper, typed in by you')).toBeVisible();
+    await paper.getByRole('textbox').first().fill('oxbow laek');
+    await expect(paper.getByRole('button', { name: /^Question 2: right, .*“oxbow laek”/ })).toBeVisible();
+    await page.reload();
+    await page.keyboard.press('1');
+    await expect.poll(async () => (await checkRow(page, name))[1]).toMatch(/“oxbow laek”/);
+    await goTo(page, 'Tray');
+    await expect(page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: name }).first()).toContainText('on paper, typed in by you'); // prettier-ignore
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await goTo(page, 'Check');
+    await expect(page.getByRole('rowheader', { name, exact: true })).toHaveCount(0);
+  },
+);
 
 test('one question: look-alikes together, what wants a look first, who gave them; one press and one key apart', async ({
   page,
@@ -147,7 +149,7 @@ test('one question: look-alikes together, what wants a look first, who gave them
   await page.getByLabel('Question', { exact: true }).selectOption({ index: 1 });
   const second = page.getByRole('group', { name: 'Answers to question 2' });
   await expect(second.getByRole('region', { name: 'Near misses' }).getByRole('button', { name: /Oxbow lakes.*singular or plural/ })).toBeVisible(); // prettier-ignore
-  await expectAccessible(page, 'one question');
+  await expectAccessibleHere(page, 'one question');
   await page.getByLabel('Find a student').fill('ada');
   await expect(second.locator('[data-bundle]')).toHaveCount(1);
   await page.setViewportSize({ width: 360, height: 740 });
@@ -187,109 +189,115 @@ test('look-alikes by hand: put together, taken out, taken back, and kept for wha
   await expect(bundles).toHaveCount(before - 2);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(bundles).toHaveCount(before - 3);
-  await expectAccessible(page, 'look-alikes by hand');
+  await expectAccessibleHere(page, 'look-alikes by hand');
 });
 
-test('the class at once: shares by thirds, who put what where, spots on the picture, numbers on a line', async ({
-  page,
-}) => {
-  const atOnce = page.getByRole('region', { name: 'The class at once' });
-  const look = async (quiz: string, question: number) => {
-    await page.goto(`/quiz/?id=${quiz}#check`);
+test(
+  'the class at once: shares by thirds, who put what where, spots on the picture, numbers on a line',
+  { tag: '@long' },
+  async ({ page }) => {
+    const atOnce = page.getByRole('region', { name: 'The class at once' });
+    const look = async (quiz: string, question: number) => {
+      await page.goto(`/quiz/?id=${quiz}#check`);
+      await view(page, 'One question').click();
+      await page.getByLabel('Question', { exact: true }).selectOption({ index: question });
+    };
+    // Which students stand behind a number is one press away, and their answers one more.
+    await look('demo-rivers', 4);
+    await expect(atOnce.getByRole('row').filter({ hasText: 'a little higher' })).toHaveText(/right: a little higher.*7.*29%0%14%86%/); // prettier-ignore
+    await atOnce.getByRole('button', { name: /much lower/ }).click();
+    await expect(atOnce.getByRole('status')).toContainText(/^“much lower”:.*Bela Fenn/);
+    await atOnce.getByRole('button', { name: 'Hana Reed' }).click();
+    await expect(margin(page).getByText('Hana Reed, question 5')).toBeVisible();
+    await expectAccessibleHere(page, 'shares');
+    // The class at once is of the papers that are shown.
+    await page.getByLabel('Find a student').fill('Bela');
+    await expect(atOnce.getByRole('row').filter({ hasText: 'much lower' })).toHaveText(/1100%/);
+
+    await look('demo-journey', 3);
+    await atOnce.getByRole('button', { name: '“meander” to “upper course”: 3 students' }).click();
+    await expect(atOnce.getByRole('status')).toContainText('Carla Strait');
+    await expect(atOnce.getByRole('button', { name: '“delta” to “lower course”: 16 students, right' })).toBeVisible(); // prettier-ignore
+    await expectAccessibleHere(page, 'who put what where');
+    await look('demo-journey', 4);
+    await expect(
+      atOnce.getByRole('button', { name: '“waterfall” to “1”: 16 students, right' }),
+    ).toBeVisible();
+    await look('demo-journey', 5);
+    await expect(atOnce.getByRole('button', { name: '“abrasion” to “wears away”: 19 students, right' })).toBeVisible(); // prettier-ignore
+    await look('demo-journey', 6);
+    await expect(atOnce.getByRole('rowheader', { name: 'It is 60 km long.' })).toBeVisible();
+    await look('demo-journey', 8);
+    await expect(atOnce.locator('circle').first()).toBeVisible();
+    await atOnce.getByRole('button', { name: 'Outside every area: 3 students' }).click();
+    await expect(atOnce.getByRole('status').getByRole('button')).toHaveCount(3);
+    await expectAccessibleHere(page, 'spots');
+    await look('demo-floods', 1);
+    await expect(atOnce.getByRole('listitem').filter({ hasText: '47 to 49 earns 100%' })).toBeVisible();
+    await expect(atOnce.locator('circle').first()).toBeVisible();
+    await expectAccessibleHere(page, 'a number line');
+    await page.setViewportSize({ width: 360, height: 740 });
+    await fits(page, 'a number line');
+    await look('demo-journey', 8);
+    await fits(page, 'spots');
+    await look('demo-journey', 3);
+    await fits(page, 'who put what where');
+    await look('demo-rivers', 4);
+    await fits(page, 'shares');
+  },
+);
+
+test(
+  'parts are judged alone: a gap by key, an option of a row, a box; what gathers is listed and dropped one by one',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.goto('/quiz/?id=demo-journey#check');
     await view(page, 'One question').click();
-    await page.getByLabel('Question', { exact: true }).selectOption({ index: question });
-  };
-  // Which students stand behind a number is one press away, and their answers one more.
-  await look('demo-rivers', 4);
-  await expect(atOnce.getByRole('row').filter({ hasText: 'a little higher' })).toHaveText(/right: a little higher.*7.*29%0%14%86%/); // prettier-ignore
-  await atOnce.getByRole('button', { name: /much lower/ }).click();
-  await expect(atOnce.getByRole('status')).toContainText(/^“much lower”:.*Bela Fenn/);
-  await atOnce.getByRole('button', { name: 'Hana Reed' }).click();
-  await expect(margin(page).getByText('Hana Reed, question 5')).toBeVisible();
-  await expectAccessible(page, 'shares');
-  // The class at once is of the papers that are shown.
-  await page.getByLabel('Find a student').fill('Bela');
-  await expect(atOnce.getByRole('row').filter({ hasText: 'much lower' })).toHaveText(/1100%/);
+    const pick = (index: number) => page.getByLabel('Question', { exact: true }).selectOption({ index });
+    const bar = page.getByRole('region', { name: 'Changes not applied' });
+    await pick(2);
+    const answers = page.getByRole('group', { name: 'Answers to question 4' });
+    // In the second gap: three students put the other word there.
+    const gap = answers.getByRole('region', { name: 'Gap 2: Wrong' }).locator('[data-bundle]').first();
+    await gap.click();
+    await expect(margin(page).getByText(/^Gap 2: “deposits”$/)).toBeVisible();
+    await page.keyboard.press('a');
+    await expect(bar.getByText(/^3 students up, 19 unchanged/)).toBeVisible();
+    // Keys go from bundle to bundle, also from one gap to the next.
+    await gap.focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(margin(page).getByText(/^Gap 2: “erodes”$/)).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    await expect(margin(page).getByText(/^Gap 3: “[^”]*”$/)).toBeVisible();
 
-  await look('demo-journey', 3);
-  await atOnce.getByRole('button', { name: '“meander” to “upper course”: 3 students' }).click();
-  await expect(atOnce.getByRole('status')).toContainText('Carla Strait');
-  await expect(atOnce.getByRole('button', { name: '“delta” to “lower course”: 16 students, right' })).toBeVisible(); // prettier-ignore
-  await expectAccessible(page, 'who put what where');
-  await look('demo-journey', 4);
-  await expect(atOnce.getByRole('button', { name: '“waterfall” to “1”: 16 students, right' })).toBeVisible();
-  await look('demo-journey', 5);
-  await expect(atOnce.getByRole('button', { name: '“abrasion” to “wears away”: 19 students, right' })).toBeVisible(); // prettier-ignore
-  await look('demo-journey', 6);
-  await expect(atOnce.getByRole('rowheader', { name: 'It is 60 km long.' })).toBeVisible();
-  await look('demo-journey', 8);
-  await expect(atOnce.locator('circle').first()).toBeVisible();
-  await atOnce.getByRole('button', { name: 'Outside every area: 3 students' }).click();
-  await expect(atOnce.getByRole('status').getByRole('button')).toHaveCount(3);
-  await expectAccessible(page, 'spots');
-  await look('demo-floods', 1);
-  await expect(atOnce.getByRole('listitem').filter({ hasText: '47 to 49 earns 100%' })).toBeVisible();
-  await expect(atOnce.locator('circle').first()).toBeVisible();
-  await expectAccessible(page, 'a number line');
-  await page.setViewportSize({ width: 360, height: 740 });
-  await fits(page, 'a number line');
-  await look('demo-journey', 8);
-  await fits(page, 'spots');
-  await look('demo-journey', 3);
-  await fits(page, 'who put what where');
-  await look('demo-rivers', 4);
-  await fits(page, 'shares');
-});
+    await pick(6);
+    const atOnce = page.getByRole('region', { name: 'The class at once' });
+    await atOnce
+      .getByRole('button', { name: /it does not say/ })
+      .first()
+      .click();
+    await pick(5);
+    await atOnce.getByRole('button', { name: '“silting” to “wears away”: 3 students' }).click();
+    await expect(margin(page).getByText('“silting” to “wears away”, 3 students')).toBeVisible();
+    await page.keyboard.press('a');
+    await expect(bar.getByText('2 changes not applied')).toBeVisible();
+    await page.keyboard.press('p');
+    await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
+    await expect(page.getByText(/A thing is right in a box or it is not/)).toBeVisible();
 
-test('parts are judged alone: a gap by key, an option of a row, a box; what gathers is listed and dropped one by one', async ({
-  page,
-}) => {
-  await page.goto('/quiz/?id=demo-journey#check');
-  await view(page, 'One question').click();
-  const pick = (index: number) => page.getByLabel('Question', { exact: true }).selectOption({ index });
-  const bar = page.getByRole('region', { name: 'Changes not applied' });
-  await pick(2);
-  const answers = page.getByRole('group', { name: 'Answers to question 4' });
-  // In the second gap: three students put the other word there.
-  const gap = answers.getByRole('region', { name: 'Gap 2: Wrong' }).locator('[data-bundle]').first();
-  await gap.click();
-  await expect(margin(page).getByText(/^Gap 2: “deposits”$/)).toBeVisible();
-  await page.keyboard.press('a');
-  await expect(bar.getByText(/^3 students up, 19 unchanged/)).toBeVisible();
-  // Keys go from bundle to bundle, also from one gap to the next.
-  await gap.focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(margin(page).getByText(/^Gap 2: “erodes”$/)).toBeVisible();
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
-  await expect(margin(page).getByText(/^Gap 3: “[^”]*”$/)).toBeVisible();
-
-  await pick(6);
-  const atOnce = page.getByRole('region', { name: 'The class at once' });
-  await atOnce
-    .getByRole('button', { name: /it does not say/ })
-    .first()
-    .click();
-  await pick(5);
-  await atOnce.getByRole('button', { name: '“silting” to “wears away”: 3 students' }).click();
-  await expect(margin(page).getByText('“silting” to “wears away”, 3 students')).toBeVisible();
-  await page.keyboard.press('a');
-  await expect(bar.getByText('2 changes not applied')).toBeVisible();
-  await page.keyboard.press('p');
-  await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
-  await expect(page.getByText(/A thing is right in a box or it is not/)).toBeVisible();
-
-  await page.keyboard.press('Escape');
-  await bar.getByRole('button', { name: 'See who' }).click();
-  const waits = margin(page).getByRole('list', { name: 'What waits' }).getByRole('listitem');
-  await expect(waits).toHaveText([
-    /Accept Gap 2: “deposits”, question 4/,
-    /Accept “silting” to “wears away”, 3 students, question 7/,
-  ]);
-  await expectAccessible(page, 'what waits');
-  await waits.first().getByRole('button', { name: /^Drop/ }).click();
-  await expect(waits).toHaveCount(1);
-  await expect(bar.getByText('1 change not applied')).toBeVisible();
-  await waits.first().getByRole('button', { name: /^Drop/ }).click();
-  await expect(bar).toHaveCount(0);
-});
+    await page.keyboard.press('Escape');
+    await bar.getByRole('button', { name: 'See who' }).click();
+    const waits = margin(page).getByRole('list', { name: 'What waits' }).getByRole('listitem');
+    await expect(waits).toHaveText([
+      /Accept Gap 2: “deposits”, question 4/,
+      /Accept “silting” to “wears away”, 3 students, question 7/,
+    ]);
+    await expectAccessibleHere(page, 'what waits');
+    await waits.first().getByRole('button', { name: /^Drop/ }).click();
+    await expect(waits).toHaveCount(1);
+    await expect(bar.getByText('1 change not applied')).toBeVisible();
+    await waits.first().getByRole('button', { name: /^Drop/ }).click();
+    await expect(bar).toHaveCount(0);
+  },
+);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible } from './accessible';
+import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { expect, saved, test } from './support';
 
@@ -60,7 +60,7 @@ test('a dry run takes the draft as a student, marks it and shows what comes back
   await expect(trial.getByText('nothing is kept')).toBeVisible();
   await expect(trial.getByRole('button', { name: 'Begin' })).toBeVisible();
   await fits(trial, 'the dry run');
-  await expectAccessible(trial, 'the dry run');
+  await expectAccessibleHere(trial, 'the dry run');
   await expect(trial.getByRole('list').last()).toContainText('when your teacher closes the quiz');
   await trial.getByRole('button', { name: 'Begin' }).click();
   await trial.getByRole('textbox').fill('2');

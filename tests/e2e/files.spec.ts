@@ -88,64 +88,65 @@ test('the whole Shelf is backed up in one press and comes back into an empty bro
   await elsewhere.close();
 });
 
-test('a quiz goes to a colleague without students; a later copy says what it changes, and its effect is seen first', async ({
-  page,
-  browser,
-}) => {
-  test.setTimeout(90_000);
-  await shelf(page);
-  await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
-  await page.getByRole('button', { name: 'Save as a file' }).click();
-  await page.getByLabel('From').fill('M. Weir');
-  await page.getByLabel('A note for whoever opens it').fill('Second week.');
-  const first = await saved(page, () => page.getByRole('button', { name: 'Save the file' }).click());
-  expect(first.name).toBe('How-rivers-shape-the-land.yentrel');
-  expect(first.buffer.toString('latin1')).not.toContain('Karl Mead');
+test(
+  'a quiz goes to a colleague without students; a later copy says what it changes, and its effect is seen first',
+  { tag: '@long' },
+  async ({ page, browser }) => {
+    test.setTimeout(90_000);
+    await shelf(page);
+    await page.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+    await page.getByRole('button', { name: 'Save as a file' }).click();
+    await page.getByLabel('From').fill('M. Weir');
+    await page.getByLabel('A note for whoever opens it').fill('Second week.');
+    const first = await saved(page, () => page.getByRole('button', { name: 'Save the file' }).click());
+    expect(first.name).toBe('How-rivers-shape-the-land.yentrel');
+    expect(first.buffer.toString('latin1')).not.toContain('Karl Mead');
 
-  const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
-  const colleague = await elsewhere.newPage();
-  await shelf(colleague);
-  await colleague.getByRole('button', { name: 'start empty' }).click();
-  await colleague.getByRole('button', { name: 'Remove it' }).click();
-  await openFile(colleague, first.name, first.buffer);
-  await expect(colleague.getByText('8 questions, without students. From M. Weir.')).toBeVisible();
-  await expect(colleague.getByText('Second week.')).toBeVisible();
-  await colleague.getByRole('button', { name: 'Add it to the Shelf' }).click();
-  await expect(colleague.getByText('8 questions · 12 points')).toBeVisible();
-  await colleague.getByRole('button', { name: 'Question 4', exact: true }).click();
-  await colleague.getByLabel('Another form of floodplain').fill('flood plain');
-  await colleague.keyboard.press('Enter');
-  await expect(colleague.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
-  await shelf(colleague);
-  await colleague.getByRole('button', { name: 'More for How rivers shape the land' }).click();
-  await colleague.getByRole('button', { name: 'Save as a file' }).click();
-  const later = await saved(colleague, () =>
-    colleague.getByRole('button', { name: 'Save the file' }).click(),
-  );
-  await elsewhere.close();
+    const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
+    const colleague = await elsewhere.newPage();
+    await shelf(colleague);
+    await colleague.getByRole('button', { name: 'start empty' }).click();
+    await colleague.getByRole('button', { name: 'Remove it' }).click();
+    await openFile(colleague, first.name, first.buffer);
+    await expect(colleague.getByText('8 questions, without students. From M. Weir.')).toBeVisible();
+    await expect(colleague.getByText('Second week.')).toBeVisible();
+    await colleague.getByRole('button', { name: 'Add it to the Shelf' }).click();
+    await expect(colleague.getByText('8 questions · 12 points')).toBeVisible();
+    await colleague.getByRole('button', { name: 'Question 4', exact: true }).click();
+    await colleague.getByLabel('Another form of floodplain').fill('flood plain');
+    await colleague.keyboard.press('Enter');
+    await expect(colleague.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+    await shelf(colleague);
+    await colleague.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+    await colleague.getByRole('button', { name: 'Save as a file' }).click();
+    const later = await saved(colleague, () =>
+      colleague.getByRole('button', { name: 'Save the file' }).click(),
+    );
+    await elsewhere.close();
 
-  await openFile(page, later.name, later.buffer);
-  const changes = page.getByRole('list', { name: 'What the file changes' }).getByRole('listitem');
-  await expect(changes).toHaveCount(1);
-  await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
-  await page.getByRole('button', { name: 'Import it' }).click();
-  await expect(
-    page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/)),
-  ).toBeVisible();
-  await page.getByRole('button', { name: /^Undo/ }).first().click();
-  await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
+    await openFile(page, later.name, later.buffer);
+    const changes = page.getByRole('list', { name: 'What the file changes' }).getByRole('listitem');
+    await expect(changes).toHaveCount(1);
+    await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
+    await page.getByRole('button', { name: 'Import it' }).click();
+    await expect(
+      page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/)),
+    ).toBeVisible();
+    await page.getByRole('button', { name: /^Undo/ }).first().click();
+    await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
 
-  // A file that is no such thing, and one that was damaged on its way.
-  await shelf(page);
-  await openFile(page, 'notes.yentrel', Buffer.from('dear diary'));
-  const refused = page.getByRole('dialog', { name: 'This file cannot be imported' });
-  await expect(refused).toContainText('This is not a quiz file, or it is damaged');
-  await refused.getByRole('button', { name: 'Close', exact: true }).click();
-  const damaged = Buffer.from(later.buffer);
-  damaged[Math.floor(damaged.length / 2)] = (damaged[Math.floor(damaged.length / 2)] ?? 0) ^ 0xff;
-  await openFile(page, later.name, damaged);
-  await expect(refused).toContainText(/damaged|cannot be/);
-});
+    // A file that is no such thing, and one that was damaged on its way.
+    await shelf(page);
+    await openFile(page, 'notes.yentrel', Buffer.from('dear diary'));
+    const refused = page.getByRole('dialog', { name: 'This file cannot be imported' });
+    await expect(refused).toContainText('This is not a quiz file, or it is damaged');
+    await refused.getByRole('button', { name: 'Close', exact: true }).click();
+    const damaged = Buffer.from(later.buffer);
+    damaged[Math.floor(damaged.length / 2)] = (damaged[Math.floor(damaged.length / 2)] ?? 0) ^ 0xff;
+    await openFile(page, later.name, damaged);
+    await expect(refused).toContainText(/damaged|cannot be/);
+  },
+);
 
 test('a folder is kept up to date by itself where the browser allows it', async ({ page }) => {
   await page.addInitScript(() => {

@@ -30,167 +30,177 @@ async function allScores(page: Page): Promise<void> {
   }
 }
 
-test('a question of every kind: written by keys alone, sat on a phone, marked, handed back, out and in as files', async ({
-  page,
-}) => {
-  test.setTimeout(240_000);
-  await page.goto('/');
-  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
-  await writeEveryKind(page);
-  await page.reload();
-  await expect(page.getByText('13 questions · 23 points')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Question 13', exact: true })).toBeVisible();
-  await expect(page.getByText('Full marks cannot be reached')).toHaveCount(0);
-  await expectAccessible(page, 'a quiz of every kind');
+test(
+  'a question of every kind: written by keys alone, sat on a phone, marked, handed back, out and in as files',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.goto('/');
+    await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+    await writeEveryKind(page);
+    await page.reload();
+    await expect(page.getByText('13 questions · 23 points')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Question 13', exact: true })).toBeVisible();
+    await expect(page.getByText('Full marks cannot be reached')).toHaveCount(0);
+    await expectAccessible(page, 'a quiz of every kind');
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await goTo(page, 'Tray');
-  // The first by keys, the others by touch.
-  for (const [name, way, press] of [
-    ['Ada Marsh', 'right', enter],
-    ['Bela Fenn', 'half', (thing) => thing.click()],
-    ['Cato Weir', 'wrong', (thing) => thing.click()],
-  ] as const satisfies readonly (readonly [Name, string, typeof enter])[]) {
-    const sitting = await pageOf(page, name);
-    await sitting.setViewportSize(PHONE);
-    await sitEveryKind(sitting, way, press);
-    await sitting.close();
-    await page.bringToFront();
-  }
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await goTo(page, 'Tray');
+    // The first by keys, the others by touch.
+    for (const [name, way, press] of [
+      ['Ada Marsh', 'right', enter],
+      ['Bela Fenn', 'half', (thing) => thing.click()],
+      ['Cato Weir', 'wrong', (thing) => thing.click()],
+    ] as const satisfies readonly (readonly [Name, string, typeof enter])[]) {
+      const sitting = await pageOf(page, name);
+      await sitting.setViewportSize(PHONE);
+      await sitEveryKind(sitting, way, press);
+      await sitting.close();
+      await page.bringToFront();
+    }
 
-  await goTo(page, 'Check');
-  await allScores(page);
+    await goTo(page, 'Check');
+    await allScores(page);
 
-  // The slip says what came of it, question by question.
-  await page.getByRole('button', { name: /^Open/ }).click();
-  await page.getByRole('button', { name: 'Close now' }).click();
-  await goTo(page, 'Tray');
-  const slip = await pageOf(page, 'Cato Weir', 'Slip');
-  await slip.setViewportSize(PHONE);
-  await expect(slip.getByText('A delta is built, not cut.')).toBeVisible();
-  await expect(slip.getByText('Which bank has the longer way?')).toBeVisible();
-  await expect(slip.getByText('Read this first')).toHaveCount(0);
-  await slip.close();
+    // The slip says what came of it, question by question.
+    await page.getByRole('button', { name: /^Open/ }).click();
+    await page.getByRole('button', { name: 'Close now' }).click();
+    await goTo(page, 'Tray');
+    const slip = await pageOf(page, 'Cato Weir', 'Slip');
+    await slip.setViewportSize(PHONE);
+    await expect(slip.getByText('A delta is built, not cut.')).toBeVisible();
+    await expect(slip.getByText('Which bank has the longer way?')).toBeVisible();
+    await expect(slip.getByText('Read this first')).toHaveCount(0);
+    await slip.close();
 
-  // Answers of every kind out as a file and in again: nothing has changed.
-  await goTo(page, 'Hand back');
-  const answers = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
-  await goTo(page, 'Tray');
-  await page.getByLabel('Answer file', { exact: true }).setInputFiles({
-    name: 'answers.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(answers.text),
-  });
-  const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Import 3 papers' }).click();
-  await expect(dialog).toHaveCount(0);
-  await goTo(page, 'Check');
-  await allScores(page);
+    // Answers of every kind out as a file and in again: nothing has changed.
+    await goTo(page, 'Hand back');
+    const answers = await downloaded(page, () =>
+      page.getByRole('button', { name: 'Answers as CSV' }).click(),
+    );
+    await goTo(page, 'Tray');
+    await page.getByLabel('Answer file', { exact: true }).setInputFiles({
+      name: 'answers.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(answers.text),
+    });
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Import 3 papers' }).click();
+    await expect(dialog).toHaveCount(0);
+    await goTo(page, 'Check');
+    await allScores(page);
 
-  // The quiz out as a file, and in again as another one.
-  await outAndIn(page, 'Every kind of river');
-  await expect(page.getByRole('dialog').getByText('13 questions')).toBeVisible();
-});
+    // The quiz out as a file, and in again as another one.
+    await outAndIn(page, 'Every kind of river');
+    await expect(page.getByRole('dialog').getByText('13 questions')).toBeVisible();
+  },
+);
 
-test('a name for the teacher alone, options in each student’s order, special letters, and copies in another quiz', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Title of the quiz').fill('Flüsse');
-  await page.getByLabel('Language of the answers').selectOption('de');
-  await page.getByLabel('Order of options', { exact: true }).selectOption('true');
-  await page.getByLabel('Must questions be answered').selectOption('every');
-  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
-  const first = page.getByRole('region', { name: 'Question 1 in hand' });
-  await first.getByRole('textbox', { name: 'Text of question 1' }).fill('Was baut ein Fluss auf?');
-  await first.getByLabel('Option 1', { exact: true }).fill('Delta');
-  for (const name of ['Schlucht', 'Wasserfall', 'Quelle', 'nichts davon']) {
+test(
+  'a name for the teacher alone, options in each student’s order, special letters, and copies in another quiz',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New quiz' }).click();
+    await page.getByLabel('Title of the quiz').fill('Flüsse');
+    await page.getByLabel('Language of the answers').selectOption('de');
+    await page.getByLabel('Order of options', { exact: true }).selectOption('true');
+    await page.getByLabel('Must questions be answered').selectOption('every');
+    await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+    const first = page.getByRole('region', { name: 'Question 1 in hand' });
+    await first.getByRole('textbox', { name: 'Text of question 1' }).fill('Was baut ein Fluss auf?');
+    await first.getByLabel('Option 1', { exact: true }).fill('Delta');
+    for (const name of ['Schlucht', 'Wasserfall', 'Quelle', 'nichts davon']) {
+      await page.keyboard.press('Enter');
+      await page.keyboard.type(name);
+    }
+    await first.getByRole('button', { name: 'Delta is right' }).click();
+    await first.getByRole('button', { name: 'nichts davon keeps its place' }).click();
+    await first.getByLabel('Short name, for you alone').fill('built up');
+    await first.getByLabel('Another topic').fill('landforms');
     await page.keyboard.press('Enter');
-    await page.keyboard.type(name);
-  }
-  await first.getByRole('button', { name: 'Delta is right' }).click();
-  await first.getByRole('button', { name: 'nichts davon keeps its place' }).click();
-  await first.getByLabel('Short name, for you alone').fill('built up');
-  await first.getByLabel('Another topic').fill('landforms');
-  await page.keyboard.press('Enter');
-  await anotherKind(page, 'Word or phrase');
-  await page.getByRole('textbox', { name: 'Text of question 2' }).fill('Wie heißt der Bogen eines Flusses?');
-  await page.getByLabel('Another right answer').fill('Mäander');
-  await page.keyboard.press('Enter');
-  await saved(page);
+    await anotherKind(page, 'Word or phrase');
+    await page
+      .getByRole('textbox', { name: 'Text of question 2' })
+      .fill('Wie heißt der Bogen eines Flusses?');
+    await page.getByLabel('Another right answer').fill('Mäander');
+    await page.keyboard.press('Enter');
+    await saved(page);
 
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await goTo(page, 'Tray');
-  const orders = new Set<string>();
-  for (const name of ['Ada Marsh', 'Bela Fenn', 'Cato Weir', 'Dina Ford', 'Emil Brook']) {
-    const sitting = await pageOf(page, name);
-    await sitting.getByRole('button', { name: 'Begin' }).click();
-    await expect(sitting.getByRole('radio')).toHaveCount(5);
-    const options = await sitting.getByRole('radiogroup').locator('label').allInnerTexts();
-    expect(options[4]).toBe('nichts davon');
-    expect([...options].sort()).toEqual(['Delta', 'Quelle', 'Schlucht', 'Wasserfall', 'nichts davon']);
-    expect(await sitting.content()).not.toContain('built up');
-    orders.add(options.join());
-    await sitting.getByRole('radio', { name: 'Delta' }).check();
-    await sitting.getByRole('button', { name: 'Next' }).click();
-    await sitting.getByRole('button', { name: 'Review and hand in' }).click();
-    await expect(sitting.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
-    await sitting.getByRole('button', { name: 'Back' }).click();
-    // Written by the letters below the field: one in the middle of a word, one as its capital.
-    await sitting.getByRole('textbox').fill('Mander');
-    await sitting.getByRole('textbox').press('Home');
-    await sitting.getByRole('textbox').press('ArrowRight');
-    await sitting.getByRole('textbox').press('ArrowRight');
-    await sitting.getByRole('button', { name: 'Write ä' }).click();
-    await expect(sitting.getByRole('textbox')).toHaveValue('Maänder');
-    await sitting.getByRole('textbox').fill('M');
-    await sitting.getByRole('button', { name: 'Write ä' }).click();
-    await sitting.keyboard.type('ander');
-    await expect(sitting.getByRole('textbox')).toHaveValue('Mäander');
-    await expect(sitting.getByText(/Saved on this device at/)).toBeVisible();
-    await sitting.getByRole('button', { name: 'Review and hand in' }).click();
-    await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
-    await expect(sitting.getByText('It has been received.')).toBeVisible();
-    await sitting.close();
-    await page.bringToFront();
-  }
-  expect(orders.size, 'orders in which five students met four options').toBeGreaterThan(1);
-  await goTo(page, 'Check');
-  await expect(page.getByRole('columnheader', { name: /built up/ })).toBeVisible();
-  await expect.poll(async () => (await checkRow(page, 'Emil Brook')).at(-1)).toBe('2');
-  const scores = await downloaded(page, () => page.getByRole('button', { name: 'Scores as CSV' }).click());
-  expect(scores.text).toContain('1. built up');
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await goTo(page, 'Tray');
+    const orders = new Set<string>();
+    for (const name of ['Ada Marsh', 'Bela Fenn', 'Cato Weir', 'Dina Ford', 'Emil Brook']) {
+      const sitting = await pageOf(page, name);
+      await sitting.getByRole('button', { name: 'Begin' }).click();
+      await expect(sitting.getByRole('radio')).toHaveCount(5);
+      const options = await sitting.getByRole('radiogroup').locator('label').allInnerTexts();
+      expect(options[4]).toBe('nichts davon');
+      expect([...options].sort()).toEqual(['Delta', 'Quelle', 'Schlucht', 'Wasserfall', 'nichts davon']);
+      expect(await sitting.content()).not.toContain('built up');
+      orders.add(options.join());
+      await sitting.getByRole('radio', { name: 'Delta' }).check();
+      await sitting.getByRole('button', { name: 'Next' }).click();
+      await sitting.getByRole('button', { name: 'Review and hand in' }).click();
+      await expect(sitting.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
+      await sitting.getByRole('button', { name: 'Back' }).click();
+      // Written by the letters below the field: one in the middle of a word, one as its capital.
+      await sitting.getByRole('textbox').fill('Mander');
+      await sitting.getByRole('textbox').press('Home');
+      await sitting.getByRole('textbox').press('ArrowRight');
+      await sitting.getByRole('textbox').press('ArrowRight');
+      await sitting.getByRole('button', { name: 'Write ä' }).click();
+      await expect(sitting.getByRole('textbox')).toHaveValue('Maänder');
+      await sitting.getByRole('textbox').fill('M');
+      await sitting.getByRole('button', { name: 'Write ä' }).click();
+      await sitting.keyboard.type('ander');
+      await expect(sitting.getByRole('textbox')).toHaveValue('Mäander');
+      await expect(sitting.getByText(/Saved on this device at/)).toBeVisible();
+      await sitting.getByRole('button', { name: 'Review and hand in' }).click();
+      await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
+      await expect(sitting.getByText('It has been received.')).toBeVisible();
+      await sitting.close();
+      await page.bringToFront();
+    }
+    expect(orders.size, 'orders in which five students met four options').toBeGreaterThan(1);
+    await goTo(page, 'Check');
+    await expect(page.getByRole('columnheader', { name: /built up/ })).toBeVisible();
+    await expect.poll(async () => (await checkRow(page, 'Emil Brook')).at(-1)).toBe('2');
+    const scores = await downloaded(page, () => page.getByRole('button', { name: 'Scores as CSV' }).click());
+    expect(scores.text).toContain('1. built up');
 
-  // Copies: one by keys, two into another quiz, taken back there.
-  await goTo(page, 'Write');
-  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
-  await page.keyboard.press('Alt+Shift+D');
-  await expect(page.getByRole('region', { name: 'Question 3 in hand' })).toContainText('Wie heißt der Bogen');
-  await page.keyboard.press('Alt+Shift+Delete');
-  await expect(page.getByText('Question 3 deleted')).toBeVisible();
-  await page.getByRole('button', { name: 'Copy questions …' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Copy questions' });
-  await expectAccessible(page, 'copying questions');
-  await dialog.getByRole('checkbox', { name: /built up/ }).check();
-  await dialog.getByRole('checkbox', { name: /Wie heißt/ }).check();
-  await dialog.getByLabel('Copy them to').selectOption({ label: 'Where a river ends, at its end' });
-  await dialog.getByRole('button', { name: 'Copy 2 questions' }).click();
-  await expect(page.getByText('2 questions copied to Where a river ends')).toBeVisible();
-  await page.goto('/quiz/?id=demo-deltas#write');
-  await expect(page.getByText('6 questions')).toBeVisible();
-  await page.getByRole('button', { name: 'Question 5', exact: true }).click();
-  const copied = page.getByRole('region', { name: 'Question 5 in hand' });
-  await expect(copied.getByLabel('Short name, for you alone')).toHaveValue('built up');
-  await expect(copied.getByText('landforms')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo: Copy 2 questions' }).click();
-  await expect(page.getByText('4 questions')).toBeVisible();
-});
+    // Copies: one by keys, two into another quiz, taken back there.
+    await goTo(page, 'Write');
+    await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+    await page.keyboard.press('Alt+Shift+D');
+    await expect(page.getByRole('region', { name: 'Question 3 in hand' })).toContainText(
+      'Wie heißt der Bogen',
+    );
+    await page.keyboard.press('Alt+Shift+Delete');
+    await expect(page.getByText('Question 3 deleted')).toBeVisible();
+    await page.getByRole('button', { name: 'Copy questions …' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Copy questions' });
+    await expectAccessible(page, 'copying questions');
+    await dialog.getByRole('checkbox', { name: /built up/ }).check();
+    await dialog.getByRole('checkbox', { name: /Wie heißt/ }).check();
+    await dialog.getByLabel('Copy them to').selectOption({ label: 'Where a river ends, at its end' });
+    await dialog.getByRole('button', { name: 'Copy 2 questions' }).click();
+    await expect(page.getByText('2 questions copied to Where a river ends')).toBeVisible();
+    await page.goto('/quiz/?id=demo-deltas#write');
+    await expect(page.getByText('6 questions')).toBeVisible();
+    await page.getByRole('button', { name: 'Question 5', exact: true }).click();
+    const copied = page.getByRole('region', { name: 'Question 5 in hand' });
+    await expect(copied.getByLabel('Short name, for you alone')).toHaveValue('built up');
+    await expect(copied.getByText('landforms')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo: Copy 2 questions' }).click();
+    await expect(page.getByText('4 questions')).toBeVisible();
+  },
+);
 
 test('every kind in Write and on a student’s page: axe finds nothing, and a phone shows all of it', async ({
   page,
@@ -331,91 +341,93 @@ test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged
   await expect(margin.getByText('3 of 4', { exact: true }).first()).toBeVisible();
 });
 
-test('the keys that are more than a word: stretches of an order, a number in a gap, options of a single row, criteria', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await page.goto('/quiz/?id=demo-journey#write');
-  const margin = page.getByRole('complementary', { name: 'Margin' });
-  const take = async (number: number) => {
-    await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
-    return page.getByRole('region', { name: `Question ${number} in hand` });
-  };
+test(
+  'the keys that are more than a word: stretches of an order, a number in a gap, options of a single row, criteria',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto('/quiz/?id=demo-journey#write');
+    const margin = page.getByRole('complementary', { name: 'Margin' });
+    const take = async (number: number) => {
+      await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
+      return page.getByRole('region', { name: `Question ${number} in hand` });
+    };
 
-  // Stretches that earn what a table says: 2 together a quarter, 3 a half, all 4 everything.
-  const order = await take(6);
-  await order.getByLabel('Part credit').selectOption('longestRun');
-  await order.getByLabel('What a stretch earns').selectOption('false');
-  for (const [at, credit] of ['25', '50', '100'].entries()) {
-    await expect(order.getByLabel(`Length of stretch ${at + 1}`)).toHaveValue(String(at + 2));
-    await order.getByLabel(`Credit for stretch ${at + 1}`).fill(credit);
-  }
-  await margin.getByRole('button', { name: 'Leave them in this order' }).click();
-  const key = ['waterfall', 'confluence', 'oxbow lake', 'delta'];
-  const rows = margin.locator('.order-row');
-  const up = (item: string) => margin.getByRole('button', { name: new RegExp(`^Move ${item} up`) }).click();
-  const places = async () =>
-    (await rows.allInnerTexts()).map((text) => key.findIndex((item) => text.includes(item)));
-  const longest = (of: readonly number[]) => {
-    let [best, now] = [1, 1];
-    for (let at = 1; at < of.length; at++) {
-      now = of[at] === (of[at - 1] as number) + 1 ? now + 1 : 1;
-      best = Math.max(best, now);
+    // Stretches that earn what a table says: 2 together a quarter, 3 a half, all 4 everything.
+    const order = await take(6);
+    await order.getByLabel('Part credit').selectOption('longestRun');
+    await order.getByLabel('What a stretch earns').selectOption('false');
+    for (const [at, credit] of ['25', '50', '100'].entries()) {
+      await expect(order.getByLabel(`Length of stretch ${at + 1}`)).toHaveValue(String(at + 2));
+      await order.getByLabel(`Credit for stretch ${at + 1}`).fill(credit);
     }
-    return best;
-  };
-  const WORTH = { 1: '0', 2: '0.75', 3: '1.5', 4: '3' } as Record<number, string>;
-  const shown = (worth: string) => margin.getByText(`${worth} of 3`, { exact: true }).first();
-  const seen = new Set<number>();
-  // Item by item to its place, as insertion sort does: at each step the stretch that stands there counts.
-  for (let round = 0; round < 8; round++) {
-    const now = await places();
-    const run = longest(now);
-    seen.add(run);
-    await expect(shown(WORTH[run] ?? '')).toBeVisible();
-    const wrong = now.findIndex((item, at) => at > 0 && item < (now[at - 1] as number));
-    if (wrong < 0) break;
-    await up(key[now[wrong] as number] as string);
-  }
-  await expect(shown('3')).toBeVisible();
-  expect(seen.size).toBeGreaterThan(1);
+    await margin.getByRole('button', { name: 'Leave them in this order' }).click();
+    const key = ['waterfall', 'confluence', 'oxbow lake', 'delta'];
+    const rows = margin.locator('.order-row');
+    const up = (item: string) => margin.getByRole('button', { name: new RegExp(`^Move ${item} up`) }).click();
+    const places = async () =>
+      (await rows.allInnerTexts()).map((text) => key.findIndex((item) => text.includes(item)));
+    const longest = (of: readonly number[]) => {
+      let [best, now] = [1, 1];
+      for (let at = 1; at < of.length; at++) {
+        now = of[at] === (of[at - 1] as number) + 1 ? now + 1 : 1;
+        best = Math.max(best, now);
+      }
+      return best;
+    };
+    const WORTH = { 1: '0', 2: '0.75', 3: '1.5', 4: '3' } as Record<number, string>;
+    const shown = (worth: string) => margin.getByText(`${worth} of 3`, { exact: true }).first();
+    const seen = new Set<number>();
+    // Item by item to its place, as insertion sort does: at each step the stretch that stands there counts.
+    for (let round = 0; round < 8; round++) {
+      const now = await places();
+      const run = longest(now);
+      seen.add(run);
+      await expect(shown(WORTH[run] ?? '')).toBeVisible();
+      const wrong = now.findIndex((item, at) => at > 0 && item < (now[at - 1] as number));
+      if (wrong < 0) break;
+      await up(key[now[wrong] as number] as string);
+    }
+    await expect(shown('3')).toBeVisible();
+    expect(seen.size).toBeGreaterThan(1);
 
-  // A gap that takes a number, near enough.
-  const gaps = await take(4);
-  await gaps.getByRole('button', { name: /^Gap 1: faster/ }).click();
-  await gaps.getByLabel('How gap 1 is filled').selectOption('number');
-  const hand = gaps.getByRole('region', { name: 'Gap 1 in hand' });
-  await hand.getByLabel('The right number').fill('3.5');
-  await page.keyboard.press('Tab');
-  await margin.getByLabel('Gap 1', { exact: true }).fill('3.50');
-  await expect(margin.getByText('1 of 4', { exact: true }).first()).toBeVisible();
-  await margin.getByLabel('Gap 1', { exact: true }).fill('3.6');
-  await expect(margin.getByText('0 of 4', { exact: true }).first()).toBeVisible();
+    // A gap that takes a number, near enough.
+    const gaps = await take(4);
+    await gaps.getByRole('button', { name: /^Gap 1: faster/ }).click();
+    await gaps.getByLabel('How gap 1 is filled').selectOption('number');
+    const hand = gaps.getByRole('region', { name: 'Gap 1 in hand' });
+    await hand.getByLabel('The right number').fill('3.5');
+    await page.keyboard.press('Tab');
+    await margin.getByLabel('Gap 1', { exact: true }).fill('3.50');
+    await expect(margin.getByText('1 of 4', { exact: true }).first()).toBeVisible();
+    await margin.getByLabel('Gap 1', { exact: true }).fill('3.6');
+    await expect(margin.getByText('0 of 4', { exact: true }).first()).toBeVisible();
 
-  // A row with options of its own, of which two are right for part of the points.
-  const table = await take(8);
-  await table.getByRole('button', { name: 'Other options for each row' }).click();
-  const second = 'It is 60 km long.';
-  await table.getByLabel(`Another option of ${second}`).fill('about');
-  await page.keyboard.press('Enter');
-  await expect(table.getByLabel(`Option 4 of ${second}`, { exact: true })).toHaveValue('about');
-  await table.getByRole('button', { name: 'Credits of their own' }).click();
-  await table.getByLabel(`Credit for about for ${second}`).fill('50');
-  const row = (name: string) => margin.getByRole('group', { name });
-  await row('It carries mud at its end.').getByRole('radio', { name: 'yes' }).check();
-  await row(second).getByRole('radio', { name: 'about' }).check();
-  await expect(margin.getByText('1.5 of 3', { exact: true }).first()).toBeVisible();
-  await expect(row('Ships sail on it.').getByRole('radio')).toHaveCount(3);
+    // A row with options of its own, of which two are right for part of the points.
+    const table = await take(8);
+    await table.getByRole('button', { name: 'Other options for each row' }).click();
+    const second = 'It is 60 km long.';
+    await table.getByLabel(`Another option of ${second}`).fill('about');
+    await page.keyboard.press('Enter');
+    await expect(table.getByLabel(`Option 4 of ${second}`, { exact: true })).toHaveValue('about');
+    await table.getByRole('button', { name: 'Credits of their own' }).click();
+    await table.getByLabel(`Credit for about for ${second}`).fill('50');
+    const row = (name: string) => margin.getByRole('group', { name });
+    await row('It carries mud at its end.').getByRole('radio', { name: 'yes' }).check();
+    await row(second).getByRole('radio', { name: 'about' }).check();
+    await expect(margin.getByText('1.5 of 3', { exact: true }).first()).toBeVisible();
+    await expect(row('Ships sail on it.').getByRole('radio')).toHaveCount(3);
 
-  // Criteria, whose best levels together are what is marked against.
-  const why = await take(11);
-  await expect(why.getByText('3 points at best')).toBeVisible();
-  await why.getByRole('button', { name: 'Another criterion' }).click();
-  await why.getByLabel('Criterion 3', { exact: true }).fill('Words of the lesson');
-  await why.getByLabel('Points of level 2 of Words of the lesson').fill('2');
-  await why.getByLabel('What level 2 of Words of the lesson is').fill('at least two');
-  await expect(why.getByText('5 points at best')).toBeVisible();
-  await saved(page);
-  await page.reload();
-  await expect(page.getByText('Words of the lesson: 0 · 2')).toBeVisible();
-});
+    // Criteria, whose best levels together are what is marked against.
+    const why = await take(11);
+    await expect(why.getByText('3 points at best')).toBeVisible();
+    await why.getByRole('button', { name: 'Another criterion' }).click();
+    await why.getByLabel('Criterion 3', { exact: true }).fill('Words of the lesson');
+    await why.getByLabel('Points of level 2 of Words of the lesson').fill('2');
+    await why.getByLabel('What level 2 of Words of the lesson is').fill('at least two');
+    await expect(why.getByText('5 points at best')).toBeVisible();
+    await saved(page);
+    await page.reload();
+    await expect(page.getByText('Words of the lesson: 0 · 2')).toBeVisible();
+  },
+);

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import type { Page } from '@playwright/test';
-import { expectAccessible } from './accessible';
+import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { checkRow, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
 
@@ -52,73 +52,74 @@ async function savedFile(page: Page): Promise<string> {
   return file.path();
 }
 
-test('another word is no typing error: Check says why, one press accepts it for all, and every road marks alike', async ({
-  page,
-  request,
-}) => {
-  test.setTimeout(150_000);
-  await iceQuiz(page);
-  await openIt(page);
-  await goTo(page, 'Tray');
-  await handIn(page, 'Ada Marsh', 'glazier');
-  await handIn(page, 'Bela Fenn', 'glacer');
-  await handIn(page, 'Cato Weir', 'Glaciers');
-  await handIn(page, 'Dina Ford', 'glazier');
+test(
+  'another word is no typing error: Check says why, one press accepts it for all, and every road marks alike',
+  { tag: '@long' },
+  async ({ page, request }) => {
+    test.setTimeout(150_000);
+    await iceQuiz(page);
+    await openIt(page);
+    await goTo(page, 'Tray');
+    await handIn(page, 'Ada Marsh', 'glazier');
+    await handIn(page, 'Bela Fenn', 'glacer');
+    await handIn(page, 'Cato Weir', 'Glaciers');
+    await handIn(page, 'Dina Ford', 'glazier');
 
-  // What left the browser as a file is marked by the same words outside it.
-  const quizFile = await savedFile(page);
-  const answers = join(mkdtempSync(join(tmpdir(), 'words-')), 'answers.csv');
-  writeFileSync(
-    answers,
-    'Name,Q1\nAda Marsh,glazier\nBela Fenn,glacer\nCato Weir,Glaciers\nDina Ford,glazier\n',
-  );
-  const form = {
-    quiz: { name: 'q.yentrel', mimeType: 'application/octet-stream', buffer: readFileSync(quizFile) },
-    traces: 'yes',
-    answers: { name: 'answers.csv', mimeType: 'text/csv', buffer: readFileSync(answers) },
-  };
-  const response = await request.post('/api/mark', { multipart: form });
-  expect(response.status()).toBe(200);
-  const { students } = (await response.json()) as {
-    students: {
-      student: string;
-      recorded: { score: { about: number } };
-      attempts: { marks: { nearMiss?: string }[] }[];
-    }[];
-  };
-  expect(students.map((one) => [one.student, one.recorded.score.about])).toEqual([
-    ['Ada Marsh', 0],
-    ['Bela Fenn', 1],
-    ['Cato Weir', 0],
-    ['Dina Ford', 0],
-  ]);
-  expect(JSON.stringify(students)).toContain('“glazier” is another word, by the word list en-1');
-  const { stdout } = await run(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', quizFile, answers]);
-  const scores = stdout.replace(/^\uFEFF/, '').trim().split(/\r?\n/).slice(1).map((line) => line.split(',')); // prettier-ignore
-  for (const { student, recorded } of students)
-    expect(scores.find(([name]) => name === student)).toContain(String(recorded.score.about));
+    // What left the browser as a file is marked by the same words outside it.
+    const quizFile = await savedFile(page);
+    const answers = join(mkdtempSync(join(tmpdir(), 'words-')), 'answers.csv');
+    writeFileSync(
+      answers,
+      'Name,Q1\nAda Marsh,glazier\nBela Fenn,glacer\nCato Weir,Glaciers\nDina Ford,glazier\n',
+    );
+    const form = {
+      quiz: { name: 'q.yentrel', mimeType: 'application/octet-stream', buffer: readFileSync(quizFile) },
+      traces: 'yes',
+      answers: { name: 'answers.csv', mimeType: 'text/csv', buffer: readFileSync(answers) },
+    };
+    const response = await request.post('/api/mark', { multipart: form });
+    expect(response.status()).toBe(200);
+    const { students } = (await response.json()) as {
+      students: {
+        student: string;
+        recorded: { score: { about: number } };
+        attempts: { marks: { nearMiss?: string }[] }[];
+      }[];
+    };
+    expect(students.map((one) => [one.student, one.recorded.score.about])).toEqual([
+      ['Ada Marsh', 0],
+      ['Bela Fenn', 1],
+      ['Cato Weir', 0],
+      ['Dina Ford', 0],
+    ]);
+    expect(JSON.stringify(students)).toContain('“glazier” is another word, by the word list en-1');
+    const { stdout } = await run(process.execPath, ['--import', 'tsx', 'scripts/mark.ts', quizFile, answers]);
+    const scores = stdout.replace(/^\uFEFF/, '').trim().split(/\r?\n/).slice(1).map((line) => line.split(',')); // prettier-ignore
+    for (const { student, recorded } of students)
+      expect(scores.find(([name]) => name === student)).toContain(String(recorded.score.about));
 
-  await page.getByRole('link', { name: /^Ice and rivers/ }).first().click(); // prettier-ignore
-  await goTo(page, 'Check');
-  await expect.poll(async () => (await checkRow(page, 'Bela Fenn')).at(-1)).toBe('1');
-  expect((await checkRow(page, 'Ada Marsh')).at(-1)).toBe('0');
-  await page
-    .getByRole('button', { name: 'Question 1: wrong, 0 points, near miss, “Glaciers”' })
-    .first()
-    .click();
-  await expect(margin(page).getByText('the singular or plural of an accepted answer')).toBeVisible();
-  await page.getByRole('button', { name: 'Question 1: wrong, 0 points, near miss, “glazier”' }).first().click(); // prettier-ignore
-  await expect(margin(page).getByText('close to an accepted answer, but another word')).toBeVisible();
-  await expect(
+    await page.getByRole('link', { name: /^Ice and rivers/ }).first().click(); // prettier-ignore
+    await goTo(page, 'Check');
+    await expect.poll(async () => (await checkRow(page, 'Bela Fenn')).at(-1)).toBe('1');
+    expect((await checkRow(page, 'Ada Marsh')).at(-1)).toBe('0');
+    await page
+      .getByRole('button', { name: 'Question 1: wrong, 0 points, near miss, “Glaciers”' })
+      .first()
+      .click();
+    await expect(margin(page).getByText('the singular or plural of an accepted answer')).toBeVisible();
+    await page.getByRole('button', { name: 'Question 1: wrong, 0 points, near miss, “glazier”' }).first().click(); // prettier-ignore
+    await expect(margin(page).getByText('close to an accepted answer, but another word')).toBeVisible();
+    await expect(
     margin(page).getByText('“glacier” would pass with 1 typing error, but “glazier” is another word, by the word list en-1'),
   ).toBeVisible(); // prettier-ignore
-  await page.keyboard.press('a');
-  await expect(bar(page).getByText(/^2 students up/)).toBeVisible();
-  await bar(page).getByRole('button', { name: 'Apply to all' }).click();
-  for (const name of ['Ada Marsh', 'Dina Ford'])
-    await expect.poll(async () => (await checkRow(page, name)).at(-1), { message: name }).toBe('1');
-  expect((await checkRow(page, 'Cato Weir')).at(-1)).toBe('0');
-});
+    await page.keyboard.press('a');
+    await expect(bar(page).getByText(/^2 students up/)).toBeVisible();
+    await bar(page).getByRole('button', { name: 'Apply to all' }).click();
+    for (const name of ['Ada Marsh', 'Dina Ford'])
+      await expect.poll(async () => (await checkRow(page, name)).at(-1), { message: name }).toBe('1');
+    expect((await checkRow(page, 'Cato Weir')).at(-1)).toBe('0');
+  },
+);
 
 test('words that students confuse are proposed, and what passes is said and set; without a list it is said, too', async ({
   page,
@@ -138,7 +139,7 @@ test('words that students confuse are proposed, and what passes is said and set;
   await (await outcome('glaciers')).toBeVisible();
   await others.selectOption('refuseButS');
   await expect(margin(page).getByText('1 typing error').first()).toBeVisible();
-  await expectAccessible(page, 'words that are confused');
+  await expectAccessibleHere(page, 'words that are confused');
   await hand.getByLabel('Another right answer').fill('2.50');
   await page.keyboard.press('Enter');
   await expect(hand.getByText('“2.50” is a number, but only this way of writing it matches here.')).toBeVisible(); // prettier-ignore

@@ -69,30 +69,34 @@ test('quizzes are found, filtered, put in order, copied, put away, deleted and b
   await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
 });
 
-test('the demo school is reset, or taken away without the teacher’s own quizzes', async ({ page }) => {
-  await newQuiz(page, 'Floods', '');
-  await page.goto('/quiz/?id=demo-rivers#write');
-  await page.getByLabel('Title of the quiz').fill('Changed rivers');
-  await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
-  await page.goto('/');
-  await page.getByRole('button', { name: 'reset it' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Reset it' }).click();
-  await expect(titles(page)).toHaveText(['Floods', 'How rivers shape the land']);
-  // Every quiz of the school says where it stands, and what waits for the teacher.
-  const rows = page.getByRole('main').getByRole('listitem');
-  await expect(rows).toHaveText([
-    /Floods.*Draft/,
-    /Where a river ends.*8C.*Draft.*for 26 students.*1 question without a key/,
-    /How rivers shape the land.*8C.*Open.*24 of 26 handed in.*results shown to 24.*3 answers waiting/,
-    /How much water.*7B.*Open until.*10 of 22 handed in.*results shown to 10.*all marked/,
-    /When the river rises.*7B.*Closed.*21 of 22 handed in.*no results shown yet.*9 answers waiting/,
-    /The journey of a river.*7B.*Closed.*22 of 22 handed in.*no results shown yet.*19 answers waiting/,
-    /Reading the map of a valley.*8C \(blue\).*Closed.*13 of 13 handed in.*results shown to 13.*all marked/,
-    /Round and round.*8C and 7B.*Closed.*46 of 48 handed in.*all marked/,
-  ]);
-  await page.getByRole('button', { name: 'start empty' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click();
-  await expect(rows).toHaveText([/Floods.*Draft.*for 0 students/]);
-  await page.reload();
-  await expect(rows).toHaveText([/Floods/]);
-});
+test(
+  'the demo school is reset, or taken away without the teacher’s own quizzes',
+  { tag: '@long' },
+  async ({ page }) => {
+    await newQuiz(page, 'Floods', '');
+    await page.goto('/quiz/?id=demo-rivers#write');
+    await page.getByLabel('Title of the quiz').fill('Changed rivers');
+    await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+    await page.goto('/');
+    await page.getByRole('button', { name: 'reset it' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Reset it' }).click();
+    await expect(titles(page)).toHaveText(['Floods', 'How rivers shape the land']);
+    // Every quiz of the school says where it stands, and what waits for the teacher.
+    const rows = page.getByRole('main').getByRole('listitem');
+    await expect(rows).toHaveText([
+      /Floods.*Draft/,
+      /Where a river ends.*8C.*Draft.*for 26 students.*1 question without a key/,
+      /How rivers shape the land.*8C.*Open.*24 of 26 handed in.*results shown to 24.*3 answers waiting/,
+      /How much water.*7B.*Open until.*10 of 22 handed in.*results shown to 10.*all marked/,
+      /When the river rises.*7B.*Closed.*21 of 22 handed in.*no results shown yet.*9 answers waiting/,
+      /The journey of a river.*7B.*Closed.*22 of 22 handed in.*no results shown yet.*19 answers waiting/,
+      /Reading the map of a valley.*8C \(blue\).*Closed.*13 of 13 handed in.*results shown to 13.*all marked/,
+      /Round and round.*8C and 7B.*Closed.*46 of 48 handed in.*all marked/,
+    ]);
+    await page.getByRole('button', { name: 'start empty' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click();
+    await expect(rows).toHaveText([/Floods.*Draft.*for 0 students/]);
+    await page.reload();
+    await expect(rows).toHaveText([/Floods/]);
+  },
+);

@@ -104,7 +104,7 @@ test.describe('a full storage', () => {
   });
 });
 
-test.describe('a storage too small for a film', () => {
+test.describe('a storage too small for a film', { tag: '@long' }, () => {
   test.use({ allowedErrors: [/404/] });
   test('says so beside it, loses nothing else, and takes it once there is room', async ({
     page,

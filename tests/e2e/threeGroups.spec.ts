@@ -48,66 +48,68 @@ async function lookAt(page: Page, name: string, days: number, told: Told[] | Reg
     .toEqual(shown.filter((one) => one.startsWith('CANARY')));
 }
 
-test('three groups on three days: one of each looks at five instants, and neither the page nor its data holds more than the plan says', async ({
-  page,
-}) => {
-  await hearWorkers(page.context());
-  await newQuiz(page, 'Three days', 'Word or phrase');
-  await page.getByLabel('Another right answer').fill('CANARY form');
-  await page.keyboard.press('Enter');
-  await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
-  await page.getByLabel('Explanation', { exact: true }).fill('CANARY explanation');
-  await saved(page);
-  await goTo(page, 'Tray');
-  await page.getByRole('button', { name: /^Change who takes this quiz|Change/ }).first().click(); // prettier-ignore
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('8C, 26 students').uncheck();
-  await dialog.getByLabel('7B, 22 students').check();
-  await dialog.getByRole('button', { name: 'Set the quiz' }).click();
+test(
+  'three groups on three days: one of each looks at five instants, and neither the page nor its data holds more than the plan says',
+  { tag: '@long' },
+  async ({ page }) => {
+    await hearWorkers(page.context());
+    await newQuiz(page, 'Three days', 'Word or phrase');
+    await page.getByLabel('Another right answer').fill('CANARY form');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
+    await page.getByLabel('Explanation', { exact: true }).fill('CANARY explanation');
+    await saved(page);
+    await goTo(page, 'Tray');
+    await page.getByRole('button', { name: /^Change who takes this quiz|Change/ }).first().click(); // prettier-ignore
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('8C, 26 students').uncheck();
+    await dialog.getByLabel('7B, 22 students').check();
+    await dialog.getByRole('button', { name: 'Set the quiz' }).click();
 
-  await goTo(page, 'Reveal plan');
-  await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('closed');
-  await page
-    .getByLabel('The right answers and explanations appear', { exact: true })
-    .selectOption('allClosed all');
-  await page
-    .getByLabel('The right answers and explanations appear: how much later', { exact: true })
-    .selectOption('1 hour later');
-  await saved(page);
-  await timesFor(page, '7B field group 1', -1, 0.5);
-  await timesFor(page, '7B field group 2', -0.5, 1.5);
-  await timesFor(page, '7B field group 3', 2, 3);
+    await goTo(page, 'Reveal plan');
+    await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('closed');
+    await page
+      .getByLabel('The right answers and explanations appear', { exact: true })
+      .selectOption('allClosed all');
+    await page
+      .getByLabel('The right answers and explanations appear: how much later', { exact: true })
+      .selectOption('1 hour later');
+    await saved(page);
+    await timesFor(page, '7B field group 1', -1, 0.5);
+    await timesFor(page, '7B field group 2', -0.5, 1.5);
+    await timesFor(page, '7B field group 3', 2, 3);
 
-  // Feedback at the end of one's own day can be told to those who still sit: held back, it can not.
-  const leaks = page.getByRole('list', { name: 'What can be told too early' });
-  await expect(
-    leaks.locator('strong').filter({ hasText: /^7B field group 1.* can tell 7B field group 3\.$/ }),
-  ).toBeVisible();
-  await page.getByRole('button', { name: 'Hold all of it back' }).click();
-  await expect(leaks).toHaveCount(0);
-  await page
-    .getByRole('region', { name: 'Changes to the plan' })
-    .getByRole('button', { name: 'Leave the plan as it was' })
-    .click();
-  await expect(leaks).toBeVisible();
-  // The questions alone go with the score: what was right and wrong waits with the feedback.
-  await page.getByRole('button', { name: 'let all of it be' }).click();
-  await expect(leaks).toHaveCount(0);
+    // Feedback at the end of one's own day can be told to those who still sit: held back, it can not.
+    const leaks = page.getByRole('list', { name: 'What can be told too early' });
+    await expect(
+      leaks.locator('strong').filter({ hasText: /^7B field group 1.* can tell 7B field group 3\.$/ }),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Hold all of it back' }).click();
+    await expect(leaks).toHaveCount(0);
+    await page
+      .getByRole('region', { name: 'Changes to the plan' })
+      .getByRole('button', { name: 'Leave the plan as it was' })
+      .click();
+    await expect(leaks).toBeVisible();
+    // The questions alone go with the score: what was right and wrong waits with the feedback.
+    await page.getByRole('button', { name: 'let all of it be' }).click();
+    await expect(leaks).toHaveCount(0);
 
-  await goTo(page, 'Tray');
-  await handIn(page, 'Amal Syke');
-  await handIn(page, 'Bruno Ghyll');
-  await goTo(page, 'Reveal plan');
+    await goTo(page, 'Tray');
+    await handIn(page, 'Amal Syke');
+    await handIn(page, 'Bruno Ghyll');
+    await goTo(page, 'Reveal plan');
 
-  const SCORE: Told[] = ['"score":{'];
-  const CLOSED: Told[] = ['CANARY wrong', ...SCORE];
-  const looks: [days: number, Record<string, Told[] | RegExp>][] = [
+    const SCORE: Told[] = ['"score":{'];
+    const CLOSED: Told[] = ['CANARY wrong', ...SCORE];
+    const looks: [days: number, Record<string, Told[] | RegExp>][] = [
     [-0.7, { 'Amal Syke': /open, and not begun/, 'Bruno Ghyll': /not open/, 'Carla Strait': /not open/ }],
     [0.1, { 'Amal Syke': SCORE, 'Bruno Ghyll': SCORE, 'Carla Strait': /not open for this student. It opens/ }],
     [0.6, { 'Amal Syke': CLOSED, 'Bruno Ghyll': SCORE, 'Carla Strait': /not open for this student. It opens/ }],
     [2.5, { 'Amal Syke': CLOSED, 'Bruno Ghyll': CLOSED, 'Carla Strait': /open, and not begun/ }],
     [3.1, { 'Amal Syke': [...ALL], 'Bruno Ghyll': [...ALL], 'Carla Strait': /not open for this student/ }],
   ]; // prettier-ignore
-  for (const [days, students] of looks)
-    for (const [name, told] of Object.entries(students)) await lookAt(page, name, days, told);
-});
+    for (const [days, students] of looks)
+      for (const [name, told] of Object.entries(students)) await lookAt(page, name, days, told);
+  },
+);

@@ -38,69 +38,73 @@ const WAY: readonly (readonly [what: string, attempt: 1 | 2, line: string | RegE
   ['which attempt counts', 2, 'The latest attempt counts: 63'],
 ];
 
-test('the way of a score, step by step: set in sentences, sat twice, read in the trace', async ({ page }) => {
-  test.setTimeout(150_000);
-  await newQuiz(page, 'The way of a score', 'True or false');
-  const hand = (number: number) => page.getByRole('region', { name: `Question ${number} in hand` });
-  await hand(1).getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
-  await hand(1).getByRole('button', { name: 'True is right' }).click();
-  await hand(1).getByRole('button', { name: 'Add a hint' }).click();
-  await hand(1).getByRole('textbox', { name: 'Hint 1', exact: true }).fill('Pour some out.');
-  await anotherKind(page, 'Word or phrase');
-  await hand(2).getByRole('textbox', { name: 'Text of question 2' }).fill('What settles last?');
-  await hand(2).getByLabel('Another right answer').fill('silt');
-  await page.keyboard.press('Enter');
-  await hand(2).getByLabel('Another right answer').fill('mud');
-  await page.keyboard.press('Enter');
-  await hand(2).getByLabel('Credit for mud, per cent').fill('50');
-  await anotherKind(page, 'Word or phrase');
-  await hand(3).getByRole('textbox', { name: 'Text of question 3' }).fill('What is a bend called?');
-  await hand(3).getByLabel('Another right answer').fill('meander');
-  await page.keyboard.press('Enter');
-  await hand(3).getByLabel('How it counts').selectOption('bonus');
-  await hand(3).getByLabel('Points', { exact: true }).fill('1');
-  await page.getByLabel('Points of a question').fill('2');
-  await page.getByLabel('What a wrong answer costs').first().selectOption('points');
-  await page.getByLabel('What the score is out of').selectOption('false');
-  await page.getByLabel('How scores are rounded').selectOption('2');
-  await goTo(page, 'Reveal plan');
-  await page.getByLabel('How often each student can take the quiz').selectOption('2');
-  await page.getByLabel('Which attempt counts').selectOption('latest');
-  await page.getByLabel('What late work loses').selectOption('steps');
-  await saved(page);
-  await goTo(page, 'Write');
-  await page.getByLabel('What a repeated attempt loses').selectOption('false');
-  await page.getByLabel('What each repeat loses, per cent').fill('20');
-  await saved(page);
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByLabel('Open from').fill(wall(Date.now() - 48 * HOUR));
-  await page.getByLabel(/^Due /).fill(wall(Date.now() - 2 * HOUR));
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await goTo(page, 'Tray');
+test(
+  'the way of a score, step by step: set in sentences, sat twice, read in the trace',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(150_000);
+    await newQuiz(page, 'The way of a score', 'True or false');
+    const hand = (number: number) => page.getByRole('region', { name: `Question ${number} in hand` });
+    await hand(1).getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
+    await hand(1).getByRole('button', { name: 'True is right' }).click();
+    await hand(1).getByRole('button', { name: 'Add a hint' }).click();
+    await hand(1).getByRole('textbox', { name: 'Hint 1', exact: true }).fill('Pour some out.');
+    await anotherKind(page, 'Word or phrase');
+    await hand(2).getByRole('textbox', { name: 'Text of question 2' }).fill('What settles last?');
+    await hand(2).getByLabel('Another right answer').fill('silt');
+    await page.keyboard.press('Enter');
+    await hand(2).getByLabel('Another right answer').fill('mud');
+    await page.keyboard.press('Enter');
+    await hand(2).getByLabel('Credit for mud, per cent').fill('50');
+    await anotherKind(page, 'Word or phrase');
+    await hand(3).getByRole('textbox', { name: 'Text of question 3' }).fill('What is a bend called?');
+    await hand(3).getByLabel('Another right answer').fill('meander');
+    await page.keyboard.press('Enter');
+    await hand(3).getByLabel('How it counts').selectOption('bonus');
+    await hand(3).getByLabel('Points', { exact: true }).fill('1');
+    await page.getByLabel('Points of a question').fill('2');
+    await page.getByLabel('What a wrong answer costs').first().selectOption('points');
+    await page.getByLabel('What the score is out of').selectOption('false');
+    await page.getByLabel('How scores are rounded').selectOption('2');
+    await goTo(page, 'Reveal plan');
+    await page.getByLabel('How often each student can take the quiz').selectOption('2');
+    await page.getByLabel('Which attempt counts').selectOption('latest');
+    await page.getByLabel('What late work loses').selectOption('steps');
+    await saved(page);
+    await goTo(page, 'Write');
+    await page.getByLabel('What a repeated attempt loses').selectOption('false');
+    await page.getByLabel('What each repeat loses, per cent').fill('20');
+    await saved(page);
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByLabel('Open from').fill(wall(Date.now() - 48 * HOUR));
+    await page.getByLabel(/^Due /).fill(wall(Date.now() - 2 * HOUR));
+    await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await goTo(page, 'Tray');
 
-  const sit = await pageOf(page, 'Ada Marsh');
-  await sit.getByRole('button', { name: 'Begin' }).click();
-  // −0.5 + 1 + 1; then 2 − 0.5 + 1 + 1.
-  await answer(sit, 0, 'False', 'mud', 'meander');
-  await expect(sit.getByText('34 of 100')).toBeVisible();
-  await sit.getByRole('button', { name: 'Take the quiz again' }).click();
-  await answer(sit, 1, 'True', 'mud', 'meander');
-  await expect(sit.getByText('63 of 100').first()).toBeVisible();
-  await expect(sit.getByText('Recorded: 63 of 100, as your latest attempt counts.')).toBeVisible();
+    const sit = await pageOf(page, 'Ada Marsh');
+    await sit.getByRole('button', { name: 'Begin' }).click();
+    // −0.5 + 1 + 1; then 2 − 0.5 + 1 + 1.
+    await answer(sit, 0, 'False', 'mud', 'meander');
+    await expect(sit.getByText('34 of 100')).toBeVisible();
+    await sit.getByRole('button', { name: 'Take the quiz again' }).click();
+    await answer(sit, 1, 'True', 'mud', 'meander');
+    await expect(sit.getByText('63 of 100').first()).toBeVisible();
+    await expect(sit.getByText('Recorded: 63 of 100, as your latest attempt counts.')).toBeVisible();
 
-  await page.bringToFront();
-  await goTo(page, 'Check');
-  await expect.poll(async () => (await checkRow(page, 'Ada Marsh · 2')).at(-1)).toBe('late63');
-  const trace = page.getByRole('list', { name: 'How the total came about' });
-  for (const attempt of [1, 2] as const) {
-    await page
-      .getByRole('row', { name: new RegExp(`Ada Marsh · ${attempt}`) })
-      .getByRole('button')
-      .last()
-      .click();
-    for (const [what, of, line] of WAY)
-      if (of === attempt)
-        await expect(trace.getByRole('listitem').filter({ hasText: line }), what).toHaveCount(1);
-  }
-});
+    await page.bringToFront();
+    await goTo(page, 'Check');
+    await expect.poll(async () => (await checkRow(page, 'Ada Marsh · 2')).at(-1)).toBe('late63');
+    const trace = page.getByRole('list', { name: 'How the total came about' });
+    for (const attempt of [1, 2] as const) {
+      await page
+        .getByRole('row', { name: new RegExp(`Ada Marsh · ${attempt}`) })
+        .getByRole('button')
+        .last()
+        .click();
+      for (const [what, of, line] of WAY)
+        if (of === attempt)
+          await expect(trace.getByRole('listitem').filter({ hasText: line }), what).toHaveCount(1);
+    }
+  },
+);

@@ -5,7 +5,7 @@ import { anotherKind, checkRow, downloaded, expect, goTo, pageOf, saved, test } 
  * student sits it, others come from a file; scores are checked, the key is mended, everyone is marked again,
  * it is undone and applied, and the scores leave as a file.
  */
-test('from a new quiz to the scores', async ({ page }) => {
+test('from a new quiz to the scores', { tag: '@long' }, async ({ page }) => {
   test.setTimeout(120_000);
   await page.goto('/');
   await expect(page.getByText('24 of 26 handed in')).toBeVisible();

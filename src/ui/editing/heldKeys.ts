@@ -41,9 +41,6 @@ export function holdKeys(label: string): void {
   held = { box, timer: setTimeout(letGo, LONGEST) };
 }
 
-
-
-
 const isWritten = (element: Element | null): boolean =>
   element?.matches('input, textarea, select, [contenteditable=true]') ?? false;
 

@@ -1,0 +1,4 @@
+/** Makes the word lists, unless they are there. */
+import { compileWordLists } from './setup.mjs';
+
+compileWordLists();
