@@ -6,7 +6,7 @@
 /** The floors of the application. Workers and the server stand beside each other. */
 const HOUSE = [
   ['core'],
-  ['files', 'typeset'],
+  ['device', 'files', 'typeset'],
   ['store'],
   ['workers', 'server'],
   ['ui'],
@@ -73,7 +73,6 @@ export default {
       from: { path: '^src/ui/(words|widgets)/' },
       to: {
         path: '^src/(store|workers)/',
-        pathNot: '^src/store/records/(failure|clock)',
         dependencyTypesNot: ['type-only'],
       },
     },

@@ -2,8 +2,8 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 const oneClock = [
-  { object: 'Date', property: 'now', message: 'The clock is one service: store/records/clock.ts.' },
-  { object: 'Math', property: 'random', message: 'Chance comes from store/records/ids.ts.' },
+  { object: 'Date', property: 'now', message: 'The clock is one service: device/clock.ts.' },
+  { object: 'Math', property: 'random', message: 'Chance comes from device/ids.ts.' },
 ];
 
 export default tseslint.config(
@@ -21,7 +21,7 @@ export default tseslint.config(
   },
   {
     files: ['src/**/*.{ts,tsx}'],
-    ignores: ['src/store/records/clock.ts', 'src/store/records/ids.ts'],
+    ignores: ['src/device/clock.ts', 'src/device/ids.ts'],
     rules: { 'no-restricted-properties': ['error', ...oneClock] },
   },
   {

@@ -11,7 +11,7 @@ import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { answerInput } from '@/server/mark/input';
 import { Refused } from '@/server/mark/problem';
 import { readListsFrom } from '@/server/wordLists';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 
 readListsFrom('public/words');
 

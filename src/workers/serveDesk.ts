@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { withFailures } from '@/store/records/failure';
+import { withFailures } from '@/device/failure';
 import type { Here } from './startable';
 import { withWordLists } from './withWordLists';
 

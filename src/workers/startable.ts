@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { StoreError } from '@/store/records/failure';
+import { StoreError } from '@/device/failure';
 
 /** A worker that has not answered after so long is not coming: milliseconds. */
 const LONGEST_START = 30_000;

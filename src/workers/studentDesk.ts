@@ -1,7 +1,7 @@
 import type { Receipt } from '@/core/reveal/packets';
 import type { StudentPort } from '@/core/sitting/port';
 import { serveStudents } from '@/core/sitting/serve';
-import { failureOf } from '@/store/records/failure';
+import { failureOf } from '@/device/failure';
 import { sittingStore } from '@/store/work/sittingStore';
 
 /** A receipt also where nothing could be stored: the page keeps the answer and tries again. */

@@ -3,8 +3,8 @@ import { serveStudents } from '@/core/sitting/serve';
 import { asPlanned, trialStore } from '@/core/sitting/trialStore';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { draftPaper, getQuiz } from '@/store/quiz/quizzes';
-import { now } from '@/store/records/clock';
-import { newId, newSeed } from '@/store/records/ids';
+import { now } from '@/device/clock';
+import { newId, newSeed } from '@/device/ids';
 
 /** Each quiz as it was when the page was opened; nothing of it is ever stored. */
 const tried = new Map<string, Promise<StudentPort | null>>();

@@ -1,6 +1,6 @@
 import { gunzipSync } from 'fflate';
 import { handIn, ListMissing } from '@/core/answers/text/wordLists';
-import { StoreError } from '@/store/records/failure';
+import { StoreError } from '@/device/failure';
 
 /** Where the lists stand, beside the pages. */
 const addressOf = (list: string): URL => new URL(`/words/${list}.bin`, self.location.origin);

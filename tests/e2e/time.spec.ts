@@ -202,6 +202,7 @@ test('taken back for now: nobody sits, and the clock stands still until it goes 
   await page.bringToFront();
   await page.getByRole('button', { name: 'Taken back' }).click();
   await page.getByRole('button', { name: 'Let it go on' }).click();
+  await expect(page.getByText('The quiz goes on')).toBeVisible();
   await sit.bringToFront();
   await looks(sit);
   await sit.getByRole('button', { name: 'Back' }).click();

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { compare, type Fraction } from '@/core/figures/fraction';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { removeOverride, setOverride } from '@/store/work/overrides';
 import { points } from '@/ui/words/figures';

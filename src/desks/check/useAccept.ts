@@ -10,7 +10,7 @@ import { SILENCE } from '@/core/content/silence';
 import { saveQuestion } from '@/store/quiz/edits';
 import { keyField } from '@/store/records/steps';
 import { undoStep } from '@/store/undo/undo';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { notify } from '@/ui/widgets/notices';
 import { run } from '@/ui/widgets/press';
 import { useQuiz } from '@/ui/teacher/quizContext';

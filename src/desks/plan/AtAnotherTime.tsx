@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PaperPacket, Slip } from '@/core/reveal/packets';
 import { listedStudents } from '@/store/class/roster';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';
 import { SlipClass, SlipQuestions, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';

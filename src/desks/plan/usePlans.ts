@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { wholeSpan } from '@/core/quiz/window';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { setPlans, type Plans } from '@/store/quiz/standing';
 import type { Draft } from '@/ui/editing/useDraft';

@@ -2,7 +2,7 @@ import { proxy } from 'comlink';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import { backupState, forgetFolder, keepBackedUp, type BackupState } from '@/store/files/backups';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { downloadBytes } from '@/ui/widgets/download';
 import { count, megabytes } from '@/ui/words/figures';

@@ -3,7 +3,7 @@ import { transfer } from 'comlink';
 import { useRef, useState } from 'react';
 import { Choice } from '@/ui/widgets/Choice';
 import { count } from '@/ui/words/figures';
-import { failureOf } from '@/store/records/failure';
+import { failureOf } from '@/device/failure';
 import { Dialog } from '@/ui/widgets/Dialog';
 import { DialogFoot } from '@/ui/widgets/DialogFoot';
 import { readingFailed } from '@/ui/words/failureWords';

@@ -3,7 +3,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from '@/ui/widgets/icons';
 import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import type { QuizRecord } from '@/store/records/db';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { keepBackedUp, keepFolder, type BackupState } from '@/store/files/backups';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { classWorker } from '@/workers/clients';
 import { backupName } from './backupName';
 

@@ -3,7 +3,7 @@ import { KIND_NAMES, kindOf } from '@/core/kinds';
 import { isOpen, wholeSpan } from '@/core/quiz/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { addQuestion } from '@/store/quiz/edits';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { redo, undo } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';
 import { Commands as Palette } from '@/ui/teacher/Commands';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Opening } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { isTakenBack, wholeSpan } from '@/core/quiz/window';
 import { closeQuiz, letQuizGoOn, openQuiz, takeBackOpening, takeQuizBack } from '@/store/quiz/standing';

@@ -4,7 +4,7 @@ import type { Band } from '@/core/quiz/quiz';
 import { inBandOrder } from '@/core/scoring/band';
 import { Another } from '@/kinds/shared/Another';
 import { SwitchPart } from '@/kinds/shared/ChoicePart';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { PercentField } from '@/ui/widgets/PercentField';

@@ -2,7 +2,7 @@ import { X } from '@/ui/widgets/icons';
 import type { Hint } from '@/core/content/questionBase';
 import { multiply, type Fraction } from '@/core/figures/fraction';
 import { Another } from '@/kinds/shared/Another';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { ProseField } from '@/ui/editing/ProseField';
 import { PercentField } from '@/ui/widgets/PercentField';
 import { pointsWord } from '@/ui/words/figures';

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { equal } from '@/core/figures/fraction';
 import { MOST_CHECKS, type Check, type Placed } from '@/core/quiz/placement';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { paperAround, readingOf } from '@/core/scoring/context';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { isSilent } from '@/core/content/silence';

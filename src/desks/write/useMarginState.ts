@@ -2,7 +2,7 @@ import { useMemo, type RefObject } from 'react';
 import { plural } from '@/core/figures/plural';
 import type { Question } from '@/core/kinds';
 import type { Check, Placed } from '@/core/quiz/placement';
-import type { StoreFailure } from '@/store/records/failure';
+import type { StoreFailure } from '@/device/failure';
 import type { Draft } from '@/ui/editing/useDraft';
 import { usePaper } from '@/ui/teacher/quizContext';
 import { useQuery } from '@/ui/widgets/useQuery';

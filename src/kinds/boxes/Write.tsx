@@ -10,7 +10,7 @@ import {
   type Place,
 } from '@/core/kinds/boxes/edit';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';

@@ -1,6 +1,6 @@
 import { withoutWord } from '@/core/kinds/gaps/edit';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { ChoicePart } from '../shared/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';

@@ -4,7 +4,7 @@ import { rightIn } from '@/core/kinds/gaps/cells';
 import { withType, type GapType } from '@/core/kinds/gaps/edit';
 import type { Gap, GapsQuestion } from '@/core/kinds/gaps/schema';
 import type { MarkingContext } from '@/core/marks/mark';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { Another } from '../shared/Another';
 import { ChoicePart } from '../shared/ChoicePart';

@@ -2,7 +2,7 @@ import type { GapsQuestion, Idea } from '@/core/kinds/gaps/schema';
 import { ONE } from '@/core/figures/fraction';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { MarkingContext } from '@/core/marks/mark';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { X } from '@/ui/widgets/icons';
 import { NewEntry } from '../shared/NewEntry';
 import { SpellingPart } from '../shared/textKey/SpellingPart';

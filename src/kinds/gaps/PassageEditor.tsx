@@ -6,7 +6,7 @@ import { same } from '@/core/figures/deepEqual';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import { written } from '@/core/content/formulaText';
 import { useFormulaInEditor } from '@/ui/editing/useFormulaInEditor';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { GapNode, GapsInText } from './gapNode';
 import { fromEditor, toEditor } from './passageTree';
 

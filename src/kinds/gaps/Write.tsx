@@ -3,7 +3,7 @@ import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { withNewGap, withPassage } from '@/core/kinds/gaps/edit';
 import { hasGapKey } from '@/core/kinds/gaps/mark';
 import type { Gap, GapsQuestion } from '@/core/kinds/gaps/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import type { Faces } from '../faces';
 import { Bank } from './Bank';
 import { GapPanel, gapWords } from './GapPanel';

@@ -13,7 +13,7 @@ import {
   type Partner,
 } from '@/core/kinds/match/edit';
 import type { MatchQuestion } from '@/core/kinds/match/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { Picture } from '@/ui/widgets/Picture';
 import type { Faces } from '../faces';

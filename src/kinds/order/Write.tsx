@@ -1,5 +1,5 @@
 import type { OrderQuestion } from '@/core/kinds/order/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';

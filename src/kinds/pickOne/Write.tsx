@@ -2,7 +2,7 @@ import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Option } from '@/core/kinds/shared/option';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import { SILENCE } from '@/core/content/silence';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';

@@ -2,7 +2,7 @@ import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { isRight } from '@/core/kinds/pickSeveral/mark';
 import type { PickSeveralQuestion, SeveralOption } from '@/core/kinds/pickSeveral/schema';
 import { SILENCE } from '@/core/content/silence';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { PercentField } from '@/ui/widgets/PercentField';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';

@@ -14,7 +14,7 @@ import {
 import { isRight } from '@/core/kinds/rows/mark';
 import type { Row, RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Fraction } from '@/core/figures/fraction';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { Words } from '@/ui/widgets/Formula';
 import { CreditPie } from '@/ui/widgets/CreditPie';

@@ -4,7 +4,7 @@ import { boxOf, newArea, shapeBetween } from '@/core/kinds/spot/edit';
 import { inThousandths, shareOf } from '@/core/kinds/spot/places';
 import type { Area, Shape, SpotQuestion } from '@/core/kinds/spot/schema';
 import { fraction, multiply } from '@/core/figures/fraction';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { PictureDialog } from '@/ui/editing/PictureDialog';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { Picture } from '@/ui/widgets/Picture';

@@ -2,7 +2,7 @@ import { X } from '@/ui/widgets/icons';
 import { add, larger, ZERO, type Fraction } from '@/core/figures/fraction';
 import { newCriterion, newLevel, type Level } from '@/core/kinds/written/edit';
 import type { Criterion } from '@/core/kinds/written/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { DecimalField } from '@/ui/widgets/DecimalField';
 import { pointsWord } from '@/ui/words/figures';
 import { Another } from '../shared/Another';

@@ -1,6 +1,6 @@
 import { newCriterion } from '@/core/kinds/written/edit';
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { points } from '@/ui/words/figures';
 import type { Faces } from '../faces';
 import { SwitchPart } from '../shared/ChoicePart';

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { mark } from '@/server/mark/mark';
 import { problemResponse } from '@/server/mark/problem';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 
 export const prerender = false;
 

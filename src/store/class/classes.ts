@@ -1,11 +1,11 @@
 import { lineText } from '@/core/content/shownText';
 import { groupsOfClass, type Member, type SchoolClass, type SetTo } from '@/core/quiz/school';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
-import { StoreError } from '../records/failure';
+import { StoreError } from '@/device/failure';
 import { CLASS_LIST } from '../records/scopes';
 import { editing, record } from '../records/steps';
-import { newId } from '../records/ids';
+import { newId } from '@/device/ids';
 
 /** A class with its groups, and how many are on its list. */
 export interface ListedClass extends SchoolClass {

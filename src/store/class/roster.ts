@@ -10,12 +10,12 @@ import {
   type SetTo,
   type Student,
 } from '@/core/quiz/school';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
-import { StoreError } from '../records/failure';
+import { StoreError } from '@/device/failure';
 import { CLASS_LIST } from '../records/scopes';
 import { editing, record } from '../records/steps';
-import { newId } from '../records/ids';
+import { newId } from '@/device/ids';
 
 /** People, and the lists of the classes that they are on. */
 

@@ -7,7 +7,7 @@ import type { Opening } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/context';
 import { CLASSES, MEMBERS, STUDENTS } from '../../../demo/classes';
 import { SCHOOL, type DemoPaper, type DemoWork, type Moment } from '../../../demo/school';
-import { now, ownZone } from '../records/clock';
+import { now, ownZone } from '@/device/clock';
 import { db } from '../records/db';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 

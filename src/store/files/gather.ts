@@ -5,7 +5,7 @@ import { Id } from '@/core/content/questionBase';
 import type { Attempt } from '@/core/quiz/attempt';
 import { pictureHashes } from '@/core/content/pictureHashes';
 import { paperFrom } from '@/core/quiz/paper';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { pictureBlob } from '../quiz/pictures';
 import { db, type HistoryRecord } from '../records/db';
 import { CLASS_LIST, SHELF } from '../records/scopes';

@@ -4,11 +4,11 @@ import { planImport, type ExistingWork, type ImportReport } from '@/core/formats
 import type { Paper } from '@/core/quiz/quiz';
 import { everybody } from '../class/roster';
 import { attemptsOf } from '../work/attempts';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type MappingRecord } from '../records/db';
-import { StoreError } from '../records/failure';
+import { StoreError } from '@/device/failure';
 import { EDIT_TABLES, record } from '../records/steps';
-import { newId } from '../records/ids';
+import { newId } from '@/device/ids';
 import { head } from '../quiz/quizzes';
 import { ofQuiz } from '../records/ofQuiz';
 import { REVISION_TABLES, settle } from '../quiz/revisions';

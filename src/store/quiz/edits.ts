@@ -8,7 +8,7 @@ import { same } from '@/core/figures/deepEqual';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { db, placedOf, type QuestionRecord } from '../records/db';
 import { editing, record, type EditLabel } from '../records/steps';
-import { newId } from '../records/ids';
+import { newId } from '@/device/ids';
 import { head } from './quizzes';
 
 /** How long a save waits for its formulas to be set, in ms: what is typed is stored at once, a formula can follow. */

@@ -1,5 +1,5 @@
 import { pictureHashes } from '@/core/content/pictureHashes';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db } from '../records/db';
 
 /** A picture that nothing shows is kept for this long after it was put in: its dialog, or a tab, may still be open. */

@@ -5,10 +5,10 @@ import { usualClasses } from '../class/classes';
 import type { Placement } from '@/core/quiz/placement';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
-import { now, ownZone } from '../records/clock';
+import { now, ownZone } from '@/device/clock';
 import { db, type QuestionRecord, type QuizRecord } from '../records/db';
-import { StoreError } from '../records/failure';
-import { newId } from '../records/ids';
+import { StoreError } from '@/device/failure';
+import { newId } from '@/device/ids';
 import { ofQuiz } from '../records/ofQuiz';
 
 /** The quiz's head. Fails as `gone` where there is none of this id. */

@@ -1,4 +1,4 @@
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type QuizRecord, type RecordChange, type ShelfPlace } from '../records/db';
 import { CLASS_LIST, SHELF } from '../records/scopes';
 import { editing, record } from '../records/steps';

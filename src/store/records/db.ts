@@ -36,8 +36,8 @@ import { revealContent, revealStanding, revealStep } from '@/core/quiz/upgradeRe
 import { wordContent, wordKept, wordStep } from '@/core/quiz/upgradeWords';
 import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
 import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
-import { now, ownZone } from './clock';
-import { newTicket } from './ids';
+import { now, ownZone } from '@/device/clock';
+import { newTicket } from '@/device/ids';
 import { watched } from './writes';
 
 export type { RecordChange, ShelfPlace, StandingActs };

@@ -1,9 +1,9 @@
 import type { Answer } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
 import { canonical } from '@/core/figures/deepEqual';
-import { now } from './clock';
+import { now } from '@/device/clock';
 import { db, type HistoryRecord, type RecordChange } from './db';
-import { TAB } from './ids';
+import { TAB } from '@/device/ids';
 import { writeChanges } from './write';
 
 /** Edits of one field in one tab that follow each other within this time are undone together, in ms. */

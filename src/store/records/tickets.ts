@@ -1,5 +1,5 @@
 import { db } from './db';
-import { newTicket } from './ids';
+import { newTicket } from '@/device/ids';
 
 /** Tickets open students' papers: random, so that no address names a student, and in no file. */
 

@@ -1,5 +1,5 @@
 import type { Table } from 'dexie';
-import { now } from './clock';
+import { now } from '@/device/clock';
 import { db, type QuizRecord, type RecordChange } from './db';
 import { CLASS_LIST } from './scopes';
 import { nextSeq, nextSeqs } from './sequence';

@@ -1,5 +1,5 @@
 import { counts } from '@/core/quiz/window';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
 import { ofQuiz } from '../records/ofQuiz';
 import {

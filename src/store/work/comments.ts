@@ -2,7 +2,7 @@ import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { same } from '@/core/figures/deepEqual';
 import type { Comment, CommentText } from '@/core/quiz/attempt';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db } from '../records/db';
 import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';

@@ -3,7 +3,7 @@ import { studentsSet } from '@/core/quiz/school';
 import { asksForOthers, heldNow } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import { Reveal } from '@/core/reveal/whatIsShown';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type QuizRecord } from '../records/db';
 import { ofQuiz } from '../records/ofQuiz';
 import { rulingsOf } from './rulings';

@@ -1,6 +1,6 @@
 import type { Ruling } from '@/core/quiz/attempt';
 import { noRuling } from '@/core/quiz/noRuling';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
 import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';

@@ -1,6 +1,6 @@
 import type { Attempt, Ruling } from '@/core/quiz/attempt';
 import { actFor, type ActProblem, type SittingAct } from '@/core/sitting/acts';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
 import { EDIT_TABLES, record } from '../records/steps';
 import { head } from '../quiz/quizzes';

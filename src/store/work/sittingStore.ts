@@ -7,7 +7,7 @@ import { asksForOthers } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import type { PaperAddress } from '@/core/sitting/port';
 import type { SittingStore } from '@/core/sitting/store';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db } from '../records/db';
 import { ofQuiz, underAttempt } from '../records/ofQuiz';
 import { holderOf } from '../records/tickets';

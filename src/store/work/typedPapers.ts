@@ -1,11 +1,11 @@
 import type { Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/attempt';
 import { same } from '@/core/figures/deepEqual';
-import { now } from '../records/clock';
+import { now } from '@/device/clock';
 import { db } from '../records/db';
-import { StoreError } from '../records/failure';
+import { StoreError } from '@/device/failure';
 import { EDIT_TABLES, record } from '../records/steps';
-import { newId } from '../records/ids';
+import { newId } from '@/device/ids';
 import { head } from '../quiz/quizzes';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 import { attemptsOfStudent } from './attempts';

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import type { StoreFailure } from '@/store/records/failure';
+import type { StoreFailure } from '@/device/failure';
 
 /** The state of saving on this page: one line that is always true, and the way out when nothing can be saved. */
 

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { failureOf, type StoreFailure } from '@/store/records/failure';
+import { failureOf, type StoreFailure } from '@/device/failure';
 import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** What a save gives back: the new token, or what another tab wrote meanwhile. */

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
-import { failureOf } from '@/store/records/failure';
+import { failureOf } from '@/device/failure';
 import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** How long a saved text is waited for before what another tab stored is followed instead, in ms. */

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { QuizRecord } from '@/store/records/db';
-import { StoreError } from '@/store/records/failure';
+import { StoreError } from '@/device/failure';
 import { classWorker } from '@/workers/clients';
 import { Choice } from '../widgets/Choice';
 import { Dialog } from '../widgets/Dialog';

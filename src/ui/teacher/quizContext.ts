@@ -2,7 +2,7 @@ import { createContext, useContext, useMemo } from 'react';
 import { paperFrom } from '@/core/quiz/paper';
 import type { Paper } from '@/core/quiz/quiz';
 import type { Pending } from '@/workers/classDesk';
-import type { StoreFailure } from '@/store/records/failure';
+import type { StoreFailure } from '@/device/failure';
 import type { QuestionRecord, QuizRecord } from '@/store/records/db';
 
 /** The quiz at hand, as every station of the workspace sees it. */

@@ -1,5 +1,5 @@
 import { Component, type ReactNode } from 'react';
-import { failureOf, type StoreFailure } from '@/store/records/failure';
+import { failureOf, type StoreFailure } from '@/device/failure';
 import { Failed } from './Failed';
 import { readingFailed } from '../words/failureWords';
 

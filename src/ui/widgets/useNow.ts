@@ -1,5 +1,5 @@
 import { useEffect, useReducer } from 'react';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 
 const EVERY = 15_000;
 

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { failureOf, type StoreFailure } from '@/store/records/failure';
+import { failureOf, type StoreFailure } from '@/device/failure';
 
 /** How soon something that is being made is asked for again: ms. */
 const ASK_AGAIN = 3000;

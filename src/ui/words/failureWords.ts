@@ -1,4 +1,4 @@
-import { failureOf, type StoreFailure } from '@/store/records/failure';
+import { failureOf, type StoreFailure } from '@/device/failure';
 
 /** What is said when the store could not do something: what is wrong, what is safe, what to do. */
 

@@ -1,4 +1,4 @@
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 
 /** The year is said where day and month alone could be those of another year: this far away, in ms. */
 const NEAR = 300 * 86_400_000;

@@ -1,7 +1,7 @@
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { NotCounted } from '@/core/quiz/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { allTickets } from '@/store/records/tickets';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
 import { revealOf } from './reveal';

@@ -5,7 +5,7 @@ import { kindOf } from '@/core/kinds';
 import type { Override } from '@/core/quiz/override';
 import type { QuestionScore } from '@/core/scoring/scoreQuestion';
 import { asksForMarks, markedAt } from '@/core/reveal/markedAt';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { setOverrides, type KeptWith } from '@/store/work/overrides';
 import { liveClass, type ClassPapers } from './papers';
 

@@ -5,7 +5,7 @@ import type { Attempt } from '@/core/quiz/attempt';
 import { ofThoseSet, studentsSet, type Member, type Person, type Student } from '@/core/quiz/school';
 import type { Override } from '@/core/quiz/override';
 import type { Paper } from '@/core/quiz/quiz';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { keepColumns, loadColumn } from '@/store/work/markColumns';
 import type { QuizRecord } from '@/store/records/db';
 import { overridesOf } from '@/store/work/overrides';

@@ -12,7 +12,7 @@ import { attemptState, windowOfQuiz } from '@/core/quiz/window';
 import { windowsOf } from '@/core/quiz/windowsOf';
 import { markedToKeep } from '@/core/reveal/markedToKeep';
 import { asksForMarks } from '@/core/reveal/markedAt';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { db } from '@/store/records/db';
 import { keyedSince, type KeyedStep } from '@/store/records/steps';
 import { draftPaper, head } from '@/store/quiz/quizzes';

@@ -19,7 +19,7 @@ import { delayedAt, Reveal } from '@/core/reveal/whatIsShown';
 import { listClasses } from '@/store/class/classes';
 import { draftPaper } from '@/store/quiz/quizzes';
 import type { Plans } from '@/store/quiz/standing';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { liveClass, type ClassPapers } from './papers';
 import { revealOf } from './reveal';
 

@@ -4,10 +4,10 @@ import { compareCopies, compareStudents, copyChanges, type Standing } from '@/co
 import { readQuizFile, writeQuizFile, type ReadQuiz } from '@/core/formats/quizFile/quizFile';
 import { checkPictures } from '@/core/formats/quizFile/checks';
 import type { ClassPart, QuizFile } from '@/core/formats/quizFile/schema';
-import { now, ownZone } from '@/store/records/clock';
+import { now, ownZone } from '@/device/clock';
 import { collectBackup, collectPictures, collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
-import { StoreError } from '@/store/records/failure';
+import { StoreError } from '@/device/failure';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/files/restore';
 import { everybody } from '@/store/class/roster';

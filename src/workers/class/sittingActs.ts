@@ -8,7 +8,7 @@ import { Reveal } from '@/core/reveal/whatIsShown';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import { actFor, type ActProblem, type Situation, type SittingAct } from '@/core/sitting/acts';
 import type { QuizStanding } from '@/core/quiz/quiz';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { liveClass, type ClassPapers } from './papers';
 import { revealOf } from './reveal';
 

@@ -10,7 +10,7 @@ import {
 } from '@/core/quiz/window';
 import { lockedSince } from '@/core/quiz/lock';
 import { ASPECTS } from '@/core/quiz/plan';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { db, type QuizRecord } from '@/store/records/db';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { studentsSetTo } from '@/store/class/roster';

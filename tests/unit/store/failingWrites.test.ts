@@ -17,7 +17,7 @@ import * as demo from '@/store/demo/demo';
 import { DEMO_QUIZ } from '../../demoQuiz';
 import { keepDrawings } from '../support/drawings';
 import * as edits from '@/store/quiz/edits';
-import { failureOf } from '@/store/records/failure';
+import { failureOf } from '@/device/failure';
 import * as steps from '@/store/records/steps';
 import * as undoing from '@/store/undo/undo';
 import * as imports from '@/store/files/imports';

@@ -10,7 +10,7 @@ import { addressOf, handInAttempt, keepAnswer, sent } from '../support/sat';
 import { loadColumn } from '@/store/work/markColumns';
 import { db } from '@/store/records/db';
 import { ensureDemo } from '@/store/demo/demo';
-import { failureOf } from '@/store/records/failure';
+import { failureOf } from '@/device/failure';
 import { nextSteps } from '@/store/records/steps';
 import { redo, undo } from '@/store/undo/undo';
 import { importPapers } from '@/store/files/imports';

@@ -9,7 +9,7 @@ import {
 } from '@/core/quiz/plan';
 import type { Target } from '@/core/quiz/target';
 import { same } from '@/core/figures/deepEqual';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { fromWallField, toWallField } from '@/ui/words/wallField';

@@ -3,7 +3,7 @@ import { same } from '@/core/figures/deepEqual';
 import { ASPECTS, type Aspect, type AspectPlan, type OwnPlan } from '@/core/quiz/plan';
 import type { Target } from '@/core/quiz/target';
 import type { Plans } from '@/store/quiz/standing';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { PlanLane } from '@/workers/classDesk';
 import { keyOf, TargetChoice, useTargets, type Named } from '@/ui/teacher/useTargets';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { hasTimes, inZone } from '@/core/quiz/inZone';
 import { wholeSpan } from '@/core/quiz/window';
 import { changeZone } from '@/store/quiz/standing';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Dialog } from '@/ui/widgets/Dialog';

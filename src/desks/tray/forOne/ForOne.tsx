@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { SittingAct } from '@/core/sitting/acts';
 import { showAspects } from '@/store/quiz/standing';
-import { now } from '@/store/records/clock';
+import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { actOnSitting } from '@/store/work/sittingActs';
 import { useQuiz } from '@/ui/teacher/quizContext';

@@ -5,7 +5,7 @@ import type { DecimalSign } from '@/core/answers/number/read';
 import type { ExpectedValue, NumberKey } from '@/core/answers/number/schema';
 import { SILENCE } from '@/core/content/silence';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { KeyRow } from '../KeyRow';
 import { NewEntry } from '../NewEntry';
 import { TypedNumber } from './TypedNumber';

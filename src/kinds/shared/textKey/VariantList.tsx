@@ -7,7 +7,7 @@ import type { WayOfMatching } from '@/core/answers/text/settings';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { newId } from '@/store/records/ids';
+import { newId } from '@/device/ids';
 import { Confused } from './Confused';
 import { ChoicePart } from '../ChoicePart';
 import { KeyRow } from '../KeyRow';
