@@ -23,6 +23,7 @@ const CORE = [
   ['marks'],
   ['kinds'],
   ['quiz'],
+  ['forms'],
   ['scoring'],
   ['reveal', 'checking'],
   ['formats', 'madeUp', 'sitting'],

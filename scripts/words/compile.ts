@@ -19,6 +19,9 @@ const KNOWN = 'scripts/words/known.json';
 const known = JSON.parse(readFileSync(KNOWN, 'utf8')) as Record<string, string>;
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
+/** Words that folding leaves as they are, nearly all of a dictionary: small letters of western languages, each one sign. */
+const SMALL = /^[a-zß-öø-ÿ]{2,}$/;
+
 /**
  * Small letters, accents kept, as marking writes the words that it looks up; what else a dictionary has is no word here. Names
  * are those that it knows with a capital alone.
@@ -28,6 +31,11 @@ function wordsOf({ words }: ListRecipe): { words: string[]; names: Set<string> }
   const small = new Set<string>();
   for (const word of words()) {
     if (small.has(word)) continue;
+    if (SMALL.test(word)) {
+      all.add(word);
+      small.add(word);
+      continue;
+    }
     const folded = word.normalize('NFKC').toLowerCase().normalize('NFC');
     if (!/^[\p{L}\p{M}]{2,}$/u.test(folded)) continue;
     all.add(folded);

@@ -15,29 +15,17 @@ import type { Member, Person, SchoolClass } from '@/core/quiz/school';
 import type { Placed, Placement } from '@/core/quiz/placement';
 import type { Override } from '@/core/quiz/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
-import {
-  upgradeAttempt,
-  upgradeContent,
-  upgradeQuestion,
-  upgradeStanding,
-  upgradeStep,
-  upgradeStudent,
-} from '@/core/quiz/upgrade';
-import {
-  FIRST_CLASS,
-  memberOfStudent,
-  personOfStudent,
-  setToFirst,
-  stepWithClasses,
-} from '@/core/quiz/upgradeSchool';
-import { nameContent, nameKept, nameStep } from '@/core/quiz/upgradeNamed';
-import { lockedContent, lockedStanding, lockStep } from '@/core/quiz/upgradeLocked';
-import { revealContent, revealStanding, revealStep } from '@/core/quiz/upgradeRevealed';
-import { wordContent, wordKept, wordStep } from '@/core/quiz/upgradeWords';
-import { ruleAttempt, ruleContent, ruleKept, ruleStep } from '@/core/quiz/upgradeRuled';
-import { placeAttempt, placeContent, placeKept, placeStep } from '@/core/quiz/upgradePlaced';
+import { form2, upgradeContent, upgradeQuestion, upgradeStanding } from '@/core/forms/form2';
+import { form3 } from '@/core/forms/form3';
+import { FIRST_CLASS, form4, memberOfStudent, personOfStudent } from '@/core/forms/form4';
+import { form5 } from '@/core/forms/form5';
+import { form6 } from '@/core/forms/form6';
+import { form7 } from '@/core/forms/form7';
+import { form9 } from '@/core/forms/form9';
+import { form10 } from '@/core/forms/form10';
 import { now, ownZone } from '@/device/clock';
 import { newTicket } from '@/device/ids';
+import { tablesBy } from './tablesBy';
 import { watched } from './writes';
 
 export type { RecordChange, ShelfPlace, StandingActs };
@@ -147,114 +135,27 @@ async function upgradeFirst(transaction: Transaction): Promise<void> {
     });
 }
 
-type Json = Record<string, unknown>;
+/** What a form changed besides the records that every form walks through. */
+const pictureTimes = (transaction: Transaction) =>
+  transaction
+    .table('media')
+    .toCollection()
+    .modify((picture: MediaRecord) => {
+      picture.keptAt = now();
+    });
 
-/** Students get an e-mail address, attempts say whether their time is known, pictures when they were put in. */
-async function upgradeThird(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  await all('students', (student) => Object.assign(student, upgradeStudent(student)));
-  await all('attempts', (attempt) => Object.assign(attempt, upgradeAttempt(attempt)));
-  await all('history', (step) => Object.assign(step, upgradeStep(step)));
-  await all('media', (picture) => {
-    picture['keptAt'] = now();
-  });
-  await transaction.table('markColumns').clear();
-}
-
-/** Questions are parted from how a quiz places them, attempts get a seed, students a ticket to their papers. */
-async function upgradePlaced(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const content = (record: Json) => {
-    record['content'] = placeContent(record['content']);
-  };
-  await all('quizzes', content);
-  await all('quizRevs', content);
-  await all('questions', (record) => Object.assign(record, placeKept(record)));
-  await all('questionRevs', (record) => Object.assign(record, placeKept(record)));
-  await all('attempts', (attempt) => Object.assign(attempt, placeAttempt(attempt)));
-  await all('history', (step) => Object.assign(step, placeStep(step)));
-  await transaction.table('markColumns').clear();
+async function tickets(transaction: Transaction): Promise<void> {
   const ids = (await transaction.table('students').toCollection().primaryKeys()) as string[];
   await transaction.table('tickets').bulkAdd(ids.map((studentId) => ({ studentId, code: newTicket() })));
 }
 
-/** The one list of students becomes a class, to which every quiz is set. */
-async function upgradeSchool(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const students = (await transaction.table('students').toArray()) as Json[];
+/** The one list of students becomes a class. */
+async function firstClass(transaction: Transaction): Promise<void> {
+  const students = await transaction.table('students').toArray();
   await transaction.table('classes').add(FIRST_CLASS);
   await transaction.table('members').bulkAdd(students.map(memberOfStudent));
   await transaction.table('students').bulkPut(students.map(personOfStudent));
-  await all('quizzes', (quiz) => {
-    quiz['standing'] = setToFirst(quiz['standing']);
-  });
-  await all('history', (step) => Object.assign(step, stepWithClasses(step)));
 }
-
-/** Questions get a name and topics, options may keep their place, and what must be answered says how far. */
-async function upgradeNamed(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const content = (record: Json) => {
-    record['content'] = nameContent(record['content']);
-  };
-  await all('quizzes', content);
-  await all('quizRevs', content);
-  await all('questions', (record) => Object.assign(record, nameKept(record)));
-  await all('questionRevs', (record) => Object.assign(record, nameKept(record)));
-  await all('history', (step) => Object.assign(step, nameStep(step)));
-}
-
-/** The quiz can hold rules for all its questions, attempts the hints that were asked for. */
-async function upgradeRuled(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const content = (record: Json) => {
-    record['content'] = ruleContent(record['content']);
-  };
-  await all('quizzes', content);
-  await all('quizRevs', content);
-  await all('questions', (record) => Object.assign(record, ruleKept(record)));
-  await all('questionRevs', (record) => Object.assign(record, ruleKept(record)));
-  await all('attempts', (attempt) => Object.assign(attempt, ruleAttempt(attempt)));
-  await all('history', (step) => Object.assign(step, ruleStep(step)));
-}
-
-/** Other words are told from misspelt ones where the teacher wants it. */
-async function upgradeWords(transaction: Transaction): Promise<void> {
-  const all = (table: string, change: (record: Json) => void) =>
-    transaction.table(table).toCollection().modify(change);
-  const content = (record: Json) => {
-    record['content'] = wordContent(record['content']);
-  };
-  await all('quizzes', content);
-  await all('quizRevs', content);
-  await all('questions', (record) => Object.assign(record, wordKept(record)));
-  await all('questionRevs', (record) => Object.assign(record, wordKept(record)));
-  await all('history', (step) => Object.assign(step, wordStep(step)));
-}
-
-type Upgrade = (value: unknown) => unknown;
-
-/** Content, standing and undo steps of every quiz, as a later form wants them. */
-const upgradeQuizzes =
-  (content: Upgrade, standing: Upgrade, step: Upgrade) =>
-  async (transaction: Transaction): Promise<void> => {
-    const all = (table: string, change: (record: Json) => void) =>
-      transaction.table(table).toCollection().modify(change);
-    const held = (record: Json) => {
-      record['content'] = content(record['content']);
-    };
-    await all('quizzes', (quiz) => {
-      held(quiz);
-      quiz['standing'] = standing(quiz['standing']);
-    });
-    await all('quizRevs', held);
-    await all('history', (one) => Object.assign(one, step(one)));
-  };
 
 class YentrelDb extends Dexie {
   declare quizzes: Table<QuizRecord, string>;
@@ -300,16 +201,18 @@ class YentrelDb extends Dexie {
       })
       .upgrade(upgradeFirst);
     this.version(3).stores({ folders: 'key' });
-    this.version(4).stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' }).upgrade(upgradeThird);
-    this.version(5).stores({ tickets: 'studentId, &code' }).upgrade(upgradePlaced);
+    this.version(4)
+      .stores({ history: '++id, [quizId+seq], [quizId+undone+seq]' })
+      .upgrade(tablesBy(form2, pictureTimes));
+    this.version(5).stores({ tickets: 'studentId, &code' }).upgrade(tablesBy(form3, tickets));
     this.version(6)
       .stores({ classes: 'id', members: '[classId+studentId], studentId' })
-      .upgrade(upgradeSchool);
-    this.version(7).upgrade(upgradeNamed);
-    this.version(8).upgrade(upgradeRuled);
-    this.version(9).upgrade(upgradeWords);
-    this.version(10).upgrade(upgradeQuizzes(revealContent, revealStanding, revealStep));
-    this.version(11).upgrade(upgradeQuizzes(lockedContent, lockedStanding, lockStep));
+      .upgrade(tablesBy(form4, firstClass));
+    this.version(7).upgrade(tablesBy(form5));
+    this.version(8).upgrade(tablesBy(form6));
+    this.version(9).upgrade(tablesBy(form7));
+    this.version(10).upgrade(tablesBy(form9));
+    this.version(11).upgrade(tablesBy(form10));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

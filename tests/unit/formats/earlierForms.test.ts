@@ -6,7 +6,7 @@ import Dexie from 'dexie';
 import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { BackedQuiz, FORM_VERSION } from '@/core/formats/quizFile/schema';
-import { wordContent } from '@/core/quiz/upgradeWords';
+import { form7 } from '@/core/forms/form7';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
@@ -120,7 +120,7 @@ async function upgraded(version: number, tables: Record<string, string>, rows: R
 test('rows of a table of lateness were all in days', () => {
   const rows = (row: object) => ({ late: { kind: 'table', rows: [row], of: 'earned' } });
   const share = { n: 1, d: 10 };
-  assert.deepEqual(wordContent(rows({ days: 3, share })), {
+  assert.deepEqual(form7.content?.(rows({ days: 3, share })), {
     wordLists: 1,
     ...rows({ within: 3, unit: 'day', share }),
   });

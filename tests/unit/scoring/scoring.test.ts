@@ -11,7 +11,7 @@ import { total } from '@/core/scoring/total';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import { traceWords } from '@/core/scoring/words';
 import { outOfPaper, pointsOfPaper } from '@/core/quiz/points';
-import { upgradeQuestion } from '@/core/quiz/upgrade';
+import { upgradeQuestion } from '@/core/forms/form2';
 import { questionWithAnswer } from '../support/arbitrary';
 import { filledQuestion } from '../support/filled';
 import { paperOf, path, share, written, type Placing } from '../support/support';

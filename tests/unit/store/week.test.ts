@@ -5,7 +5,7 @@ import Dexie from 'dexie';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { toDecimalText } from '@/core/figures/fraction';
 import { RescueFile } from '@/core/quiz/quiz';
-import { upgradeRescue } from '@/core/quiz/upgrade';
+import { upgradeRescue } from '@/core/forms';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { attemptsOfStudent, startAttempt } from '@/store/work/attempts';
 import { putStudents } from '../support/school';

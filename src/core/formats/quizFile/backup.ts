@@ -1,5 +1,5 @@
 import { lineText } from '../../content/shownText';
-import { upgradeFile } from '../../quiz/upgrade';
+import { upgradeFile } from '../../forms';
 import {
   jsonBytes,
   namesIn,

@@ -1,6 +1,6 @@
 import { paperFrom, placedIn } from '../../quiz/paper';
 import { pictureHashes } from '../../content/pictureHashes';
-import { upgradeFile, upgradeRescue } from '../../quiz/upgrade';
+import { upgradeFile, upgradeRescue } from '../../forms';
 import { RescueFile } from '../../quiz/quiz';
 import type { z } from '../../zod';
 import {

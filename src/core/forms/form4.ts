@@ -1,4 +1,5 @@
-import { isRecord, type Json } from '../content/upgrade';
+import { isRecord, type Json } from './records';
+import type { FormStep } from './walk';
 
 /**
  * Records of the form in which there was one list of students for everything, brought to the one with classes: that list
@@ -25,7 +26,7 @@ export function memberOfStudent(student: unknown): unknown {
 }
 
 /** A standing of a quiz that is set to that class. */
-export const setToFirst = (standing: unknown): unknown =>
+const setToFirst = (standing: unknown): unknown =>
   isRecord(standing) ? { setTo: [{ classId: FIRST_CLASS.id, group: null }], ...standing } : standing;
 
 /** A change of a student is one of the person and one of the place in the class; of a standing, one with whom it is set to. */
@@ -46,14 +47,8 @@ function withClasses(change: unknown): unknown[] {
   ];
 }
 
-/** One undo step. */
-export const stepWithClasses = (step: unknown): unknown =>
-  isRecord(step) && Array.isArray(step['changes'])
-    ? { ...step, changes: step['changes'].flatMap(withClasses) }
-    : step;
-
 /** What a file says of its students, once they are in a class. */
-function school(students: unknown): Json {
+function people({ students }: Json): Json {
   if (!Array.isArray(students)) return {};
   return {
     students: students.map(personOfStudent),
@@ -62,26 +57,4 @@ function school(students: unknown): Json {
   };
 }
 
-const stepsOf = (part: Json, field: string): Json => {
-  const list = part[field];
-  return Array.isArray(list) ? { [field]: list.map(stepWithClasses) } : {};
-};
-
-/** A quiz file, a backed-up quiz or a backup's list of form 3, brought to form 4. */
-export function fileWithClasses(file: unknown): unknown {
-  if (!isRecord(file) || file['version'] !== 3) return file;
-  const part = file['class'];
-  const { histories } = file;
-  return {
-    ...file,
-    version: 4,
-    ...(isRecord(part)
-      ? { class: { ...part, ...school(part['students']), standing: setToFirst(part['standing']) } }
-      : {}),
-    ...school(file['students']),
-    ...stepsOf(file, 'history'),
-    ...(Array.isArray(histories)
-      ? { histories: histories.map((one) => (isRecord(one) ? { ...one, ...stepsOf(one, 'steps') } : one)) }
-      : {}),
-  };
-}
+export const form4: FormStep = { to: 4, standing: setToFirst, people, change: withClasses };

@@ -29,15 +29,3 @@ export const listOf = (part: Json, field: string, upgrade: Upgrade): Json => {
   const list = part[field];
   return Array.isArray(list) ? { [field]: list.map(upgrade) } : {};
 };
-
-/** One undo step with what its changes hold brought on, by the kind of each change; other kinds stay. */
-export function stepBy(step: unknown, upgrades: Readonly<Record<string, Upgrade>>): unknown {
-  if (!isRecord(step) || !Array.isArray(step['changes'])) return step;
-  const changes = step['changes'].map((change: unknown) => {
-    const upgrade = isRecord(change) ? upgrades[String(change['kind'])] : undefined;
-    return isRecord(change) && upgrade
-      ? { ...change, before: upgrade(change['before']), after: upgrade(change['after']) }
-      : change;
-  });
-  return { ...step, changes };
-}

@@ -1,5 +1,5 @@
-import { isRecord, type Json } from '../content/upgrade';
-import { upgradeBetween } from './upgradeBetween';
+import { isRecord, type Json } from './records';
+import type { FormStep } from './walk';
 
 /**
  * Records of the form whose plan knew three conditions and one window for everybody, brought to the one with a plan and a window
@@ -45,10 +45,10 @@ function revealPlan(plan: unknown): unknown {
   };
 }
 
-export const revealContent = (content: unknown): unknown =>
-  isRecord(content)
-    ? { timeLimit: null, goingBack: true, comingBack: true, ...content, plan: revealPlan(content['plan']) }
-    : content;
+const content = (old: unknown): unknown =>
+  isRecord(old)
+    ? { timeLimit: null, goingBack: true, comingBack: true, ...old, plan: revealPlan(old['plan']) }
+    : old;
 
 const withQuestions = (aspects: readonly string[]): string[] =>
   ASPECTS.filter(
@@ -79,15 +79,10 @@ function actsOf(shown: unknown, shownTo: unknown): Json[] {
   return [...toAll, ...toOne].sort((a, b) => Number(a.at) - Number(b.at));
 }
 
-export function revealStanding(standing: unknown): unknown {
-  if (!isRecord(standing) || !('shown' in standing)) return standing;
-  const { shown, shownTo, ...rest } = standing;
+function standing(old: unknown): unknown {
+  if (!isRecord(old) || !('shown' in old)) return old;
+  const { shown, shownTo, ...rest } = old;
   return { windows: [], plans: [], acts: actsOf(shown, shownTo), kept: [], pauses: [], granted: {}, ...rest };
 }
 
-/** Form 8 brought to form 9: files, rescue files, and undo steps. */
-export const {
-  file: revealFile,
-  rescue: revealRescue,
-  step: revealStep,
-} = upgradeBetween(8, 9, { content: revealContent, standing: revealStanding });
+export const form9: FormStep = { to: 9, rescueTo: 9, content, standing };
