@@ -1,4 +1,4 @@
-import { newPerson, type Member, type Person, type SchoolClass } from '@/core/quiz/school';
+import { newPerson, type Member, type Person, type SchoolClass } from '@/core/quiz/people/school';
 
 /** The two classes of the demo school. */
 

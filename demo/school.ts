@@ -1,4 +1,4 @@
-import type { Target } from '@/core/quiz/target';
+import type { Target } from '@/core/quiz/people/target';
 import type { QuizStanding } from '@/core/quiz/quiz';
 import { CLASS_7B, CLASS_8C, MEMBERS } from './classes';
 import { CYCLE_QUIZ } from './quizzes/cycle';

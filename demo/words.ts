@@ -22,7 +22,7 @@ import type { Feedback } from '@/core/content/feedback';
 import { plain } from '@/core/content/plainText';
 import type { RichText } from '@/core/content/richText';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan';
+import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan/plan';
 import { newPlacement, type Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { formulasIn } from '@/core/content/formulaText';

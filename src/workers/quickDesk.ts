@@ -16,7 +16,7 @@ import { brokenChecks } from '@/core/checking/checks';
 import { madeUpAnswers } from '@/core/madeUp/answers';
 import type { Placed } from '@/core/quiz/placement';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
-import type { Override } from '@/core/quiz/override';
+import type { Override } from '@/core/quiz/work/override';
 import type { Paper } from '@/core/quiz/quiz';
 
 /** A line of a trace ready to be read, with the step it belongs to. */

@@ -6,10 +6,16 @@ import { same } from '../figures/deepEqual';
 import { equal } from '../figures/fraction';
 import type { ScoredSheet, Sheet } from '../scoring/scoredSheet';
 import { total } from '../scoring/total';
-import type { Attempt, Ruling } from '../quiz/attempt';
-import type { Override } from '../quiz/override';
+import type { Attempt, Ruling } from '../quiz/work/attempt';
+import type { Override } from '../quiz/work/override';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, finishedAt, isFinished, whyNotCounted, type AttemptWindow } from '../quiz/window';
+import {
+  attemptState,
+  finishedAt,
+  isFinished,
+  whyNotCounted,
+  type AttemptWindow,
+} from '../quiz/times/window';
 import { MarkColumn } from './markColumn';
 import { ScoreColumn } from './scoreColumn';
 

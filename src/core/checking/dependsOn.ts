@@ -1,5 +1,5 @@
 import type { QuizContent, QuizStanding } from '../quiz/quiz';
-import { windowOfQuiz } from '../quiz/window';
+import { windowOfQuiz } from '../quiz/times/window';
 
 /**
  * What is worked out of a quiz is kept for as long as nothing it depends on has changed. What that is stands here and nowhere

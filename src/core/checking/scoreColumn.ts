@@ -5,7 +5,7 @@ import type { Mark, MarkingContext, OtherQuestion } from '../marks/mark';
 import { contextKey, contextOf } from '../scoring/context';
 import { markAmongOthers, rulesIn, scoreMark } from '../scoring/markAttempt';
 import { scoreQuestion, type QuestionScore, type ScoringRules } from '../scoring/scoreQuestion';
-import type { Override } from '../quiz/override';
+import type { Override } from '../quiz/work/override';
 import type { Paper } from '../quiz/quiz';
 import type { MarkColumn } from './markColumn';
 

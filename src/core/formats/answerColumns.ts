@@ -1,5 +1,5 @@
 import type { Question } from '../kinds';
-import type { Student } from '../quiz/school';
+import type { Student } from '../quiz/people/school';
 import { questionTitle } from '../content/plainText';
 import { Id } from '../content/questionBase';
 import { z } from '../zod';

@@ -1,7 +1,7 @@
 import { compare, readDecimal, toDecimalText, type Fraction } from '../figures/fraction';
 import { readCell, type Answer, type Question } from '../kinds';
 import { contextOf } from '../scoring/context';
-import type { Student } from '../quiz/school';
+import type { Student } from '../quiz/people/school';
 import { pointsOf } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import type { ColumnUse } from './answerColumns';

@@ -6,9 +6,9 @@ import { answerText, explainAnswer, kindOf, type Answer, type Question } from '.
 import { contextOf } from '../scoring/context';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
-import type { StudentDetails } from '../quiz/school';
+import type { StudentDetails } from '../quiz/people/school';
 import type { Paper } from '../quiz/quiz';
-import { finishedAt } from '../quiz/window';
+import { finishedAt } from '../quiz/times/window';
 import { guarded } from './formula';
 import { hintsCell } from './hintCells';
 import { zoneTime } from './scoresFile';

@@ -1,7 +1,7 @@
 import { typingErrors } from '../answers/text/distance';
 import { comparedText } from '../answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '../answers/text/settings';
-import type { Student } from '../quiz/school';
+import type { Student } from '../quiz/people/school';
 
 /** How names and headings of files are compared: capitals, punctuation and spaces apart. */
 export const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');

@@ -11,11 +11,11 @@ import { shareOfScore, traceQuestion, verdictOfScore, type QuestionScore } from 
 import { traceTotal } from '../scoring/total';
 import { traceJoin } from '../scoring/traceJoin';
 import { traceWords } from '../scoring/words';
-import type { Attempt } from '../quiz/attempt';
-import type { StudentDetails } from '../quiz/school';
+import type { Attempt } from '../quiz/work/attempt';
+import type { StudentDetails } from '../quiz/people/school';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
-import { finishedAt } from '../quiz/window';
+import { finishedAt } from '../quiz/times/window';
 import type { MarkedWork } from './handedIn';
 import {
   questionHeadings,

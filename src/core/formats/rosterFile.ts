@@ -1,6 +1,6 @@
-import type { Person, Student } from '../quiz/school';
+import type { Person, Student } from '../quiz/people/school';
 import type { RowProblem } from './answerFile';
-import { newStudent } from '../quiz/newStudent';
+import { newStudent } from '../quiz/people/newStudent';
 import { same } from '../figures/deepEqual';
 import { lineText } from '../content/shownText';
 import { comparedHead, WHO_HEADS } from './answerColumns';

@@ -1,5 +1,5 @@
 import { NEWEST_EDITION } from '../answers/text/wordLists';
-import { DEFAULT_PLAN } from './defaultPlan';
+import { DEFAULT_PLAN } from './plan/defaultPlan';
 import type { QuizContent, QuizStanding } from './quiz';
 import type { ScoreRules } from './rules';
 

@@ -1,16 +1,16 @@
 import { DecimalSign, Id, Language, Penalty, Points, Share } from '../content/questionBase';
 import { Feedback } from '../content/feedback';
 import { Question } from '../kinds';
-import { Kept, OwnPlan, RevealAct, RevealPlan } from './plan';
+import { Kept, OwnPlan, RevealAct, RevealPlan } from './plan/plan';
 import { MustAnswer, Placement } from './placement';
 import { MOST_SECTIONS, Section } from './section';
-import { SetTo } from './school';
+import { SetTo } from './people/school';
 import { z } from '../zod';
 import { Formulas } from '../content/formula';
 import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
-import { KnownLeak } from './knownLeak';
-import { OwnWindow, Pause, TimeLimit } from './windows';
+import { KnownLeak } from './plan/knownLeak';
+import { OwnWindow, Pause, TimeLimit } from './times/windows';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);

@@ -1,5 +1,5 @@
 import { same } from '../figures/deepEqual';
-import type { TargetOrAll } from '../quiz/target';
+import type { TargetOrAll } from '../quiz/people/target';
 import {
   ASPECTS,
   NEEDS,
@@ -8,7 +8,7 @@ import {
   type OwnPlan,
   type RevealAct,
   type RevealPlan,
-} from '../quiz/plan';
+} from '../quiz/plan/plan';
 
 /** Aspects that wait for the teacher's press: by a plan, or by what is set apart from it for somebody. */
 export const aspectsByHand = (plan: RevealPlan, ownPlans: readonly OwnPlan[] = []): Aspect[] =>

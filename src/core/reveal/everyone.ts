@@ -1,5 +1,5 @@
-import { groupKey, type GroupOfClass } from '../quiz/target';
-import type { Scope } from '../quiz/plan';
+import { groupKey, type GroupOfClass } from '../quiz/people/target';
+import type { Scope } from '../quiz/plan/plan';
 import { later, type Instant, type Seat, type SeatNow } from './seat';
 
 /** Of whom *everyone* is said to one student, and when everyone has closed or is done. */

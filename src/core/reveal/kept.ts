@@ -1,4 +1,4 @@
-import { ASPECTS, type Condition, type Kept } from '../quiz/plan';
+import { ASPECTS, type Condition, type Kept } from '../quiz/plan/plan';
 import { scopeKey } from './everyone';
 import { namedGroups, type Reveal, type Scene } from './whatIsShown';
 

@@ -1,5 +1,5 @@
-import type { RevealPlan } from '../quiz/plan';
-import { isMeantBy } from '../quiz/target';
+import type { RevealPlan } from '../quiz/plan/plan';
+import { isMeantBy } from '../quiz/people/target';
 import { planFor } from './planFor';
 import type { SeatNow } from './seat';
 import type { Reveal } from './whatIsShown';

@@ -7,7 +7,7 @@ import {
   type Condition,
   type OwnPlan,
   type RevealPlan,
-} from '../quiz/plan';
+} from '../quiz/plan/plan';
 import { lanesOf, type Lane } from './lanes';
 import { heldSince, type SeatNow } from './seat';
 import { byHand, delayed, type Reveal, type Scene } from './whatIsShown';

@@ -1,4 +1,4 @@
-import type { Ruling } from '../quiz/attempt';
+import type { Ruling } from '../quiz/work/attempt';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { SeatAttempt } from './seat';

@@ -1,5 +1,5 @@
-import type { Ruling } from '../quiz/attempt';
-import { finishedAt, type AttemptWindow } from '../quiz/window';
+import type { Ruling } from '../quiz/work/attempt';
+import { finishedAt, type AttemptWindow } from '../quiz/times/window';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { markedAt } from './markedAt';
 

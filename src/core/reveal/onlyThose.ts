@@ -1,4 +1,4 @@
-import type { AspectPlan } from '../quiz/plan';
+import type { AspectPlan } from '../quiz/plan/plan';
 import type { verdictOfScore } from '../scoring/scoreQuestion';
 
 type Verdict = ReturnType<typeof verdictOfScore>;

@@ -11,7 +11,7 @@ import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
 import { MustAnswer } from '../quiz/placement';
 import { Section } from '../quiz/section';
-import { Aspect, Delay, SCOPES, WHENS } from '../quiz/plan';
+import { Aspect, Delay, SCOPES, WHENS } from '../quiz/plan/plan';
 
 /** An aspect that is not shown yet, what it waits for, and until when if that is known. */
 const ToCome = z.strictObject({

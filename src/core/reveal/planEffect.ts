@@ -1,4 +1,4 @@
-import { ASPECTS, type Aspect } from '../quiz/plan';
+import { ASPECTS, type Aspect } from '../quiz/plan/plan';
 import { same } from '../figures/deepEqual';
 import type { Reveal } from './whatIsShown';
 

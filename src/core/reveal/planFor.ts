@@ -1,6 +1,6 @@
-import { ASPECTS, type Aspect, type AspectPlan, type OwnPlan, type RevealPlan } from '../quiz/plan';
+import { ASPECTS, type Aspect, type AspectPlan, type OwnPlan, type RevealPlan } from '../quiz/plan/plan';
 import { same } from '../figures/deepEqual';
-import { isMeantBy, NEAREST_FIRST, type Belonging } from '../quiz/target';
+import { isMeantBy, NEAREST_FIRST, type Belonging } from '../quiz/people/target';
 
 /** The conditions of two plans together: never wins, and the fewer questions. */
 function both(a: AspectPlan, b: AspectPlan): AspectPlan {

@@ -1,8 +1,8 @@
-import type { Attempt, Ruling } from '../quiz/attempt';
+import type { Attempt, Ruling } from '../quiz/work/attempt';
 import type { QuizContent, QuizStanding } from '../quiz/quiz';
-import { studentsSet, type Member, type Person } from '../quiz/school';
-import { timedOf, windowOfQuiz } from '../quiz/window';
-import { belongings, windowsOf } from '../quiz/windowsOf';
+import { studentsSet, type Member, type Person } from '../quiz/people/school';
+import { timedOf, windowOfQuiz } from '../quiz/times/window';
+import { belongings, windowsOf } from '../quiz/times/windowsOf';
 import type { Seat, SeatAttempt } from './seat';
 import type { Scene } from './whatIsShown';
 

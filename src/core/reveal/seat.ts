@@ -1,7 +1,7 @@
-import { endOf, isTooLate, type Timed } from '../quiz/attemptEnd';
-import { isOpen } from '../quiz/window';
-import type { Belonging } from '../quiz/target';
-import type { StudentWindow } from '../quiz/windows';
+import { endOf, isTooLate, type Timed } from '../quiz/times/attemptEnd';
+import { isOpen } from '../quiz/times/window';
+import type { Belonging } from '../quiz/people/target';
+import type { StudentWindow } from '../quiz/times/windows';
 
 /** What of an attempt decides what is shown. All times in ms since 1970. */
 export interface SeatAttempt extends Timed {

@@ -1,4 +1,4 @@
-import { ASPECTS, type Aspect } from '../quiz/plan';
+import { ASPECTS, type Aspect } from '../quiz/plan/plan';
 import { lanesOf } from './lanes';
 import type { Reveal } from './whatIsShown';
 

@@ -12,9 +12,9 @@ import {
   type RevealAct,
   type RevealPlan,
   type Scope,
-} from '../quiz/plan';
-import { groupKey, isMeantBy } from '../quiz/target';
-import type { OwnWindow } from '../quiz/windows';
+} from '../quiz/plan/plan';
+import { groupKey, isMeantBy } from '../quiz/people/target';
+import type { OwnWindow } from '../quiz/times/windows';
 import { isInScope, latestOf, scopeKey, type NamedGroups } from './everyone';
 import { planFor } from './planFor';
 import {

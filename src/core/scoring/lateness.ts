@@ -1,6 +1,6 @@
 import { ONE, ZERO, compare, fraction, larger, multiply, subtract, type Fraction } from '../figures/fraction';
 import { daysLater } from '../figures/wallClock';
-import { isLate, toMinute, type DueTime } from '../quiz/due';
+import { isLate, toMinute, type DueTime } from '../quiz/times/due';
 import type { LateRule } from '../quiz/rules';
 
 const MINUTE = 60_000;

@@ -2,7 +2,7 @@ import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { pointsOf } from '../quiz/points';
 import { placementIn } from '../quiz/paper';
 import type { Paper } from '../quiz/quiz';
-import type { Override } from '../quiz/override';
+import type { Override } from '../quiz/work/override';
 import { WAITS, type Mark, type MarkingContext } from '../marks/mark';
 import { contextOf } from './context';
 import { rulesOf, scoreQuestion, type QuestionScore, type ScoringRules } from './scoreQuestion';

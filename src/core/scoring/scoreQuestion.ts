@@ -15,7 +15,7 @@ import {
 import { kindOf, type Question } from '../kinds';
 import type { Penalty, Standing } from '../content/questionBase';
 import type { QuizContent } from '../quiz/quiz';
-import type { Override } from '../quiz/override';
+import type { Override } from '../quiz/work/override';
 import { verdictOf, type Mark, type Verdict } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 

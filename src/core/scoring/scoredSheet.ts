@@ -1,5 +1,5 @@
-import type { Attempt } from '../quiz/attempt';
-import type { NotCounted } from '../quiz/window';
+import type { Attempt } from '../quiz/work/attempt';
+import type { NotCounted } from '../quiz/times/window';
 import type { Lateness } from './lateness';
 import type { QuestionScore } from './scoreQuestion';
 import type { AttemptPath, Total } from './total';

@@ -1,5 +1,5 @@
 import { explainAnswer, type Answer, type Question } from '../kinds';
-import type { Override } from '../quiz/override';
+import type { Override } from '../quiz/work/override';
 import type { Paper } from '../quiz/quiz';
 import { contextOf } from './context';
 import { markAnswer, rulesIn } from './markAttempt';

@@ -1,6 +1,6 @@
 import { equal } from '../figures/fraction';
 import type { AttemptRule, ScoreRules } from '../quiz/rules';
-import type { NotCounted } from '../quiz/window';
+import type { NotCounted } from '../quiz/times/window';
 import type { RecordedTotal } from './joinAttempts';
 import type { Total } from './total';
 import { change, note, type TraceLine } from '../marks/trace';

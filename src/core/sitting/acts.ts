@@ -1,10 +1,10 @@
-import type { Attempt, Ruling } from '../quiz/attempt';
-import { lockedSince } from '../quiz/lock';
-import { noRuling } from '../quiz/noRuling';
+import type { Attempt, Ruling } from '../quiz/work/attempt';
+import { lockedSince } from '../quiz/times/lock';
+import { noRuling } from '../quiz/work/noRuling';
 import type { QuizStanding } from '../quiz/quiz';
-import { minutesLeftAt } from '../quiz/attemptEnd';
-import { attemptState, finishedAt, isFinished, timedOf } from '../quiz/window';
-import type { OwnWindow, StudentWindow } from '../quiz/windows';
+import { minutesLeftAt } from '../quiz/times/attemptEnd';
+import { attemptState, finishedAt, isFinished, timedOf } from '../quiz/times/window';
+import type { OwnWindow, StudentWindow } from '../quiz/times/windows';
 
 /**
  * What the teacher does for one student while a quiz is sat, or after it: pure functions of what is stored and the clock.

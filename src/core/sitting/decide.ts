@@ -1,14 +1,14 @@
 import { kindOf, type Answer, type Question } from '../kinds';
 import { progressOfAnswer } from '../kinds/progress';
 import { isEmptyProse } from '../content/prose';
-import type { Attempt } from '../quiz/attempt';
-import { lockedSince, OFTEN_ENOUGH } from '../quiz/lock';
+import type { Attempt } from '../quiz/work/attempt';
+import { lockedSince, OFTEN_ENOUGH } from '../quiz/times/lock';
 import type { MustAnswer } from '../quiz/placement';
 import { pageSizes } from '../quiz/pages';
 import { mustAnswer } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
-import { attemptState, endOfAttempt, isFinished, isOpen } from '../quiz/window';
-import type { StudentWindow } from '../quiz/windows';
+import { attemptState, endOfAttempt, isFinished, isOpen } from '../quiz/times/window';
+import type { StudentWindow } from '../quiz/times/windows';
 import { questionsForStudent } from '../reveal/slip';
 import { readingOf } from '../scoring/context';
 import { markAnswer } from '../scoring/markAttempt';

@@ -1,16 +1,23 @@
 import { MarkedClass, type ClassWork, type StudentWork } from '../checking/classWork';
 import { formulasIn } from '../content/formulaText';
-import type { Attempt } from '../quiz/attempt';
-import { isLate } from '../quiz/due';
-import { lockedSince } from '../quiz/lock';
+import type { Attempt } from '../quiz/work/attempt';
+import { isLate } from '../quiz/times/due';
+import { lockedSince } from '../quiz/times/lock';
 import { askedIn, outOfPaper, pointsOfPaper } from '../quiz/points';
 import { isEmptyProse } from '../content/prose';
 import { pageSizes } from '../quiz/pages';
 import { sectionOf } from '../quiz/section';
 import { inBandOrder } from '../scoring/band';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { attemptState, endOfAttempt, finishedAt, isFinished, isOpen, isTakenBack } from '../quiz/window';
-import type { Aspect } from '../quiz/plan';
+import {
+  attemptState,
+  endOfAttempt,
+  finishedAt,
+  isFinished,
+  isOpen,
+  isTakenBack,
+} from '../quiz/times/window';
+import type { Aspect } from '../quiz/plan/plan';
 import type { Attempts, ClassDid, Cover, Missing, PaperPacket } from '../reveal/packets';
 import { classDid } from '../reveal/classDid';
 import { isComplete, markedSince } from '../reveal/markedAt';

@@ -1,4 +1,4 @@
-import type { Attempt, Ruling } from '../quiz/attempt';
+import type { Attempt, Ruling } from '../quiz/work/attempt';
 
 /** What is known at an instant of what was written since: for a look at a student's page as it was, or will be, then. */
 

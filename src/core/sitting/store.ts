@@ -1,7 +1,7 @@
 import type { ClassWork } from '../checking/classWork';
-import type { Attempt, CommentText } from '../quiz/attempt';
+import type { Attempt, CommentText } from '../quiz/work/attempt';
 import type { Paper, QuizContent, QuizStanding } from '../quiz/quiz';
-import type { StudentWindow } from '../quiz/windows';
+import type { StudentWindow } from '../quiz/times/windows';
 import type { Scene } from '../reveal/whatIsShown';
 import type { Decided, Refusal } from './decide';
 import type { PaperAddress } from './port';

@@ -1,10 +1,10 @@
-import { at as once, NEVER, planOf, waitsFor } from '../quiz/plan';
+import { at as once, NEVER, planOf, waitsFor } from '../quiz/plan/plan';
 import type { PaperPacket } from '../reveal/packets';
-import type { Attempt } from '../quiz/attempt';
+import type { Attempt } from '../quiz/work/attempt';
 import { NEW_STANDING } from '../quiz/newQuiz';
 import type { Paper, QuizContent } from '../quiz/quiz';
-import { windowOfQuiz } from '../quiz/window';
-import { sameForAll } from '../quiz/windows';
+import { windowOfQuiz } from '../quiz/times/window';
+import { sameForAll } from '../quiz/times/windows';
 import { sceneFor } from '../reveal/scene';
 import { toCome } from '../reveal/slip';
 import { whatIsShown, type Scene } from '../reveal/whatIsShown';

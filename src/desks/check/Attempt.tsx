@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import type { Ruling } from '@/core/quiz/attempt';
+import type { Ruling } from '@/core/quiz/work/attempt';
 import { notCountedWords } from '@/core/scoring/words';
 import { rule, rulingOf } from '@/store/work/rulings';
 import { CreditPie } from '@/ui/widgets/CreditPie';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isOpen, wholeSpan } from '@/core/quiz/window';
+import { isOpen, wholeSpan } from '@/core/quiz/times/window';
 import {
   aspectsAtClosing,
   aspectsByHand,

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
-import { ASPECTS } from '@/core/quiz/plan';
+import { ASPECTS } from '@/core/quiz/plan/plan';
 import { aspectsByHand, isShownAlone } from '@/core/reveal/byHand';
 import { showStudent } from '@/store/quiz/standing';
 import { undoStep } from '@/store/undo/undo';

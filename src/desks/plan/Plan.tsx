@@ -1,4 +1,4 @@
-import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
+import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan/plan';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/Failed';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
-import { wholeSpan } from '@/core/quiz/window';
+import { wholeSpan } from '@/core/quiz/times/window';
 import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { setPlans, type Plans } from '@/store/quiz/standing';
 import type { Draft } from '@/ui/editing/useDraft';
-import type { RevealPlan } from '@/core/quiz/plan';
+import type { RevealPlan } from '@/core/quiz/plan/plan';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { notify } from '@/ui/widgets/notices';

@@ -1,5 +1,5 @@
 import { ONE, subtract } from '@/core/figures/fraction';
-import type { MoreTime, Student } from '@/core/quiz/school';
+import type { MoreTime, Student } from '@/core/quiz/people/school';
 import { saveStudent } from '@/store/class/roster';
 import { percent } from '@/ui/words/figures';
 import { run } from '@/ui/widgets/press';

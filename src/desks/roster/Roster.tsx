@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ChevronLeft } from '@/ui/widgets/icons';
 import { useMemo, useState } from 'react';
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { redo, undo } from '@/store/undo/undo';
 import { classList, setRemoved } from '@/store/class/roster';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { RosterUse } from '@/core/formats/rosterFile';
 import type { Table } from '@/core/formats/table';
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { importRoster } from '@/store/class/roster';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';

@@ -1,5 +1,5 @@
 import { X } from '@/ui/widgets/icons';
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { saveGroups, saveStudent, setRemoved } from '@/store/class/roster';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';

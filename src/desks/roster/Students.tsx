@@ -1,4 +1,4 @@
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { LongRows } from '@/ui/widgets/LongRows';
 import { useNarrow } from '@/ui/widgets/useNarrow';
 import { RosterItem, RosterRow } from './RosterRow';

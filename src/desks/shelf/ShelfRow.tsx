@@ -2,7 +2,7 @@ import { questionsIn } from '@/core/quiz/section';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from '@/ui/widgets/icons';
-import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
+import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/times/window';
 import { now } from '@/device/clock';
 import type { QuizRecord } from '@/store/records/db';
 import { count } from '@/ui/words/figures';

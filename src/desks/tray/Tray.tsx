@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isFinished } from '@/core/quiz/window';
+import { isFinished } from '@/core/quiz/times/window';
 import { copyText } from '@/ui/widgets/copyText';
 import { Failed } from '@/ui/widgets/Failed';
 import { readingFailed } from '@/ui/words/failureWords';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isFinished } from '@/core/quiz/window';
+import { isFinished } from '@/core/quiz/times/window';
 import { undoStep } from '@/store/undo/undo';
 import { actOnSitting } from '@/store/work/sittingActs';
 import { ruleAll } from '@/store/work/rulings';

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { KIND_NAMES, kindOf } from '@/core/kinds';
-import { isOpen, wholeSpan } from '@/core/quiz/window';
+import { isOpen, wholeSpan } from '@/core/quiz/times/window';
 import { aspectsByHand } from '@/core/reveal/byHand';
 import { addQuestion } from '@/store/quiz/edits';
 import { now } from '@/device/clock';

@@ -1,7 +1,7 @@
 import { ChevronDown, ChevronLeft } from '@/ui/widgets/icons';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { kindOf } from '@/core/kinds';
-import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/window';
+import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/times/window';
 import { pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/useNow';
 import { count, points, pointsWord } from '@/ui/words/figures';

@@ -1,4 +1,4 @@
-import { isOpen, isOver } from '@/core/quiz/window';
+import { isOpen, isOver } from '@/core/quiz/times/window';
 import type { Opening } from '@/core/quiz/quiz';
 import { fromWallField, toWallField } from '@/ui/words/wallField';
 

@@ -12,7 +12,7 @@ import {
 } from '@/core/formats/handedIn';
 import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
 import type { QuizFile } from '@/core/formats/quizFile/schema';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import type { Paper } from '@/core/quiz/quiz';
 import { z } from '@/core/zod';
 import { readFile } from '@/files/readFile';

@@ -1,5 +1,5 @@
 import { lineText } from '@/core/content/shownText';
-import { groupsOfClass, type Member, type SchoolClass, type SetTo } from '@/core/quiz/school';
+import { groupsOfClass, type Member, type SchoolClass, type SetTo } from '@/core/quiz/people/school';
 import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
 import { StoreError } from '@/device/failure';

@@ -1,6 +1,6 @@
 import type { RosterChange } from '@/core/formats/rosterFile';
 import { shownText } from '@/core/content/shownText';
-import { newStudent, personOf } from '@/core/quiz/newStudent';
+import { newStudent, personOf } from '@/core/quiz/people/newStudent';
 import {
   studentsOfClass,
   studentsSet,
@@ -9,7 +9,7 @@ import {
   type Person,
   type SetTo,
   type Student,
-} from '@/core/quiz/school';
+} from '@/core/quiz/people/school';
 import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
 import { StoreError } from '@/device/failure';

@@ -1,7 +1,7 @@
 import { readCell, type Answer } from '@/core/kinds';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { aspectsByHand } from '@/core/reveal/byHand';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { placedIn } from '@/core/quiz/paper';
 import type { Opening } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/context';

@@ -2,7 +2,7 @@ import { FORM_VERSION, type BackedQuiz, type Step } from '@/core/formats/quizFil
 import type { Backup } from '@/core/formats/quizFile/backup';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import { Id } from '@/core/content/questionBase';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { pictureHashes } from '@/core/content/pictureHashes';
 import { paperFrom } from '@/core/quiz/paper';
 import { now } from '@/device/clock';

@@ -1,6 +1,6 @@
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
-import type { Member, Person, SchoolClass } from '@/core/quiz/school';
+import type { Member, Person, SchoolClass } from '@/core/quiz/people/school';
 import { placedIn } from '@/core/quiz/paper';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { clipTypes } from '@/core/content/pictureHashes';

@@ -1,6 +1,6 @@
 import type { Question } from '@/core/kinds';
 import { paperFrom, placedIn } from '@/core/quiz/paper';
-import type { SetTo } from '@/core/quiz/school';
+import type { SetTo } from '@/core/quiz/people/school';
 import { usualClasses } from '../class/classes';
 import type { Placement } from '@/core/quiz/placement';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';

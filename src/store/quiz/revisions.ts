@@ -1,6 +1,6 @@
 import { paperFrom, placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
-import { counts, isOpen } from '@/core/quiz/window';
+import { counts, isOpen } from '@/core/quiz/times/window';
 import type { Placed } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import type { KeptMarked } from '@/core/reveal/markedToKeep';

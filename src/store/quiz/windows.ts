@@ -1,7 +1,7 @@
-import type { Belonging } from '@/core/quiz/target';
-import { windowOfQuiz } from '@/core/quiz/window';
-import { belongings, windowsOf } from '@/core/quiz/windowsOf';
-import { windowFor, type StudentWindow } from '@/core/quiz/windows';
+import type { Belonging } from '@/core/quiz/people/target';
+import { windowOfQuiz } from '@/core/quiz/times/window';
+import { belongings, windowsOf } from '@/core/quiz/times/windowsOf';
+import { windowFor, type StudentWindow } from '@/core/quiz/times/windows';
 import { db, type QuizRecord } from '../records/db';
 
 type Timed = Pick<QuizRecord, 'content' | 'standing'>;

@@ -10,10 +10,10 @@ import type {
 } from '@/core/formats/quizFile/schema';
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marks/mark';
-import type { Attempt, Comment, Ruling } from '@/core/quiz/attempt';
-import type { Member, Person, SchoolClass } from '@/core/quiz/school';
+import type { Attempt, Comment, Ruling } from '@/core/quiz/work/attempt';
+import type { Member, Person, SchoolClass } from '@/core/quiz/people/school';
 import type { Placed, Placement } from '@/core/quiz/placement';
-import type { Override } from '@/core/quiz/override';
+import type { Override } from '@/core/quiz/work/override';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';
 import { form2, upgradeContent, upgradeQuestion, upgradeStanding } from '@/core/forms/form2';
 import { form3 } from '@/core/forms/form3';

@@ -1,5 +1,5 @@
 import { merge } from '@/core/quiz/merge';
-import { attemptState } from '@/core/quiz/window';
+import { attemptState } from '@/core/quiz/times/window';
 import { db, type RecordChange } from '../records/db';
 import { ofQuiz } from '../records/ofQuiz';
 import { only, type Of } from '../records/write';

@@ -1,5 +1,5 @@
 import { same } from '@/core/figures/deepEqual';
-import type { Member } from '@/core/quiz/school';
+import type { Member } from '@/core/quiz/people/school';
 import { merge } from '@/core/quiz/merge';
 import { db, type RecordChange } from '../records/db';
 import { only, type Of } from '../records/write';

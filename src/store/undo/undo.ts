@@ -1,4 +1,4 @@
-import { counts } from '@/core/quiz/window';
+import { counts } from '@/core/quiz/times/window';
 import { now } from '@/device/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
 import { ofQuiz } from '../records/ofQuiz';

@@ -1,4 +1,4 @@
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { begin, begun } from '@/core/sitting/decide';
 import { sittingOf } from '@/core/sitting/packet';
 import type { Decide, Stored } from '@/core/sitting/store';

@@ -1,6 +1,6 @@
 import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { same } from '@/core/figures/deepEqual';
-import type { Comment, CommentText } from '@/core/quiz/attempt';
+import type { Comment, CommentText } from '@/core/quiz/work/attempt';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
 import { now } from '@/device/clock';
 import { db } from '../records/db';

@@ -1,5 +1,5 @@
-import type { Kept } from '@/core/quiz/plan';
-import { studentsSet } from '@/core/quiz/school';
+import type { Kept } from '@/core/quiz/plan/plan';
+import { studentsSet } from '@/core/quiz/people/school';
 import { asksForOthers, heldNow } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import { Reveal } from '@/core/reveal/whatIsShown';

@@ -1,5 +1,5 @@
 import { overridesByAttempt } from '@/core/checking/classWork';
-import type { Override } from '@/core/quiz/override';
+import type { Override } from '@/core/quiz/work/override';
 import { db, type RecordChange } from '../records/db';
 import { editing, record } from '../records/steps';
 import { ofQuiz } from '../records/ofQuiz';

@@ -1,5 +1,5 @@
-import type { Ruling } from '@/core/quiz/attempt';
-import { noRuling } from '@/core/quiz/noRuling';
+import type { Ruling } from '@/core/quiz/work/attempt';
+import { noRuling } from '@/core/quiz/work/noRuling';
 import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';
 import { editing, record } from '../records/steps';

@@ -1,4 +1,4 @@
-import type { Attempt, Ruling } from '@/core/quiz/attempt';
+import type { Attempt, Ruling } from '@/core/quiz/work/attempt';
 import { actFor, type ActProblem, type SittingAct } from '@/core/sitting/acts';
 import { now } from '@/device/clock';
 import { db, type RecordChange } from '../records/db';

@@ -1,8 +1,8 @@
 import type { Table } from 'dexie';
 import { overridesByAttempt } from '@/core/checking/classWork';
-import { ofThoseSet, studentsSet } from '@/core/quiz/school';
-import { windowOfQuiz } from '@/core/quiz/window';
-import { windowsOf } from '@/core/quiz/windowsOf';
+import { ofThoseSet, studentsSet } from '@/core/quiz/people/school';
+import { windowOfQuiz } from '@/core/quiz/times/window';
+import { windowsOf } from '@/core/quiz/times/windowsOf';
 import { asksForOthers } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import type { PaperAddress } from '@/core/sitting/port';

@@ -1,5 +1,5 @@
 import type { Answer } from '@/core/kinds';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/device/clock';
 import { db } from '../records/db';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { SetTo } from '@/core/quiz/school';
+import type { SetTo } from '@/core/quiz/people/school';
 import type { ListedClass } from '@/store/class/classes';
 import type { QuizRecord } from '@/store/records/db';
 import { undoStep } from '@/store/undo/undo';

@@ -1,4 +1,4 @@
-import type { Target } from '@/core/quiz/target';
+import type { Target } from '@/core/quiz/people/target';
 import { listedStudents } from '@/store/class/roster';
 import { useQuiz } from './quizContext';
 import { useClasses } from './useClasses';

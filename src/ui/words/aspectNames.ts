@@ -1,4 +1,4 @@
-import type { Aspect } from '@/core/quiz/plan';
+import type { Aspect } from '@/core/quiz/plan/plan';
 
 /** The parts of a result in a word or two, as the teacher reads them. */
 export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {

@@ -1,4 +1,4 @@
-import type { SchoolClass, SetTo } from '@/core/quiz/school';
+import type { SchoolClass, SetTo } from '@/core/quiz/people/school';
 
 const list = new Intl.ListFormat('en', { type: 'conjunction' });
 

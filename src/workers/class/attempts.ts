@@ -1,4 +1,4 @@
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { attemptsSeq } from '@/store/records/sequence';
 import { db, type QuizRecord } from '@/store/records/db';
 

@@ -27,9 +27,9 @@ import {
 import type { Table } from '@/core/formats/table';
 import type { Fraction } from '@/core/figures/fraction';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
-import type { NotCounted } from '@/core/quiz/window';
+import type { NotCounted } from '@/core/quiz/times/window';
 import type { Paper } from '@/core/quiz/quiz';
-import { finishedAt } from '@/core/quiz/window';
+import { finishedAt } from '@/core/quiz/times/window';
 import { plainProse } from '@/core/content/prose';
 import { commentsOf } from '@/store/work/comments';
 import type { ImportReport } from '@/core/formats/importPlan';

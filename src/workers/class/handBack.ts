@@ -1,6 +1,6 @@
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
-import type { NotCounted } from '@/core/quiz/window';
-import { ASPECTS, type Aspect } from '@/core/quiz/plan';
+import type { NotCounted } from '@/core/quiz/times/window';
+import { ASPECTS, type Aspect } from '@/core/quiz/plan/plan';
 import { now } from '@/device/clock';
 import { allTickets } from '@/store/records/tickets';
 import { byName, liveClass, namesakes, toldApart, workOf } from './papers';

@@ -7,7 +7,7 @@ import { isAnswerTo, shownAnswer, type Answer, type Question } from '@/core/kind
 import type { GivenPart } from '@/core/kinds/givenPart';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import type { TextKey } from '@/core/kinds/shared/textKey/schema';
 import { contextOf, wordsFor } from '@/core/scoring/context';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';

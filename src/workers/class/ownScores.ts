@@ -2,7 +2,7 @@ import { MarkedClass, ofAttempt } from '@/core/checking/classWork';
 import { effectBetween } from '@/core/checking/effect';
 import { multiply, type Fraction } from '@/core/figures/fraction';
 import { kindOf } from '@/core/kinds';
-import type { Override } from '@/core/quiz/override';
+import type { Override } from '@/core/quiz/work/override';
 import type { QuestionScore } from '@/core/scoring/scoreQuestion';
 import { asksForMarks, markedAt } from '@/core/reveal/markedAt';
 import { now } from '@/device/clock';

@@ -1,9 +1,9 @@
 import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
 import { marksDependOn } from '@/core/checking/dependsOn';
 import type { Sheet } from '@/core/scoring/scoredSheet';
-import type { Attempt } from '@/core/quiz/attempt';
-import { ofThoseSet, studentsSet, type Member, type Person, type Student } from '@/core/quiz/school';
-import type { Override } from '@/core/quiz/override';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import { ofThoseSet, studentsSet, type Member, type Person, type Student } from '@/core/quiz/people/school';
+import type { Override } from '@/core/quiz/work/override';
 import type { Paper } from '@/core/quiz/quiz';
 import { now } from '@/device/clock';
 import { keepColumns, loadColumn } from '@/store/work/markColumns';
@@ -15,9 +15,9 @@ import { rulingsOf } from '@/store/work/rulings';
 import { paperAt, questionRevsAt, settleByClosing } from '@/store/quiz/revisions';
 import { schoolState } from '@/store/quiz/shelf';
 import { attemptsSeq } from '@/store/records/sequence';
-import { endOfAttempt, windowOfQuiz } from '@/core/quiz/window';
-import type { StudentWindow } from '@/core/quiz/windows';
-import { windowsOf } from '@/core/quiz/windowsOf';
+import { endOfAttempt, windowOfQuiz } from '@/core/quiz/times/window';
+import type { StudentWindow } from '@/core/quiz/times/windows';
+import { windowsOf } from '@/core/quiz/times/windowsOf';
 import { knownAttempts } from './attempts';
 
 /** The finished work, marked by the key that counts. */

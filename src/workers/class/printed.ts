@@ -1,7 +1,7 @@
 import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf, wholeSight } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
-import { finishedAt } from '@/core/quiz/window';
+import { finishedAt } from '@/core/quiz/times/window';
 import { commentsOf } from '@/store/work/comments';
 import { byName, liveClass, workOf } from './papers';
 

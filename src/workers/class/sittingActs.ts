@@ -1,6 +1,6 @@
 import { MarkedClass } from '@/core/checking/classWork';
-import { attemptState, endOfAttempt, isFinished, windowOfQuiz } from '@/core/quiz/window';
-import { windowsOf } from '@/core/quiz/windowsOf';
+import { attemptState, endOfAttempt, isFinished, windowOfQuiz } from '@/core/quiz/times/window';
+import { windowsOf } from '@/core/quiz/times/windowsOf';
 import { heldNow } from '@/core/reveal/kept';
 import { leaksOf, type Telling } from '@/core/reveal/leaks';
 import { sceneFor } from '@/core/reveal/scene';

@@ -1,5 +1,5 @@
 import { kindOf } from '@/core/kinds';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import {
   attemptState,
   endOfAttempt,
@@ -7,9 +7,9 @@ import {
   wholeSpan,
   whyNotCounted,
   type AttemptState,
-} from '@/core/quiz/window';
-import { lockedSince } from '@/core/quiz/lock';
-import { ASPECTS } from '@/core/quiz/plan';
+} from '@/core/quiz/times/window';
+import { lockedSince } from '@/core/quiz/times/lock';
+import { ASPECTS } from '@/core/quiz/plan/plan';
 import { now } from '@/device/clock';
 import { db, type QuizRecord } from '@/store/records/db';
 import { draftPaper } from '@/store/quiz/quizzes';

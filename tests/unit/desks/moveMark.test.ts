@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { at as once, NEVER, planOf, waitsFor, type Delay } from '@/core/quiz/plan';
+import { at as once, NEVER, planOf, waitsFor, type Delay } from '@/core/quiz/plan/plan';
 import { delayBetween, withMoved } from '@/desks/plan/lanes/moveMark';
 import type { PlanMark } from '@/workers/classDesk';
 

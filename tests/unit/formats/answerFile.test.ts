@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { answersDiffer } from '@/core/checking/answersDiffer';
 import { proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers, type ReadChoices } from '@/core/formats/answerFile';

@@ -4,7 +4,7 @@ import { beforeEach, describe, test } from 'node:test';
 import papa from 'papaparse';
 import { canonical } from '@/core/figures/deepEqual';
 import type { Answer } from '@/core/kinds';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { db } from '@/store/records/db';
 import { ofQuiz } from '@/store/records/ofQuiz';
 import { ensureDemo } from '@/store/demo/demo';

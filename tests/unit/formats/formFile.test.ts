@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Student } from '@/core/quiz/school';
+import type { Student } from '@/core/quiz/people/school';
 import { proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import { readTime } from '@/core/formats/readTime';

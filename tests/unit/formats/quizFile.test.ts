@@ -19,7 +19,7 @@ import { asForm2 } from '../support/oldForm';
 import { answerOf, anyKind, questionOf } from '../support/arbitrary';
 import { newSection } from '@/core/quiz/section';
 import { newPlacement } from '@/core/quiz/placement';
-import { newPerson } from '@/core/quiz/school';
+import { newPerson } from '@/core/quiz/people/school';
 import { share } from '../support/support';
 import { runs } from '../../runs';
 

@@ -12,10 +12,10 @@ import {
   type ScoringRules,
 } from '@/core/scoring/scoreQuestion';
 import { recorded, repeatFactor, total, traceTotal, type Total } from '@/core/scoring/total';
-import type { Attempt, Ruling } from '@/core/quiz/attempt';
+import type { Attempt, Ruling } from '@/core/quiz/work/attempt';
 import type { AttemptRule, LateRule, ScoreRules } from '@/core/quiz/rules';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { finishedAt, whyNotCounted } from '@/core/quiz/window';
+import { finishedAt, whyNotCounted } from '@/core/quiz/times/window';
 import { path, share, written } from '../support/support';
 import { readCases, worked, type MarkCase } from '../../workedCases';
 import { windowOf } from '../support/shown';

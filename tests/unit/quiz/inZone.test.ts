@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { wallClock } from '@/core/figures/wallClock';
-import { hasTimes, inZone } from '@/core/quiz/inZone';
+import { hasTimes, inZone } from '@/core/quiz/times/inZone';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
-import { NEVER, planOf, type RevealPlan } from '@/core/quiz/plan';
+import { NEVER, planOf, type RevealPlan } from '@/core/quiz/plan/plan';
 import type { QuizStanding } from '@/core/quiz/quiz';
 
 const quizIn = (zone: string, standing: Partial<QuizStanding>, plan: RevealPlan = planOf(NEVER)) => ({

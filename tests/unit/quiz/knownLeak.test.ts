@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { isKnown, type KnownLeak } from '@/core/quiz/knownLeak';
+import { isKnown, type KnownLeak } from '@/core/quiz/plan/knownLeak';
 
 const LEAK: KnownLeak = {
   kind: 'others', aspects: ['feedback', 'questions'], tellers: ['a', 'b'], hearers: ['c', 'd'], from: 10, until: 20,

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { newPerson, studentsSet, type Member, type SetTo } from '@/core/quiz/school';
+import { newPerson, studentsSet, type Member, type SetTo } from '@/core/quiz/people/school';
 
 const PEOPLE = ['ann', 'ben', 'cem', 'dag'].map((id) => newPerson(id, id));
 const member = (classId: string, studentId: string, groups: string[] = [], removedAt: number | null = null): Member => ({

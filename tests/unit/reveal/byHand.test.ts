@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { at, NEVER, planOf, waitsFor, type RevealAct } from '@/core/quiz/plan';
+import { at, NEVER, planOf, waitsFor, type RevealAct } from '@/core/quiz/plan/plan';
 import { aspectsByHand, shownSince, waitsBesides } from '@/core/reveal/byHand';
 
 const blue = { kind: 'group', classId: 'c', group: 'blue' } as const;

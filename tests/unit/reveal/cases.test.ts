@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Aspect } from '@/core/quiz/plan';
+import type { Aspect } from '@/core/quiz/plan/plan';
 import { leaksOf } from '@/core/reveal/leaks';
 import { canBegin } from '@/core/reveal/seat';
 import { silenceOf, type Silence } from '@/core/reveal/silence';

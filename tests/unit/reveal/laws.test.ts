@@ -3,8 +3,14 @@ import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { MarkedClass } from '@/core/checking/classWork';
 import { plain } from '@/core/content/plainText';
-import { ASPECTS, type Aspect, type AspectPlan, type Condition, type RevealPlan } from '@/core/quiz/plan';
-import { windowFor, type OwnWindow } from '@/core/quiz/windows';
+import {
+  ASPECTS,
+  type Aspect,
+  type AspectPlan,
+  type Condition,
+  type RevealPlan,
+} from '@/core/quiz/plan/plan';
+import { windowFor, type OwnWindow } from '@/core/quiz/times/windows';
 import { leaksOf, remedied } from '@/core/reveal/leaks';
 import type { Seat, SeatAttempt } from '@/core/reveal/seat';
 import { slipOf } from '@/core/reveal/slip';

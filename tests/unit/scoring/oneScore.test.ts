@@ -8,7 +8,7 @@ import { before, describe, test } from 'node:test';
 import papa from 'papaparse';
 import { toDecimalText, type Fraction } from '@/core/figures/fraction';
 import type { Answer } from '@/core/kinds';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { mark } from '@/server/mark/mark';
 import { turns } from '@/server/mark/turns';

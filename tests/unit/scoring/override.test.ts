@@ -3,7 +3,7 @@ import { describe, test } from 'node:test';
 import { keyAnswer, type Answer, type Question } from '@/core/kinds';
 import type { Keyed } from '@/core/kinds/kind';
 import { SILENCE } from '@/core/content/silence';
-import type { Override } from '@/core/quiz/override';
+import type { Override } from '@/core/quiz/work/override';
 import { markAnswer, markAttempt } from '@/core/scoring/markAttempt';
 import { overrideDiffers, scoreQuestion, shareOfScore, verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { total } from '@/core/scoring/total';

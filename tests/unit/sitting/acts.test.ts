@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Attempt } from '@/core/quiz/attempt';
-import { endOfAttempt } from '@/core/quiz/window';
-import { windowFor, type StudentWindow } from '@/core/quiz/windows';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import { endOfAttempt } from '@/core/quiz/times/window';
+import { windowFor, type StudentWindow } from '@/core/quiz/times/windows';
 import { actFor, minutesLeft, type Outcome, type SittingAct, type Situation } from '@/core/sitting/acts';
 import { windowOf } from '../support/shown';
 

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Attempt } from '@/core/quiz/attempt';
-import { lockedSince } from '@/core/quiz/lock';
-import type { Pause, StudentWindow } from '@/core/quiz/windows';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import { lockedSince } from '@/core/quiz/times/lock';
+import type { Pause, StudentWindow } from '@/core/quiz/times/windows';
 import { actFor } from '@/core/sitting/acts';
 import { giveSign, handIn, keep } from '@/core/sitting/decide';
 import { cutAttempt } from '@/core/sitting/pretended';

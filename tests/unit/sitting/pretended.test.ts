@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, mock, test } from 'node:test';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan';
+import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan/plan';
 import type { PaperPacket } from '@/core/reveal/packets';
 import { rulingsThen } from '@/core/sitting/pretended';
 import { db } from '@/store/records/db';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { emptyContent, NEW_STANDING } from '@/core/quiz/newQuiz';
 import { begin } from '@/core/sitting/decide';
 import { sittingOf } from '@/core/sitting/packet';

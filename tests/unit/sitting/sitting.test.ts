@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import type { Attempt } from '@/core/quiz/attempt';
+import type { Attempt } from '@/core/quiz/work/attempt';
 import { begin, handIn, keep, mayBegin, type Decided, type Save, turnTo } from '@/core/sitting/decide';
 import fc from 'fast-check';
 import { runs } from '../../runs';

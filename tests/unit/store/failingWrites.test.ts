@@ -4,7 +4,7 @@ import { before, describe, test } from 'node:test';
 import { loadTypesetter } from '@/typeset/complete';
 import { canonical } from '@/core/figures/deepEqual';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { NEVER, planOf } from '@/core/quiz/plan';
+import { NEVER, planOf } from '@/core/quiz/plan/plan';
 import * as attempts from '@/store/work/attempts';
 import * as sittingActs from '@/store/work/sittingActs';
 import * as typedPapers from '@/store/work/typedPapers';

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, mock, test } from 'node:test';
-import { closedAt, openLonger } from '@/core/quiz/closing';
+import { closedAt, openLonger } from '@/core/quiz/times/closing';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
+import { at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan/plan';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { db } from '@/store/records/db';
 import { undo } from '@/store/undo/undo';

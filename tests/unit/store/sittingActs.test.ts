@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, mock, test } from 'node:test';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan';
+import { planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan/plan';
 import type { PaperPacket } from '@/core/reveal/packets';
 import { db } from '@/store/records/db';
 import { redo, undo, undoStep } from '@/store/undo/undo';

@@ -37,7 +37,7 @@ import {
   written,
 } from '../support/support';
 import { planFrom, planWith } from '../support/shown';
-import { ASPECTS, at, waitsFor } from '@/core/quiz/plan';
+import { ASPECTS, at, waitsFor } from '@/core/quiz/plan/plan';
 
 const HOUR = 3_600_000;
 const say = (text: string) => ({ kind: 'phrase' as const, text });

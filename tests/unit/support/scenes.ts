@@ -10,10 +10,10 @@ import {
   type OwnPlan,
   type RevealPlan,
   type Scope,
-} from '@/core/quiz/plan';
-import type { MoreTime } from '@/core/quiz/school';
-import type { Belonging, Target, TargetOrAll } from '@/core/quiz/target';
-import { windowFor, type OwnWindow, type WindowFields } from '@/core/quiz/windows';
+} from '@/core/quiz/plan/plan';
+import type { MoreTime } from '@/core/quiz/people/school';
+import type { Belonging, Target, TargetOrAll } from '@/core/quiz/people/target';
+import { windowFor, type OwnWindow, type WindowFields } from '@/core/quiz/times/windows';
 import { scopeKey } from '@/core/reveal/everyone';
 import type { Seat, SeatAttempt } from '@/core/reveal/seat';
 import { namedGroups, type Scene } from '@/core/reveal/whatIsShown';

@@ -1,5 +1,5 @@
-import { personOf } from '@/core/quiz/newStudent';
-import { studentsOfClass, type Person, type Student } from '@/core/quiz/school';
+import { personOf } from '@/core/quiz/people/newStudent';
+import { studentsOfClass, type Person, type Student } from '@/core/quiz/people/school';
 import { db } from '@/store/records/db';
 import { CLASS_8C, MEMBERS, STUDENTS } from '../../../demo/classes';
 

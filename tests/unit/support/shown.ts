@@ -1,8 +1,8 @@
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { at, NEVER, planOf, waitsFor, type Aspect, type RevealPlan } from '@/core/quiz/plan';
+import { at, NEVER, planOf, waitsFor, type Aspect, type RevealPlan } from '@/core/quiz/plan/plan';
 import type { Opening } from '@/core/quiz/quiz';
-import { windowOfQuiz } from '@/core/quiz/window';
-import { sameForAll, type StudentWindow, type WindowFields } from '@/core/quiz/windows';
+import { windowOfQuiz } from '@/core/quiz/times/window';
+import { sameForAll, type StudentWindow, type WindowFields } from '@/core/quiz/times/windows';
 
 /** A window that is everyone's. */
 export const windowOf = (opening: Opening | null, more: Partial<WindowFields> = {}): StudentWindow =>

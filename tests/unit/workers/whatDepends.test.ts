@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
-import { at as once, NEVER, planOf, waitsFor } from '@/core/quiz/plan';
+import { at as once, NEVER, planOf, waitsFor } from '@/core/quiz/plan/plan';
 import { plain } from '@/core/content/plainText';
 import { newSection } from '@/core/quiz/section';
 import type { QuizContent, QuizStanding } from '@/core/quiz/quiz';

@@ -1,6 +1,6 @@
 import type { Question } from '../../kinds';
 import { pictureHashes } from '../../content/pictureHashes';
-import type { Member, Person, SchoolClass } from '../../quiz/school';
+import type { Member, Person, SchoolClass } from '../../quiz/people/school';
 import type { QuizContent } from '../../quiz/quiz';
 import type { ClassPart, WrittenQuiz } from './schema';
 

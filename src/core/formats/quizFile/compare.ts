@@ -4,7 +4,7 @@ import type { Placed } from '../../quiz/placement';
 import type { Paper } from '../../quiz/quiz';
 import { questionTitle } from '../../content/plainText';
 import { canonical, same } from '../../figures/deepEqual';
-import type { Person } from '../../quiz/school';
+import type { Person } from '../../quiz/people/school';
 import type { BackedQuiz, WrittenQuiz } from './schema';
 
 /**

@@ -1,9 +1,9 @@
 import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
-import { Attempt, Comment, Ruling } from '../../quiz/attempt';
-import { Override } from '../../quiz/override';
+import { Attempt, Comment, Ruling } from '../../quiz/work/attempt';
+import { Override } from '../../quiz/work/override';
 import { Placement } from '../../quiz/placement';
-import { Member, Person, SchoolClass } from '../../quiz/school';
+import { Member, Person, SchoolClass } from '../../quiz/people/school';
 import { QuizContent, QuizStanding } from '../../quiz/quiz';
 import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';

@@ -1,6 +1,6 @@
 import { same } from '@/core/figures/deepEqual';
 import type { Opening } from '@/core/quiz/quiz';
-import type { OwnWindow } from '@/core/quiz/windows';
+import type { OwnWindow } from '@/core/quiz/times/windows';
 import { openQuiz, setOwnWindow } from '@/store/quiz/standing';
 import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
-import type { Aspect } from '@/core/quiz/plan';
+import type { Aspect } from '@/core/quiz/plan/plan';
 import type { Plans } from '@/store/quiz/standing';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';

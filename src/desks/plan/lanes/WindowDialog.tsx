@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Target } from '@/core/quiz/target';
-import type { OwnWindow } from '@/core/quiz/windows';
+import type { Target } from '@/core/quiz/people/target';
+import type { OwnWindow } from '@/core/quiz/times/windows';
 import { setOwnWindow } from '@/store/quiz/standing';
 import { undoStep } from '@/store/undo/undo';
 import { same } from '@/core/figures/deepEqual';

@@ -1,7 +1,7 @@
 import { same } from '@/core/figures/deepEqual';
 import { daysLater } from '@/core/figures/wallClock';
-import type { Aspect, AspectPlan, Delay } from '@/core/quiz/plan';
-import type { Target } from '@/core/quiz/target';
+import type { Aspect, AspectPlan, Delay } from '@/core/quiz/plan/plan';
+import type { Target } from '@/core/quiz/people/target';
 import type { Plans } from '@/store/quiz/standing';
 import type { PlanMark } from '@/workers/classDesk';
 

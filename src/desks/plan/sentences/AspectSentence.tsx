@@ -6,8 +6,8 @@ import {
   type AspectPlan,
   type Condition,
   type RevealPlan,
-} from '@/core/quiz/plan';
-import type { Target } from '@/core/quiz/target';
+} from '@/core/quiz/plan/plan';
+import type { Target } from '@/core/quiz/people/target';
 import { same } from '@/core/figures/deepEqual';
 import { now } from '@/device/clock';
 import { useQuiz } from '@/ui/teacher/quizContext';

@@ -1,5 +1,5 @@
-import { NEEDS, type Aspect, type RevealPlan } from '@/core/quiz/plan';
-import type { Target } from '@/core/quiz/target';
+import { NEEDS, type Aspect, type RevealPlan } from '@/core/quiz/plan/plan';
+import type { Target } from '@/core/quiz/people/target';
 import { aspectsByHand, shownSince, waitsBesides } from '@/core/reveal/byHand';
 import { undoStep } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';

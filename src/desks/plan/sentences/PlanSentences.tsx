@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
-import { ASPECTS, type Aspect, type AspectPlan, type OwnPlan } from '@/core/quiz/plan';
-import type { Target } from '@/core/quiz/target';
+import { ASPECTS, type Aspect, type AspectPlan, type OwnPlan } from '@/core/quiz/plan/plan';
+import type { Target } from '@/core/quiz/people/target';
 import type { Plans } from '@/store/quiz/standing';
 import { newId } from '@/device/ids';
 import { useQuiz } from '@/ui/teacher/quizContext';

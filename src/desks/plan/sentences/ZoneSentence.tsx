@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { hasTimes, inZone } from '@/core/quiz/inZone';
-import { wholeSpan } from '@/core/quiz/window';
+import { hasTimes, inZone } from '@/core/quiz/times/inZone';
+import { wholeSpan } from '@/core/quiz/times/window';
 import { changeZone } from '@/store/quiz/standing';
 import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';

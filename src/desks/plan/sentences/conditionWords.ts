@@ -1,4 +1,4 @@
-import type { Aspect, AspectPlan, Condition, Delay } from '@/core/quiz/plan';
+import type { Aspect, AspectPlan, Condition, Delay } from '@/core/quiz/plan/plan';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 

@@ -1,5 +1,5 @@
 import { daysLater } from '@/core/figures/wallClock';
-import { isFinished } from '@/core/quiz/window';
+import { isFinished } from '@/core/quiz/times/window';
 import type { SittingAct } from '@/core/sitting/acts';
 import type { TrayRow } from '@/workers/classDesk';
 

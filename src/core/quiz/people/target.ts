@@ -1,5 +1,5 @@
-import { Id } from '../content/questionBase';
-import { z } from '../zod';
+import { Id } from '../../content/questionBase';
+import { z } from '../../zod';
 import { GroupName } from './school';
 
 /** For whom something is set apart from the others: a class, a group of a class, or one student. */

@@ -1,6 +1,6 @@
-import type { QuizStanding } from './quiz';
-import type { Member, Person } from './school';
-import type { Belonging } from './target';
+import type { QuizStanding } from '../quiz';
+import type { Member, Person } from '../people/school';
+import type { Belonging } from '../people/target';
 import { windowFor, type StudentWindow, type WindowFields } from './windows';
 
 /** Which classes and groups each student is in; of those who were taken off every list, which they were in. */

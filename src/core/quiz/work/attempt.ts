@@ -1,9 +1,9 @@
-import { Answer } from '../kinds';
-import { Formulas } from '../content/formula';
-import { isEmptyProse } from '../content/prose';
-import { Prose } from '../content/proseSchema';
-import { Id } from '../content/questionBase';
-import { z } from '../zod';
+import { Answer } from '../../kinds';
+import { Formulas } from '../../content/formula';
+import { isEmptyProse } from '../../content/prose';
+import { Prose } from '../../content/proseSchema';
+import { Id } from '../../content/questionBase';
+import { z } from '../../zod';
 
 /** One student's paper: all answers in one record, with what happened to it and when. */
 export const Attempt = z.strictObject({

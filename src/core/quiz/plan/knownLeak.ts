@@ -1,5 +1,5 @@
-import { Id } from '../content/questionBase';
-import { z } from '../zod';
+import { Id } from '../../content/questionBase';
+import { z } from '../../zod';
 import { Aspect } from './plan';
 
 /** Milliseconds since 1970, UTC. */

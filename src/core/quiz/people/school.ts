@@ -1,6 +1,6 @@
-import { Id } from '../content/questionBase';
-import { FractionData } from '../figures/schema';
-import { z } from '../zod';
+import { Id } from '../../content/questionBase';
+import { FractionData } from '../../figures/schema';
+import { z } from '../../zod';
 
 /** Students, the classes they are in, and whom a quiz is set to. */
 

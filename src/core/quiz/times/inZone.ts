@@ -1,6 +1,6 @@
-import { instantAt, wallClock } from '../figures/wallClock';
-import type { AspectPlan, OwnPlan, RevealPlan } from './plan';
-import type { QuizContent, QuizStanding } from './quiz';
+import { instantAt, wallClock } from '../../figures/wallClock';
+import type { AspectPlan, OwnPlan, RevealPlan } from '../plan/plan';
+import type { QuizContent, QuizStanding } from '../quiz';
 import type { OwnWindow } from './windows';
 
 /** Everything of a quiz in which times are typed. */

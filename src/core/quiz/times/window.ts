@@ -1,7 +1,7 @@
 import { endOf, isTooLate, type Timed } from './attemptEnd';
-import type { Attempt, Ruling } from './attempt';
+import type { Attempt, Ruling } from '../work/attempt';
 import { isLate } from './due';
-import type { QuizContent, QuizStanding } from './quiz';
+import type { QuizContent, QuizStanding } from '../quiz';
 import type { Pause, StudentWindow, WindowFields } from './windows';
 
 /**

@@ -1,4 +1,4 @@
-import { lineText } from '../content/shownText';
+import { lineText } from '../../content/shownText';
 import { newPerson, type Person, type Student } from './school';
 
 /** A person of whom nothing but the name is known. */

@@ -1,4 +1,4 @@
-import type { QuizStanding } from './quiz';
+import type { QuizStanding } from '../quiz';
 import type { OwnWindow } from './windows';
 
 type Times = Pick<QuizStanding, 'opening' | 'windows'>;

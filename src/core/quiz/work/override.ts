@@ -1,6 +1,6 @@
-import { FractionData } from '../figures/schema';
-import { Id } from '../content/questionBase';
-import { z } from '../zod';
+import { FractionData } from '../../figures/schema';
+import { Id } from '../../content/questionBase';
+import { z } from '../../zod';
 
 /** A teacher's own score for one answer. It survives marking again. */
 export const Override = z.strictObject({

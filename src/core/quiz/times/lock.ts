@@ -1,4 +1,4 @@
-import type { Attempt } from './attempt';
+import type { Attempt } from '../work/attempt';
 import type { StudentWindow } from './windows';
 
 /** Where nobody comes back, a page that gives no sign for so long is locked: milliseconds. */

@@ -1,7 +1,7 @@
-import { Id } from '../content/questionBase';
-import { MoreTime } from './school';
-import { z } from '../zod';
-import { isMeantBy, NEAREST_FIRST, Target, type Belonging } from './target';
+import { Id } from '../../content/questionBase';
+import { MoreTime } from '../people/school';
+import { z } from '../../zod';
+import { isMeantBy, NEAREST_FIRST, Target, type Belonging } from '../people/target';
 
 /** Milliseconds since 1970, UTC. */
 const Instant = z.number().int().min(0).max(8.64e15);

@@ -1,6 +1,6 @@
-import { Id } from '../content/questionBase';
-import { z } from '../zod';
-import { Target, TargetOrAll } from './target';
+import { Id } from '../../content/questionBase';
+import { z } from '../../zod';
+import { Target, TargetOrAll } from '../people/target';
 
 /** The parts of a result that can be shown, in the order in which a slip has them. */
 export const ASPECTS = [
