@@ -8,6 +8,7 @@ const HOUSE = [
   ['core'],
   ['device', 'files', 'typeset'],
   ['store'],
+  ['views'],
   ['workers', 'server'],
   ['ui'],
   ['kinds'],

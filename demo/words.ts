@@ -1,5 +1,5 @@
 import type { Question } from '@/core/kinds';
-import type { Option } from '@/core/kinds/shared/option';
+import type { Option } from '@/core/kinds/shared/pick/option';
 import type { Variant } from '@/core/kinds/shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset, type Preset } from '@/core/answers/text/settings';
 import { RULES } from '@/core/kinds/number/rules';

@@ -1,19 +1,19 @@
-import { seenAt } from './class/atAnotherTime';
-import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from './class/planView';
-import { actEffects } from './class/sittingActs';
-import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from './class/check';
-import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from './class/files';
+import { seenAt } from '../views/atAnotherTime';
+import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from '../views/planView';
+import { actEffects } from '../views/sittingActs';
+import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from '../views/check';
+import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from '../views/files';
 import { readFile } from '../files/readFile';
-import { handBack } from './class/handBack';
-import { classPicture } from './class/classPicture';
-import { openQuestion } from './class/oneQuestion';
-import { closingEffect, pending, timesEffect, unfinishedEffect } from './class/pending';
-import { handQuestion } from './class/byHand';
-import { giveOwnScores, markedBefore, ownScoresEffect } from './class/ownScores';
-import { revisions } from './class/revisions';
-import { printed } from './class/printed';
-import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from './class/shelfFiles';
-import { quizCounts, tray, workOutside } from './class/tray';
+import { handBack } from '../views/handBack';
+import { classPicture } from '../views/classPicture';
+import { openQuestion } from '../views/oneQuestion';
+import { closingEffect, pending, timesEffect, unfinishedEffect } from '../views/pending';
+import { handQuestion } from '../views/byHand';
+import { giveOwnScores, markedBefore, ownScoresEffect } from '../views/ownScores';
+import { revisions } from '../views/revisions';
+import { printed } from '../views/printed';
+import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from '../views/shelfFiles';
+import { quizCounts, tray, workOutside } from '../views/tray';
 
 export type {
   CheckCell,
@@ -22,20 +22,20 @@ export type {
   OpenedAnswer,
   OpenedAttempt,
   PaperQuestion,
-} from './class/check';
-export type { BundleGroup, BundleMark, ShownBundle } from './class/oneQuestion';
-export type { OpenedPicture } from './class/classPicture';
-export type { FilePreview, ImportDone, RosterPreview } from './class/files';
-export type { HandBackRow } from './class/handBack';
-export type { NamedChange, Pending } from './class/pending';
-export type { HandAnswer, HandQuestion } from './class/byHand';
-export type { OwnScores } from './class/ownScores';
-export type { Revision } from './class/revisions';
-export type { PrintedSlip } from './class/printed';
-export type { OpenedFile, OpenedBackup, OpenedQuiz } from './class/shelfFiles';
-export type { PlanLane, PlanLeak, PlanMark, PlanView } from './class/planView';
-export type { TrayRow } from './class/tray';
-export type { ActEffect, ActEffects } from './class/sittingActs';
+} from '../views/check';
+export type { BundleGroup, BundleMark, ShownBundle } from '../views/oneQuestion';
+export type { OpenedPicture } from '../views/classPicture';
+export type { FilePreview, ImportDone, RosterPreview } from '../views/files';
+export type { HandBackRow } from '../views/handBack';
+export type { NamedChange, Pending } from '../views/pending';
+export type { HandAnswer, HandQuestion } from '../views/byHand';
+export type { OwnScores } from '../views/ownScores';
+export type { Revision } from '../views/revisions';
+export type { PrintedSlip } from '../views/printed';
+export type { OpenedFile, OpenedBackup, OpenedQuiz } from '../views/shelfFiles';
+export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
+export type { TrayRow } from '../views/tray';
+export type { ActEffect, ActEffects } from '../views/sittingActs';
 
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {

@@ -1,6 +1,6 @@
 import type { CellAfter } from '@/core/checking/effectCells';
 import { equal, type Fraction } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/widgets/CreditPie';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import type { CheckCell } from '@/workers/classDesk';
 import { isMarked } from './cellWords';
 

@@ -1,22 +1,22 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Failed } from '@/ui/widgets/Failed';
+import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
-import { MarginColumn } from '@/ui/widgets/MarginColumn';
-import { useNarrow } from '@/ui/widgets/useNarrow';
+import { MarginColumn } from '@/ui/widgets/layout/MarginColumn';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import { doneInCheck, useAskedOfCheck, type Aside } from '@/ui/teacher/askedOfCheck';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import type { CheckRow, CheckTable } from '@/workers/class/check';
-import { afterOf, NOTHING_AFTER } from './after';
+import type { CheckRow, CheckTable } from '@/views/check';
+import { afterOf, NOTHING_AFTER } from './effect/after';
 import { handPlace, isByHand, queueOf } from './byHand/waiting';
 import { CheckGrid } from './allPapers/CheckGrid';
 import { CheckList } from './allPapers/CheckList';
-import { CheckMargin } from './CheckMargin';
+import { CheckMargin } from './margin/CheckMargin';
 import { AT_FIRST, Head } from './CheckHead';
-import { Effect } from './Effect';
-import { Revisions } from './Revisions';
+import { Effect } from './effect/Effect';
+import { Revisions } from './margin/Revisions';
 import { ALONE, type Judged } from './judged';
-import { SumMargin } from './SumMargin';
+import { SumMargin } from './margin/SumMargin';
 import { useCheckTable } from './useCheckTable';
 import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
 import { usePlace } from './usePlace';
@@ -108,7 +108,7 @@ interface MarginProps {
 }
 
 // What is seen first comes first: the other views come when they are turned to.
-const OnePaper = lazy(() => import('./OnePaper').then((file) => ({ default: file.OnePaper })));
+const OnePaper = lazy(() => import('./onePaper/OnePaper').then((file) => ({ default: file.OnePaper })));
 const ByHand = lazy(() => import('./byHand/ByHand').then((file) => ({ default: file.ByHand })));
 const HandMargin = lazy(() => import('./byHand/HandMargin').then((file) => ({ default: file.HandMargin })));
 const OneQuestion = lazy(() =>

@@ -1,14 +1,14 @@
 import { Download } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
-import { FindField, PickLine } from '@/ui/widgets/Find';
-import { run } from '@/ui/widgets/press';
+import { FindField, PickLine } from '@/ui/widgets/fields/Find';
+import { run } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { saveScores } from '@/ui/teacher/saveAnswers';
 import { count } from '@/ui/words/figures';
 import type { CheckTable } from '@/workers/classDesk';
 import { Overrides } from './Overrides';
 import { NOTHING_ASKED, type Asked, type Place, type Show, type SortBy } from './rows';
-import { TypeIn } from './TypeIn';
+import { TypeIn } from './onePaper/TypeIn';
 import { VIEWS, type View } from './views';
 
 /** What is typed and chosen above the papers. */

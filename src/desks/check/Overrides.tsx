@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
-import { CreditPie } from '@/ui/widgets/CreditPie';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { count, points } from '@/ui/words/figures';
-import { StudentName } from '@/ui/widgets/StudentName';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import type { Place } from './rows';
 

@@ -1,6 +1,6 @@
 import { viewsDependOn } from '@/core/checking/dependsOn';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useQuery, type Query } from '@/ui/widgets/useQuery';
+import { useQuery, type Query } from '@/ui/widgets/press/useQuery';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 

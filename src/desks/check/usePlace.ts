@@ -1,7 +1,7 @@
 import { useCallback, useRef, useState, type RefObject } from 'react';
-import { notify } from '@/ui/widgets/notices';
+import { notify } from '@/ui/widgets/press/notices';
 import type { CheckCell, CheckRow } from '@/workers/classDesk';
-import type { Action } from './Actions';
+import type { Action } from './margin/Actions';
 import { firstPlace, neighbour, nextToLookAt, SUMS, type Place } from './rows';
 import type { View } from './views';
 

@@ -1,5 +1,5 @@
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
-import type { After } from './after';
+import type { After } from './effect/after';
 import type { Judged } from './judged';
 import type { Place, SortBy } from './rows';
 

@@ -1,7 +1,7 @@
 import { Download } from '@/ui/widgets/icons';
 import { useRef } from 'react';
-import { Failed } from '@/ui/widgets/Failed';
-import { usePress } from '@/ui/widgets/press';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { usePress } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { saveAnswers, type AnswersForm } from '@/ui/teacher/saveAnswers';
 

@@ -7,12 +7,12 @@ import { undoStep } from '@/store/undo/undo';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import { CommentField } from '@/ui/teacher/CommentField';
 import { points } from '@/ui/words/figures';
-import { LongRows } from '@/ui/widgets/LongRows';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { LongRows } from '@/ui/widgets/layout/LongRows';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { StudentName } from '@/ui/widgets/StudentName';
-import { useNarrow } from '@/ui/widgets/useNarrow';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import type { HandBackRow } from '@/workers/classDesk';
 import { printAddress } from './printAddress';
 

@@ -8,8 +8,8 @@ import {
   type ScoreColumn,
 } from '@/core/formats/scoresFile';
 import { keepScoreColumns, scoreColumns } from '@/store/work/scoreColumns';
-import { Failed } from '@/ui/widgets/Failed';
-import { run, usePress } from '@/ui/widgets/press';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { run, usePress } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { saveScores } from '@/ui/teacher/saveAnswers';
 

@@ -1,7 +1,7 @@
 import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan/plan';
 import { Conflict } from '@/ui/editing/Conflict';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { Failed } from '@/ui/widgets/Failed';
+import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { AtAnotherTime } from './AtAnotherTime';
 import { Leaks } from './lanes/Leaks';

@@ -8,8 +8,8 @@ import type { Draft } from '@/ui/editing/useDraft';
 import type { RevealPlan } from '@/core/quiz/plan/plan';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useContentField } from '@/ui/teacher/useContentField';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 
 /** Plans that were changed and are not in effect yet, by quiz: they wait also while another station is at hand. */
 const waiting = new Map<string, { readonly plans: Plans; readonly seen: Plans }>();

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { pictureBlob } from '@/store/quiz/pictures';
-import { Boundary } from '@/ui/widgets/Boundary';
+import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
-import { Failed } from '@/ui/widgets/Failed';
+import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed, startingFailed } from '@/ui/words/failureWords';
 import { count, dayAndTime } from '@/ui/words/figures';
-import { PictureSource } from '@/ui/widgets/Picture';
-import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { PictureSource } from '@/ui/widgets/paper/Picture';
+import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
+import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
 import type { PrintedSlip } from '@/workers/classDesk';

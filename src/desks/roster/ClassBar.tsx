@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { addClass, isDemo, type ListedClass } from '@/store/class/classes';
-import { usePress } from '@/ui/widgets/press';
-import { Failed } from '@/ui/widgets/Failed';
+import { usePress } from '@/ui/widgets/press/press';
+import { Failed } from '@/ui/widgets/press/Failed';
 
 interface Props {
   readonly classes: readonly ListedClass[];

@@ -2,7 +2,7 @@ import { ONE, subtract } from '@/core/figures/fraction';
 import type { MoreTime, Student } from '@/core/quiz/people/school';
 import { saveStudent } from '@/store/class/roster';
 import { percent } from '@/ui/words/figures';
-import { run } from '@/ui/widgets/press';
+import { run } from '@/ui/widgets/press/press';
 
 const FACTORS = [
   { n: 5, d: 4 },

@@ -3,8 +3,8 @@ import type { Student } from '@/core/quiz/people/school';
 import { saveGroups, saveStudent, setRemoved } from '@/store/class/roster';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { MoreTimeField } from './MoreTimeField';
 import { useTextDraft } from '@/ui/editing/useTextDraft';
 

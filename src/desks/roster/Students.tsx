@@ -1,6 +1,6 @@
 import type { Student } from '@/core/quiz/people/school';
-import { LongRows } from '@/ui/widgets/LongRows';
-import { useNarrow } from '@/ui/widgets/useNarrow';
+import { LongRows } from '@/ui/widgets/layout/LongRows';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import { RosterItem, RosterRow } from './RosterRow';
 
 interface StudentsProps {

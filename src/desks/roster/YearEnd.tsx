@@ -10,11 +10,11 @@ import {
 } from '@/store/class/classes';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';
-import { Choice } from '@/ui/widgets/Choice';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
-import { notify } from '@/ui/widgets/notices';
-import { run, usePress } from '@/ui/widgets/press';
+import { Choice } from '@/ui/widgets/fields/Choice';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
+import { notify } from '@/ui/widgets/press/notices';
+import { run, usePress } from '@/ui/widgets/press/press';
 import { count } from '@/ui/words/figures';
 
 const undoable = (step: number) => ({ label: 'Undo', run: () => run(() => undoStep(CLASS_LIST, step)) });

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { removeDemo, resetDemo } from '@/store/quiz/shelf';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
-import { notify } from '@/ui/widgets/notices';
-import { usePress } from '@/ui/widgets/press';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
+import { notify } from '@/ui/widgets/press/notices';
+import { usePress } from '@/ui/widgets/press/press';
 
 /** The made-up school can be put back as it was, or taken away to start empty. */
 export function DemoData() {

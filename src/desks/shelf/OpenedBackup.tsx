@@ -1,10 +1,10 @@
 import { plural } from '@/core/figures/plural';
 import { useState } from 'react';
 import type { Choice } from '@/store/files/restore';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { count, dateAndTime } from '@/ui/words/figures';
-import { usePress } from '@/ui/widgets/press';
+import { usePress } from '@/ui/widgets/press/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
 

@@ -10,9 +10,9 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { move } from '@/core/quiz/order';
 import type { QuizRecord } from '@/store/records/db';
 import { arrange } from '@/store/quiz/shelf';
-import { notify } from '@/ui/widgets/notices';
+import { notify } from '@/ui/widgets/press/notices';
 import { useClasses } from '@/ui/teacher/useClasses';
-import { run } from '@/ui/widgets/press';
+import { run } from '@/ui/widgets/press/press';
 import { setToWords } from '@/ui/words/setToWords';
 import { ShelfRow } from './ShelfRow';
 

@@ -4,8 +4,8 @@ import type { QuizRecord } from '@/store/records/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';
 import { SHELF } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { SaveFile } from '@/ui/teacher/SaveFile';
 
 const undoing = (step: number) => ({ label: 'Undo', run: () => run(() => undoStep(SHELF, step)) });

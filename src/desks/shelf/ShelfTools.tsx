@@ -1,6 +1,6 @@
 import type { QuizRecord } from '@/store/records/db';
 import { useClasses } from '@/ui/teacher/useClasses';
-import { FindField, PickLine } from '@/ui/widgets/Find';
+import { FindField, PickLine } from '@/ui/widgets/fields/Find';
 
 /** What is looked for on the Shelf. */
 export interface Filter {

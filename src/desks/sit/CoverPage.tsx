@@ -1,9 +1,9 @@
 import type { Cover } from '@/core/reveal/packets';
-import { ProseView } from '@/ui/widgets/ProseView';
+import { ProseView } from '@/ui/widgets/paper/ProseView';
 import { count, dayAndTime, percent, points, pointsWord } from '@/ui/words/figures';
 import { lateRuleWords } from '@/ui/words/lateWords';
-import { WithFormulas } from '@/ui/widgets/Formula';
-import { RichText } from '@/ui/widgets/RichText';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
+import { RichText } from '@/ui/widgets/paper/RichText';
 import { countsWords } from '@/ui/words/attemptWords';
 import { oftenWords, whenResultsCome } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';

@@ -2,7 +2,7 @@ import { plural } from '@/core/figures/plural';
 import type { RefObject } from 'react';
 import type { Progress } from '@/core/kinds/progress';
 import type { StudentQuestion } from '@/core/reveal/packets';
-import { Words } from '@/ui/widgets/Formula';
+import { Words } from '@/ui/widgets/paper/Formula';
 import { plainText } from '@/core/content/plainText';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';

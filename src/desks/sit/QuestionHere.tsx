@@ -3,7 +3,7 @@ import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { sitFace } from '@/kinds/sit';
 import { pointsWord } from '@/ui/words/figures';
-import { RichText } from '@/ui/widgets/RichText';
+import { RichText } from '@/ui/widgets/paper/RichText';
 import { Hints } from './Hints';
 
 const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Section } from '@/core/quiz/section';
-import { ClipView } from '@/ui/widgets/ClipView';
-import { RichText } from '@/ui/widgets/RichText';
+import { ClipView } from '@/ui/widgets/paper/ClipView';
+import { RichText } from '@/ui/widgets/paper/RichText';
 
 /** What stands above several questions: its words, pictures, sounds and films. */
 function Material({ section }: { readonly section: Section }) {

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { Missing, PaperPacket } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { dayAndTime, pointsWord } from '@/ui/words/figures';
-import { PictureSource } from '@/ui/widgets/Picture';
+import { PictureSource } from '@/ui/widgets/paper/Picture';
 import { CoverPage } from './CoverPage';
 import { run } from './run';
 import { SitBoundary } from './SitBoundary';

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { dayAndTime } from '@/ui/words/figures';
 import { countsWords } from '@/ui/words/attemptWords';
-import { SlipClass, SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/SlipParts';
+import { SlipClass, SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
 import { oftenWords, stillToCome, timesWords } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';
 

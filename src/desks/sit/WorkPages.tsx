@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { progressOfAnswer } from '@/core/kinds/progress';
 import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
-import { WithFormulas } from '@/ui/widgets/Formula';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
 import { KeepLine } from './KeepLine';
 import { bySection, pagesOf, type PageHere } from './pages';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Table } from '@/core/formats/table';
 import { count } from '@/ui/words/figures';
-import { notify } from '@/ui/widgets/notices';
+import { notify } from '@/ui/widgets/press/notices';
 import { TableFile } from '@/ui/teacher/TableFile';
 import { undoStep } from '@/store/undo/undo';
-import { run } from '@/ui/widgets/press';
+import { run } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { ImportDone } from '@/workers/classDesk';
 import { ImportDialog } from './ImportDialog';

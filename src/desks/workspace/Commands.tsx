@@ -7,12 +7,12 @@ import { now } from '@/device/clock';
 import { redo, undo } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';
 import { Commands as Palette } from '@/ui/teacher/Commands';
-import type { PaletteAction } from '@/ui/widgets/Palette';
-import { run } from '@/ui/widgets/press';
+import type { PaletteAction } from '@/ui/widgets/dialogs/Palette';
+import { run } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SaveFile } from '@/ui/teacher/SaveFile';
 import { saveAnswers, saveScores } from '@/ui/teacher/saveAnswers';
-import { switchTheme } from '@/ui/widgets/ThemeSwitch';
+import { switchTheme } from '@/ui/widgets/layout/ThemeSwitch';
 import { KeyList } from './KeyList';
 import { STATIONS } from './stations';
 

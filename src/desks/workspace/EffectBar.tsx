@@ -1,15 +1,15 @@
 import type { ReactNode } from 'react';
 import { undoStep } from '@/store/undo/undo';
 import { applyDraft, undoRevision } from '@/store/quiz/revisions';
-import { Failed } from '@/ui/widgets/Failed';
+import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { effectWords } from '@/ui/words/effectWords';
 import { count, time } from '@/ui/words/figures';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { seeInCheck } from '@/ui/teacher/askedOfCheck';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useCovered } from '@/ui/widgets/useCovered';
+import { useCovered } from '@/ui/widgets/layout/useCovered';
 import type { Pending } from '@/workers/classDesk';
 
 /** The rest of the effect: own scores that would differ, and scores that students know already. */

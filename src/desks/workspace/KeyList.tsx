@@ -1,4 +1,4 @@
-import { Dialog } from '@/ui/widgets/Dialog';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 
 const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
   {

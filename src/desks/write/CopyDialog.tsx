@@ -4,10 +4,10 @@ import { calledBy } from '@/core/content/plainText';
 import { copyQuestions } from '@/store/quiz/edits';
 import { listQuizzes } from '@/store/quiz/shelf';
 import { undoStep } from '@/store/undo/undo';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { DialogFoot } from '@/ui/widgets/DialogFoot';
-import { notify } from '@/ui/widgets/notices';
-import { run, usePress } from '@/ui/widgets/press';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
+import { notify } from '@/ui/widgets/press/notices';
+import { run, usePress } from '@/ui/widgets/press/press';
 import { count } from '@/ui/words/figures';
 import { useQuiz } from '@/ui/teacher/quizContext';
 

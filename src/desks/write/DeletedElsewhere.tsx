@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Placed } from '@/core/quiz/placement';
 import { plainText } from '@/core/content/plainText';
 import { restoreQuestion } from '@/store/quiz/edits';
-import { usePress } from '@/ui/widgets/press';
+import { usePress } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { keepUnsaved, reportSaving, unsavedWork } from '@/ui/editing/saving';
 

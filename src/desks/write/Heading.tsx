@@ -1,19 +1,19 @@
 import { Fragment, useState } from 'react';
 import type { MustAnswer } from '@/core/quiz/placement';
 import { NEW_TITLE } from '@/store/quiz/quizzes';
-import { DecimalField } from '@/ui/widgets/DecimalField';
+import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
 import { Conflict } from '@/ui/editing/Conflict';
 import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { useContentField } from '@/ui/teacher/useContentField';
-import { ChoicePart, SwitchPart } from '@/kinds/shared/ChoicePart';
+import { ChoicePart, SwitchPart } from '@/kinds/shared/parts/ChoicePart';
 import type { Pages } from '@/core/quiz/quiz';
-import { PenaltyPart } from './PenaltyPart';
-import { BELOW_0 } from './QuestionRules';
-import { Bands } from './Bands';
-import { ScoreSentence } from './ScoreSentence';
+import { PenaltyPart } from './rules/PenaltyPart';
+import { BELOW_0 } from './rules/QuestionRules';
+import { Bands } from './rules/Bands';
+import { ScoreSentence } from './rules/ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
 /** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */

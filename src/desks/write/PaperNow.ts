@@ -2,7 +2,7 @@ import { createContext } from 'react';
 import type { QuizContent } from '@/core/quiz/quiz';
 import type { QuestionRecord } from '@/store/records/db';
 import type { Draft } from '@/ui/editing/useDraft';
-import type { HandDraft, MarginState } from './useMarginState';
+import type { HandDraft, MarginState } from './margin/useMarginState';
 
 /** What can be done with a question; the same functions as long as the paper is open. */
 export interface QuestionActs {

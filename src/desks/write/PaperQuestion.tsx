@@ -11,16 +11,16 @@ import { isEmptyText } from '@/core/content/plainText';
 import { useFaces } from '@/kinds/write';
 import type { QuestionRecord } from '@/store/records/db';
 import { points, pointWord } from '@/ui/words/figures';
-import { WithFormulas } from '@/ui/widgets/Formula';
-import { RichText } from '@/ui/widgets/RichText';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
+import { RichText } from '@/ui/widgets/paper/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
-import { useNarrow } from '@/ui/widgets/useNarrow';
-import { InHand } from './Margin';
-import { Notes } from './Notes';
-import type { MarginState } from './useMarginState';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
+import { InHand } from './margin/Margin';
+import { Notes } from './margin/Notes';
+import type { MarginState } from './margin/useMarginState';
 import { PaperNow, type QuestionActs } from './PaperNow';
 import { QuestionInHand } from './QuestionInHand';
-import type { Spreads } from './useSpreads';
+import type { Spreads } from './margin/useSpreads';
 
 interface BodyProps {
   readonly record: QuestionRecord;

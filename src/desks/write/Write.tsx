@@ -23,21 +23,21 @@ import {
 import { loadFaces, useAllFaces } from '@/kinds/write';
 import { undoStep } from '@/store/undo/undo';
 import { holdKeys } from '@/ui/editing/heldKeys';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
-import { useNarrow } from '@/ui/widgets/useNarrow';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import { useContentField } from '@/ui/teacher/useContentField';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { CopyDialog } from './CopyDialog';
 import { DeletedElsewhere } from './DeletedElsewhere';
 import { Heading } from './Heading';
 import { KindChooser } from './KindChooser';
-import { MarginSheet } from './Margin';
+import { MarginSheet } from './margin/Margin';
 import { PaperNow, type QuestionActs } from './PaperNow';
 import { PaperQuestion } from './PaperQuestion';
 import { PaperSection } from './PaperSection';
-import { useMarginState, type HandDraft } from './useMarginState';
-import { WholePaper } from './WholePaper';
+import { useMarginState, type HandDraft } from './margin/useMarginState';
+import { WholePaper } from './margin/WholePaper';
 
 interface AddProps {
   readonly last: KindName | null;

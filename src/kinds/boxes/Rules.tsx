@@ -1,7 +1,7 @@
 import { MODELS } from '@/core/kinds/boxes/models';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
 import type { Faces } from '../faces';
-import { ModelPart } from '../shared/ModelPart';
+import { ModelPart } from '../shared/parts/ModelPart';
 
 /** How sorted items become part of the points. */
 export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange }) => (

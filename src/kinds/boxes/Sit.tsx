@@ -13,9 +13,9 @@ import { useRef, useState, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import type { BoxesFace } from '@/core/kinds/boxes/schema';
 import { NONE } from '@/core/kinds/shared/none';
-import { useSpoken, Words } from '@/ui/widgets/Formula';
+import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { SitProps } from '../faces';
-import { ChooseFrom } from '../shared/ChooseFrom';
+import { ChooseFrom } from '../shared/sit/ChooseFrom';
 import { PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = BoxesFace['items'][number];

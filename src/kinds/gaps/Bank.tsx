@@ -1,7 +1,7 @@
 import { withoutWord } from '@/core/kinds/gaps/edit';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import { newId } from '@/device/ids';
-import { ChoicePart } from '../shared/ChoicePart';
+import { ChoicePart } from '../shared/parts/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';
 

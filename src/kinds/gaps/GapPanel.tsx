@@ -5,15 +5,15 @@ import { withType, type GapType } from '@/core/kinds/gaps/edit';
 import type { Gap, GapsQuestion } from '@/core/kinds/gaps/schema';
 import type { MarkingContext } from '@/core/marks/mark';
 import { newId } from '@/device/ids';
-import { DecimalField } from '@/ui/widgets/DecimalField';
+import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { Another } from '../shared/Another';
-import { ChoicePart } from '../shared/ChoicePart';
+import { ChoicePart } from '../shared/parts/ChoicePart';
 import { KeyRow } from '../shared/KeyRow';
 import { NumberPart } from '../shared/numberKey/NumberPart';
 import { RightNumber } from '../shared/numberKey/RightNumber';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
 import { VariantList } from '../shared/textKey/VariantList';
-import { UnmatchedPart } from '../shared/UnmatchedPart';
+import { UnmatchedPart } from '../shared/parts/UnmatchedPart';
 import { useRows } from '../shared/useRows';
 import { gapLabel } from './gapNode';
 

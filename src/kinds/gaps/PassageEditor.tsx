@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import { written } from '@/core/content/formulaText';
-import { useFormulaInEditor } from '@/ui/editing/useFormulaInEditor';
+import { useFormulaInEditor } from '@/ui/editing/formula/useFormulaInEditor';
 import { newId } from '@/device/ids';
 import { GapNode, GapsInText } from './gapNode';
 import { fromEditor, toEditor } from './passageTree';

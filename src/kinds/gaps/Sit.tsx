@@ -1,9 +1,9 @@
 import { useRef } from 'react';
-import { useSpoken, Words } from '@/ui/widgets/Formula';
+import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { GapsAnswer, GapsFace } from '@/core/kinds/gaps/schema';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { SitProps } from '../faces';
-import { LetterBar } from '../shared/LetterBar';
+import { LetterBar } from '../shared/sit/LetterBar';
 
 type FaceGap = GapsFace['gaps'][number];
 

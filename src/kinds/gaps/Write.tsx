@@ -1,4 +1,4 @@
-import { Words } from '@/ui/widgets/Formula';
+import { Words } from '@/ui/widgets/paper/Formula';
 import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { withNewGap, withPassage } from '@/core/kinds/gaps/edit';
 import { hasGapKey } from '@/core/kinds/gaps/mark';

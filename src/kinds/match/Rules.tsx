@@ -1,7 +1,7 @@
 import { MODELS } from '@/core/kinds/match/models';
 import type { MatchQuestion } from '@/core/kinds/match/schema';
 import type { Faces } from '../faces';
-import { ModelPart } from '../shared/ModelPart';
+import { ModelPart } from '../shared/parts/ModelPart';
 
 /** How pairs become part of the points. */
 export const Rules: Faces<MatchQuestion>['Rules'] = ({ question, onChange }) => (

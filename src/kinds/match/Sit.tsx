@@ -4,7 +4,7 @@ import { flushSync } from 'react-dom';
 import type { MatchFace } from '@/core/kinds/match/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import type { SitProps } from '../faces';
-import { ChooseFrom } from '../shared/ChooseFrom';
+import { ChooseFrom } from '../shared/sit/ChooseFrom';
 import { PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = MatchFace['items'][number];

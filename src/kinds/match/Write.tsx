@@ -14,8 +14,8 @@ import {
 } from '@/core/kinds/match/edit';
 import type { MatchQuestion } from '@/core/kinds/match/schema';
 import { newId } from '@/device/ids';
-import { DecimalField } from '@/ui/widgets/DecimalField';
-import { Picture } from '@/ui/widgets/Picture';
+import { DecimalField } from '@/ui/widgets/fields/DecimalField';
+import { Picture } from '@/ui/widgets/paper/Picture';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';

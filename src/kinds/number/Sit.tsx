@@ -1,5 +1,5 @@
 import type { SitProps } from '../faces';
-import { TypedSit } from '../shared/TypedSit';
+import { TypedSit } from '../shared/sit/TypedSit';
 
 /** A number typed by the student, with its unit where one is asked for. */
 export default function NumberSit({ answer, labelledBy, onAnswer }: SitProps) {

@@ -5,7 +5,7 @@ import type { NumberQuestion } from '@/core/kinds/number/schema';
 import type { Faces } from '../faces';
 import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
 import { RightNumber } from '../shared/numberKey/RightNumber';
-import { TypedTry } from '../shared/TypedTry';
+import { TypedTry } from '../shared/sit/TypedTry';
 
 export const Write: Faces<NumberQuestion>['Write'] = ({ question, onChange, context: { decimalSign } }) => (
   <RightNumber

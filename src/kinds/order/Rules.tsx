@@ -2,10 +2,10 @@ import { MODELS, modelOf } from '@/core/kinds/order/models';
 import { X } from '@/ui/widgets/icons';
 import { divide, fraction } from '@/core/figures/fraction';
 import type { OrderModel, OrderQuestion } from '@/core/kinds/order/schema';
-import { PercentField } from '@/ui/widgets/PercentField';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
-import { ChoicePart, SwitchPart } from '../shared/ChoicePart';
+import { ChoicePart, SwitchPart } from '../shared/parts/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
 
 type LongestRun = Extract<OrderModel, { kind: 'longestRun' }>;

@@ -1,7 +1,7 @@
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { Faces } from '../faces';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
-import { UnmatchedPart } from '../shared/UnmatchedPart';
+import { UnmatchedPart } from '../shared/parts/UnmatchedPart';
 
 /** The rules of a word or phrase as parts of a sentence. */
 export const Rules: Faces<PhraseQuestion>['Rules'] = ({ question, onChange, context: { language } }) => (

@@ -1,5 +1,5 @@
 import type { SitProps } from '../faces';
-import { TypedSit } from '../shared/TypedSit';
+import { TypedSit } from '../shared/sit/TypedSit';
 
 /** A short answer typed by the student. */
 export default function PhraseSit({ answer, labelledBy, language, onAnswer }: SitProps) {

@@ -1,7 +1,7 @@
 import type { PhraseQuestion } from '@/core/kinds/phrase/schema';
 import type { Faces } from '../faces';
 import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
-import { TypedTry } from '../shared/TypedTry';
+import { TypedTry } from '../shared/sit/TypedTry';
 import { VariantList } from '../shared/textKey/VariantList';
 
 export const Write: Faces<PhraseQuestion>['Write'] = ({ question, onChange, context: { language } }) => {

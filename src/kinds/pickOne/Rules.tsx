@@ -1,6 +1,6 @@
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { Faces } from '../faces';
-import { ShufflePart } from '../shared/ShufflePart';
+import { ShufflePart } from '../shared/parts/ShufflePart';
 
 /** The order in which options are shown. */
 export const Rules: Faces<PickOneQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (

@@ -1,5 +1,5 @@
 import { ONE, ZERO } from '@/core/figures/fraction';
-import type { Option } from '@/core/kinds/shared/option';
+import type { Option } from '@/core/kinds/shared/pick/option';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/device/ids';
@@ -8,7 +8,7 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
-import { isShuffled, OptionButtons } from '../shared/ShufflePart';
+import { isShuffled, OptionButtons } from '../shared/parts/ShufflePart';
 import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';

@@ -1,8 +1,8 @@
 import type { PickSeveralQuestion } from '@/core/kinds/pickSeveral/schema';
 import { withModel } from '@/core/kinds/pickSeveral/models';
 import type { Faces } from '../faces';
-import { ShufflePart } from '../shared/ShufflePart';
-import { PickModelPart } from '../shared/PickModelPart';
+import { ShufflePart } from '../shared/parts/ShufflePart';
+import { PickModelPart } from '../shared/parts/PickModelPart';
 
 /** How picks become part of the points. */
 export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (

@@ -2,8 +2,8 @@ import { MODELS } from '@/core/kinds/rows/models';
 import { withSeveral } from '@/core/kinds/rows/edit';
 import type { RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Faces } from '../faces';
-import { ChoicePart } from '../shared/ChoicePart';
-import { PickModelPart } from '../shared/PickModelPart';
+import { ChoicePart } from '../shared/parts/ChoicePart';
+import { PickModelPart } from '../shared/parts/PickModelPart';
 
 const PICKS = { one: 'one is picked', several: 'several can be picked' };
 

@@ -1,4 +1,4 @@
-import { useSpoken, Words } from '@/ui/widgets/Formula';
+import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { SitProps } from '../faces';
 import { PickLabel } from '../shared/PickLabel';
 

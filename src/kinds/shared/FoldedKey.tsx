@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
 import type { Fraction } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/widgets/CreditPie';
-import { Words } from '@/ui/widgets/Formula';
-import { Picture } from '@/ui/widgets/Picture';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
+import { Words } from '@/ui/widgets/paper/Formula';
+import { Picture } from '@/ui/widgets/paper/Picture';
 import { percent } from '@/ui/words/figures';
 
 /** One answer of a folded key: its disc, and the words. */

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
-import { CreditPie } from '@/ui/widgets/CreditPie';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 
 interface DiscProps {
   readonly credit: Fraction;

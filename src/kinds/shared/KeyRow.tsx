@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
 import type { Fraction } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/widgets/CreditPie';
-import { PercentField } from '@/ui/widgets/PercentField';
-import { useLeastCredit } from './leastCredit';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { useLeastCredit } from './parts/leastCredit';
 import { Disc, KeyLine } from './KeyLine';
 
 /** One entry of a key that earns something and says something. */

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
-import { useSpoken, Words } from '@/ui/widgets/Formula';
-import { Picture } from '@/ui/widgets/Picture';
+import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
+import { Picture } from '@/ui/widgets/paper/Picture';
 
 interface Props {
   readonly type: 'radio' | 'checkbox';

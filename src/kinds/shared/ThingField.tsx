@@ -1,9 +1,9 @@
 import { ArrowDown, ArrowUp, Image } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
-import { Picture } from '@/ui/widgets/Picture';
-import { PictureDialog } from '@/ui/editing/PictureDialog';
-import { isPictureFile } from '@/ui/editing/pictureFile';
+import { Picture } from '@/ui/widgets/paper/Picture';
+import { PictureDialog } from '@/ui/editing/media/PictureDialog';
+import { isPictureFile } from '@/ui/editing/media/pictureFile';
 import type { RowOf } from './useRows';
 
 /** Something of a question that has words, a picture, or both. */

@@ -1,4 +1,4 @@
-import { optionName } from '@/core/kinds/shared/optionName';
+import { optionName } from '@/core/kinds/shared/pick/optionName';
 import type { Picture } from '@/core/content/picture';
 
 interface Option {

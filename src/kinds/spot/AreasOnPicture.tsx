@@ -10,7 +10,7 @@ import {
   withoutCorner,
 } from '@/core/kinds/spot/edit';
 import type { Area, Shape, SpotQuestion } from '@/core/kinds/spot/schema';
-import { Picture } from '@/ui/widgets/Picture';
+import { Picture } from '@/ui/widgets/paper/Picture';
 import { AreaShape } from './AreaShape';
 import { inPercent, placeIn, stepOf, styleAt } from './picture';
 

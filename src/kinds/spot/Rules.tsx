@@ -1,8 +1,8 @@
 import { fraction } from '@/core/figures/fraction';
 import type { SpotQuestion } from '@/core/kinds/spot/schema';
-import { PercentField } from '@/ui/widgets/PercentField';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
 import type { Faces } from '../faces';
-import { PricePart, SwitchPart } from '../shared/ChoicePart';
+import { PricePart, SwitchPart } from '../shared/parts/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
 
 const NEAR = { width: fraction(1, 20), share: fraction(1, 2) };

@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { movedPoint, placeOf, pointAt, WHOLE } from '@/core/kinds/spot/places';
 import type { Point } from '@/core/kinds/spot/schema';
-import { Picture } from '@/ui/widgets/Picture';
+import { Picture } from '@/ui/widgets/paper/Picture';
 import type { SitProps } from '../faces';
 import { inPercent, placeIn, stepOf, styleAt } from './picture';
 

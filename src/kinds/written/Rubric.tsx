@@ -3,7 +3,7 @@ import { add, larger, ZERO, type Fraction } from '@/core/figures/fraction';
 import { newCriterion, newLevel, type Level } from '@/core/kinds/written/edit';
 import type { Criterion } from '@/core/kinds/written/schema';
 import { newId } from '@/device/ids';
-import { DecimalField } from '@/ui/widgets/DecimalField';
+import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { pointsWord } from '@/ui/words/figures';
 import { Another } from '../shared/Another';
 

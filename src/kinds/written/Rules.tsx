@@ -1,6 +1,6 @@
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import type { Faces } from '../faces';
-import { ChoicePart } from '../shared/ChoicePart';
+import { ChoicePart } from '../shared/parts/ChoicePart';
 
 const ROOM: Readonly<Record<WrittenQuestion['room'], string>> = {
   line: 'two lines',

@@ -3,7 +3,7 @@ import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import { newId } from '@/device/ids';
 import { points } from '@/ui/words/figures';
 import type { Faces } from '../faces';
-import { SwitchPart } from '../shared/ChoicePart';
+import { SwitchPart } from '../shared/parts/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';
 import { Rubric } from './Rubric';

@@ -2,7 +2,7 @@ import { Link2, Pencil, X } from '@/ui/widgets/icons';
 import { useEffect, useId, useRef, useState } from 'react';
 import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
 import type { Feedback, RemedialLink } from '@/core/content/feedback';
-import { notify } from '../widgets/notices';
+import { notify } from '../widgets/press/notices';
 import { ProseField } from './ProseField';
 
 interface Props {

@@ -1,8 +1,8 @@
 import type { Editor } from '@tiptap/core';
 import { useState, type SyntheticEvent } from 'react';
 import { completeAddress, isSafeAddress } from '@/core/content/links';
-import { Dialog } from '../widgets/Dialog';
-import { InsertFoot } from './InsertFoot';
+import { Dialog } from '../widgets/dialogs/Dialog';
+import { InsertFoot } from './media/InsertFoot';
 
 interface Props {
   readonly editor: Editor;

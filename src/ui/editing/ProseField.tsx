@@ -1,7 +1,7 @@
 import { Baseline } from '@/ui/widgets/icons';
 import { lazy, Suspense, useState } from 'react';
 import { proseOf, treeOf, type Prose } from '@/core/content/prose';
-import { RichText } from '../widgets/RichText';
+import { RichText } from '../widgets/paper/RichText';
 
 const RichTextEditor = lazy(() => import('./RichTextEditor'));
 

@@ -21,11 +21,11 @@ import { same } from '@/core/figures/deepEqual';
 import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
 import { land } from './heldKeys';
-import { useFormulaInEditor } from './useFormulaInEditor';
+import { useFormulaInEditor } from './formula/useFormulaInEditor';
 import { LinkDialog } from './LinkDialog';
-import { PictureDialog } from './PictureDialog';
-import { isPictureFile } from './pictureFile';
-import { PictureNode } from './pictureNode';
+import { PictureDialog } from './media/PictureDialog';
+import { isPictureFile } from './media/pictureFile';
+import { PictureNode } from './media/pictureNode';
 
 interface Props {
   readonly value: RichText;

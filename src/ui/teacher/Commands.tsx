@@ -1,6 +1,6 @@
 import { Command } from '@/ui/widgets/icons';
 import { useLayoutEffect, useState } from 'react';
-import { Palette, type PaletteAction } from '../widgets/Palette';
+import { Palette, type PaletteAction } from '../widgets/dialogs/Palette';
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'));

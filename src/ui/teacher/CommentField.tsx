@@ -5,7 +5,7 @@ import { commentOn, earlierComments, saveComment } from '@/store/work/comments';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { ProseField } from '@/ui/editing/ProseField';
 import { useTextDraft } from '@/ui/editing/useTextDraft';
-import { run } from '@/ui/widgets/press';
+import { run } from '@/ui/widgets/press/press';
 
 interface Props {
   readonly attemptId: string;

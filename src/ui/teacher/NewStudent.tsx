@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { addStudent } from '@/store/class/roster';
-import { notify } from '../widgets/notices';
-import { run } from '../widgets/press';
+import { notify } from '../widgets/press/notices';
+import { run } from '../widgets/press/press';
 
 interface Props {
   /** The class whose list it is, and groups of it; null where there is none. */

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import type { QuizRecord } from '@/store/records/db';
 import { StoreError } from '@/device/failure';
 import { classWorker } from '@/workers/clients';
-import { Choice } from '../widgets/Choice';
-import { Dialog } from '../widgets/Dialog';
-import { DialogFoot } from '../widgets/DialogFoot';
+import { Choice } from '../widgets/fields/Choice';
+import { Dialog } from '../widgets/dialogs/Dialog';
+import { DialogFoot } from '../widgets/dialogs/DialogFoot';
 import { downloadBytes, fileName } from '../widgets/download';
-import { notify } from '../widgets/notices';
-import { usePress } from '../widgets/press';
+import { notify } from '../widgets/press/notices';
+import { usePress } from '../widgets/press/press';
 
 interface GreetingProps {
   readonly value: { readonly author: string; readonly note: string };

@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { LARGEST_FILE, type Table } from '@/core/formats/table';
 import { classWorker } from '@/workers/clients';
-import { FileDrop } from '../widgets/FileDrop';
-import { run } from '../widgets/press';
+import { FileDrop } from '../widgets/fields/FileDrop';
+import { run } from '../widgets/press/press';
 
 interface Props {
   /** What the file is, as screen readers name the field. */

@@ -3,8 +3,8 @@ import { Redo2, Undo2 } from '@/ui/widgets/icons';
 import { useLayoutEffect } from 'react';
 import { nextSteps } from '@/store/records/steps';
 import { redo, undo, type Stepped } from '@/store/undo/undo';
-import { notify } from '../widgets/notices';
-import { run } from '../widgets/press';
+import { notify } from '../widgets/press/notices';
+import { run } from '../widgets/press/press';
 
 /** What taking back or making again a step did, for a notice. */
 const steppedWords = ({ label, partly }: Stepped, words: 'Undone' | 'Redone'): string =>

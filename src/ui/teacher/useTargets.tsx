@@ -2,7 +2,7 @@ import type { Target } from '@/core/quiz/people/target';
 import { listedStudents } from '@/store/class/roster';
 import { useQuiz } from './quizContext';
 import { useClasses } from './useClasses';
-import { useQuery } from '../widgets/useQuery';
+import { useQuery } from '../widgets/press/useQuery';
 
 /** A class, a group or a student, by name. */
 export interface Named {

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { bestBand, hasForm, inBand } from '@/core/answers/number/compare';
-import { judgeNumber } from '@/core/kinds/shared/numberVerdict';
+import { judgeNumber } from '@/core/kinds/shared/number/numberVerdict';
 import { readNumber, type DecimalSign } from '@/core/answers/number/read';
 import type { FormRule, NumberKey } from '@/core/answers/number/schema';
 import { numberText } from '@/core/answers/number/text';

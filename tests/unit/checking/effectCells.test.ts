@@ -10,7 +10,7 @@ import { equal } from '@/core/figures/fraction';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import type { Override } from '@/core/quiz/work/override';
 import { shareOfScore, verdictOfScore } from '@/core/scoring/scoreQuestion';
-import { afterOf, shareAfter, sumsAfter, NOTHING_AFTER } from '@/desks/check/after';
+import { afterOf, shareAfter, sumsAfter, NOTHING_AFTER } from '@/desks/check/effect/after';
 import { sumsOf } from '@/desks/check/rows';
 import { runs } from '../../runs';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant, written } from '../support/support';

@@ -10,7 +10,7 @@ import { ofQuiz } from '@/store/records/ofQuiz';
 import { ensureDemo } from '@/store/demo/demo';
 import { DEMO_QUIZ } from '../../demoQuiz';
 import { setOverride } from '@/store/work/overrides';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 
 const ODD: Record<string, Answer> = {

@@ -15,7 +15,7 @@ import { listClasses } from '@/store/class/classes';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undo } from '@/store/undo/undo';
 import { draftPaper } from '@/store/quiz/quizzes';
-import { liveClass, workOf } from '@/workers/class/papers';
+import { liveClass, workOf } from '@/views/papers';
 import { classDesk } from '@/workers/classDesk';
 import { addressOf } from '../support/sat';
 import { studentDesk } from '@/workers/studentDesk';

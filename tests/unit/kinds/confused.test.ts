@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { withPreset, DEFAULT_SETTINGS, type Preset } from '@/core/answers/text/settings';
-import { confusedNumbers } from '@/core/kinds/shared/confusedNumbers';
+import { confusedNumbers } from '@/core/kinds/shared/number/confusedNumbers';
 import { confusedWords } from '@/core/kinds/shared/textKey/confused';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { NumberKey } from '@/core/answers/number/schema';

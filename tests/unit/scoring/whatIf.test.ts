@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { Answer, KIND_NAMES, kindOf, type Question } from '@/core/kinds';
-import { guessedOrders, guessesAt } from '@/core/kinds/shared/guesses';
+import { guessedOrders, guessesAt } from '@/core/kinds/shared/pick/guesses';
 import { worthOf } from '@/core/scoring/whatIf';
 import { questionOf } from '../support/arbitrary';
 import { filledQuestion } from '../support/filled';

@@ -12,7 +12,7 @@ import { db } from '@/store/records/db';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { undo, undoStep } from '@/store/undo/undo';
 import { attemptsOf, startAttempt } from '@/store/work/attempts';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { addressOf, handInAttempt, keepAnswer } from '../support/sat';

@@ -10,12 +10,12 @@ import { QuizContent } from '@/core/quiz/quiz';
 import { ensureDemo } from '@/store/demo/demo';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { db } from '@/store/records/db';
-import { quizCounts, tray } from '@/workers/class/tray';
+import { quizCounts, tray } from '@/views/tray';
 import { classDesk } from '@/workers/classDesk';
 import { readingOf } from '@/core/scoring/context';
 import drawn from '../../../demo/pictures/pictures.json';
 import { SCHOOL } from '../../../demo/school';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 
 describe('the demo school', () => {
   before(ensureDemo);

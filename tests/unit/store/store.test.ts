@@ -29,7 +29,7 @@ import {
   setDeleted,
   sweep,
 } from '@/store/quiz/shelf';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import { emptyContent } from '@/core/quiz/newQuiz';

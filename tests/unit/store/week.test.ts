@@ -21,7 +21,7 @@ import { rule, rulingOf } from '@/store/work/rulings';
 import { closeQuiz, openQuiz, showAspects, showStudent } from '@/store/quiz/standing';
 import { listQuizzes, setArchived, setDeleted } from '@/store/quiz/shelf';
 import { keepScoreColumns, scoreColumns } from '@/store/work/scoreColumns';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 import { studentDesk } from '@/workers/studentDesk';
 import type { QuizContent } from '@/core/quiz/quiz';

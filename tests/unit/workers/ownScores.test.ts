@@ -8,7 +8,7 @@ import { saveQuestion } from '@/store/quiz/edits';
 import { applyDraft } from '@/store/quiz/revisions';
 import { ensureDemo } from '@/store/demo/demo';
 import { setOverride } from '@/store/work/overrides';
-import { liveClass, workOf } from '@/workers/class/papers';
+import { liveClass, workOf } from '@/views/papers';
 import { classDesk } from '@/workers/classDesk';
 import { DEMO_QUIZ } from '../../demoQuiz';
 import { share, written } from '../support/support';

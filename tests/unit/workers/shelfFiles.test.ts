@@ -20,7 +20,7 @@ import { undo } from '@/store/undo/undo';
 import { setOverride } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoRevision } from '@/store/quiz/revisions';
-import { checkTable } from '@/workers/class/check';
+import { checkTable } from '@/views/check';
 import { classDesk, type OpenedFile, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
 import { DEMO_FILE } from '../../generated';

@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { BoxesQuestion } from './schema';
 
 /** Without items and boxes that have no name. */

@@ -1,6 +1,6 @@
 import { type MarkingContext } from '../../marks/mark';
 import { asRead, type ReadCell } from '../kind';
-import { readPairs } from '../shared/pairCells';
+import { readPairs } from '../shared/pairs/pairCells';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
 
 export function readAnswer(

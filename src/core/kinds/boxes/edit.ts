@@ -1,5 +1,5 @@
 import { SILENCE } from '../../content/silence';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import type { BoxesQuestion } from './schema';
 
 /** What a teacher does to boxes and what belongs in them: each gives the whole question, as it is then. */

@@ -9,7 +9,7 @@ import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
 import { NONE_IN_CELL } from '../shared/none';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { boxName, boxOf, isSaidNowhere, explain, hasKey, lowestCredit, mark, type Item } from './mark';

@@ -13,9 +13,9 @@ import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
 import { NONE } from '../shared/none';
-import { bestReading } from '../shared/readsAlike';
-import { optionName } from '../shared/optionName';
-import { pairLines } from '../shared/pairLines';
+import { bestReading } from '../shared/pairs/readsAlike';
+import { optionName } from '../shared/pick/optionName';
+import { pairLines } from '../shared/pairs/pairLines';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
 
 export type Item = BoxesQuestion['items'][number];

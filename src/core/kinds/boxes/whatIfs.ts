@@ -1,5 +1,5 @@
 import type { WhatIf } from '../kind';
-import { guessesAt, guessing } from '../shared/guesses';
+import { guessesAt, guessing } from '../shared/pick/guesses';
 import type { BoxesAnswer, BoxesQuestion } from './schema';
 
 const answerOf = (places: readonly (readonly [string, string | undefined])[]): BoxesAnswer => ({

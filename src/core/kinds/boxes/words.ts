@@ -1,6 +1,6 @@
 import { costOfWrong } from '../shared/costWords';
 import { type Problem } from '../kind';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { boxName, hasKey } from './mark';
 import type { BoxesQuestion } from './schema';
 import { text, type LineWords } from '../../marks/lineWords';

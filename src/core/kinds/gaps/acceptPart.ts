@@ -3,7 +3,7 @@ import { equal } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import type { GivenPart } from '../givenPart';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
-import { acceptNumber } from '../shared/acceptNumber';
+import { acceptNumber } from '../shared/number/acceptNumber';
 import { acceptText } from '../shared/textKey/accept';
 import { mark } from './mark';
 import type { Gap, GapsQuestion } from './schema';

@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { GapsQuestion } from './schema';
 
 /** Without words of the bank, and options of a gap, that have no name. */

@@ -1,5 +1,5 @@
 import { oneOf, shuffled, type Random } from '../../figures/random';
-import { numberFor } from '../shared/numberMakeUp';
+import { numberFor } from '../shared/number/numberMakeUp';
 import { textFor } from '../shared/textKey/makeUp';
 import type { Gap, GapsAnswer, GapsQuestion } from './schema';
 

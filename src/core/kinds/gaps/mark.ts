@@ -23,10 +23,15 @@ import {
 import type { Mark, PartMark } from '../../marks/mark';
 import { joinParts, type WeighedPart } from '../shared/joinParts';
 import { blankPart, partOf } from '../shared/makeMark';
-import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
+import {
+  bestNumberCredit,
+  hasNumberKey,
+  judgeNumber,
+  lowestNumberCredit,
+} from '../shared/number/numberVerdict';
 import { hasTextKey, judgeText, rightElsewhere, unmatchedWaits } from '../shared/textKey/judge';
 import { givenIn } from './cells';
-import { readingOf } from '../shared/readsAlike';
+import { readingOf } from '../shared/pairs/readsAlike';
 import { readingKey } from '../shared/textKey/ready';
 import { hasPoolKey, markPool } from './pool';
 

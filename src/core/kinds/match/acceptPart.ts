@@ -2,7 +2,7 @@ import { equal, ONE } from '../../figures/fraction';
 import type { GivenPart } from '../givenPart';
 import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
 import { NONE } from '../shared/none';
-import { readingOf } from '../shared/readsAlike';
+import { readingOf } from '../shared/pairs/readsAlike';
 import type { MatchQuestion } from './schema';
 
 /** The partner becomes the right one of the item, in place of the one that was. */

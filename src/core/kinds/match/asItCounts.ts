@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { MatchQuestion } from './schema';
 
 /** Without items and partners that have no name; an item whose partner has none belongs to none. */

@@ -1,7 +1,7 @@
 import type { MarkingContext } from '../../marks/mark';
 import { asRead, type ReadCell } from '../kind';
 import { NONE } from '../shared/none';
-import { readPairs } from '../shared/pairCells';
+import { readPairs } from '../shared/pairs/pairCells';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
 export function readAnswer(

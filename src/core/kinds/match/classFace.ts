@@ -1,7 +1,7 @@
 import { inWords } from '../../content/shownLine';
 import type { ClassFace } from '../classFace';
 import { NONE } from '../shared/none';
-import { readingOf } from '../shared/readsAlike';
+import { readingOf } from '../shared/pairs/readsAlike';
 import { thing } from '../shared/shownThings';
 import type { MatchAnswer, MatchQuestion } from './schema';
 

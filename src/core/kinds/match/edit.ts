@@ -1,7 +1,7 @@
 import type { Picture } from '../../content/picture';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import type { MatchQuestion } from './schema';
 
 /** What a teacher does to pairs: each gives the whole question, as it is then. */

@@ -13,9 +13,9 @@ import {
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, boundLines, markOf, partOf } from '../shared/makeMark';
-import { bestReading, readingOf } from '../shared/readsAlike';
-import { optionName } from '../shared/optionName';
-import { pairLines } from '../shared/pairLines';
+import { bestReading, readingOf } from '../shared/pairs/readsAlike';
+import { optionName } from '../shared/pick/optionName';
+import { pairLines } from '../shared/pairs/pairLines';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
 /** How many left items have a partner, and how many were paired rightly and wrongly. */

@@ -1,5 +1,5 @@
 import type { WhatIf } from '../kind';
-import { guessesAt, guessing } from '../shared/guesses';
+import { guessesAt, guessing } from '../shared/pick/guesses';
 import type { MatchAnswer, MatchQuestion } from './schema';
 
 const answerOf = (pairs: readonly (readonly [string, string | undefined])[]): MatchAnswer => ({

@@ -1,6 +1,6 @@
 import { costOfWrong } from '../shared/costWords';
 import { type Problem } from '../kind';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { hasKey } from './mark';
 import type { MatchQuestion } from './schema';
 import { counted, text, type LineWords } from '../../marks/lineWords';

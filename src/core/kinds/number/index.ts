@@ -3,7 +3,7 @@ import { NUMBER_PLACES } from '../../answers/number/schema';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { defineKind, asRead } from '../kind';
-import { acceptNumber } from '../shared/acceptNumber';
+import { acceptNumber } from '../shared/number/acceptNumber';
 import { RULES } from './rules';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';

@@ -1,5 +1,5 @@
 import type { Random } from '../../figures/random';
-import { numberFor } from '../shared/numberMakeUp';
+import { numberFor } from '../shared/number/numberMakeUp';
 import type { NumberAnswer, NumberQuestion } from './schema';
 
 export function makeUp(

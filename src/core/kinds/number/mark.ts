@@ -6,7 +6,12 @@ import { multiply, ZERO } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark, type MarkingContext } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { boundLines, markOf } from '../shared/makeMark';
-import { bestNumberCredit, hasNumberKey, judgeNumber, lowestNumberCredit } from '../shared/numberVerdict';
+import {
+  bestNumberCredit,
+  hasNumberKey,
+  judgeNumber,
+  lowestNumberCredit,
+} from '../shared/number/numberVerdict';
 import { unmatchedWaits } from '../shared/textKey/judge';
 import type { NumberAnswer, NumberQuestion } from './schema';
 

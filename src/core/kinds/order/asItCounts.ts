@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { OrderQuestion } from './schema';
 
 /** Without items that have no name. */

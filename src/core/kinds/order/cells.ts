@@ -1,7 +1,7 @@
 import { type MarkingContext } from '../../marks/mark';
 import { asRead, unreadable, type ReadCell } from '../kind';
 import { splitParts } from '../shared/answerCells';
-import { namedSo } from '../shared/optionName';
+import { namedSo } from '../shared/pick/optionName';
 import type { OrderAnswer, OrderQuestion } from './schema';
 
 export function readAnswer(

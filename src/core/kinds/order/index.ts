@@ -4,7 +4,7 @@ import { randomFrom, shuffled } from '../../figures/random';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, mark, namesOf, placesOf } from './mark';

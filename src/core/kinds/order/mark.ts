@@ -2,8 +2,8 @@ import { larger, ONE, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { blankPart, markOf, partOf } from '../shared/makeMark';
-import { bestReading } from '../shared/readsAlike';
-import { optionName } from '../shared/optionName';
+import { bestReading } from '../shared/pairs/readsAlike';
+import { optionName } from '../shared/pick/optionName';
 import { orderCredit } from './model';
 import type { OrderAnswer, OrderQuestion } from './schema';
 

@@ -1,5 +1,5 @@
 import type { WhatIf } from '../kind';
-import { guessedOrders, guessing } from '../shared/guesses';
+import { guessedOrders, guessing } from '../shared/pick/guesses';
 import type { OrderAnswer, OrderQuestion } from './schema';
 
 /** Two neighbours the other way round, the first at the end, and any order. */

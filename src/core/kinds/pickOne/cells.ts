@@ -1,9 +1,9 @@
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 import type { MarkingContext } from '../../marks/mark';
 import { asRead, unreadable, type ReadCell } from '../kind';
-import { optionNamed } from '../shared/optionName';
+import { optionNamed } from '../shared/pick/optionName';
 
 /**
  * The option that a file names: by its text, capitals and punctuation apart, else by its letter

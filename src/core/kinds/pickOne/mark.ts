@@ -4,8 +4,8 @@ import { smaller, ZERO, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { note, type TraceLine } from '../../marks/trace';
 import { boundLines, markOf } from '../shared/makeMark';
-import type { Option } from '../shared/option';
-import { optionName } from '../shared/optionName';
+import type { Option } from '../shared/pick/option';
+import { optionName } from '../shared/pick/optionName';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 export const hasKey = (question: PickOneQuestion): boolean =>

@@ -1,7 +1,7 @@
 import { Picture } from '../../content/picture';
 import { Id, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Option } from '../shared/option';
+import { Option } from '../shared/pick/option';
 
 /** Pick one: exactly one option is chosen. */
 export const PickOneQuestion = z.strictObject({

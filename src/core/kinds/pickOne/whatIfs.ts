@@ -1,6 +1,6 @@
 import type { WhatIf } from '../kind';
-import { guessing } from '../shared/guesses';
-import { optionName } from '../shared/optionName';
+import { guessing } from '../shared/pick/guesses';
+import { optionName } from '../shared/pick/optionName';
 import type { PickOneAnswer, PickOneQuestion } from './schema';
 
 /** A wrong option, and any of those that are shown. */

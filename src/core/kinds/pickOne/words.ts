@@ -1,6 +1,6 @@
 import { toPercentText } from '../../figures/fraction';
 import type { Problem } from '../kind';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { hasKey } from './mark';
 import type { PickOneQuestion } from './schema';
 import type { LineWords } from '../../marks/lineWords';

@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { PickSeveralQuestion } from './schema';
 
 /** Without options that have no name. */

@@ -1,7 +1,7 @@
 import type { MarkingContext } from '../../marks/mark';
 import { asRead, unreadable, type ReadCell } from '../kind';
 import { splitParts } from '../shared/answerCells';
-import { optionNamed } from '../shared/optionName';
+import { optionNamed } from '../shared/pick/optionName';
 import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
 
 /** The options that a cell names: each by its text, capitals and punctuation apart, else by its letter. */

@@ -1,7 +1,7 @@
 import type { Feedback } from '../../content/feedback';
 import { isSilent } from '../../content/silence';
 import { ONE, ZERO } from '../../figures/fraction';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import type { PickSeveralAnswer, PickSeveralQuestion } from './schema';
 import { type SeveralOption } from './schema';
 
@@ -9,7 +9,7 @@ import { larger, smaller, type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { boundLines, markOf, partOf } from '../shared/makeMark';
-import { pickCredit, sumOfWeights, type Picks } from '../shared/pickModel';
+import { pickCredit, sumOfWeights, type Picks } from '../shared/pick/pickModel';
 
 const weighted = ({ model }: PickSeveralQuestion): boolean => model === 'ownWeights';
 

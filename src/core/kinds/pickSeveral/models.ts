@@ -1,5 +1,5 @@
 import { ZERO } from '../../figures/fraction';
-import { PICK_MODELS } from '../shared/pickModel';
+import { PICK_MODELS } from '../shared/pick/pickModel';
 import { waysFrom } from '../shared/ways';
 import type { Way } from '../kind';
 import type { PickSeveralQuestion } from './schema';

@@ -2,7 +2,7 @@ import { Feedback } from '../../content/feedback';
 import { Picture } from '../../content/picture';
 import { Credit, Id, Lambda, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { PickModel } from '../shared/pickModel';
+import { PickModel } from '../shared/pick/pickModel';
 
 /** An option among several: right or not, and its weight where options have weights of their own. */
 export const SeveralOption = z.strictObject({

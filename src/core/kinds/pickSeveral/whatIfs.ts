@@ -1,5 +1,5 @@
 import type { WhatIf } from '../kind';
-import { guessesAt, guessing } from '../shared/guesses';
+import { guessesAt, guessing } from '../shared/pick/guesses';
 import { isRight, openOptions } from './mark';
 import type { PickSeveralAnswer, PickSeveralQuestion, SeveralOption } from './schema';
 

@@ -1,7 +1,7 @@
 import { toPercentText } from '../../figures/fraction';
 import { costOfWrong } from '../shared/costWords';
 import { type Problem } from '../kind';
-import { optionName } from '../shared/optionName';
+import { optionName } from '../shared/pick/optionName';
 import { hasKey, openOptions } from './mark';
 import type { PickSeveralQuestion } from './schema';
 import { counted, text, type LineWords } from '../../marks/lineWords';

@@ -1,4 +1,4 @@
-import { namedOnes } from '../shared/optionName';
+import { namedOnes } from '../shared/pick/optionName';
 import type { RowsQuestion } from './schema';
 
 /** Without rows and options that have no name. */

@@ -6,7 +6,7 @@ import type { Mark, PartMark } from '../../marks/mark';
 import { change, note, type TraceLine } from '../../marks/trace';
 import { equally, joinParts } from '../shared/joinParts';
 import { blankPart, bounded, partOf } from '../shared/makeMark';
-import { pickCredit, sumOfWeights, type Picks } from '../shared/pickModel';
+import { pickCredit, sumOfWeights, type Picks } from '../shared/pick/pickModel';
 import type { RowsAnswer } from './schema';
 
 export const hasRowKey = (question: RowsQuestion, row: Row): boolean =>

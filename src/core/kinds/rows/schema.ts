@@ -1,7 +1,7 @@
 import { Feedback } from '../../content/feedback';
 import { Credit, Id, Lambda, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { PickModel } from '../shared/pickModel';
+import { PickModel } from '../shared/pick/pickModel';
 
 /** An option of a row: its credit where one is picked, right or not where several are. */
 const RowOption = z.strictObject({ id: Id, text: z.string().max(2000), credit: Credit, right: z.boolean() });

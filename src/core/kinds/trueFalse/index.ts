@@ -2,7 +2,7 @@ import { classFace } from './classFace';
 import { SILENCE } from '../../content/silence';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
-import { guessing } from '../shared/guesses';
+import { guessing } from '../shared/pick/guesses';
 import { accept } from './accept';
 import { readAnswer } from './cells';
 import { creditsOf, explain, hasKey, mark, nameOf, sideOf } from './mark';

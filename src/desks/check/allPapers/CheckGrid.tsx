@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
-import { shareAfter, sumsAfter } from '../after';
+import { shareAfter, sumsAfter } from '../effect/after';
 import { sumsOf } from '../rows';
 import type { ViewProps } from '../viewProps';
 import { DRAW_ALL_COLUMNS, widthsOf } from './columns';

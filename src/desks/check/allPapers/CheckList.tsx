@@ -1,12 +1,12 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import { notCountedWords } from '@/core/scoring/words';
-import { LongRows, type GoTo } from '@/ui/widgets/LongRows';
-import { StudentName } from '@/ui/widgets/StudentName';
+import { LongRows, type GoTo } from '@/ui/widgets/layout/LongRows';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { points } from '@/ui/words/figures';
 import type { CheckRow, CheckTable } from '@/workers/classDesk';
 import type { ViewProps } from '../viewProps';
-import type { After } from '../after';
-import { BeforeAfter } from '../BeforeAfter';
+import type { After } from '../effect/after';
+import { BeforeAfter } from '../effect/BeforeAfter';
 import { CellPies } from '../CellPies';
 import { spokenCell } from '../cellWords';
 import { totalColumn, type Place } from '../rows';

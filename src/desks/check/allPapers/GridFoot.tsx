@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { equal, ZERO, type Fraction } from '@/core/figures/fraction';
 import { count, pointsWord } from '@/ui/words/figures';
-import { BeforeAfter } from '../BeforeAfter';
+import { BeforeAfter } from '../effect/BeforeAfter';
 import { SUMS, type Sums } from '../rows';
 import type { ViewProps } from '../viewProps';
 import { cellClass } from './cellClass';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { percent, points, pointWord } from '@/ui/words/figures';
-import { BeforeAfter } from '../BeforeAfter';
+import { BeforeAfter } from '../effect/BeforeAfter';
 import type { SortBy } from '../rows';
 import type { ViewProps } from '../viewProps';
 import { Beside, type Drawn } from './columns';

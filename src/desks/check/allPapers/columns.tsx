@@ -1,5 +1,5 @@
 import type { CheckTable } from '@/workers/classDesk';
-import type { After } from '../after';
+import type { After } from '../effect/after';
 
 /** Up to this many questions the columns are drawn all at once. */
 export const DRAW_ALL_COLUMNS = 24;

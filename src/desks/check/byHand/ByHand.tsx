@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { CreditPie } from '@/ui/widgets/CreditPie';
-import { Failed } from '@/ui/widgets/Failed';
-import { PickLine } from '@/ui/widgets/Find';
-import { WithFormulas } from '@/ui/widgets/Formula';
-import { RichText } from '@/ui/widgets/RichText';
-import { StudentName } from '@/ui/widgets/StudentName';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { PickLine } from '@/ui/widgets/fields/Find';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
+import { RichText } from '@/ui/widgets/paper/RichText';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { readingFailed } from '@/ui/words/failureWords';
 import { count, points, pointsWord } from '@/ui/words/figures';
 import type { CheckRow, CheckTable, HandQuestion } from '@/workers/classDesk';

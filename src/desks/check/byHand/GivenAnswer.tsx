@@ -1,5 +1,5 @@
-import { WithFormulas } from '@/ui/widgets/Formula';
-import { ShownAnswer } from '@/ui/widgets/ShownAnswer';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
+import { ShownAnswer } from '@/ui/widgets/paper/ShownAnswer';
 import type { HandAnswer, HandQuestion } from '@/workers/classDesk';
 import { Underlined } from './Underlined';
 

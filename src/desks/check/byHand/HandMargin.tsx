@@ -6,17 +6,17 @@ import { undoStep } from '@/store/undo/undo';
 import { removeOverride, setOverride } from '@/store/work/overrides';
 import { CommentField } from '@/ui/teacher/CommentField';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
-import { useNarrow } from '@/ui/widgets/useNarrow';
-import { StudentName } from '@/ui/widgets/StudentName';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
+import { useNarrow } from '@/ui/widgets/layout/useNarrow';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { points, pointsWord, typedDecimal } from '@/ui/words/figures';
 import type { CheckCell, CheckRow, CheckTable, HandQuestion } from '@/workers/classDesk';
 import type { Place } from '../rows';
 import { Rubric } from './Rubric';
 import { GivenAnswer } from './GivenAnswer';
 import { useHandQuestion } from './useHandQuestion';
-import { markedBefore } from '../markedBefore';
+import { markedBefore } from '../margin/markedBefore';
 
 /** More than any question is worth. */
 const MOST = 1000;

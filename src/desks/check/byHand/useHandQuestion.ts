@@ -1,5 +1,5 @@
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { useQuery } from '@/ui/widgets/press/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { CheckTable, HandQuestion } from '@/workers/classDesk';
 

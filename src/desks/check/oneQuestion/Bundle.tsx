@@ -1,5 +1,5 @@
 import { nearMissWords } from '@/core/marks/nearMissWords';
-import { CreditPie } from '@/ui/widgets/CreditPie';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { count, percent } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
 import type { BundleMark, ShownBundle } from '@/workers/classDesk';

@@ -1,6 +1,6 @@
 import type { PickedChoice } from '@/core/checking/classPicture';
 import type { Worth } from '@/core/kinds/classFace';
-import { CreditPie } from '@/ui/widgets/CreditPie';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { percent } from '@/ui/words/figures';
 import type { OpenedPicture } from '@/workers/classDesk';
 import type { PictureProps } from './picture';

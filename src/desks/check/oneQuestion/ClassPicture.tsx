@@ -1,8 +1,8 @@
 import { lazy, Suspense, useMemo } from 'react';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { Failed } from '@/ui/widgets/Failed';
-import { WithFormulas } from '@/ui/widgets/Formula';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { WithFormulas } from '@/ui/widgets/paper/Formula';
+import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { classWorker } from '@/workers/clients';
 import type { CheckTable } from '@/workers/classDesk';

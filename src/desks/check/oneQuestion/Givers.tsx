@@ -1,4 +1,4 @@
-import { StudentName } from '@/ui/widgets/StudentName';
+import { StudentName } from '@/ui/widgets/paper/StudentName';
 import type { Place } from '../rows';
 import type { Rows } from './beside';
 

@@ -1,9 +1,9 @@
 import type { AlikeDecision } from '@/core/quiz/placement';
 import { decideAlike } from '@/store/quiz/lookAlikes';
 import { undoStep } from '@/store/undo/undo';
-import { PickLine } from '@/ui/widgets/Find';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { PickLine } from '@/ui/widgets/fields/Find';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import type { ShownBundle } from '@/workers/classDesk';
 import type { Beside } from './beside';

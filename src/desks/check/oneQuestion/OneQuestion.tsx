@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { Failed } from '@/ui/widgets/Failed';
-import { PickLine } from '@/ui/widgets/Find';
-import { useQuery } from '@/ui/widgets/useQuery';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { PickLine } from '@/ui/widgets/fields/Find';
+import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { count, pointsWord } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
@@ -14,7 +14,7 @@ import { useAtHand } from './useAtHand';
 import type { Beside, Rows } from './beside';
 import { Bundle } from './Bundle';
 import { bundlesShown, groupsOf, inPlace, placeOf, placesOf, type VerdictGroup } from './bundles';
-import { ForAll } from '../ForAll';
+import { ForAll } from '../margin/ForAll';
 import { Steps } from '../Steps';
 
 function useQuestion(table: CheckTable, column: number) {

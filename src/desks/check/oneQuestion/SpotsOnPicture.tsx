@@ -1,7 +1,7 @@
 import { useId, useMemo } from 'react';
 import { WHOLE } from '@/core/kinds/spot/places';
 import { AreaShape } from '@/kinds/spot/AreaShape';
-import { Picture } from '@/ui/widgets/Picture';
+import { Picture } from '@/ui/widgets/paper/Picture';
 import { count } from '@/ui/words/figures';
 import type { OpenedPicture } from '@/workers/classDesk';
 import type { PictureProps, Pressed } from './picture';

@@ -1,6 +1,6 @@
 import type { ShownThing } from '@/core/content/shownAnswer';
-import { Words } from '@/ui/widgets/Formula';
-import { Picture } from '@/ui/widgets/Picture';
+import { Words } from '@/ui/widgets/paper/Formula';
+import { Picture } from '@/ui/widgets/paper/Picture';
 
 /** Something of the question, as students met it. */
 export const ThingName = ({ thing }: { readonly thing: ShownThing }) => (

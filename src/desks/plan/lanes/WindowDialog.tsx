@@ -5,11 +5,11 @@ import { setOwnWindow } from '@/store/quiz/standing';
 import { undoStep } from '@/store/undo/undo';
 import { same } from '@/core/figures/deepEqual';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { notify } from '@/ui/widgets/notices';
-import { run, usePress } from '@/ui/widgets/press';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { notify } from '@/ui/widgets/press/notices';
+import { run, usePress } from '@/ui/widgets/press/press';
 import { workEffectWords } from '@/ui/words/workEffectWords';
-import { useFreshQuery } from '@/ui/widgets/useQuery';
+import { useFreshQuery } from '@/ui/widgets/press/useQuery';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
 

@@ -1,6 +1,6 @@
 import type { Plans } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useQuery, type Query } from '@/ui/widgets/useQuery';
+import { useQuery, type Query } from '@/ui/widgets/press/useQuery';
 import { viewsDependOn } from '@/core/checking/dependsOn';
 import type { PlanView } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';

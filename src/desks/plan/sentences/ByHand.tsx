@@ -4,8 +4,8 @@ import { aspectsByHand, shownSince, waitsBesides } from '@/core/reveal/byHand';
 import { undoStep } from '@/store/undo/undo';
 import { showAspects } from '@/store/quiz/standing';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { notify } from '@/ui/widgets/notices';
-import { run } from '@/ui/widgets/press';
+import { notify } from '@/ui/widgets/press/notices';
+import { run } from '@/ui/widgets/press/press';
 import { dayAndTime } from '@/ui/words/figures';
 import { conditionWords } from './conditionWords';
 

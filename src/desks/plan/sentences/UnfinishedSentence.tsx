@@ -2,8 +2,8 @@ import { useState } from 'react';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { useContentField } from '@/ui/teacher/useContentField';
-import { Dialog } from '@/ui/widgets/Dialog';
-import { useFreshQuery } from '@/ui/widgets/useQuery';
+import { Dialog } from '@/ui/widgets/dialogs/Dialog';
+import { useFreshQuery } from '@/ui/widgets/press/useQuery';
 import { workEffectWords } from '@/ui/words/workEffectWords';
 import { classWorker } from '@/workers/clients';
 

@@ -2,8 +2,8 @@ import { X } from '@/ui/widgets/icons';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { Band, NumberKey } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';
-import { CreditPie } from '@/ui/widgets/CreditPie';
-import { PercentField } from '@/ui/widgets/PercentField';
+import { CreditPie } from '@/ui/widgets/paper/CreditPie';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { CountField } from './CountField';
 import { TypedNumber } from './TypedNumber';
 

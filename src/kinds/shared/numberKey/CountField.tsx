@@ -1,4 +1,4 @@
-import { WholeField } from '@/ui/widgets/WholeField';
+import { WholeField } from '@/ui/widgets/fields/WholeField';
 
 interface Props {
   readonly label: string;

@@ -1,4 +1,4 @@
-import { confusedNumbers } from '@/core/kinds/shared/confusedNumbers';
+import { confusedNumbers } from '@/core/kinds/shared/number/confusedNumbers';
 import { Proposed } from '../Proposed';
 import { keptNumber, typedNumber } from '@/core/answers/number/kept';
 import type { DecimalSign } from '@/core/answers/number/read';

@@ -1,8 +1,8 @@
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { FormRule, NumberKey, UnitRule } from '@/core/answers/number/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import { PercentField } from '@/ui/widgets/PercentField';
-import { ChoicePart, SwitchPart } from '../ChoicePart';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { ChoicePart, SwitchPart } from '../parts/ChoicePart';
 import { CountField } from './CountField';
 import { Units } from './Units';
 

@@ -2,7 +2,7 @@ import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { UnitRule } from '@/core/answers/number/schema';
-import { PercentField } from '@/ui/widgets/PercentField';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { NewEntry } from '../NewEntry';
 import { TypedNumber } from './TypedNumber';
 import { unitName } from '@/core/answers/number/unit';

@@ -1,7 +1,7 @@
 import type { TextKey } from '@/core/kinds/shared/textKey/schema';
 import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
-import { useQuery } from '@/ui/widgets/useQuery';
-import { useSettled } from '@/ui/widgets/useSettled';
+import { useQuery } from '@/ui/widgets/press/useQuery';
+import { useSettled } from '@/ui/widgets/press/useSettled';
 import { quickWorker } from '@/workers/clients';
 import { Proposed } from '../Proposed';
 

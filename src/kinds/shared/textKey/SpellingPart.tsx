@@ -9,9 +9,9 @@ import {
   type TextSettings,
 } from '@/core/answers/text/settings';
 import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
-import { PercentField } from '@/ui/widgets/PercentField';
+import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { languageName } from '@/ui/words/languages';
-import { ChoicePart, SwitchPart } from '../ChoicePart';
+import { ChoicePart, SwitchPart } from '../parts/ChoicePart';
 
 const PRESET_WORDS: Readonly<Record<Preset, string>> = {
   spellingCounts: 'Spelling counts',

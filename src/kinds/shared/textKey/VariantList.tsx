@@ -9,7 +9,7 @@ import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { newId } from '@/device/ids';
 import { Confused } from './Confused';
-import { ChoicePart } from '../ChoicePart';
+import { ChoicePart } from '../parts/ChoicePart';
 import { KeyRow } from '../KeyRow';
 import { NewEntry } from '../NewEntry';
 import { RemoveChip } from '../RemoveChip';

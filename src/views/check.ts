@@ -1,0 +1,416 @@
+import type { ShownAnswer } from '@/core/content/shownAnswer';
+import type { Standing } from '@/core/content/questionBase';
+import { shownLine } from '@/core/content/shownLine';
+import type { Prose } from '@/core/content/prose';
+import type { Fraction } from '@/core/figures/fraction';
+import { ofAttempt } from '@/core/checking/classWork';
+import { meanShare } from '@/core/checking/meanShare';
+import { spreadOf, type Spread } from '@/core/checking/spread';
+import type { Given } from '@/core/checking/ways';
+import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import type { StudentQuestion } from '@/core/reveal/packets';
+import { questionsForStudent } from '@/core/reveal/slip';
+import type { RecordedTotal } from '@/core/scoring/joinAttempts';
+import type { Lateness } from '@/core/scoring/lateness';
+import type { NearMiss, Verdict } from '@/core/marks/mark';
+import { contextOf } from '@/core/scoring/context';
+import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
+import {
+  overrideDiffers,
+  shareOfScore,
+  verdictOfScore,
+  type QuestionScore,
+} from '@/core/scoring/scoreQuestion';
+import { traceTotal, type Total } from '@/core/scoring/total';
+import { traceJoin } from '@/core/scoring/traceJoin';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import type { Override } from '@/core/quiz/work/override';
+import type { SetTo } from '@/core/quiz/people/school';
+import { questionTitle } from '@/core/content/plainText';
+import type { Paper } from '@/core/quiz/quiz';
+import { same } from '@/core/figures/deepEqual';
+import { studentsSetTo } from '@/store/class/roster';
+import { db } from '@/store/records/db';
+import { keyField, stepOf } from '@/store/records/steps';
+import { draftPaper } from '@/store/quiz/quizzes';
+import { placementIn } from '@/core/quiz/paper';
+import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';
+import { finishedAt, type NotCounted } from '@/core/quiz/times/window';
+import { tryAnswer, type Trial } from '@/views/tryAnswer';
+import { readerWords } from './readerWords';
+import { byName, liveClass, namesakes, toldApart, workOf, type NamedWork } from './papers';
+
+export interface CheckCell {
+  /** The question's number on the paper. */
+  readonly number: number;
+  readonly verdict: Verdict;
+  readonly credit: Fraction;
+  readonly standing: Standing;
+  readonly earned: Fraction;
+  readonly waiting: Fraction;
+  readonly answer: string;
+  readonly nearMiss: NearMiss | null;
+  readonly contradiction: boolean;
+  /** How many hints were asked for. */
+  readonly hints: number;
+  /** The teacher's own score, and whether marking now gives something else than when it was set. */
+  readonly override: {
+    readonly reason: string;
+    readonly differs: boolean;
+    /** True where the answer waited: it was marked by hand rather than changed. */
+    readonly byHand: boolean;
+  } | null;
+}
+
+/** One attempt. */
+export interface CheckRow {
+  readonly attemptId: string;
+  readonly studentId: string;
+  readonly name: string;
+  /** Tells a student from another of the same name; empty for one name of its own. */
+  readonly apart: string;
+  /** Which of how many attempts. */
+  readonly number: number;
+  readonly of: number;
+  readonly total: Total;
+  readonly notCounted: NotCounted | null;
+  /** The student's recorded score; null where no attempt counts. */
+  readonly recorded: RecordedTotal | null;
+  /** True where this attempt stands for the student. */
+  readonly stands: boolean;
+  readonly source: Attempt['source'];
+  readonly cells: readonly CheckCell[];
+}
+
+/** A class or a group of one whose students have work here. */
+export interface Circle {
+  readonly name: string;
+  readonly studentIds: readonly string[];
+}
+
+/** One column of the table. */
+export interface TableQuestion {
+  readonly id: string;
+  /** Its number on the paper: notes have one, too, and no column. */
+  readonly number: number;
+  readonly title: string;
+  /** What the teacher calls it; empty for no name of its own. */
+  readonly name: string;
+  readonly points: Fraction;
+  readonly standing: Standing;
+  /** The mean share of its points that was earned, 0 … 1; null while no answer to it is marked. */
+  readonly share: number | null;
+  /** Answers to it that wait for the teacher. */
+  readonly waiting: number;
+}
+
+export interface CheckTable {
+  readonly questions: readonly TableQuestion[];
+  readonly rows: readonly CheckRow[];
+  readonly outOf: Fraction;
+  /** The classes that take the quiz where there are several, and their groups. */
+  readonly circles: readonly Circle[];
+  /** Papers that count. */
+  readonly counted: number;
+  readonly waiting: number;
+  /** True where somebody has more than one attempt. */
+  readonly several: boolean;
+}
+
+function cellOf(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
+  const answer = attempt.answers[question.id];
+  const { mark, earned, waiting } = score;
+  return {
+    number,
+    verdict: verdictOfScore(score),
+    credit: shareOfScore(score),
+    standing: score.standing,
+    earned,
+    waiting,
+    answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
+    nearMiss: mark.nearMiss,
+    contradiction: mark.contradiction,
+    hints: attempt.hints[question.id]?.length ?? 0,
+    override: score.override && {
+      reason: score.override.reason,
+      differs: overrideDiffers(score),
+      byHand: score.override.gave === null,
+    },
+  };
+}
+
+/** Cells of answers that many gave: each is made, and sent to the page, once. */
+class Cells {
+  readonly #known = new Map<QuestionScore, CheckCell>();
+
+  of(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
+    // An own score and hints make a score of their own, which nobody shares.
+    const known = this.#known.get(score);
+    if (known) return known;
+    const cell = cellOf(question, number, attempt, score);
+    this.#known.set(score, cell);
+    return cell;
+  }
+}
+
+function rowsOf(
+  work: NamedWork,
+  questions: readonly Question[],
+  twice: ReadonlySet<string>,
+  cells: Cells,
+): CheckRow[] {
+  return work.sheets.map(({ attempt, notCounted, scores, total }) => {
+    return {
+      attemptId: attempt.id,
+      studentId: work.studentId,
+      name: work.student?.name ?? 'Removed student',
+      apart: toldApart(work.student, twice),
+      number: attempt.number,
+      of: work.sheets.length,
+      total,
+      notCounted,
+      recorded: work.recorded,
+      stands: work.counted === attempt,
+      source: attempt.source,
+      cells: questions.flatMap((question, index) =>
+        kindOf(question).asks ? [cells.of(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
+      ),
+    };
+  });
+}
+
+/** How many answers of attempts that count wait for the teacher. */
+export const waitingIn = (all: readonly NamedWork[]): number =>
+  all
+    .flatMap((work) => work.sheets)
+    .filter((sheet) => sheet.notCounted === null)
+    .reduce((sum, { scores }) => sum + scores.filter((score) => verdictOfScore(score) === 'waits').length, 0);
+
+/** How the answers that count came out, by question. */
+export async function spreads(quizId: string): Promise<Record<string, Spread>> {
+  const live = await liveClass(quizId);
+  const counted = workOf(live)
+    .flatMap(({ sheets }) => sheets)
+    .filter(({ notCounted }) => notCounted === null);
+  return Object.fromEntries(
+    live.paper.questions.map(({ id }, index) => [
+      id,
+      spreadOf(counted.map(({ scores }) => verdictOfScore(scores[index] as QuestionScore))),
+    ]),
+  );
+}
+
+/** What was answered to a question in attempts that count, each answer once; those that were given no answer too. */
+export async function answersTo(quizId: string, questionId: string): Promise<Given[]> {
+  const live = await liveClass(quizId);
+  const question = live.paper.questions.find(({ id }) => id === questionId);
+  if (!question) return [];
+  const given = new Map<string, { answer: Answer | null; times: number }>();
+  for (const { attempt, notCounted } of workOf(live).flatMap(({ sheets }) => sheets)) {
+    if (notCounted !== null) continue;
+    const answer = attempt.answers[questionId] ?? null;
+    const key =
+      answer === null
+        ? ''
+        : isAnswerTo(question, answer)
+          ? kindOf(question).answerKey(answer)
+          : JSON.stringify(answer);
+    const known = given.get(key);
+    if (known) known.times++;
+    else given.set(key, { answer, times: 1 });
+  }
+  return [...given.values()];
+}
+
+/** Classes and groups, each with those of its students who have work; none where it would be everybody. */
+async function circlesOf(setTo: readonly SetTo[], working: ReadonlySet<string>): Promise<Circle[]> {
+  const names = new Map((await db.classes.toArray()).map(({ id, name }) => [id, name]));
+  const classIds = [...new Set(setTo.map(({ classId }) => classId))];
+  const circles = await Promise.all(
+    classIds.map(async (classId): Promise<Circle[]> => {
+      const own = setTo.filter((one) => one.classId === classId);
+      const students = (await studentsSetTo(own)).filter(({ id }) => working.has(id));
+      const className = names.get(classId) ?? '';
+      const groups = [...new Set(students.flatMap((student) => student.groups))].sort();
+      const inGroup = (group: string): Circle => ({
+        name: classIds.length > 1 ? `${className}, ${group}` : group,
+        studentIds: students.filter((student) => student.groups.includes(group)).map(({ id }) => id),
+      });
+      return [{ name: className, studentIds: students.map(({ id }) => id) }, ...groups.map(inGroup)];
+    }),
+  );
+  return circles.flat().filter(({ studentIds }) => studentIds.length > 0 && studentIds.length < working.size);
+}
+
+/** Attempts × questions: every mark, and the totals. */
+export async function checkTable(quizId: string): Promise<CheckTable> {
+  const live = await liveClass(quizId);
+  const { paper } = live;
+  const work = workOf(live);
+  const twice = namesakes(live.students.values());
+  const cells = new Cells();
+  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice, cells));
+  return {
+    questions: askedIn(paper).map((question, index) => ({
+      id: question.id,
+      number: paper.questions.indexOf(question) + 1,
+      title: questionTitle(question.text, question.formulas),
+      name: question.name,
+      points: pointsOf(question, paper),
+      standing: placementIn(paper, question.id).standing,
+      share: shareOf(rows, index),
+      waiting: rows.filter((row) => row.notCounted === null && row.cells[index]?.verdict === 'waits').length,
+    })),
+    rows: rows.sort(
+      (a, b) =>
+        byName(a, b) ||
+        (a.studentId < b.studentId ? -1 : 1) * Number(a.studentId !== b.studentId) ||
+        a.number - b.number,
+    ),
+    outOf: outOfPaper(paper),
+    circles: await circlesOf(live.quiz.standing.setTo, new Set(work.map(({ studentId }) => studentId))),
+    counted: rows.filter((row) => row.notCounted === null).length,
+    waiting: waitingIn(work),
+    several: work.some((one) => one.sheets.length > 1),
+  };
+}
+
+/** A table without its rows: they are fetched in pieces, so that a page never stops for a large class. */
+export type CheckHead = Omit<CheckTable, 'rows'> & { readonly token: number; readonly count: number };
+
+let made = 0;
+/** The tables made last, by quiz. */
+const tables = new Map<string, { readonly token: number; readonly table: CheckTable }>();
+
+/** Marks everyone and gives the table's head; its rows wait under the token until the next table of this quiz. */
+export async function checkHead(quizId: string): Promise<CheckHead> {
+  const table = await checkTable(quizId);
+  const token = ++made;
+  tables.set(quizId, { token, table });
+  const { rows, ...head } = table;
+  return { ...head, token, count: rows.length };
+}
+
+/** Rows of the table made under a token, `from` up to before `to`; null where another one has been made since. */
+export function checkRows(quizId: string, token: number, from: number, to: number): CheckRow[] | null {
+  const kept = tables.get(quizId);
+  return kept?.token === token ? kept.table.rows.slice(from, to) : null;
+}
+
+/** The mean share of a question over the attempts that count; null while there is none. */
+const shareOf = (rows: readonly CheckRow[], index: number): number | null =>
+  meanShare(rows.flatMap((row) => (row.notCounted === null ? (row.cells[index] ?? []) : [])));
+
+/** One answer of the class opened: what was given, how it came to its points, and the teacher's own score. */
+export interface OpenedAnswer {
+  readonly answer: Answer | null;
+  /** The answer as people are shown it; null where none was given. */
+  readonly shown: ShownAnswer | null;
+  readonly trial: Trial;
+  /** The hints that the student asked for. */
+  readonly hints: readonly Prose[];
+  readonly override: Override | null;
+  /** What marking alone gives; null while the answer waits. */
+  readonly marked: Fraction | null;
+  /** What the draft would give, and the step that keyed this answer in it; null where the draft gives the same. */
+  readonly draft: {
+    readonly earned: Fraction;
+    readonly possible: Fraction;
+    readonly waits: boolean;
+    readonly step: number | null;
+  } | null;
+}
+
+/** What the draft would give for an answer, where it is something else than what counts. */
+async function inDraft(
+  quizId: string,
+  question: Question,
+  { answer, hints }: Pick<OpenedAnswer, 'answer'> & { readonly hints: readonly string[] },
+  live: Paper,
+): Promise<OpenedAnswer['draft']> {
+  const draft = await draftPaper(quizId);
+  const written = draft.questions.find(({ id }) => id === question.id);
+  if (!answer || !written) return null;
+  const placed = (paper: Paper) => placementIn(paper, question.id);
+  if (same([written, placed(draft)], [question, placed(live)])) return null;
+  const score = (one: Question, paper: Paper) =>
+    scoreMark(markAnswer(one, answer, contextOf(paper, one)), one, paper, null, hints);
+  const [before, after] = [score(question, live), score(written, draft)];
+  if (same([before.earned, before.waiting], [after.earned, after.waiting])) return null;
+  const step = await stepOf(quizId, keyField(question.id, answer));
+  return { earned: after.earned, possible: after.possible, waits: after.marked === null, step };
+}
+
+export async function openAnswer(
+  quizId: string,
+  attemptId: string,
+  questionId: string,
+): Promise<OpenedAnswer | null> {
+  const { sheets, paper, overrides } = await liveClass(quizId);
+  const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
+  const question = paper.questions.find((one) => one.id === questionId);
+  if (!attempt || !question) return null;
+  const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
+  const answer = attempt.answers[questionId] ?? null;
+  const hints = attempt.hints[questionId] ?? [];
+  const mark = markAnswer(question, answer, contextOf(paper, question));
+  const { marked } = scoreMark(mark, question, paper, null, hints);
+  const trial = tryAnswer(question, answer, paper, override, hints);
+  const shown = answer && shownAnswer(question, answer);
+  const draft = await inDraft(quizId, question, { answer, hints }, paper);
+  const taken = question.hints.filter(({ id }) => hints.includes(id)).map(({ text }) => text);
+  return { answer, shown, trial, hints: taken, override, marked, draft };
+}
+
+/** A question of a paper as the student met it, with what was given. */
+export interface PaperQuestion extends StudentQuestion {
+  /** Its number on the teacher's paper. */
+  readonly number: number;
+  readonly formulas: Question['formulas'];
+  readonly answer: Answer | null;
+  /** The answer as people are shown it, also one of another kind than the question. */
+  readonly shown: ShownAnswer | null;
+}
+
+/** What a student handed in, as it was seen, but in the teacher's order of questions. */
+export async function openPaper(quizId: string, attemptId: string): Promise<PaperQuestion[] | null> {
+  const { sheets, paper } = await liveClass(quizId);
+  const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
+  if (!attempt) return null;
+  const met = new Map(questionsForStudent(paper, attempt).map((one) => [one.id, one]));
+  return paper.questions.flatMap((question, index) => {
+    const one = met.get(question.id);
+    if (!one) return [];
+    const given = attempt.answers[question.id] ?? null;
+    const answer = given && isAnswerTo(question, given) ? given : null;
+    const shown = given && shownAnswer(question, given);
+    return [{ ...one, number: index + 1, formulas: question.formulas, answer, shown }];
+  });
+}
+
+/** One attempt opened: how its total and the recorded score came about, and when it came. */
+export interface OpenedAttempt {
+  readonly trace: readonly string[];
+  readonly finishedAt: number;
+  readonly timeKnown: boolean;
+  readonly late: Lateness | null;
+}
+
+export async function openAttempt(quizId: string, attemptId: string): Promise<OpenedAttempt | null> {
+  const live = await liveClass(quizId);
+  const work = workOf(live).find((one) => one.sheets.some(({ attempt }) => attempt.id === attemptId));
+  const sheet = work?.sheets.find(({ attempt }) => attempt.id === attemptId);
+  if (!work || !sheet) return null;
+  const joined = work.sheets.length > 1 || sheet.notCounted !== null;
+  const { counts } = live.paper.content.attempts;
+  const lines = [
+    ...traceTotal(sheet.scores, sheet.path),
+    ...(joined ? traceJoin(work.sheets, work.recorded, counts, live.paper.content.scoring.rounding) : []),
+  ];
+  return {
+    trace: lines.map(readerWords),
+    finishedAt: finishedAt(sheet.attempt, live.windowOf(sheet.attempt.studentId)),
+    timeKnown: sheet.attempt.timeKnown,
+    late: sheet.late,
+  };
+}
