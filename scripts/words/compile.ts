@@ -27,21 +27,22 @@ const SMALL = /^[a-zß-öø-ÿ]{2,}$/;
  * are those that it knows with a capital alone.
  */
 function wordsOf({ words }: ListRecipe): { words: string[]; names: Set<string> } {
-  const all = new Set<string>();
-  const small = new Set<string>();
+  /** By word, whether it is known in small letters. */
+  const known = new Map<string, boolean>();
   for (const word of words()) {
-    if (small.has(word)) continue;
+    if (known.get(word)) continue;
     if (SMALL.test(word)) {
-      all.add(word);
-      small.add(word);
+      known.set(word, true);
       continue;
     }
     const folded = word.normalize('NFKC').toLowerCase().normalize('NFC');
     if (!/^[\p{L}\p{M}]{2,}$/u.test(folded)) continue;
-    all.add(folded);
-    if (word.normalize('NFKC').normalize('NFC') === folded) small.add(folded);
+    const isSmall = word.normalize('NFKC').normalize('NFC') === folded;
+    if (isSmall || !known.has(folded)) known.set(folded, isSmall);
   }
-  return { words: [...all].sort(), names: new Set([...all].filter((word) => !small.has(word))) };
+  const names = new Set<string>();
+  for (const [word, isSmall] of known) if (!isSmall) names.add(word);
+  return { words: [...known.keys()].sort(), names };
 }
 
 mkdirSync(FOLDER, { recursive: true });

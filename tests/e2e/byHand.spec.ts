@@ -135,21 +135,25 @@ test('waiting answers by points: full ones in one key, a comment by a few letter
   ).toBeInViewport();
 });
 
-test('points that the full disc does not take are said, and saved by another press', async ({ page }) => {
-  await openDemo(page, 'check');
-  await page.getByRole('button', { name: 'By hand', exact: true }).click();
-  await expect(margin(page).getByLabel('Points for this answer')).toBeFocused();
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
-    const failed = { times: 0 };
-    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...more: [unknown, IDBValidKey?]) {
-      if (this.name === 'overrides' && failed.times++ === 0)
-        throw new DOMException('full', 'QuotaExceededError');
-      return put.apply(this, more);
-    };
-  });
-  await page.keyboard.type('1');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(progress(page)).toHaveText('1 of 3 marked');
-});
+test(
+  'points that the full disc does not take are said, and saved by another press',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'check');
+    await page.getByRole('button', { name: 'By hand', exact: true }).click();
+    await expect(margin(page).getByLabel('Points for this answer')).toBeFocused();
+    await page.evaluate(() => {
+      const put = IDBObjectStore.prototype.put;
+      const failed = { times: 0 };
+      IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...more: [unknown, IDBValidKey?]) {
+        if (this.name === 'overrides' && failed.times++ === 0)
+          throw new DOMException('full', 'QuotaExceededError');
+        return put.apply(this, more);
+      };
+    });
+    await page.keyboard.type('1');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(progress(page)).toHaveText('1 of 3 marked');
+  },
+);

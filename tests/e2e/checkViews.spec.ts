@@ -8,61 +8,63 @@ const names = (page: Page) => page.getByRole('table', { name: 'Scores' }).getByR
 const view = (page: Page, name: string) =>
   page.getByRole('group', { name: 'View' }).getByRole('button', { name });
 
-test('all papers: shown by what is in them, by group and by a question, without names, and their sums agree', async ({
-  page,
-}) => {
-  await openDemo(page, 'check');
-  await expect(names(page)).toHaveCount(25);
-  await page.getByLabel('Showing').selectOption('waiting');
-  await expect(names(page)).toHaveText(['Karl Mead', 'Pia Strand', 'Wim Eddy', 'Sum of 3 papers']);
-  await page.getByLabel('Showing').selectOption('near');
-  const near = await page.locator('td .near-mark').count();
-  expect(near).toBeGreaterThan(4);
-  await page.getByLabel('Showing').selectOption('all');
-  await page.getByLabel('of', { exact: true }).selectOption('blue');
-  const blue = await names(page).count();
-  expect(blue).toBeGreaterThan(5);
-  expect(blue).toBeLessThan(25);
-  await page.getByLabel('of', { exact: true }).selectOption('everybody');
+test(
+  'all papers: shown by what is in them, by group and by a question, without names, and their sums agree',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'check');
+    await expect(names(page)).toHaveCount(25);
+    await page.getByLabel('Showing').selectOption('waiting');
+    await expect(names(page)).toHaveText(['Karl Mead', 'Pia Strand', 'Wim Eddy', 'Sum of 3 papers']);
+    await page.getByLabel('Showing').selectOption('near');
+    const near = await page.locator('td .near-mark').count();
+    expect(near).toBeGreaterThan(4);
+    await page.getByLabel('Showing').selectOption('all');
+    await page.getByLabel('of', { exact: true }).selectOption('blue');
+    const blue = await names(page).count();
+    expect(blue).toBeGreaterThan(5);
+    expect(blue).toBeLessThan(25);
+    await page.getByLabel('of', { exact: true }).selectOption('everybody');
 
-  // A press on a question's head sorts by what was earned in it.
-  const head = page.getByRole('columnheader', { name: /^4.*sort by it/ });
-  await head.getByRole('button').click();
-  await expect(page.getByRole('columnheader', { name: /^4.*sorted by it/ })).toHaveAttribute('aria-sort', 'ascending'); // prettier-ignore
-  const first = (await names(page).first().textContent()) ?? '';
-  expect((await checkRow(page, first))[3]).toMatch(/^Question 4: (wrong|nothing)/);
-  await page.getByLabel('Questions').selectOption('hardest');
-  const heads = page.getByRole('table', { name: 'Scores' }).getByRole('columnheader');
-  const shares = (await heads.allTextContents()).flatMap((text) => /(\d+)%/.exec(text)?.[1] ?? []).map(Number); // prettier-ignore
-  expect(shares).toEqual([...shares].sort((a, b) => a - b));
-  await page.getByLabel('Questions').selectOption('paper');
+    // A press on a question's head sorts by what was earned in it.
+    const head = page.getByRole('columnheader', { name: /^4.*sort by it/ });
+    await head.getByRole('button').click();
+    await expect(page.getByRole('columnheader', { name: /^4.*sorted by it/ })).toHaveAttribute('aria-sort', 'ascending'); // prettier-ignore
+    const first = (await names(page).first().textContent()) ?? '';
+    expect((await checkRow(page, first))[3]).toMatch(/^Question 4: (wrong|nothing)/);
+    await page.getByLabel('Questions').selectOption('hardest');
+    const heads = page.getByRole('table', { name: 'Scores' }).getByRole('columnheader');
+    const shares = (await heads.allTextContents()).flatMap((text) => /(\d+)%/.exec(text)?.[1] ?? []).map(Number); // prettier-ignore
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    await page.getByLabel('Questions').selectOption('paper');
 
-  // The sums of the columns and of the totals, against the cells themselves.
-  const spoken = await page
+    // The sums of the columns and of the totals, against the cells themselves.
+    const spoken = await page
     .locator('[data-cell^="demo-rivers-paper"]')
     .evaluateAll((cells) =>
       cells.map((cell) => [cell.getAttribute('data-cell'), cell.getAttribute('aria-label') ?? cell.textContent]),
     ); // prettier-ignore
-  const earned = (column: number) =>
-    spoken
-      .filter(([at]) => at?.endsWith(`:${column}`))
-      .reduce((sum, [, text]) => sum + Number(/([\d.]+) points?/.exec(text ?? '')?.[1] ?? 0), 0);
-  for (const column of [0, 3, 7]) {
-    const sum = page.locator(`[data-cell="sums:${column}"]`);
-    expect(Number(await sum.textContent())).toBeCloseTo(earned(column), 2);
-  }
-  await page.locator('[data-cell="sums:3"]').click();
-  await expect(margin(page).getByText('Question 4, all papers shown')).toBeVisible();
-  await expect(margin(page).getByRole('list', { name: 'How the sum came about' })).toContainText('papers × 2 ='); // prettier-ignore
-  await page.locator('[data-cell="sums:8"]').click();
-  await expect(margin(page).getByText(/^The totals add up to/)).toBeVisible();
+    const earned = (column: number) =>
+      spoken
+        .filter(([at]) => at?.endsWith(`:${column}`))
+        .reduce((sum, [, text]) => sum + Number(/([\d.]+) points?/.exec(text ?? '')?.[1] ?? 0), 0);
+    for (const column of [0, 3, 7]) {
+      const sum = page.locator(`[data-cell="sums:${column}"]`);
+      expect(Number(await sum.textContent())).toBeCloseTo(earned(column), 2);
+    }
+    await page.locator('[data-cell="sums:3"]').click();
+    await expect(margin(page).getByText('Question 4, all papers shown')).toBeVisible();
+    await expect(margin(page).getByRole('list', { name: 'How the sum came about' })).toContainText('papers × 2 ='); // prettier-ignore
+    await page.locator('[data-cell="sums:8"]').click();
+    await expect(margin(page).getByText(/^The totals add up to/)).toBeVisible();
 
-  await page.getByLabel('Sorted by').selectOption('name');
-  await page.getByLabel('Names').selectOption('hidden');
-  await expect(names(page).first()).toHaveText('Student 1');
-  await expect(page.getByText('Ada Marsh')).toHaveCount(0);
-  await expectAccessibleHere(page, 'all papers');
-});
+    await page.getByLabel('Sorted by').selectOption('name');
+    await page.getByLabel('Names').selectOption('hidden');
+    await expect(names(page).first()).toHaveText('Student 1');
+    await expect(page.getByText('Ada Marsh')).toHaveCount(0);
+    await expectAccessibleHere(page, 'all papers');
+  },
+);
 
 test('one paper: what was handed in as it was met, marked by key, from paper to paper, the place kept', async ({
   page,
@@ -156,41 +158,43 @@ test('one question: look-alikes together, what wants a look first, who gave them
   await fits(page, 'one question');
 });
 
-test('look-alikes by hand: put together, taken out, taken back, and kept for whatever comes later', async ({
-  page,
-}) => {
-  await openDemo(page, 'check');
-  await page.getByRole('button', { name: /^Question 2: wrong/ }).first().click(); // prettier-ignore
-  await page.keyboard.press('2');
-  const answers = page.getByRole('group', { name: 'Answers to question 2' });
-  const bundle = (name: RegExp) => answers.locator('[data-bundle]').filter({ hasText: name });
-  const bundles = answers.locator('[data-bundle]');
-  await expect(bundle(/cutoff lake/)).toHaveCount(1);
-  const before = await bundles.count();
-  await bundle(/cutoff lake/).click();
-  // Nothing of the key changes: no bar asks to apply anything.
-  await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
-  await expect(bundles).toHaveCount(before - 1);
-  await expect(bundle(/cut-off/)).toHaveText(/^2.*cut-off.*cutoff lake/);
-  await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
-  // Answers that are marked differently can be the same thing, too: the bundle says what each earns.
-  await bundle(/lagoon/).click();
-  await answers.getByLabel('The same thing as').selectOption({ label: 'horseshoe lake' });
-  await bundle(/horseshoe lake/).click();
-  await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
-  await expect(bundle(/horseshoe lake/)).toHaveText(/3 wrong, 2 partly right|2 partly right, 3 wrong/);
-  await page.reload();
-  await page.getByRole('button', { name: /^Question 2: partly right/ }).first().click(); // prettier-ignore
-  await page.keyboard.press('2');
-  await expect(bundles).toHaveCount(before - 3);
-  const joined = bundle(/cut-off/);
-  await joined.click();
-  await answers.getByRole('button', { name: /^Take out “lagoon”|^Take out “horseshoe lake”/ }).first().click(); // prettier-ignore
-  await expect(bundles).toHaveCount(before - 2);
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
-  await expect(bundles).toHaveCount(before - 3);
-  await expectAccessibleHere(page, 'look-alikes by hand');
-});
+test(
+  'look-alikes by hand: put together, taken out, taken back, and kept for whatever comes later',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'check');
+    await page.getByRole('button', { name: /^Question 2: wrong/ }).first().click(); // prettier-ignore
+    await page.keyboard.press('2');
+    const answers = page.getByRole('group', { name: 'Answers to question 2' });
+    const bundle = (name: RegExp) => answers.locator('[data-bundle]').filter({ hasText: name });
+    const bundles = answers.locator('[data-bundle]');
+    await expect(bundle(/cutoff lake/)).toHaveCount(1);
+    const before = await bundles.count();
+    await bundle(/cutoff lake/).click();
+    // Nothing of the key changes: no bar asks to apply anything.
+    await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+    await expect(bundles).toHaveCount(before - 1);
+    await expect(bundle(/cut-off/)).toHaveText(/^2.*cut-off.*cutoff lake/);
+    await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
+    // Answers that are marked differently can be the same thing, too: the bundle says what each earns.
+    await bundle(/lagoon/).click();
+    await answers.getByLabel('The same thing as').selectOption({ label: 'horseshoe lake' });
+    await bundle(/horseshoe lake/).click();
+    await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+    await expect(bundle(/horseshoe lake/)).toHaveText(/3 wrong, 2 partly right|2 partly right, 3 wrong/);
+    await page.reload();
+    await page.getByRole('button', { name: /^Question 2: partly right/ }).first().click(); // prettier-ignore
+    await page.keyboard.press('2');
+    await expect(bundles).toHaveCount(before - 3);
+    const joined = bundle(/cut-off/);
+    await joined.click();
+    await answers.getByRole('button', { name: /^Take out “lagoon”|^Take out “horseshoe lake”/ }).first().click(); // prettier-ignore
+    await expect(bundles).toHaveCount(before - 2);
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+    await expect(bundles).toHaveCount(before - 3);
+    await expectAccessibleHere(page, 'look-alikes by hand');
+  },
+);
 
 test(
   'the class at once: shares by thirds, who put what where, spots on the picture, numbers on a line',

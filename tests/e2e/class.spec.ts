@@ -241,34 +241,38 @@ test(
   },
 );
 
-test('a student who stands in the file twice has two attempts, by choice; one unknown is matched by hand', async ({
-  page,
-}) => {
-  await openDemo(page, 'tray');
-  const csv = [
-    'Student;Number;Q1;Q2',
-    'Yann I.;;upper course;lagoon',
-    'Zoe Mere;826;middle course;oxbow lake',
-    'Zoe Mere;826;upper course;oxbow lake',
-  ].join('\r\n');
-  const dialog = await chooseFile(page, {
-    name: 'two.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(csv, 'utf16le'),
-  });
-  await dialog.getByLabel('What to do with Yann I.').selectOption({ label: 'is Yann Isle 825' });
-  await expect(dialog.getByText('line 3: Zoe Mere appears again on line 4; that row is used')).toBeVisible();
-  await dialog.getByLabel('A student who appears more than once').selectOption('attempts');
-  await expect(dialog.getByText('3 papers ready.')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Import 3 papers' }).click();
-  await expect(page.getByText('26 of 26 handed in')).toBeVisible();
-  await goTo(page, 'Check');
-  await expect(page.getByRole('columnheader', { name: /Recorded/ })).toBeVisible();
-  const rows = page.getByRole('row', { name: /Zoe Mere/ });
-  await expect(rows).toHaveCount(2);
-  await expect.poll(async () => (await checkRow(page, 'Zoe Mere · 1')).at(-1)).toBe('2');
-  await expect.poll(async () => (await checkRow(page, 'Zoe Mere · 2')).at(-1)).toBe('3');
-});
+test(
+  'a student who stands in the file twice has two attempts, by choice; one unknown is matched by hand',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'tray');
+    const csv = [
+      'Student;Number;Q1;Q2',
+      'Yann I.;;upper course;lagoon',
+      'Zoe Mere;826;middle course;oxbow lake',
+      'Zoe Mere;826;upper course;oxbow lake',
+    ].join('\r\n');
+    const dialog = await chooseFile(page, {
+      name: 'two.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(csv, 'utf16le'),
+    });
+    await dialog.getByLabel('What to do with Yann I.').selectOption({ label: 'is Yann Isle 825' });
+    await expect(
+      dialog.getByText('line 3: Zoe Mere appears again on line 4; that row is used'),
+    ).toBeVisible();
+    await dialog.getByLabel('A student who appears more than once').selectOption('attempts');
+    await expect(dialog.getByText('3 papers ready.')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Import 3 papers' }).click();
+    await expect(page.getByText('26 of 26 handed in')).toBeVisible();
+    await goTo(page, 'Check');
+    await expect(page.getByRole('columnheader', { name: /Recorded/ })).toBeVisible();
+    const rows = page.getByRole('row', { name: /Zoe Mere/ });
+    await expect(rows).toHaveCount(2);
+    await expect.poll(async () => (await checkRow(page, 'Zoe Mere · 1')).at(-1)).toBe('2');
+    await expect.poll(async () => (await checkRow(page, 'Zoe Mere · 2')).at(-1)).toBe('3');
+  },
+);
 
 test('a spreadsheet is read like a text file', async ({ page }) => {
   await openDemo(page, 'tray');

@@ -31,62 +31,63 @@ async function totals(page: Page): Promise<[string, string][]> {
   return rows;
 }
 
-test('the whole Shelf is backed up in one press and comes back into an empty browser, scores and undo included', async ({
-  page,
-  browser,
-}) => {
-  test.setTimeout(90_000);
-  await openDemo(page, 'check');
-  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
-  await page.getByLabel('Comment to the student on this answer').fill('Nearly: say it in one word.');
-  await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
-  const before = await totals(page);
-  expect(before.length).toBe(24);
-  await shelf(page);
-  await expect(page.getByText('No backup has been made yet.')).toBeVisible();
-  const backup = await saved(page, () =>
-    page.getByRole('button', { name: 'Back up everything now' }).click(),
-  );
-  expect(backup.name).toMatch(/^yentrel-backup-\d{4}-\d\d-\d\d\.yentrel$/);
-  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.waitForURL(/quiz/);
-  await shelf(page);
-  await expect(page.getByText('Last backup: today. Changes have been made since.')).toBeVisible();
+test(
+  'the whole Shelf is backed up in one press and comes back into an empty browser, scores and undo included',
+  { tag: '@long' },
+  async ({ page, browser }) => {
+    test.setTimeout(90_000);
+    await openDemo(page, 'check');
+    await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+    await page.getByLabel('Comment to the student on this answer').fill('Nearly: say it in one word.');
+    await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+    const before = await totals(page);
+    expect(before.length).toBe(24);
+    await shelf(page);
+    await expect(page.getByText('No backup has been made yet.')).toBeVisible();
+    const backup = await saved(page, () =>
+      page.getByRole('button', { name: 'Back up everything now' }).click(),
+    );
+    expect(backup.name).toMatch(/^yentrel-backup-\d{4}-\d\d-\d\d\.yentrel$/);
+    await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
+    await page.getByRole('button', { name: 'New quiz' }).click();
+    await page.waitForURL(/quiz/);
+    await shelf(page);
+    await expect(page.getByText('Last backup: today. Changes have been made since.')).toBeVisible();
 
-  const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
-  const other = await elsewhere.newPage();
-  await shelf(other);
-  await other.getByRole('button', { name: 'start empty' }).click();
-  await other.getByRole('button', { name: 'Remove it' }).click();
-  await expect(other.getByText('The shelf is empty.')).toBeVisible();
-  await openFile(other, backup.name, backup.buffer);
-  const dialog = other.getByRole('dialog', { name: /^Backup of/ });
-  await expect(dialog.getByText('not on this Shelf')).toHaveCount(7);
-  await expect(dialog.getByText('48 students who will come onto your class list')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Restore' }).click();
-  await expect(other.getByText('24 of 26 handed in')).toBeVisible();
-  await openDemo(other, 'check');
-  expect(await totals(other)).toEqual(before);
-  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue(
-    'Nearly: say it in one word.',
-  );
-  await other.getByRole('button', { name: /^Undo/ }).click();
-  await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('');
+    const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
+    const other = await elsewhere.newPage();
+    await shelf(other);
+    await other.getByRole('button', { name: 'start empty' }).click();
+    await other.getByRole('button', { name: 'Remove it' }).click();
+    await expect(other.getByText('The shelf is empty.')).toBeVisible();
+    await openFile(other, backup.name, backup.buffer);
+    const dialog = other.getByRole('dialog', { name: /^Backup of/ });
+    await expect(dialog.getByText('not on this Shelf')).toHaveCount(7);
+    await expect(dialog.getByText('48 students who will come onto your class list')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Restore' }).click();
+    await expect(other.getByText('24 of 26 handed in')).toBeVisible();
+    await openDemo(other, 'check');
+    expect(await totals(other)).toEqual(before);
+    await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue(
+      'Nearly: say it in one word.',
+    );
+    await other.getByRole('button', { name: /^Undo/ }).click();
+    await expect(other.getByLabel('Comment to the student on this answer')).toHaveValue('');
 
-  // Now both have gone on by themselves.
-  await goTo(other, 'Write');
-  await other.getByRole('textbox', { name: 'Title' }).fill('Rivers there');
-  await expect(other.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
-  await shelf(other);
-  await openFile(other, backup.name, backup.buffer);
-  await expect(dialog.getByText('changed in both places')).toBeVisible();
-  await expect(dialog.getByLabel(/^What happens to/)).toHaveValue('both');
-  await dialog.getByRole('button', { name: 'Restore' }).click();
-  await expect(other.getByText('How rivers shape the land (from the backup)')).toBeVisible();
-  await expect(other.getByText('Rivers there')).toBeVisible();
-  await elsewhere.close();
-});
+    // Now both have gone on by themselves.
+    await goTo(other, 'Write');
+    await other.getByRole('textbox', { name: 'Title' }).fill('Rivers there');
+    await expect(other.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
+    await shelf(other);
+    await openFile(other, backup.name, backup.buffer);
+    await expect(dialog.getByText('changed in both places')).toBeVisible();
+    await expect(dialog.getByLabel(/^What happens to/)).toHaveValue('both');
+    await dialog.getByRole('button', { name: 'Restore' }).click();
+    await expect(other.getByText('How rivers shape the land (from the backup)')).toBeVisible();
+    await expect(other.getByText('Rivers there')).toBeVisible();
+    await elsewhere.close();
+  },
+);
 
 test(
   'a quiz goes to a colleague without students; a later copy says what it changes, and its effect is seen first',
@@ -148,66 +149,72 @@ test(
   },
 );
 
-test('a folder is kept up to date by itself where the browser allows it', async ({ page }) => {
-  await page.addInitScript(() => {
-    // The browser's own window for choosing a folder cannot be driven: its private folder stands for the chosen one.
-    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
-  });
-  await shelf(page);
-  await page.getByRole('button', { name: 'set up automatic backups to a folder' }).click();
-  await expect(page.getByText(/^Backups go to the folder .* automatically/)).toBeVisible();
-  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
-  const files = () =>
-    page.evaluate(async () => {
-      const found: [string, number][] = [];
-      const root = await navigator.storage.getDirectory();
-      for await (const [name, handle] of (
-        root as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
-      ).entries())
-        found.push([name, (await handle.getFile()).size]);
-      return found;
+test(
+  'a folder is kept up to date by itself where the browser allows it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      // The browser's own window for choosing a folder cannot be driven: its private folder stands for the chosen one.
+      Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() });
     });
-  const [written] = await files();
-  expect(written?.[0]).toMatch(/^yentrel-backup-.*\.yentrel$/);
-  expect(written?.[1]).toBeGreaterThan(3000);
-  await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.waitForURL(/quiz/);
-  await shelf(page);
-  await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
-  expect((await files())[0]?.[1]).toBeGreaterThan(written?.[1] ?? 0);
-  await page.getByRole('button', { name: 'Stop automatic backups' }).click();
-  await expect(page.getByRole('button', { name: 'set up automatic backups to a folder' })).toBeVisible();
-});
+    await shelf(page);
+    await page.getByRole('button', { name: 'set up automatic backups to a folder' }).click();
+    await expect(page.getByText(/^Backups go to the folder .* automatically/)).toBeVisible();
+    await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
+    const files = () =>
+      page.evaluate(async () => {
+        const found: [string, number][] = [];
+        const root = await navigator.storage.getDirectory();
+        for await (const [name, handle] of (
+          root as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
+        ).entries())
+          found.push([name, (await handle.getFile()).size]);
+        return found;
+      });
+    const [written] = await files();
+    expect(written?.[0]).toMatch(/^yentrel-backup-.*\.yentrel$/);
+    expect(written?.[1]).toBeGreaterThan(3000);
+    await page.getByRole('button', { name: 'New quiz' }).click();
+    await page.waitForURL(/quiz/);
+    await shelf(page);
+    await expect(page.getByText('Last backup: today. Nothing has changed since.')).toBeVisible();
+    expect((await files())[0]?.[1]).toBeGreaterThan(written?.[1] ?? 0);
+    await page.getByRole('button', { name: 'Stop automatic backups' }).click();
+    await expect(page.getByRole('button', { name: 'set up automatic backups to a folder' })).toBeVisible();
+  },
+);
 
-test('all answers go out as a file; points that were changed in it come back as own scores', async ({
-  page,
-}) => {
-  await openDemo(page, 'hand-back');
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Hand back' }).click();
-  const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
-  expect(file.name).toBe('How-rivers-shape-the-land-answers.csv');
-  const rows = papa.parse(file.text.replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
-  expect(rows.length).toBe(25);
-  const sheet = await saved(page, () =>
-    page.getByRole('button', { name: 'Answers as a spreadsheet' }).click(),
-  );
-  expect(sheet.name).toBe('How-rivers-shape-the-land-answers.xlsx');
+test(
+  'all answers go out as a file; points that were changed in it come back as own scores',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'hand-back');
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Hand back' }).click();
+    const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
+    expect(file.name).toBe('How-rivers-shape-the-land-answers.csv');
+    const rows = papa.parse(file.text.replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
+    expect(rows.length).toBe(25);
+    const sheet = await saved(page, () =>
+      page.getByRole('button', { name: 'Answers as a spreadsheet' }).click(),
+    );
+    expect(sheet.name).toBe('How-rivers-shape-the-land-answers.xlsx');
 
-  await goTo(page, 'Tray');
-  const answers = page.getByLabel('Answer file', { exact: true });
-  const take = async (name: string, buffer: Buffer) => {
-    await answers.setInputFiles({ name, mimeType: 'text/csv', buffer });
-    await page.getByRole('button', { name: 'Import 24 papers' }).click();
-  };
-  await take(sheet.name, sheet.buffer);
-  await expect(page.getByText('24 papers unchanged.')).toBeVisible();
-  const at = rows[0]?.indexOf('Points for Q4') ?? 0;
-  const changed = rows.map((row) =>
-    row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row,
-  );
-  await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
-  await expect(page.getByText(/23 papers unchanged\./)).toBeVisible();
-  await goTo(page, 'Check');
-  await page.getByRole('button', { name: '1 score you set' }).click();
-  await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');
-});
+    await goTo(page, 'Tray');
+    const answers = page.getByLabel('Answer file', { exact: true });
+    const take = async (name: string, buffer: Buffer) => {
+      await answers.setInputFiles({ name, mimeType: 'text/csv', buffer });
+      await page.getByRole('button', { name: 'Import 24 papers' }).click();
+    };
+    await take(sheet.name, sheet.buffer);
+    await expect(page.getByText('24 papers unchanged.')).toBeVisible();
+    const at = rows[0]?.indexOf('Points for Q4') ?? 0;
+    const changed = rows.map((row) =>
+      row[0] === 'Karl Mead' ? row.map((cell, column) => (column === at ? '0.75' : cell)) : row,
+    );
+    await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
+    await expect(page.getByText(/23 papers unchanged\./)).toBeVisible();
+    await goTo(page, 'Check');
+    await page.getByRole('button', { name: '1 score you set' }).click();
+    await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');
+  },
+);

@@ -109,23 +109,25 @@ const SIZES = [
 ];
 
 for (const desk of ['write', 'plan', 'tray', 'check', 'handback'])
-  for (const size of (LONG && desk !== 'plan') || desk === 'write' ? SIZES : SIZES.slice(0, 1))
-    test(`nothing on ${desk} moves under the hand while its parts are loaded, ${size.width} wide`, async ({
-      page,
-    }) => {
-      await page.setViewportSize(size);
-      await page.goto('/');
-      await expect(page.getByText('24 of 26 handed in')).toBeVisible();
-      await watchShifts(page);
-      await slow(page);
-      await page.goto(`${DEMO}#${desk}`);
-      await expect(page.getByRole('main')).toBeVisible();
-      await page.waitForLoadState('networkidle');
-      // The last parts come from workers, after the network is quiet.
-      await expect(page.getByText(/^(Opening|Loading|Marking|Working out)/)).toHaveCount(0);
-      await page.evaluate(() => new Promise((done) => requestIdleCallback(() => setTimeout(done, 300))));
-      expect(await page.evaluate(() => (window as unknown as { shifts: Shift[] }).shifts)).toEqual([]);
-    });
+  for (const size of LONG && desk !== 'plan' ? SIZES : SIZES.slice(0, 1))
+    test(
+      `nothing on ${desk} moves under the hand while its parts are loaded, ${size.width} wide`,
+      { tag: ['tray', 'handback'].includes(desk) ? '@long' : [] },
+      async ({ page }) => {
+        await page.setViewportSize(size);
+        await page.goto('/');
+        await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+        await watchShifts(page);
+        await slow(page);
+        await page.goto(`${DEMO}#${desk}`);
+        await expect(page.getByRole('main')).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        // The last parts come from workers, after the network is quiet.
+        await expect(page.getByText(/^(Opening|Loading|Marking|Working out)/)).toHaveCount(0);
+        await page.evaluate(() => new Promise((done) => requestIdleCallback(() => setTimeout(done, 300))));
+        expect(await page.evaluate(() => (window as unknown as { shifts: Shift[] }).shifts)).toEqual([]);
+      },
+    );
 
 test('the first press on Write takes the question that is pressed, however soon it comes', async ({
   page,

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { LONG } from '../runs';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
 import { enter, sitEveryKind, writeEveryKind } from './everyKind';
@@ -212,7 +213,7 @@ test('every kind in Write and on a student’s page: axe finds nothing, and a ph
     await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
     await expect(page.getByRole('region', { name: `Question ${number} in hand` })).toBeVisible();
     await fits(page, `question ${number} in Write`);
-    await expectAccessible(page, `question ${number} in Write`);
+    if (LONG || number % 3 === 0) await expectAccessible(page, `question ${number} in Write`);
   }
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto('/');
@@ -236,7 +237,7 @@ test('every kind in Write and on a student’s page: axe finds nothing, and a ph
     const spot = shown.getByRole('button', { name: 'Set a spot with the keyboard' });
     if ((await spot.count()) > 0) await spot.click();
     await fits(sitting, `question ${number} on the student’s page`);
-    await expectAccessible(sitting, `question ${number} on the student’s page`);
+    if (LONG || number % 3 === 0) await expectAccessible(sitting, `question ${number} on the student’s page`);
     const on = number === 11 ? 'Review and hand in' : 'Next';
     await sitting.getByRole('button', { name: on }).click();
   }

@@ -121,51 +121,59 @@ test(
   },
 );
 
-test('words that students confuse are proposed, and what passes is said and set; without a list it is said, too', async ({
-  page,
-}) => {
-  await iceQuiz(page);
-  const hand = page.getByRole('region', { name: 'Question 1 in hand' });
-  const others = hand.getByLabel('Another word of the English word list');
-  await expect(others).toHaveValue('refuse');
-  await hand.getByRole('button', { name: 'Expect glazier as a wrong answer' }).click();
-  await expect(hand.getByLabel('Form 1 of glazier')).toHaveValue('glazier');
-  await expect(hand.getByRole('button', { name: 'Expect glazier as a wrong answer' })).toHaveCount(0);
-  const tried = page.getByRole('textbox', { name: /answer/i }).last();
-  const outcome = async (text: string) => {
+test(
+  'words that students confuse are proposed, and what passes is said and set; without a list it is said, too',
+  { tag: '@long' },
+  async ({ page }) => {
+    await iceQuiz(page);
+    const hand = page.getByRole('region', { name: 'Question 1 in hand' });
+    const others = hand.getByLabel('Another word of the English word list');
+    await expect(others).toHaveValue('refuse');
+    await hand.getByRole('button', { name: 'Expect glazier as a wrong answer' }).click();
+    await expect(hand.getByLabel('Form 1 of glazier')).toHaveValue('glazier');
+    await expect(hand.getByRole('button', { name: 'Expect glazier as a wrong answer' })).toHaveCount(0);
+    const tried = page.getByRole('textbox', { name: /answer/i }).last();
+    const outcome = async (text: string) => {
     await tried.fill(text);
     return expect(margin(page).getByText(text === 'glaciers' ? /singular or plural/ : /another word/).first());
   }; // prettier-ignore
-  await (await outcome('glaciers')).toBeVisible();
-  await others.selectOption('refuseButS');
-  await expect(margin(page).getByText('1 typing error').first()).toBeVisible();
-  await expectAccessibleHere(page, 'words that are confused');
-  await hand.getByLabel('Another right answer').fill('2.50');
-  await page.keyboard.press('Enter');
-  await expect(hand.getByText('“2.50” is a number, but only this way of writing it matches here.')).toBeVisible(); // prettier-ignore
-  await hand.getByLabel('Another right answer').fill('f(x)');
-  await page.keyboard.press('Enter');
-  await expect(hand.getByText('The signs in “f(x)” count, though punctuation is ignored.')).toBeVisible();
-  await hand.getByLabel('Language of its answers').selectOption('it');
-  await expect(hand.getByText('another word passes too, as there is no word list for Italian')).toBeVisible();
-  await expect(hand.getByRole('group', { name: 'Students may take these for it' })).toHaveCount(0);
-  await page.setViewportSize({ width: 360, height: 740 });
-  await fits(page, 'words that are confused, on a phone');
-});
+    await (await outcome('glaciers')).toBeVisible();
+    await others.selectOption('refuseButS');
+    await expect(margin(page).getByText('1 typing error').first()).toBeVisible();
+    await expectAccessibleHere(page, 'words that are confused');
+    await hand.getByLabel('Another right answer').fill('2.50');
+    await page.keyboard.press('Enter');
+    await expect(hand.getByText('“2.50” is a number, but only this way of writing it matches here.')).toBeVisible(); // prettier-ignore
+    await hand.getByLabel('Another right answer').fill('f(x)');
+    await page.keyboard.press('Enter');
+    await expect(hand.getByText('The signs in “f(x)” count, though punctuation is ignored.')).toBeVisible();
+    await hand.getByLabel('Language of its answers').selectOption('it');
+    await expect(
+      hand.getByText('another word passes too, as there is no word list for Italian'),
+    ).toBeVisible();
+    await expect(hand.getByRole('group', { name: 'Students may take these for it' })).toHaveCount(0);
+    await page.setViewportSize({ width: 360, height: 740 });
+    await fits(page, 'words that are confused, on a phone');
+  },
+);
 
-test('a number’s other sign and other unit are proposed as wrong answers', async ({ page }) => {
-  await newQuiz(page, 'Lengths', 'Number');
-  const hand = page.getByRole('region', { name: 'Question 1 in hand' });
-  await hand.getByLabel('The right number').fill('150 cm');
-  await page.keyboard.press('Enter');
-  await hand.getByRole('button', { name: 'Expect -150 as a wrong answer' }).click();
-  await expect(hand.getByLabel(/-150/).first()).toBeVisible();
-  await expect(hand.getByRole('button', { name: 'Expect -150 as a wrong answer' })).toHaveCount(0);
-});
+test(
+  'a number’s other sign and other unit are proposed as wrong answers',
+  { tag: '@long' },
+  async ({ page }) => {
+    await newQuiz(page, 'Lengths', 'Number');
+    const hand = page.getByRole('region', { name: 'Question 1 in hand' });
+    await hand.getByLabel('The right number').fill('150 cm');
+    await page.keyboard.press('Enter');
+    await hand.getByRole('button', { name: 'Expect -150 as a wrong answer' }).click();
+    await expect(hand.getByLabel(/-150/).first()).toBeVisible();
+    await expect(hand.getByRole('button', { name: 'Expect -150 as a wrong answer' })).toHaveCount(0);
+  },
+);
 
 test.describe('a list that cannot be fetched', () => {
   test.use({ allowedErrors: [/Failed to load resource/] });
-  test('is said, and fetched when it is tried again', async ({ page, context }) => {
+  test('is said, and fetched when it is tried again', { tag: '@long' }, async ({ page, context }) => {
     let broken = true;
     await context.route('**/words/*.bin', (route) => (broken ? route.abort() : route.continue()));
     await iceQuiz(page);

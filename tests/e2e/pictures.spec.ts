@@ -65,46 +65,48 @@ test('a picture in a question and the same in an option: described, made smaller
   expect(await sit.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
 });
 
-test('a picture is pasted; feedback carries several links of different kinds; partly right has its own', async ({
-  page,
-}) => {
-  await openDemo(page, 'write');
-  const base64 = (await drawing(page, 40, 30)).toString('base64');
-  await page.getByRole('button', { name: 'Question 5', exact: true }).click();
-  const option = page.getByLabel('Option 4', { exact: true });
-  await option.focus();
-  await option.evaluate((field, data) => {
-    const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
-    const clipboardData = new DataTransfer();
-    clipboardData.items.add(new File([bytes], 'p.png', { type: 'image/png' }));
-    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
-  }, base64);
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Decorative picture: no description needed').check();
-  await dialog.getByRole('button', { name: 'Insert picture' }).click();
-  await expect(page.getByRole('button', { name: 'Change the picture of Option 4' })).toBeVisible();
+test(
+  'a picture is pasted; feedback carries several links of different kinds; partly right has its own',
+  { tag: '@long' },
+  async ({ page }) => {
+    await openDemo(page, 'write');
+    const base64 = (await drawing(page, 40, 30)).toString('base64');
+    await page.getByRole('button', { name: 'Question 5', exact: true }).click();
+    const option = page.getByLabel('Option 4', { exact: true });
+    await option.focus();
+    await option.evaluate((field, data) => {
+      const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
+      const clipboardData = new DataTransfer();
+      clipboardData.items.add(new File([bytes], 'p.png', { type: 'image/png' }));
+      field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+    }, base64);
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Decorative picture: no description needed').check();
+    await dialog.getByRole('button', { name: 'Insert picture' }).click();
+    await expect(page.getByRole('button', { name: 'Change the picture of Option 4' })).toBeVisible();
 
-  for (const [title, address, kind] of [
-    ['Slopes in figures', 'https://rivers.example/slopes', 'watch'],
-    ['Ask me', 'mailto:maps@rivers.example', 'practise'],
-  ] as const) {
-    await page.getByRole('button', { name: /^Add (a|another) link for the same$/ }).click();
-    await page.getByLabel('What the link for the same is for').selectOption(kind);
-    await page.getByLabel('Link title for the same').fill(title);
-    await page.getByLabel('Link address for the same').fill(address);
-    await page.getByLabel('Explanation').focus();
-  }
-  await page.getByLabel('Feedback for partly right answers').fill('Half of it.');
-  await saved(page);
-  const margin = page.getByRole('complementary', { name: 'Margin' });
-  await margin.getByLabel('Try an answer', { exact: true }).selectOption('the same');
-  await expect(margin.getByRole('link', { name: 'Slopes in figures' })).toHaveAttribute(
-    'href',
-    'https://rivers.example/slopes',
-  );
-  await expect(margin.getByRole('link', { name: 'Ask me' })).toHaveAttribute(
-    'href',
-    'mailto:maps@rivers.example',
-  );
-  await expect(margin.getByText('Watch:')).toBeVisible();
-});
+    for (const [title, address, kind] of [
+      ['Slopes in figures', 'https://rivers.example/slopes', 'watch'],
+      ['Ask me', 'mailto:maps@rivers.example', 'practise'],
+    ] as const) {
+      await page.getByRole('button', { name: /^Add (a|another) link for the same$/ }).click();
+      await page.getByLabel('What the link for the same is for').selectOption(kind);
+      await page.getByLabel('Link title for the same').fill(title);
+      await page.getByLabel('Link address for the same').fill(address);
+      await page.getByLabel('Explanation').focus();
+    }
+    await page.getByLabel('Feedback for partly right answers').fill('Half of it.');
+    await saved(page);
+    const margin = page.getByRole('complementary', { name: 'Margin' });
+    await margin.getByLabel('Try an answer', { exact: true }).selectOption('the same');
+    await expect(margin.getByRole('link', { name: 'Slopes in figures' })).toHaveAttribute(
+      'href',
+      'https://rivers.example/slopes',
+    );
+    await expect(margin.getByRole('link', { name: 'Ask me' })).toHaveAttribute(
+      'href',
+      'mailto:maps@rivers.example',
+    );
+    await expect(margin.getByText('Watch:')).toBeVisible();
+  },
+);

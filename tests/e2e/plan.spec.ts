@@ -113,67 +113,69 @@ const changes = (page: Page) => page.getByRole('region', { name: 'Changes to the
 const moved = (page: Page) => page.getByRole('region', { name: 'Times that were moved' });
 const grip = (page: Page, name: string) => page.getByRole('slider', { name, exact: true });
 
-test('on the line, ends of windows and marks are moved with the keys and by drag, with the effect first', async ({
-  page,
-}) => {
-  await newQuiz(page, 'Moved', 'True or false');
-  await page.getByRole('radio', { name: 'True', exact: true }).click();
-  await saved(page);
-  await goTo(page, 'Reveal plan');
-  await timesFor(page, '8C blue', -1, 1);
-  await timesFor(page, '8C green', 2, 3);
-  const until = grip(page, '8C blue: until');
-  const before = Number(await until.inputValue());
-  await until.press('ArrowRight');
-  await expect(moved(page)).toContainText('8C blue');
-  await page.keyboard.press('ArrowRight');
-  await moved(page).getByRole('button', { name: 'Leave them' }).click();
-  await expect(moved(page)).toHaveCount(0);
-  expect(Math.abs(Number(await until.inputValue()) - before)).toBeLessThan(900_000);
+test(
+  'on the line, ends of windows and marks are moved with the keys and by drag, with the effect first',
+  { tag: '@long' },
+  async ({ page }) => {
+    await newQuiz(page, 'Moved', 'True or false');
+    await page.getByRole('radio', { name: 'True', exact: true }).click();
+    await saved(page);
+    await goTo(page, 'Reveal plan');
+    await timesFor(page, '8C blue', -1, 1);
+    await timesFor(page, '8C green', 2, 3);
+    const until = grip(page, '8C blue: until');
+    const before = Number(await until.inputValue());
+    await until.press('ArrowRight');
+    await expect(moved(page)).toContainText('8C blue');
+    await page.keyboard.press('ArrowRight');
+    await moved(page).getByRole('button', { name: 'Leave them' }).click();
+    await expect(moved(page)).toHaveCount(0);
+    expect(Math.abs(Number(await until.inputValue()) - before)).toBeLessThan(900_000);
 
-  await until.press('ArrowRight');
-  await page.keyboard.press('ArrowRight');
-  const wanted = Number(await until.inputValue());
-  expect(wanted - before).toBeGreaterThan(900_000);
-  await expectAccessibleHere(page, 'times that were moved');
-  await moved(page).getByRole('button', { name: 'Set these times' }).click();
-  await expect(page.getByText('Times set for 8C blue', { exact: true })).toBeVisible();
-  await page.reload();
-  await expect(until).toHaveValue(String(wanted));
+    await until.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    const wanted = Number(await until.inputValue());
+    expect(wanted - before).toBeGreaterThan(900_000);
+    await expectAccessibleHere(page, 'times that were moved');
+    await moved(page).getByRole('button', { name: 'Set these times' }).click();
+    await expect(page.getByText('Times set for 8C blue', { exact: true })).toBeVisible();
+    await page.reload();
+    await expect(until).toHaveValue(String(wanted));
 
-  // By drag: green opens sooner.
-  const from = grip(page, '8C green: open from');
-  const opened = Number(await from.inputValue());
-  const box = (await from.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
-  const [low, high] = [Number(await from.getAttribute('min')), Number(await from.getAttribute('max'))];
-  const x = box.x + 12 + ((box.width - 24) * (opened - low)) / (high - low);
-  await page.mouse.move(x, box.y + 16);
-  await page.mouse.down();
-  await page.mouse.move(x - 30, box.y + 16, { steps: 4 });
-  await page.mouse.up();
-  expect(Number(await from.inputValue())).toBeLessThan(opened - 3_600_000);
-  await moved(page).getByRole('button', { name: 'Set these times' }).click();
-  await expect(moved(page)).toHaveCount(0);
+    // By drag: green opens sooner.
+    const from = grip(page, '8C green: open from');
+    const opened = Number(await from.inputValue());
+    const box = (await from.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+    const [low, high] = [Number(await from.getAttribute('min')), Number(await from.getAttribute('max'))];
+    const x = box.x + 12 + ((box.width - 24) * (opened - low)) / (high - low);
+    await page.mouse.move(x, box.y + 16);
+    await page.mouse.down();
+    await page.mouse.move(x - 30, box.y + 16, { steps: 4 });
+    await page.mouse.up();
+    expect(Number(await from.inputValue())).toBeLessThan(opened - 3_600_000);
+    await moved(page).getByRole('button', { name: 'Set these times' }).click();
+    await expect(moved(page)).toHaveCount(0);
 
-  // A mark: the right answers come so much later.
-  const mark = grip(page, '8C blue: right answers');
-  await mark.press('ArrowRight');
-  await expect(
-    page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
-  ).toHaveValue(JSON.stringify({ amount: 15, unit: 'minute' }));
-  await expect(changes(page)).toContainText('For 26 students something comes at another time.');
-  // Beside a sentence stands when that is, where it is one time for all.
-  const sentence = page
-    .getByRole('listitem')
-    .filter({ hasText: 'The right answers and explanations appear' });
-  await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toHaveCount(0);
-  await page.getByLabel('The right answers and explanations appear', { exact: true }).selectOption('allClosed all'); // prettier-ignore
-  await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toBeVisible();
-  await changes(page).getByRole('button', { name: 'Leave the plan as it was' }).click();
-  await expect(
-    page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
-  ).toHaveValue('null');
-});
+    // A mark: the right answers come so much later.
+    const mark = grip(page, '8C blue: right answers');
+    await mark.press('ArrowRight');
+    await expect(
+      page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
+    ).toHaveValue(JSON.stringify({ amount: 15, unit: 'minute' }));
+    await expect(changes(page)).toContainText('For 26 students something comes at another time.');
+    // Beside a sentence stands when that is, where it is one time for all.
+    const sentence = page
+      .getByRole('listitem')
+      .filter({ hasText: 'The right answers and explanations appear' });
+    await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toHaveCount(0);
+    await page.getByLabel('The right answers and explanations appear', { exact: true }).selectOption('allClosed all'); // prettier-ignore
+    await expect(sentence.getByText(/^\w{3}.*\d\d:\d\d$/)).toBeVisible();
+    await changes(page).getByRole('button', { name: 'Leave the plan as it was' }).click();
+    await expect(
+      page.getByLabel('The right answers and explanations appear: how much later', { exact: true }),
+    ).toHaveValue('null');
+  },
+);
 
 test(
   'a plan of its own for one group, a leak that is let be, and another time zone',

@@ -114,51 +114,55 @@ test(
   },
 );
 
-test('pages that begin where they are set, and a whole quiz on one page', async ({ page }) => {
-  test.setTimeout(90_000);
-  await newQuiz(page, 'Pages of the river', 'True or false');
-  const text = (number: number) => page.getByRole('textbox', { name: `Text of question ${number}` });
-  await text(1).fill('Thing 1.');
-  for (const number of [2, 3]) {
-    await page.getByRole('button', { name: 'Next question: true or false' }).click();
-    await text(number).fill(`Thing ${number}.`);
-  }
-  await page.getByLabel('Pages', { exact: true }).selectOption('breaks');
-  await page.getByLabel('Where its page begins').selectOption('true');
-  await saved(page);
-  const trial = async () => {
-    const [opened] = await Promise.all([
-      page.context().waitForEvent('page'),
-      page.getByRole('link', { name: 'Take it as a student' }).first().click(),
-    ]);
-    await opened.getByRole('button', { name: 'Begin' }).click();
-    return opened;
-  };
-  const broken = await trial();
-  await expect(broken.getByRole('heading', { name: 'Thing 1.' })).toBeVisible();
-  await expect(broken.getByRole('heading', { name: 'Thing 2.' })).toBeVisible();
-  await expect(broken.getByRole('heading', { name: 'Thing 3.' })).toHaveCount(0);
-  await broken.getByRole('button', { name: 'Next' }).click();
-  await expect(broken.getByRole('heading', { name: 'Thing 3.' })).toBeFocused();
-  await expect(broken.getByRole('heading', { name: 'Thing 1.' })).toHaveCount(0);
-  // What is missing is gone to, wherever it stands.
-  await broken.getByRole('button', { name: 'Review and hand in' }).click();
-  await broken.getByRole('button', { name: '2 Thing 2.' }).click();
-  await expect(broken.getByRole('heading', { name: 'Thing 2.' })).toBeFocused();
-  await expectAccessibleHere(broken, 'two questions on a page');
-  await broken.close();
+test(
+  'pages that begin where they are set, and a whole quiz on one page',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(90_000);
+    await newQuiz(page, 'Pages of the river', 'True or false');
+    const text = (number: number) => page.getByRole('textbox', { name: `Text of question ${number}` });
+    await text(1).fill('Thing 1.');
+    for (const number of [2, 3]) {
+      await page.getByRole('button', { name: 'Next question: true or false' }).click();
+      await text(number).fill(`Thing ${number}.`);
+    }
+    await page.getByLabel('Pages', { exact: true }).selectOption('breaks');
+    await page.getByLabel('Where its page begins').selectOption('true');
+    await saved(page);
+    const trial = async () => {
+      const [opened] = await Promise.all([
+        page.context().waitForEvent('page'),
+        page.getByRole('link', { name: 'Take it as a student' }).first().click(),
+      ]);
+      await opened.getByRole('button', { name: 'Begin' }).click();
+      return opened;
+    };
+    const broken = await trial();
+    await expect(broken.getByRole('heading', { name: 'Thing 1.' })).toBeVisible();
+    await expect(broken.getByRole('heading', { name: 'Thing 2.' })).toBeVisible();
+    await expect(broken.getByRole('heading', { name: 'Thing 3.' })).toHaveCount(0);
+    await broken.getByRole('button', { name: 'Next' }).click();
+    await expect(broken.getByRole('heading', { name: 'Thing 3.' })).toBeFocused();
+    await expect(broken.getByRole('heading', { name: 'Thing 1.' })).toHaveCount(0);
+    // What is missing is gone to, wherever it stands.
+    await broken.getByRole('button', { name: 'Review and hand in' }).click();
+    await broken.getByRole('button', { name: '2 Thing 2.' }).click();
+    await expect(broken.getByRole('heading', { name: 'Thing 2.' })).toBeFocused();
+    await expectAccessibleHere(broken, 'two questions on a page');
+    await broken.close();
 
-  await page.getByLabel('Pages', { exact: true }).selectOption('one');
-  await saved(page);
-  const whole = await trial();
-  for (const number of [1, 2, 3])
-    await expect(whole.getByRole('heading', { name: `Thing ${number}.` })).toBeVisible();
-  await expect(whole.getByRole('button', { name: 'Review and hand in' })).toBeVisible();
-  // On a phone, in its frame: a page of its own, begun anew.
-  await whole.getByText('Phone', { exact: true }).click();
-  const phone = whole.frameLocator('iframe[title="The quiz on a phone"]');
-  await phone.getByRole('button', { name: 'Begin' }).click();
-  await expect(phone.getByRole('heading', { name: 'Thing 3.' })).toBeAttached();
-  await whole.getByRole('button', { name: 'Start again' }).click();
-  await expect(phone.getByRole('button', { name: 'Begin' })).toBeVisible();
-});
+    await page.getByLabel('Pages', { exact: true }).selectOption('one');
+    await saved(page);
+    const whole = await trial();
+    for (const number of [1, 2, 3])
+      await expect(whole.getByRole('heading', { name: `Thing ${number}.` })).toBeVisible();
+    await expect(whole.getByRole('button', { name: 'Review and hand in' })).toBeVisible();
+    // On a phone, in its frame: a page of its own, begun anew.
+    await whole.getByText('Phone', { exact: true }).click();
+    const phone = whole.frameLocator('iframe[title="The quiz on a phone"]');
+    await phone.getByRole('button', { name: 'Begin' }).click();
+    await expect(phone.getByRole('heading', { name: 'Thing 3.' })).toBeAttached();
+    await whole.getByRole('button', { name: 'Start again' }).click();
+    await expect(phone.getByRole('button', { name: 'Begin' })).toBeVisible();
+  },
+);

@@ -20,54 +20,56 @@ async function newQuiz(page: Page, title: string, topic: string): Promise<void> 
   await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
 }
 
-test('quizzes are found, filtered, put in order, copied, put away, deleted and brought back', async ({
-  page,
-}) => {
-  await newQuiz(page, 'Floods', 'Water');
-  await newQuiz(page, 'Maps', 'Geography');
-  await page.goto('/');
-  const demo = 'How rivers shape the land';
-  await expect(titles(page)).toHaveText(['Maps', 'Floods', demo]);
+test(
+  'quizzes are found, filtered, put in order, copied, put away, deleted and brought back',
+  { tag: '@long' },
+  async ({ page }) => {
+    await newQuiz(page, 'Floods', 'Water');
+    await newQuiz(page, 'Maps', 'Geography');
+    await page.goto('/');
+    const demo = 'How rivers shape the land';
+    await expect(titles(page)).toHaveText(['Maps', 'Floods', demo]);
 
-  await page.getByRole('button', { name: 'Move Maps' }).focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
-  await page.reload();
-  await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
+    await page.getByRole('button', { name: 'Move Maps' }).focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
+    await page.reload();
+    await expect(titles(page)).toHaveText(['Floods', 'Maps', demo]);
 
-  await page.getByLabel('Find a quiz').fill('ri land');
-  await expect(titles(page)).toHaveText([demo]);
-  await page.getByLabel('Find a quiz').fill('');
-  await page.getByLabel('Topic').selectOption('Geography');
-  await expect(titles(page)).toHaveText(['Maps']);
-  await page.getByLabel('Topic').selectOption('any');
+    await page.getByLabel('Find a quiz').fill('ri land');
+    await expect(titles(page)).toHaveText([demo]);
+    await page.getByLabel('Find a quiz').fill('');
+    await page.getByLabel('Topic').selectOption('Geography');
+    await expect(titles(page)).toHaveText(['Maps']);
+    await page.getByLabel('Topic').selectOption('any');
 
-  await more(page, demo, 'Duplicate');
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
-  const copy = page.getByRole('listitem').filter({ hasText: '(copy)' });
-  await expect(copy.getByText('for 26 students')).toBeVisible();
-  await expect(copy.getByText('never opened')).toBeVisible();
+    await more(page, demo, 'Duplicate');
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+    const copy = page.getByRole('listitem').filter({ hasText: '(copy)' });
+    await expect(copy.getByText('for 26 students')).toBeVisible();
+    await expect(copy.getByText('never opened')).toBeVisible();
 
-  await more(page, 'Maps', 'Archive');
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', demo]);
-  await page.getByLabel('Among').selectOption('away');
-  await expect(titles(page)).toHaveText(['Maps']);
-  await more(page, 'Maps', 'Back on the Shelf');
-  await page.getByLabel('Among').selectOption('shelf');
+    await more(page, 'Maps', 'Archive');
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', demo]);
+    await page.getByLabel('Among').selectOption('away');
+    await expect(titles(page)).toHaveText(['Maps']);
+    await more(page, 'Maps', 'Back on the Shelf');
+    await page.getByLabel('Among').selectOption('shelf');
 
-  await more(page, demo, 'Delete');
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps']);
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
-  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
-  await more(page, 'Floods', 'Delete');
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Maps', demo]);
-  await page.reload();
-  await page.getByLabel('Among').selectOption('deleted');
-  await page.getByRole('button', { name: 'Restore', exact: true }).click();
-  await page.getByLabel('Among').selectOption('shelf');
-  await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
-});
+    await more(page, demo, 'Delete');
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps']);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+    await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+    await more(page, 'Floods', 'Delete');
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Maps', demo]);
+    await page.reload();
+    await page.getByLabel('Among').selectOption('deleted');
+    await page.getByRole('button', { name: 'Restore', exact: true }).click();
+    await page.getByLabel('Among').selectOption('shelf');
+    await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
+  },
+);
 
 test(
   'the demo school is reset, or taken away without the teacher’s own quizzes',

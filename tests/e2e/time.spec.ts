@@ -106,19 +106,23 @@ test('a time limit: told first, counted down, warned of, and kept while the page
   await expect(rowOf(page, 'Ada Marsh')).toContainText('not handed in when it closed');
 });
 
-test('at its end the page hands over by itself, with the last thing typed', async ({ page }) => {
-  await timedQuiz(page);
-  const sit = await pageOf(page, 'Ada Marsh');
-  await sit.getByRole('button', { name: 'Begin' }).click();
-  await earlier(sit, 39 + 53 / 60);
-  await sit.reload();
-  await expect(sit.getByText('The last minute.')).toBeVisible();
-  await sit.getByRole('textbox').fill('silt');
-  await expect(sit.getByText('Collected automatically when your time was over')).toBeVisible({
-    timeout: 30_000,
-  });
-  await expect(sit.getByText('1 of 1').first()).toBeVisible();
-});
+test(
+  'at its end the page hands over by itself, with the last thing typed',
+  { tag: '@long' },
+  async ({ page }) => {
+    await timedQuiz(page);
+    const sit = await pageOf(page, 'Ada Marsh');
+    await sit.getByRole('button', { name: 'Begin' }).click();
+    await earlier(sit, 39 + 53 / 60);
+    await sit.reload();
+    await expect(sit.getByText('The last minute.')).toBeVisible();
+    await sit.getByRole('textbox').fill('silt');
+    await expect(sit.getByText('Collected automatically when your time was over')).toBeVisible({
+      timeout: 30_000,
+    });
+    await expect(sit.getByText('1 of 1').first()).toBeVisible();
+  },
+);
 
 test(
   'on a phone, in two presses each: more time for one, until tomorrow, a second try, a fresh start, given back',
@@ -210,36 +214,38 @@ test('taken back for now: nobody sits, and the clock stands still until it goes 
   await expect(sit.getByRole('timer')).toHaveText(/^(40|39) minutes left$/);
 });
 
-test('where nobody goes back: a page is left for good, and what must be answered holds it', async ({
-  page,
-}) => {
-  await newQuiz(page, 'One way', 'Word or phrase');
-  await page.getByLabel('Another right answer').fill('silt');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'or another kind' }).click();
-  await page.getByRole('list', { name: 'Kinds of question' }).getByRole('button', { name: 'True or false', exact: true }).click(); // prettier-ignore
-  await goTo(page, 'Reveal plan');
-  await page.getByLabel('Once they have gone on from a page, students').selectOption('cannot');
-  await saved(page);
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await goTo(page, 'Tray');
-  const sit = await pageOf(page, 'Ada Marsh');
-  await expect(sit.getByText('You cannot go back: once you go on')).toBeVisible();
-  await sit.getByRole('button', { name: 'Begin' }).click();
-  await sit.getByRole('textbox').fill('silt');
-  await sit.getByRole('button', { name: 'Next' }).click();
-  await expect(sit.getByText('Question 2 of 2')).toBeVisible();
-  await expect(sit.getByRole('button', { name: 'Back' })).toHaveCount(0);
-  // Another tab, or the page loaded again, does not go back either.
-  await sit.reload();
-  await expect(sit.getByText('Question 2 of 2')).toBeVisible();
-  await sit.getByRole('button', { name: 'Review and hand in' }).click();
-  await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
-  await expectAccessibleHere(sit, 'the last page where nobody goes back');
-  await sit.getByRole('button', { name: 'Hand in' }).click();
-  await expect(sit.getByText('1 of 2').first()).toBeVisible();
-});
+test(
+  'where nobody goes back: a page is left for good, and what must be answered holds it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await newQuiz(page, 'One way', 'Word or phrase');
+    await page.getByLabel('Another right answer').fill('silt');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'or another kind' }).click();
+    await page.getByRole('list', { name: 'Kinds of question' }).getByRole('button', { name: 'True or false', exact: true }).click(); // prettier-ignore
+    await goTo(page, 'Reveal plan');
+    await page.getByLabel('Once they have gone on from a page, students').selectOption('cannot');
+    await saved(page);
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await goTo(page, 'Tray');
+    const sit = await pageOf(page, 'Ada Marsh');
+    await expect(sit.getByText('You cannot go back: once you go on')).toBeVisible();
+    await sit.getByRole('button', { name: 'Begin' }).click();
+    await sit.getByRole('textbox').fill('silt');
+    await sit.getByRole('button', { name: 'Next' }).click();
+    await expect(sit.getByText('Question 2 of 2')).toBeVisible();
+    await expect(sit.getByRole('button', { name: 'Back' })).toHaveCount(0);
+    // Another tab, or the page loaded again, does not go back either.
+    await sit.reload();
+    await expect(sit.getByText('Question 2 of 2')).toBeVisible();
+    await sit.getByRole('button', { name: 'Review and hand in' }).click();
+    await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
+    await expectAccessibleHere(sit, 'the last page where nobody goes back');
+    await sit.getByRole('button', { name: 'Hand in' }).click();
+    await expect(sit.getByText('1 of 2').first()).toBeVisible();
+  },
+);
 
 test('a clock that was changed on the device changes nothing', async ({ page }) => {
   await timedQuiz(page);
