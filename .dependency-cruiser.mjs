@@ -100,6 +100,16 @@ export default {
       to: { path: '^src/desks/', pathNot: '^src/desks/$1/' },
     },
     {
+      name: 'kinds-by-themselves',
+      comment:
+        'A kind is named in its folders and in the lists: everybody else asks `kindOf`, or what stands beside the kinds.',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '^src/(core/)?kinds/' },
+      to: {
+        path: '^src/(core/)?kinds/(pickOne|pickSeveral|trueFalse|phrase|number|gaps|match|order|boxes|rows|spot|written|note)/',
+      },
+    },
+    {
       name: 'students-border',
       comment: 'The student’s page holds no store, keys or marking.',
       severity: 'error',

@@ -1,8 +1,7 @@
 import type { RichText } from '@/core/content/richText';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
-import { shownAnswer, type Question } from '@/core/kinds';
-import { ideasIn, type FoundIdea } from '@/core/kinds/written/ideas';
-import type { Criterion } from '@/core/kinds/written/schema';
+import { kindOf, shownAnswer, type Question } from '@/core/kinds';
+import { ideasIn, type Criterion, type FoundIdea, type HandMarked } from '@/core/kinds/handMarked';
 import { ownContextOf } from '@/core/scoring/context';
 import { verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
 import { liveClass, workOf } from './papers';
@@ -27,13 +26,15 @@ export interface HandQuestion {
   readonly answers: readonly HandAnswer[];
 }
 
+const BY_POINTS: HandMarked = { ideas: [], rubric: null };
+
 /** The answers to a question that are marked by hand, those that were among them; null for a question that is not there. */
 export async function handQuestion(quizId: string, questionId: string): Promise<HandQuestion | null> {
   const live = await liveClass(quizId);
   const index = live.paper.questions.findIndex(({ id }) => id === questionId);
   const question = live.paper.questions[index];
   if (!question) return null;
-  const ideas = question.kind === 'written' ? question.ideas : [];
+  const { ideas, rubric } = kindOf(question).handMarked(question) ?? BY_POINTS;
   const { language } = ownContextOf(live.paper, question);
   const answers = workOf(live).flatMap(({ sheets }) =>
     sheets.flatMap(({ attempt, notCounted, scores }): HandAnswer[] => {
@@ -52,6 +53,5 @@ export async function handQuestion(quizId: string, questionId: string): Promise<
       ];
     }),
   );
-  const rubric = question.kind === 'written' ? question.rubric : null;
   return { text: question.text, formulas: question.formulas, rubric, ideas, answers };
 }

@@ -1,7 +1,7 @@
 import { classPicture as pictureFrom, type ClassPicture, type PictureOf } from '@/core/checking/classPicture';
 import { add, ZERO, type Fraction } from '@/core/figures/fraction';
-import type { Area } from '@/core/kinds/spot/schema';
-import type { Picture } from '@/core/content/picture';
+import { kindOf } from '@/core/kinds';
+import type { Ground } from '@/core/kinds/ground';
 import type { Formula } from '@/core/content/formula';
 import type { ScoredSheet } from '@/core/scoring/scoredSheet';
 import { contextOf } from '@/core/scoring/context';
@@ -13,7 +13,7 @@ export interface OpenedPicture {
   readonly picture: ClassPicture;
   readonly formulas: readonly Formula[];
   /** Where spots are set; null for what needs no picture. */
-  readonly ground: { readonly picture: Picture; readonly areas: readonly Area[] } | null;
+  readonly ground: Ground | null;
 }
 
 /** What a paper earned in the questions that count; null while something in it waits. */
@@ -55,9 +55,5 @@ export async function classPicture(
   );
   const picture = pictureFrom(question, contextOf(live.paper, question), papers);
   if (!picture) return null;
-  const ground =
-    question.kind === 'spot' && question.picture
-      ? { picture: question.picture, areas: question.areas }
-      : null;
-  return { picture, ground, formulas: question.formulas ?? [] };
+  return { picture, ground: kindOf(question).ground(question), formulas: question.formulas ?? [] };
 }

@@ -3,12 +3,9 @@ import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
 import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes';
 import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
-import { isAnswerTo, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
-import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
-import type { Attempt } from '@/core/quiz/work/attempt';
-import type { TextKey } from '@/core/kinds/shared/textKey/schema';
 import { contextOf, wordsFor } from '@/core/scoring/context';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
 import { alikeDecisions } from '@/store/quiz/lookAlikes';
@@ -195,61 +192,39 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
       })),
   );
   const { language, decimalSign, words } = wordsFor(live.paper, question);
-  const reading: LookReading = {
-    language,
-    decimalSign,
-    words,
-    number: question.kind === 'number' ? question : null,
-    // Choices, orders and the like are the same or not: nothing in them is spelt.
-    asWritten: question.kind !== 'phrase' && question.kind !== 'number',
-  };
-  const whole: Said[] = papers.map(({ attempt, score, giver }) => ({
-    text: textOf(question, attempt.answers[questionId]),
-    answer: reading.asWritten ? null : (attempt.answers[questionId] ?? null),
-    part: null,
-    mark: markOfScore(score),
-    giver,
-  }));
   const decisions = await alikeDecisions(quizId, questionId);
   const context = contextOf(live.paper, question);
-  const near = (key: TextKey | null) => (text: string, reason: NearMiss) =>
-    key && nearToForm(key, text, reason, context);
-  const byHand = (id: string | null) => decisions.filter(({ part }) => part === id);
-  if (question.kind !== 'gaps')
-    return [
-      {
-        part: '',
-        id: null,
-        typed: !reading.asWritten,
-        bundles: bundlesOf(whole, reading, byHand(null), near(question.kind === 'phrase' ? question : null)),
-      },
-    ];
-  return question.gaps.map((gap, at) => ({
-    part: `Gap ${at + 1}`,
-    id: gap.id,
-    typed: !isPicked(gap),
-    bundles: bundlesOf(
-      papers.flatMap(({ attempt, score, giver }) => {
-        const part = score.mark.parts.find(({ id }) => id === gap.id);
-        return [
-          {
-            text: gapText(question, gap, attempt),
-            answer: null,
-            part: { part: gap.id, given: givenInGap(question, gap, attempt) },
-            mark: part ? markOfPart(part) : BLANK_MARK,
+  return kindOf(question)
+    .sideBySide(question)
+    .map(({ id, title, key, given }): BundleGroup => {
+      const number = key && 'number' in key ? key.number : null;
+      const typed = key && 'text' in key ? key.text : null;
+      // Choices, orders and the like are the same or not: nothing in them is spelt.
+      const reading: LookReading = { language, decimalSign, words, number, asWritten: key === null };
+      const said = papers.map(({ attempt, score, giver }): Said => {
+        const answer = attempt.answers[questionId];
+        if (id === null || !given)
+          return {
+            text: textOf(question, answer),
+            answer: key === null ? (answer ?? null) : null,
+            part: null,
+            mark: markOfScore(score),
             giver,
-          },
-        ];
-      }),
-      {
-        ...reading,
-        number: gap.type === 'number' ? gap : null,
-        asWritten: isPicked(gap),
-      },
-      byHand(gap.id),
-      near(gap.type === 'text' ? gap : null),
-    ),
-  }));
+          };
+        const { stored, read } = given(answer && isAnswerTo(question, answer) ? answer : null);
+        const part = score.mark.parts.find((one) => one.id === id);
+        return {
+          text: read,
+          answer: null,
+          part: { part: id, given: stored },
+          mark: part ? markOfPart(part) : BLANK_MARK,
+          giver,
+        };
+      });
+      const near = (text: string, reason: NearMiss) => typed && nearToForm(typed, text, reason, context);
+      const byHand = decisions.filter(({ part }) => part === id);
+      return { part: title, id, typed: key !== null, bundles: bundlesOf(said, reading, byHand, near) };
+    });
 }
 
 const BLANK_MARK: BundleMark = {
@@ -259,21 +234,3 @@ const BLANK_MARK: BundleMark = {
   errors: 0,
   expected: false,
 };
-
-const isPicked = ({ type }: Gaps['gaps'][number]): boolean => type === 'list' || type === 'bank';
-
-type Gaps = Extract<Question, { kind: 'gaps' }>;
-
-/** What was typed into a gap, or the id of what was picked; empty for nothing. */
-function givenInGap(question: Gaps, gap: Gaps['gaps'][number], { answers }: Attempt): string {
-  const answer = answers[question.id];
-  return answer?.kind === 'gaps' ? typedIn(answer, gap.id) : '';
-}
-
-/** What stands in a gap: what was typed, or the words that were picked. */
-function gapText(question: Gaps, gap: Gaps['gaps'][number], attempt: Attempt): string {
-  const typed = givenInGap(question, gap, attempt);
-  if (gap.type === 'list') return gap.options.find(({ id }) => id === typed)?.text ?? typed;
-  if (gap.type === 'bank') return question.bank.find(({ id }) => id === typed)?.text ?? typed;
-  return typed;
-}

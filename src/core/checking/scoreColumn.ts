@@ -1,5 +1,5 @@
 import { same } from '../figures/deepEqual';
-import { kindOf, type Answer } from '../kinds';
+import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { rightElsewhere } from '../kinds/shared/textKey/judge';
 import type { Mark, MarkingContext, OtherQuestion } from '../marks/mark';
 import { contextKey, contextOf } from '../scoring/context';
@@ -18,9 +18,9 @@ function differing(a: readonly OtherQuestion[], b: readonly OtherQuestion[]): re
   ];
 }
 
-/** What was typed in an answer, part by part. */
-const textsIn = (answer: Answer): readonly string[] =>
-  answer.kind === 'gaps' ? Object.values(answer.gaps) : 'text' in answer ? [answer.text] : [];
+/** What was typed in an answer, part by part; what a file had for it and cannot be read, too. */
+const textsOf = (question: Question, answer: Answer): readonly string[] =>
+  isAnswerTo(question, answer) ? kindOf(question).textsIn(answer) : 'text' in answer ? [answer.text] : [];
 
 /** The scores of one question, one for each distinct answer: what nobody changed by hand is worked out once. */
 export class ScoreColumn {
@@ -75,7 +75,8 @@ export class ScoreColumn {
     if (others.length === 0) return true;
     const context = { ...own, others };
     for (const answer of other.#asked.values())
-      if (textsIn(answer).some((text) => rightElsewhere(text, question.id, context) !== null)) return false;
+      if (textsOf(question, answer).some((text) => rightElsewhere(text, question.id, context) !== null))
+        return false;
     return true;
   }
 

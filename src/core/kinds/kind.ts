@@ -8,6 +8,9 @@ import type { Mark, MarkingContext } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 import type { ShownAnswer } from '../content/shownAnswer';
 import type { ClassFace } from './classFace';
+import type { Ground } from './ground';
+import type { HandMarked } from './handMarked';
+import { wholePart, type SidePart } from './sideBySide';
 import type { GivenPart } from './givenPart';
 import type { TextKey } from './shared/textKey/schema';
 
@@ -166,6 +169,14 @@ interface Defaulted<Question, Answer, Face> {
     newId: () => string,
     context: MarkingContext,
   ): Keyed<Question>;
+  /** What was typed in an answer, part by part. By default its text, where it has one. */
+  textsIn(answer: Answer): readonly string[];
+  /** The parts by which answers are laid side by side, the look-alikes together. By default the whole answer, as it was picked. */
+  sideBySide(question: Question): readonly SidePart<Answer>[];
+  /** By what a teacher marks it: ideas to look for, and criteria. null, the default, where there is neither. */
+  handMarked(question: Question): HandMarked | null;
+  /** The picture on which it is answered, and its areas. null, the default, without one. */
+  ground(question: Question): Ground | null;
   /** How everybody's answers are seen at once. null, the default, where look-alikes side by side say it all. */
   classFace(question: Question, context: MarkingContext): ClassFace<Answer> | null;
   /** What is said of the right things that an answer missed, in their order. By default nothing. */
@@ -227,6 +238,13 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     shownRight: () => [],
     given: () => [],
+    textsIn: (answer) => {
+      const { text } = answer as { text?: unknown };
+      return typeof text === 'string' ? [text] : [];
+    },
+    sideBySide: () => [wholePart(null)],
+    handMarked: () => null,
+    ground: () => null,
     classFace: () => null,
     accept: () => notKeyed('An answer of several parts is marked by hand'),
     acceptPart: () => notKeyed('This part cannot be judged by itself: change the key in Write'),

@@ -28,3 +28,6 @@ export function progressOfAnswer(face: Face, answer: Answer | null): Progress {
     ? own(face, answer)
     : wholeProgress(face, answer);
 }
+
+/** Whether a student is asked for anything: notes ask for nothing. */
+export const asksFor = (face: Pick<Face, 'kind'>): boolean => face.kind !== 'note';

@@ -1,3 +1,4 @@
+import { asksFor } from '@/core/kinds/progress';
 import { plural } from '@/core/figures/plural';
 import type { RefObject } from 'react';
 import type { Progress } from '@/core/kinds/progress';
@@ -69,7 +70,7 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
 /** Before handing in: what is missing is named, and one press hands in. */
 export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
-  const asked = questions.filter(({ face }) => face.kind !== 'note').length;
+  const asked = questions.filter(({ face }) => asksFor(face)).length;
   const open = (progress: Progress): Open[] =>
     questions.map((question, index) => ({ question, index })).filter(({ index }) => done[index] === progress);
   const missing = open('none');

@@ -1,3 +1,4 @@
+import { asksFor } from '@/core/kinds/progress';
 import { Suspense, type RefObject } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
@@ -32,7 +33,7 @@ export function QuestionHere(props: Props) {
   const { question, at, of, answer, hints, alone, headingRef, onAnswer, onHint } = props;
   const Heading = alone ? 'h1' : 'h2';
   const Face = sitFace(question.face.kind);
-  const isNote = question.face.kind === 'note';
+  const isNote = !asksFor(question.face);
   const titleId = `question-${at + 1}`;
   return (
     <>

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { progressOfAnswer } from '@/core/kinds/progress';
+import { asksFor, progressOfAnswer } from '@/core/kinds/progress';
 import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
@@ -66,13 +66,16 @@ function Ways({ at, last, onGo, back, holds }: WaysProps) {
   );
 }
 
+const isNote = (question: Working['questions'][number] | undefined): boolean =>
+  question !== undefined && !asksFor(question.face);
+
 /** The page with the first question that is not answered in all its parts; behind the last where there is none. */
 function firstOpen({ questions, answers }: Working, pages: readonly PageHere[]): number {
   const first = questions.findIndex(({ id, face }) => progressOfAnswer(face, answers[id] ?? null) !== 'all');
   if (first < 0) return pages.length;
   let at = pages.findIndex(({ from, count }) => first < from + count);
   // A note before it, on a page of its own, is read first.
-  while (pages[at - 1]?.count === 1 && questions[pages[at - 1]?.from ?? 0]?.face.kind === 'note') at--;
+  while (pages[at - 1]?.count === 1 && isNote(questions[pages[at - 1]?.from ?? 0])) at--;
   return at;
 }
 
@@ -279,7 +282,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
                   You are still on this page: it could not be left. Nothing is lost. Try again.
                 </p>
               )}
-              <Foot keep={keep} asks={here.some(({ face }) => face.kind !== 'note')} onDone={onDone} />
+              <Foot keep={keep} asks={here.some(({ face }) => asksFor(face))} onDone={onDone} />
             </>
           ) : (
             <div className="px-[18px] pt-4 pb-8">

@@ -11,6 +11,7 @@ import { joinParts as joinCells } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
 import { givenIn, readAnswer } from './cells';
 import { makeUp } from './makeUp';
+import { sideBySide } from './sideBySide';
 import { ways } from './models';
 import { bestCredit, explain, hasKey, lowestCredit, mark } from './mark';
 import { GapsAnswer, GapsFace, GapsQuestion } from './schema';
@@ -65,6 +66,8 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   shownRight,
   given,
   acceptPart,
+  textsIn: ({ gaps }) => Object.values(gaps),
+  sideBySide,
   ways,
   makeUp,
   faceOf: (question, seed) => ({

@@ -3,6 +3,7 @@ import { NUMBER_PLACES } from '../../answers/number/schema';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { defineKind, asRead } from '../kind';
+import { wholePart } from '../sideBySide';
 import { acceptNumber } from '../shared/number/acceptNumber';
 import { RULES } from './rules';
 import { makeUp } from './makeUp';
@@ -46,6 +47,7 @@ export const number = defineKind<NumberQuestion, NumberAnswer, NumberFace>({
   accept: (question, { text }, as, newId, context) => acceptNumber(question, text, as, newId, context),
   shownRight,
   classFace,
+  sideBySide: (question) => [wholePart({ number: question })],
   makeUp,
   lines,
   places: NUMBER_PLACES,

@@ -2,6 +2,7 @@ import { TEXT_PLACES } from '../shared/textKey/schema';
 import { DEFAULT_SETTINGS, withPreset } from '../../answers/text/settings';
 import { unify } from '../../answers/text/unify';
 import { defineKind, asRead } from '../kind';
+import { wholePart } from '../sideBySide';
 import { acceptText } from '../shared/textKey/accept';
 import { explain } from './explain';
 import { makeUp } from './makeUp';
@@ -37,6 +38,7 @@ export const phrase = defineKind<PhraseQuestion, PhraseAnswer, PhraseFace>({
   readsOthers: true,
   isReadByOthers: true,
   textKeys: (question) => [question],
+  sideBySide: (question) => [wholePart({ text: question })],
   explain,
   answerKey: (answer) => answer.text,
   readAnswer: (_, text) =>

@@ -48,6 +48,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   given,
   acceptPart,
   classFace,
+  ground: ({ picture, areas }) => picture && { picture, areas },
   makeUp,
   faceOf: ({ picture, asked }) => ({ kind: 'spot', picture, asked }),
   lines,

@@ -21,6 +21,7 @@ export const written = defineKind<WrittenQuestion, WrittenAnswer, WrittenFace>({
   create: () => ({ kind: 'written', rubric: null, ideas: [], mostWords: null, room: 'paragraph' }),
   next: ({ rubric, mostWords, room }) => ({ kind: 'written', rubric, ideas: [], mostWords, room }),
   faceOf: ({ mostWords, room }) => ({ kind: 'written', mostWords, room }),
+  handMarked: ({ ideas, rubric }) => ({ ideas, rubric }),
   hasKey: () => true,
   problems,
   bestCredit: () => ONE,

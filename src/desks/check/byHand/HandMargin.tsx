@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { compare, multiply, readPoints, type Fraction } from '@/core/figures/fraction';
-import { rubricCredit, type Levels } from '@/core/kinds/written/rubric';
+import { rubricCredit, type Levels } from '@/core/kinds/handMarked';
 import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { removeOverride, setOverride } from '@/store/work/overrides';

@@ -1,7 +1,6 @@
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { multiply, type Fraction } from '@/core/figures/fraction';
-import { rubricCredit, type Levels } from '@/core/kinds/written/rubric';
-import type { Criterion } from '@/core/kinds/written/schema';
+import { rubricCredit, type Criterion, type Levels } from '@/core/kinds/handMarked';
 import { points, pointsWord } from '@/ui/words/figures';
 
 interface Props {

@@ -1,4 +1,4 @@
-import type { FoundIdea } from '@/core/kinds/written/ideas';
+import type { FoundIdea } from '@/core/kinds/handMarked';
 
 interface Props {
   readonly text: string;

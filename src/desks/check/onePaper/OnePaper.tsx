@@ -1,3 +1,4 @@
+import { asksFor } from '@/core/kinds/progress';
 import { Suspense, useEffect, useRef } from 'react';
 import type { CellAfter } from '@/core/checking/effectCells';
 import { nearMissWords } from '@/core/marks/nearMissWords';
@@ -87,7 +88,7 @@ function Handed({ question }: Pick<GivenProps, 'question'>) {
 }
 
 function Given({ question, row }: { readonly question: PaperQuestion; readonly row: CheckRow }) {
-  if (question.face.kind === 'note') return null;
+  if (!asksFor(question.face)) return null;
   return row.source === 'typed' ? (
     <TypedIn question={question} attemptId={row.attemptId} />
   ) : (

@@ -1,0 +1,2 @@
+/** How areas of a picture on which places are pressed are drawn. */
+export { AreaShape } from './spot/AreaShape';
