@@ -9,9 +9,12 @@ import type { HandedIn } from '@/core/formats/handedIn';
 import { markHandedIn, attemptOf } from '@/core/formats/handedIn';
 import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { madeUpClass } from '@/core/madeUp/class';
+import { readListsFrom } from '@/server/wordLists';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 
-const STUDENTS = 10_000;
+readListsFrom('public/words');
+
+const STUDENTS = Number(process.env['STUDENTS'] ?? 10_000);
 const QUIZ = {
   format: 'yentrel-quiz' as const,
   version: FORM_VERSION as typeof FORM_VERSION,

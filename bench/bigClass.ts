@@ -6,7 +6,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 
-const STUDENTS = 2000;
+const STUDENTS = Number(process.env['STUDENTS'] ?? 2000);
 const address = process.env['ADDRESS'] ?? 'http://127.0.0.1:4321';
 
 /** Small, seeded, the same everywhere (mulberry32). */

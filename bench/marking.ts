@@ -162,7 +162,7 @@ const lists = Object.fromEntries(
 );
 console.table(lists);
 
-const STUDENTS = 10_000;
+const STUDENTS = Number(process.env['STUDENTS'] ?? 10_000);
 const attempts = classOf(STUDENTS);
 const texts = textsOf(attempts);
 const keys = keysOf(PAPER_QUESTIONS);

@@ -9,7 +9,7 @@ const address = await serve('dist-test');
 
 const { chromium: launcher } = await import('@playwright/test');
 const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
-const folder = 'docs/screenshots';
+const folder = process.env.SCREENSHOTS ?? 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
 
 async function fresh(theme, size = { width: 1280, height: 800 }) {

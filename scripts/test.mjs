@@ -21,3 +21,4 @@ run('End-to-end tests', bin('playwright'), ['test'], {
   DIST: 'dist-test',
   PORT: String(await freePort()),
 });
+if (process.env['TEST_LONG']) run('Every script', process.execPath, ['scripts/every-script.mjs']);
