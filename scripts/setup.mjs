@@ -97,6 +97,12 @@ export function compileWordLists() {
   writeFileSync(LISTS_STAMP, listsState());
 }
 
+/** Everything that a command needs besides a build. */
+export function setUp() {
+  installPackages();
+  compileWordLists();
+}
+
 function sources() {
   const folders = ['src', 'demo', 'public', 'build'];
   const files = folders

@@ -8,7 +8,7 @@ import type { QuizRecord } from '@/store/records/db';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { run } from '@/ui/widgets/press/press';
-import { readingFailed } from '@/ui/words/failureWords';
+import { failureInShort } from '@/ui/words/failureWords';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { isDemo } from '@/store/class/classes';
 import { setDeleted } from '@/store/quiz/shelf';
@@ -155,7 +155,13 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>
       </p>
       <div className="max-md:col-span-3 max-md:pl-[30px]">
-        {failure && !work ? <p className="text-soft">not counted</p> : <HandedIn quiz={quiz} work={work} />}
+        {failure && !work ? (
+          <p className="text-[14px] text-saffron-text" role="status">
+            not counted: {failureInShort(failure)}
+          </p>
+        ) : (
+          <HandedIn quiz={quiz} work={work} />
+        )}
       </div>
       <div className="max-md:col-span-3 max-md:pl-[30px] empty:hidden">
         {failure && !work ? (
@@ -178,11 +184,6 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         >
           Restore
         </button>
-      )}
-      {failure && !work && (
-        <p role="status" className="col-span-full pl-[30px] text-[14px] text-saffron-text">
-          {readingFailed(failure)}
-        </p>
       )}
     </li>
   );

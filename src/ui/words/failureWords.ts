@@ -46,6 +46,21 @@ const READING: Readonly<Record<StoreFailure, string>> = {
 /** Where something could not be read in order to be shown. */
 export const readingFailed = (failure: StoreFailure): string => READING[failure];
 
+const SHORT: Readonly<Record<StoreFailure, string>> = {
+  full: 'the storage is full',
+  blocked: 'the storage is blocked',
+  gone: 'it is not here any more',
+  conflict: 'it was just changed',
+  damaged: 'some of it cannot be read',
+  notLoaded: 'a part of Yentrel is missing',
+  noList: 'a word list is missing',
+  listComing: 'a word list is still being made',
+  other: 'it could not be read',
+};
+
+/** The same in a few words, where many stand below each other. */
+export const failureInShort = (failure: StoreFailure): string => SHORT[failure];
+
 const SAVING: Readonly<Record<StoreFailure, string>> = {
   full: 'The storage of this browser is full. What you typed is safe in this tab, but not stored.',
   blocked: 'This browser does not let Yentrel store anything. What you typed is safe in this tab only.',
