@@ -20,7 +20,7 @@ export const PROMISES = ['Promises', bin('oxlint'), ['--type-aware', 'src']];
 export const CHECKS = [
   PROMISES,
   ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['Structure', bin('depcruise'), ['src', '--output-type', 'err']],
   ['Unused code', bin('knip'), []],
-  ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
 ];

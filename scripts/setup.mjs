@@ -40,11 +40,16 @@ const kept = ([title, command, args]) =>
     });
   });
 
-/** Runs rows of commands beside each other; ends the process where one of them fails. */
-export async function runTogether(rows) {
+/**
+ * Runs rows of commands beside each other; whoever is done with its row takes from what is left. Ends the process where one
+ * of them fails.
+ */
+export async function runTogether(rows, left = []) {
+  const queue = [...left];
   const ends = await Promise.all(
     rows.map(async (row) => {
       for (const step of row) if (!(await kept(step))) return false;
+      for (let step = queue.shift(); step; step = queue.shift()) if (!(await kept(step))) return false;
       return true;
     }),
   );

@@ -8,13 +8,16 @@ import { CHECKS, TYPES } from './checks.mjs';
 if (process.argv.includes('--long')) process.env['TEST_LONG'] = 'yes';
 installPackages();
 const browser = chromium();
-await runTogether([
+await runTogether(
   [
-    ['Word lists', process.execPath, ['scripts/word-lists.mjs']],
-    ['Build', process.execPath, ['scripts/build-tests.mjs']],
+    [
+      ['Word lists', process.execPath, ['scripts/word-lists.mjs']],
+      ['Build', process.execPath, ['scripts/build-tests.mjs']],
+    ],
+    TYPES,
   ],
-  [...TYPES, ...CHECKS],
-]);
+  CHECKS,
+);
 run('Unit tests', process.execPath, ['scripts/unit.mjs']);
 run('End-to-end tests', bin('playwright'), ['test'], {
   CHROMIUM: browser,

@@ -2,9 +2,9 @@
  * Runs the unit tests with Node's own runner: all of them, or those whose paths are given. They are bundled first, which
  * takes a second and spares each of them from reading hundreds of files. Finding none is a failure.
  */
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join, relative, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { compileWordLists, run } from './setup.mjs';
 
@@ -45,13 +45,42 @@ const ownAddress = {
     })),
 };
 
-async function bundle() {
+/**
+ * The tests of calculations, folder by folder in one process each: what they share is read once. Those of a folder that keep
+ * something (a database, a clock that is held) have a process of their own each.
+ */
+function inProcesses() {
+  const KEEPS = /fake-indexeddb|store\/|mock\.|^(?:before|after)(?:Each)?\(/m;
+  const groups = new Map();
+  for (const file of files) {
+    const name = KEEPS.test(readFileSync(file, 'utf8')) ? file : join(dirname(file), 'calculations.test.ts');
+    groups.set(name, [...(groups.get(name) ?? []), file]);
+  }
+  return groups;
+}
+
+/** A group's entry: a module that is its tests, one after the other. */
+const grouped = (groups) => ({
+  name: 'grouped',
+  setup: ({ onResolve, onLoad }) => {
+    const path = (name) => resolve(name);
+    const names = new Map([...groups].map(([name, own]) => [path(name), own.map(path)]));
+    onResolve({ filter: /calculations\.test\.ts$/ }, (asked) =>
+      names.has(resolve(asked.path)) ? { path: resolve(asked.path), namespace: 'group' } : undefined,
+    );
+    onLoad({ filter: /.*/, namespace: 'group' }, ({ path: name }) => ({
+      resolveDir: dirname(name),
+      contents: (names.get(name) ?? []).map((file) => `import ${JSON.stringify(file)};`).join('\n'),
+    }));
+  },
+});
+
+async function bundle(groups) {
   const { build } = await import('esbuild');
   rmSync(TO, { recursive: true, force: true });
   await build({
-    entryPoints: [...files, SUPPORT],
+    entryPoints: Object.fromEntries([...groups.keys(), SUPPORT].map((file) => [entryOf(file), file])),
     outdir: TO,
-    outbase: FROM,
     outExtension: { '.js': '.mjs' },
     bundle: true,
     splitting: true,
@@ -61,22 +90,24 @@ async function bundle() {
     jsx: 'automatic',
     sourcemap: 'linked',
     logLevel: 'warning',
-    plugins: [ownAddress],
+    plugins: [ownAddress, grouped(groups)],
     banner: {
       js: "import { createRequire as bundledRequire } from 'node:module'; const require = bundledRequire(import.meta.url);",
     },
   });
 }
 
-const bundled = (file) => join(TO, file.slice(FROM.length)).replace(/\.ts$/, '.mjs');
+const entryOf = (file) => relative(FROM, file).replace(/\.ts$/, '');
+const bundled = (file) => join(TO, `${entryOf(file)}.mjs`);
 
+const groups = inProcesses();
 compileWordLists();
-await bundle();
+await bundle(groups);
 run('Unit tests', process.execPath, [
   '--enable-source-maps',
   '--import',
   pathToFileURL(bundled(SUPPORT)).href,
   '--test',
   '--test-concurrency=2',
-  ...files.map(bundled),
+  ...[...groups.keys()].map(bundled),
 ]);

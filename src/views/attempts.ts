@@ -15,7 +15,7 @@ const kept = new Map<string, ClassAttempts>();
  * All attempts of a quiz. What was read before is kept, and only what has changed since is read; where attempts
  * have gone, everything is read anew.
  */
-export async function knownAttempts({ id: quizId, createdAt }: QuizRecord): Promise<Attempt[]> {
+export async function cachedAttempts({ id: quizId, createdAt }: QuizRecord): Promise<Attempt[]> {
   return db.transaction('r', db.attempts, db.meta, async () => {
     const seq = await attemptsSeq(quizId);
     const before = kept.get(quizId);

@@ -38,7 +38,7 @@ import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/times/window';
 import { tryAnswer, type Trial } from '@/views/tryAnswer';
 import { readerWords } from './readerWords';
-import { byName, liveClass, namesakes, toldApart, workOf, type NamedWork } from './papers';
+import { byName, liveClass, namesakes, disambiguator, workOf, type NamedWork } from './papers';
 
 export interface CheckCell {
   /** The question's number on the paper. */
@@ -164,7 +164,7 @@ function rowsOf(
       attemptId: attempt.id,
       studentId: work.studentId,
       name: work.student?.name ?? 'Removed student',
-      apart: toldApart(work.student, twice),
+      apart: disambiguator(work.student, twice),
       number: attempt.number,
       of: work.sheets.length,
       total,

@@ -3,7 +3,7 @@ import type { NotCounted } from '@/core/quiz/times/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan/plan';
 import { now } from '@/device/clock';
 import { allTickets } from '@/store/records/tickets';
-import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
+import { byName, liveClass, namesakes, disambiguator, workOf } from './papers';
 import { revealOf } from './reveal';
 
 /** One student's result: what is recorded, and what of it the student sees now. */
@@ -47,7 +47,7 @@ export async function handBack(quizId: string): Promise<HandBackRow[]> {
         ticket: tickets.get(studentId) ?? '',
         name: student.name,
         number: student.number,
-        apart: toldApart(student, twice),
+        apart: disambiguator(student, twice),
         attemptId: attempt.id,
         recorded,
         notCounted: recorded ? null : (sheets.at(-1)?.notCounted ?? null),

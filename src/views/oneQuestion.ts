@@ -10,7 +10,7 @@ import { contextOf, wordsFor } from '@/core/scoring/context';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
 import { alikeDecisions } from '@/store/quiz/lookAlikes';
 import type { AlikeDecision } from '@/core/quiz/placement';
-import { liveClass, namesakes, toldApart, workOf } from './papers';
+import { liveClass, namesakes, disambiguator, workOf } from './papers';
 
 /** What an answer earned, as a bundle of look-alikes has it in common. */
 export interface BundleMark {
@@ -98,10 +98,10 @@ function markOfPart(part: PartMark): BundleMark {
 const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>
   `${verdict} ${credit.n}/${credit.d} ${nearMiss ?? ''} ${expected ? 'x' : ''}`;
 
-/** Bundles by how they may differ: in form where that is told, else only where they are the same. */
 /** So many near misses are told what they are near to: more than anyone reads at once. */
 const MOST_TOLD = 200;
 
+/** Bundles by how they may differ: in form where that is told, else only where they are the same. */
 function bundlesOf(
   said: readonly Said[],
   reading: LookReading,
@@ -187,7 +187,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
         giver: {
           attemptId: attempt.id,
           name: student?.name ?? 'Removed student',
-          apart: toldApart(student, twice),
+          apart: disambiguator(student, twice),
         },
       })),
   );

@@ -18,7 +18,7 @@ import { attemptsSeq } from '@/store/records/sequence';
 import { endOfAttempt, windowOfQuiz } from '@/core/quiz/times/window';
 import type { StudentWindow } from '@/core/quiz/times/windows';
 import { windowsOf } from '@/core/quiz/times/windowsOf';
-import { knownAttempts } from './attempts';
+import { cachedAttempts } from './attempts';
 
 /** The finished work, marked by the key that counts. */
 export interface ClassPapers {
@@ -55,7 +55,7 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const revs = live === null ? {} : await questionRevsAt(quiz.id, live);
   const [[people, members], all, overrides, rulings] = await Promise.all([
     school(),
-    knownAttempts(quiz),
+    cachedAttempts(quiz),
     overridesOf(quiz.id),
     rulingsOf(quiz.id),
   ]);
@@ -133,7 +133,7 @@ export function namesakes(students: Iterable<{ readonly name: string }>): Readon
 }
 
 /** What tells a student from another of the same name: number, else e-mail address, else groups; empty for one name of its own. */
-export function toldApart(
+export function disambiguator(
   student: Pick<Student, 'name' | 'number' | 'email' | 'groups'> | undefined,
   twice: ReadonlySet<string>,
 ): string {

@@ -18,7 +18,7 @@ import { keyedSince, type KeyedStep } from '@/store/records/steps';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';
-import { byName, liveClass, namesakes, toldApart, type ClassPapers } from './papers';
+import { byName, liveClass, namesakes, disambiguator, type ClassPapers } from './papers';
 import { revealOf } from './reveal';
 
 export interface NamedChange extends ScoreChange {
@@ -128,7 +128,7 @@ export async function pending(quizId: string): Promise<Pending> {
   const named = (change: ScoreChange): NamedChange => {
     const student = live.students.get(change.studentId);
     const name = student?.name ?? 'Removed student';
-    return { ...change, name, apart: toldApart(student, twice), seen: seeing.has(change.studentId) };
+    return { ...change, name, apart: disambiguator(student, twice), seen: seeing.has(change.studentId) };
   };
   const { up, down, unchanged } = effect;
   const risen = (a: NamedChange, b: NamedChange) => compare(gainOf(b), gainOf(a)) || byName(a, b);

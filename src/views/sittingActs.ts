@@ -1,7 +1,7 @@
 import { MarkedClass } from '@/core/checking/classWork';
 import { attemptState, endOfAttempt, isFinished, windowOfQuiz } from '@/core/quiz/times/window';
 import { windowsOf } from '@/core/quiz/times/windowsOf';
-import { heldNow } from '@/core/reveal/kept';
+import { conditionsHeld } from '@/core/reveal/kept';
 import { leaksOf, type Telling } from '@/core/reveal/leaks';
 import { sceneFor } from '@/core/reveal/scene';
 import { Reveal } from '@/core/reveal/whatIsShown';
@@ -90,7 +90,7 @@ function toldUnder(live: ClassPapers, here: Situation, act: SittingAct): Telling
     // What held for everyone stays held for those who can hand in no more: they are the ones who can tell.
     standing: {
       ...then.standing,
-      kept: [...then.standing.kept, ...heldNow(revealOf(live, here.now))],
+      kept: [...then.standing.kept, ...conditionsHeld(revealOf(live, here.now))],
     },
     people,
     members,

@@ -17,9 +17,9 @@ import { studentsSetTo } from '@/store/class/roster';
 import { windowsIn } from '@/store/quiz/windows';
 import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
-import { knownAttempts } from './attempts';
+import { cachedAttempts } from './attempts';
 import { waitingIn } from './check';
-import { byName, liveClass, namesakes, toldApart, workOf } from './papers';
+import { byName, liveClass, namesakes, disambiguator, workOf } from './papers';
 import { revealOf } from './reveal';
 
 export interface TrayRow {
@@ -59,7 +59,7 @@ export interface TrayRow {
 
 async function attemptsByStudent(quiz: QuizRecord): Promise<Map<string, Attempt[]>> {
   const byStudent = new Map<string, Attempt[]>();
-  for (const attempt of await knownAttempts(quiz)) {
+  for (const attempt of await cachedAttempts(quiz)) {
     const own = byStudent.get(attempt.studentId);
     if (own) own.push(attempt);
     else byStudent.set(attempt.studentId, [attempt]);
@@ -95,7 +95,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       ticket: tickets.get(student.id) ?? '',
       name: student.name,
       number: student.number,
-      apart: toldApart(student, twice),
+      apart: disambiguator(student, twice),
       groups: student.groups,
       state: attemptState(attempt, window, at),
       source: attempt?.source ?? null,
@@ -124,7 +124,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
 export async function workOutside(quizId: string): Promise<number> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) return 0;
-  const [students, attempts] = await Promise.all([studentsSetTo(quiz.standing.setTo), knownAttempts(quiz)]);
+  const [students, attempts] = await Promise.all([studentsSetTo(quiz.standing.setTo), cachedAttempts(quiz)]);
   const meant = new Set(students.map(({ id }) => id));
   return new Set(attempts.flatMap(({ studentId }) => (meant.has(studentId) ? [] : studentId))).size;
 }

@@ -22,8 +22,9 @@ test('what is typed right after a press is in what the press added', async ({ pa
     'What is your river? Name it.',
   );
   await page.getByRole('button', { name: 'Next question: word or phrase' }).click();
-  await page.keyboard.type('And its mouth?');
-  await expect(page.getByRole('textbox', { name: 'Text of question 2' })).toHaveText('And its mouth?');
+  await page.keyboard.type('And its mouth?\nBoth count.');
+  const second = page.getByRole('textbox', { name: 'Text of question 2' });
+  await expect(second.locator('p')).toHaveText(['And its mouth?', 'Both count.']);
   await page.getByRole('button', { name: 'Add a section' }).click();
   await page.keyboard.type('The map');
   await expect(page.getByLabel('Heading of the section')).toHaveValue('The map');

@@ -1,5 +1,4 @@
 import type { Page } from '@playwright/test';
-import { LONG } from '../runs';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
 import { enter, sitEveryKind, writeEveryKind } from './everyKind';
@@ -203,47 +202,49 @@ test(
   },
 );
 
-test('every kind in Write and on a student’s page: axe finds nothing, and a phone shows all of it', async ({
-  page,
-}) => {
-  test.setTimeout(180_000);
-  await page.setViewportSize(PHONE);
-  await page.goto('/quiz/?id=demo-journey#write');
-  for (let number = 1; number <= 11; number++) {
-    await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
-    await expect(page.getByRole('region', { name: `Question ${number} in hand` })).toBeVisible();
-    await fits(page, `question ${number} in Write`);
-    if (LONG || number % 3 === 0) await expectAccessible(page, `question ${number} in Write`);
-  }
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await page.goto('/');
-  await page.getByRole('button', { name: 'More for The journey of a river' }).click();
-  await page.getByRole('button', { name: 'Duplicate' }).filter({ visible: true }).click();
-  await page.getByRole('link', { name: /The journey of a river \(copy\)/ }).click();
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
-  await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await goTo(page, 'Tray');
-  const sitting = await pageOf(page, 'Amal Syke');
-  await sitting.setViewportSize(PHONE);
-  await sitting.getByRole('button', { name: 'Begin' }).click();
-  for (let number = 1; number <= 11; number++) {
-    await expect(sitting.getByText(new RegExp(`^(Question )?${number} of 11`))).toBeVisible();
-    // What opens below an item, and what stands on a picture, is looked at as well.
-    await sitting.waitForLoadState('networkidle');
-    const shown = sitting.getByRole('main').filter({ visible: true });
-    const opener = shown.locator('button[aria-expanded="false"]').filter({ visible: true }).first();
-    if ((await opener.count()) > 0) await opener.click();
-    const spot = shown.getByRole('button', { name: 'Set a spot with the keyboard' });
-    if ((await spot.count()) > 0) await spot.click();
-    await fits(sitting, `question ${number} on the student’s page`);
-    if (LONG || number % 3 === 0) await expectAccessible(sitting, `question ${number} on the student’s page`);
-    const on = number === 11 ? 'Review and hand in' : 'Next';
-    await sitting.getByRole('button', { name: on }).click();
-  }
-  await fits(sitting, 'the last page');
-  await expectAccessible(sitting, 'the last page');
-});
+test(
+  'every kind in Write and on a student’s page: axe finds nothing, and a phone shows all of it',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize(PHONE);
+    await page.goto('/quiz/?id=demo-journey#write');
+    for (let number = 1; number <= 11; number++) {
+      await page.getByRole('button', { name: `Question ${number}`, exact: true }).click();
+      await expect(page.getByRole('region', { name: `Question ${number} in hand` })).toBeVisible();
+      await fits(page, `question ${number} in Write`);
+      await expectAccessible(page, `question ${number} in Write`);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto('/');
+    await page.getByRole('button', { name: 'More for The journey of a river' }).click();
+    await page.getByRole('button', { name: 'Duplicate' }).filter({ visible: true }).click();
+    await page.getByRole('link', { name: /The journey of a river \(copy\)/ }).click();
+    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await goTo(page, 'Tray');
+    const sitting = await pageOf(page, 'Amal Syke');
+    await sitting.setViewportSize(PHONE);
+    await sitting.getByRole('button', { name: 'Begin' }).click();
+    for (let number = 1; number <= 11; number++) {
+      await expect(sitting.getByText(new RegExp(`^(Question )?${number} of 11`))).toBeVisible();
+      // What opens below an item, and what stands on a picture, is looked at as well.
+      await sitting.waitForLoadState('networkidle');
+      const shown = sitting.getByRole('main').filter({ visible: true });
+      const opener = shown.locator('button[aria-expanded="false"]').filter({ visible: true }).first();
+      if ((await opener.count()) > 0) await opener.click();
+      const spot = shown.getByRole('button', { name: 'Set a spot with the keyboard' });
+      if ((await spot.count()) > 0) await spot.click();
+      await fits(sitting, `question ${number} on the student’s page`);
+      await expectAccessible(sitting, `question ${number} on the student’s page`);
+      const on = number === 11 ? 'Review and hand in' : 'Next';
+      await sitting.getByRole('button', { name: on }).click();
+    }
+    await fits(sitting, 'the last page');
+    await expectAccessible(sitting, 'the last page');
+  },
+);
 
 test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged; ideas and lists fill gaps', async ({
   page,

@@ -22,7 +22,7 @@ export type Step =
 export type TraceValue = string | number | boolean | Fraction | null;
 
 /**
- * One line of how a score came about, as data: the words for it live in one place (`marking/words.ts`).
+ * One line of how a score came about, as data: the words for it live in one place (`scoring/words.ts`, and `lines` of each kind).
  * `before` and `after` are the figures that the step turned into each other, where it changed one.
  */
 export interface TraceLine {

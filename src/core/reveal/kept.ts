@@ -26,7 +26,7 @@ function everyones({ plan, ownPlans }: Pick<Scene, 'plan' | 'ownPlans'>): Pick<E
  * The conditions over everyone that hold at an instant and are not kept yet: before something is done for one student they
  * are kept, so that it takes nothing from the others.
  */
-export function heldNow(reveal: Reveal): Kept[] {
+export function conditionsHeld(reveal: Reveal): Kept[] {
   const { scene } = reveal;
   const groups = namedGroups(scene);
   const made = new Map<string, Kept>();

@@ -195,7 +195,7 @@ export function showHint(
 }
 
 /** Whether an answer is there as far as it must be. One of spaces or punctuation alone is none. */
-function isThere(question: Question, answer: Answer | null, must: MustAnswer, paper: Paper): boolean {
+function isAnswered(question: Question, answer: Answer | null, must: MustAnswer, paper: Paper): boolean {
   if (must === 'no') return true;
   if (must === 'every') {
     const face = kindOf(question).faceOf(question, 0);
@@ -208,7 +208,7 @@ function isThere(question: Question, answer: Answer | null, must: MustAnswer, pa
 /** Whether a question is left open that must be answered. */
 const isMissingOne = (paper: Paper, { answers }: Attempt): boolean =>
   paper.questions.some(
-    (question) => !isThere(question, answers[question.id] ?? null, mustAnswer(question, paper), paper),
+    (question) => !isAnswered(question, answers[question.id] ?? null, mustAnswer(question, paper), paper),
   );
 
 /** The attempt handed in, once and for all: asked again, it stays as it is. */

@@ -91,7 +91,6 @@ export async function settle(quizId: string, at: number): Promise<void> {
 /** Settles a quiz whose first work came to count by its window closing rather than by a hand-in. */
 export async function settleByClosing(quizId: string): Promise<void> {
   const quiz = await db.quizzes.get(quizId);
-  // While it is open only a hand-in counts, and that one settles the quiz itself.
   if (!quiz || quiz.firstHandInAt !== null) return;
   const { opening, windows } = quiz.standing;
   // Where nobody's time ends sooner, only a hand-in counts while it is open, and that one settles the quiz itself.

@@ -13,7 +13,7 @@ import { now } from '@/device/clock';
 import { newId } from '@/device/ids';
 import type { RecordChange, StandingActs } from '../records/db';
 import { editing, record } from '../records/steps';
-import { keptNow } from '../work/keptNow';
+import { conditionsToPreserve } from '../work/conditionsToPreserve';
 import { head } from './quizzes';
 
 /** What the teacher does with a quiz: opening it, showing results. Gives the number of the step, which can be undone. */
@@ -74,7 +74,7 @@ export const setOwnWindow = (quizId: string, target: Target, set: OwnWindow['set
     const others = acts.windows.filter((one) => !same(one.for, target));
     const own = acts.windows.find((one) => same(one.for, target));
     const windows = set === null ? others : [...others, { id: own?.id ?? newId(), for: target, set }];
-    const after = { ...acts, windows, kept: [...acts.kept, ...(await keptNow(quiz))] };
+    const after = { ...acts, windows, kept: [...acts.kept, ...(await conditionsToPreserve(quiz))] };
     return record(quizId, [{ kind: 'standing', before: acts, after }], {
       label: 'Change who can take the quiz when',
       field: '',

@@ -7,7 +7,7 @@ import { head } from '../quiz/quizzes';
 import { REVISION_TABLES, settle } from '../quiz/revisions';
 import { windowOfStudent } from '../quiz/windows';
 import { attemptsOfStudent } from './attempts';
-import { keptNow } from './keptNow';
+import { conditionsToPreserve } from './conditionsToPreserve';
 
 /** What the teacher does for one student at a quiz: more time, another attempt, one given back or collected. */
 
@@ -47,7 +47,7 @@ export const actOnSitting = (quizId: string, studentId: string, act: SittingAct)
     if (!outcome.ok) return outcome;
     if (act.act === 'collect' || act.act === 'startAgain') await settle(quizId, at);
     const { live: _, ...before } = quiz.standing;
-    const kept = [...before.kept, ...(await keptNow(quiz))];
+    const kept = [...before.kept, ...(await conditionsToPreserve(quiz))];
     const after = { ...before, windows: outcome.acts.windows, granted: outcome.acts.granted, kept };
     const changes: RecordChange[] = [
       { kind: 'standing', before, after },

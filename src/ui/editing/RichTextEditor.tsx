@@ -192,12 +192,14 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     const field = box.current?.querySelector<HTMLElement>('.tiptap');
     if (!autoFocus || !field || !editor) return;
     land(field, (text) => {
+      const end = editor.state.doc.content.size;
+      // Its own way to focus comes a frame later, when somebody may be writing elsewhere: it is not used.
       const [first, ...more] = typedLines(text);
-      editor
-        .chain()
-        .focus('end')
-        .insertContent(more.length > 0 ? [first, ...more] : (first?.content ?? []))
-        .run();
+      const chain = editor.chain();
+      if (more.length > 0) chain.insertContentAt({ from: 0, to: end }, [first ?? {}, ...more]);
+      else chain.insertContentAt(Math.max(1, end - 1), first?.content ?? []);
+      chain.run();
+      editor.commands.setTextSelection(editor.state.doc.content.size - 1);
     });
     // Once, when it comes.
     // eslint-disable-next-line react-hooks/exhaustive-deps

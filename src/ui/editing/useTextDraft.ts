@@ -4,7 +4,7 @@ import { failureOf } from '@/device/failure';
 import { keepUnsaved, reportSaving, unsavedWork } from './saving';
 
 /** How long a saved text is waited for before what another tab stored is followed instead, in ms. */
-const PATIENCE = 5000;
+const SAVE_WAIT_MS = 5000;
 
 interface Source<Text> {
   /** Under this name the page says whether it is saved. */
@@ -90,7 +90,7 @@ export function useTextDraft<Text = string>(source: Source<Text>): [Text, (text:
       state.timer = window.setTimeout(() => {
         state.awaited = null;
         follow();
-      }, PATIENCE);
+      }, SAVE_WAIT_MS);
       follow();
     },
     [follow],

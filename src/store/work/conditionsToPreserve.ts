@@ -1,6 +1,6 @@
 import type { Kept } from '@/core/quiz/plan/plan';
 import { studentsSet } from '@/core/quiz/people/school';
-import { asksForOthers, heldNow } from '@/core/reveal/kept';
+import { asksForOthers, conditionsHeld } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import { Reveal } from '@/core/reveal/whatIsShown';
 import { now } from '@/device/clock';
@@ -9,7 +9,7 @@ import { ofQuiz } from '../records/ofQuiz';
 import { rulingsOf } from './rulings';
 
 /** What holds for everyone now and would not any more: it is kept for those who can hand in no more. */
-export async function keptNow(quiz: QuizRecord): Promise<Kept[]> {
+export async function conditionsToPreserve(quiz: QuizRecord): Promise<Kept[]> {
   const { content, standing } = quiz;
   if (!asksForOthers({ plan: content.plan, ownPlans: standing.plans })) return [];
   const [people, members] = await Promise.all([db.students.toArray(), db.members.toArray()]);
@@ -22,5 +22,5 @@ export async function keptNow(quiz: QuizRecord): Promise<Kept[]> {
     attempts: await ofQuiz.attempts(quiz.id).toArray(),
     rulings: await rulingsOf(quiz.id),
   });
-  return heldNow(new Reveal(scene, now()));
+  return conditionsHeld(new Reveal(scene, now()));
 }
