@@ -207,7 +207,7 @@ const server = createServer((request, response) => {
   if (Number(request.headers['content-length'] ?? 0) > largest) {
     return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }
-  if (path.startsWith('/words/') && !isListThere(path, response)) return undefined;
+  if (/^\/words\/.*\.bin$/.test(path) && !isListThere(path, response)) return undefined;
   if (sendCompressed(request, response, path)) return undefined;
   // Astro serves its own not-found page under any address but that page's own.
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';

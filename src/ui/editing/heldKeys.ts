@@ -21,8 +21,11 @@ function letGo(): void {
 
 /** Holds what is typed from now on until a field lands. To be called in the press itself. `label` says what is written. */
 export function holdKeys(label: string): void {
+  // A press that failed and is made again goes on with what was typed after the first.
+  const before = held?.box.value ?? '';
   letGo();
   const box = document.createElement('textarea');
+  box.value = before;
   box.className = 'sr-only';
   box.setAttribute('aria-label', label);
   box.dataset['ownUndo'] = '';
