@@ -7,7 +7,7 @@ import { chromium, type Page } from '@playwright/test';
 import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
 import type { Question } from '@/core/kinds';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import { JOURNEY } from '../demo/quizzes/journey';
 import { RIVERS } from '../demo/quizzes/rivers';
 import { markTimes, spreadOf } from './markTimes';

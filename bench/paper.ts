@@ -3,7 +3,7 @@ import { fraction, ONE, ZERO } from '@/core/figures/fraction';
 import type { Question } from '@/core/kinds';
 import { NO_RULES } from '@/core/content/questionRules';
 import { SILENCE } from '@/core/content/silence';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 import { CONTENT, PLACEMENTS, QUESTIONS } from '../tests/demoQuiz';
 

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, posix } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -7,34 +7,50 @@ const IMPORT = /(?:\bfrom|\bimport)\s*["'](\.[^"']+\.js)["']/g;
 const WORKER = /new Worker\(new URL\(["']([^"']+\.js)["']/g;
 const ISLAND = /(?:component-url|renderer-url)="([^"]+\.js)"/g;
 const LATER = /import\(["'](\.[^"']+\.js)["']\)/g;
-/** What a worker asks for later is fetched ahead where it is small: bytes. */
-const SMALL = 12_000;
-/** Islands that show nothing before their worker has answered. */
-const WORKER_FIRST = /\/(StudentPage|TrialPage)\./;
+/** What the first visit of a browser asks for: the made-up school, and what comes with it. */
+const FIRST_VISIT = /\/(?:demoSchool|drawings|pictures)[-.]/;
+/** Islands that ask for it, and of them those that show nothing before their worker has answered. */
+const FIRST_PAGE = /\/(?:Shelf|StudentPage|TrialPage)\./;
+const WORKER_FIRST = /\/(?:StudentPage|TrialPage)\./;
+const TRIAL = /\/TrialPage\./;
 
 const found = (text, pattern) => [...text.matchAll(pattern)].map(([, path]) => path);
 
-/** Everything that an island needs before it can show something, each file once, what is needed first in front. */
-function needs(folder, islands) {
+/** A script and everything that it imports, each file once, what is needed first in front. */
+function withImports(folder, paths) {
   const all = new Set();
-  const workers = new Set();
-  const waiting = [...islands];
+  const waiting = [...paths];
   while (waiting.length > 0) {
     const path = waiting.shift();
     const file = join(folder, path);
     if (all.has(path) || !existsSync(file)) continue;
     all.add(path);
-    const text = readFileSync(file, 'utf8');
-    for (const other of found(text, IMPORT)) waiting.push(posix.join(dirname(path), other));
-    for (const worker of found(text, WORKER)) workers.add(worker);
+    for (const other of found(readFileSync(file, 'utf8'), IMPORT))
+      waiting.push(posix.join(dirname(path), other));
   }
-  if (!islands.some((path) => WORKER_FIRST.test(path))) return { scripts: [...all], workers: [] };
-  for (const worker of [...workers])
-    for (const other of found(readFileSync(join(folder, worker), 'utf8'), LATER)) {
-      const path = posix.join(dirname(worker), other);
-      if (statSync(join(folder, path)).size < SMALL) workers.add(path);
-    }
-  return { scripts: [...all], workers: [...workers] };
+  return [...all];
+}
+
+/** What some scripts ask for later and the first visit at once. */
+const later = (folder, paths, pattern) =>
+  paths.flatMap((path) =>
+    found(readFileSync(join(folder, path), 'utf8'), LATER)
+      .map((other) => posix.join(dirname(path), other))
+      .filter((other) => pattern.test(other)),
+  );
+
+/** Everything that a page's islands need before they can show something. */
+function needs(folder, islands) {
+  const scripts = withImports(folder, islands);
+  if (!islands.some((path) => FIRST_PAGE.test(path))) return { scripts, workers: [] };
+  if (!islands.some((path) => WORKER_FIRST.test(path)))
+    return {
+      scripts: withImports(folder, [...scripts, ...later(folder, scripts, FIRST_VISIT)]),
+      workers: [],
+    };
+  const workers = scripts.flatMap((path) => found(readFileSync(join(folder, path), 'utf8'), WORKER));
+  const wanted = islands.some((path) => TRIAL.test(path)) ? /\/trialDesk-/ : FIRST_VISIT;
+  return { scripts, workers: withImports(folder, [...workers, ...later(folder, workers, wanted)]) };
 }
 
 /**

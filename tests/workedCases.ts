@@ -4,7 +4,7 @@ import { KINDS, kindOf, type Answer, type KindName, type Question } from '@/core
 import { verdictOf, type MarkingContext, type NearMiss } from '@/core/marks/mark';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { paperFrom } from '@/core/quiz/paper';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import { contextOf } from '@/core/scoring/context';
 import { markAnswer } from '@/core/scoring/markAttempt';
 import './unit/support/everywhere';

@@ -1,3 +1,4 @@
+import '@/core/answers/text/patternEngine';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';

@@ -1,3 +1,4 @@
+import '@/core/answers/text/patternEngine';
 import { classDesk } from './classDesk';
 import { serveDesk } from './serveDesk';
 

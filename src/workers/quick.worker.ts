@@ -1,3 +1,4 @@
+import '@/core/answers/text/patternEngine';
 import { quickDesk } from './quickDesk';
 import { serveDesk } from './serveDesk';
 

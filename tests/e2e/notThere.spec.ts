@@ -1,4 +1,4 @@
-import { DEMO, expect, openDemo, test } from './support';
+import { DEMO, expect, newQuiz, openDemo, saved, test } from './support';
 
 /** Parts that do not come: what needs them says so, and comes once they do. */
 
@@ -51,3 +51,33 @@ for (const [what, how] of [
     await page.getByRole('button', { name: 'Try again' }).first().click();
     await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
   });
+
+test('a pattern is tried by a part that comes when it is asked for; where it does not come, the paper waits for it', async ({
+  page,
+  context,
+}) => {
+  await newQuiz(page, 'Beside rivers', 'Word or phrase');
+  const hand = page.getByRole('region', { name: 'Question 1 in hand' });
+  await hand.getByRole('textbox', { name: 'Text of question 1' }).click();
+  await page.keyboard.type('What is the flat land beside a river called?');
+  await hand.getByLabel('Another right answer').click();
+  await page.keyboard.type('flood ?plains?');
+  await page.keyboard.press('Enter');
+  await hand.locator('select').filter({ hasText: 'as a pattern' }).first().selectOption('pattern');
+  await saved(page);
+  await context.route(/patternEngine[^/]*\.js$/, (route) => route.abort());
+  const [sit] = await Promise.all([
+    context.waitForEvent('page'),
+    page.getByRole('link', { name: 'Take it as a student' }).first().click(),
+  ]);
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('textbox').click();
+  await sit.keyboard.type('floodplain');
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(sit.getByRole('heading', { name: 'Handed in' })).toBeVisible();
+  await expect(sit.getByText('Everything saved is kept.')).toBeVisible();
+  await context.unroute(/patternEngine[^/]*\.js$/);
+  await sit.getByRole('button', { name: 'Try again' }).click();
+  await expect(sit.getByText('1 of 1').first()).toBeVisible();
+});

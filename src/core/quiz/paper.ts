@@ -1,4 +1,5 @@
-import { newPlacement, type Placed, type Placement } from './placement';
+import { newPlacement } from './newPlacement';
+import type { Placed, Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
 
 /** A paper and its parts: questions, each with its placement, in the quiz's order. */

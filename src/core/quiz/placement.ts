@@ -58,15 +58,3 @@ export interface Placed {
   readonly question: Question;
   readonly placement: Placement;
 }
-
-/** A placement that takes everything from the quiz. */
-export const newPlacement = (questionId: string): Placement => ({
-  questionId,
-  points: null,
-  perPart: false,
-  mustAnswer: null,
-  standing: 'counts',
-  staysInPlace: false,
-  startsPage: false,
-  checks: [],
-});

@@ -4,6 +4,7 @@ import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { dayAndTime, pointsWord } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
 import { CoverPage } from './CoverPage';
+import type { Done } from './done';
 import { run } from './run';
 import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
@@ -74,9 +75,11 @@ const LOOK = 15_000;
 const LOCKED =
   'This page was left for more than two minutes, so your paper is locked. What you had answered is kept. Ask your teacher to let you go on; this page then continues automatically.';
 
+const DONE: Readonly<Record<Done, string>> = { handedIn: 'Handed in', timeOver: 'The time is over' };
+
 /** The packet of the student at this address, kept up to date. */
 function usePaper({ port, place }: SitProps) {
-  const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed'>('loading');
+  const [packet, setPacket] = useState<PaperPacket | 'loading' | 'failed' | Done>('loading');
   // Which of several attempts is looked at; the latest one where nothing is said.
   const [attempt, setAttempt] = useState<number | undefined>();
   // Locked while it is worked at: what is typed stays in the page, out of sight.
@@ -91,6 +94,11 @@ function usePaper({ port, place }: SitProps) {
       setPacket((before) => (before === 'loading' ? 'failed' : before));
     }
   }, [port, place, attempt]);
+  // What comes after the work may not be there yet: the work is done all the same, and that is said.
+  const done = async (how: Done) => {
+    const next = await port.openPaper(place, attempt).catch(() => how);
+    setPacket(next);
+  };
   const lookAgain = useCallback(async () => {
     const next = await port.openPaper(place, attempt).catch(() => null);
     if (!next) return;
@@ -143,7 +151,7 @@ function usePaper({ port, place }: SitProps) {
     setPacket('loading');
     run(open);
   };
-  return { packet, isLocked, picture, open, begin, retry, setAttempt };
+  return { packet, isLocked, picture, done, begin, retry, setAttempt };
 }
 
 interface NoPaper {
@@ -184,7 +192,7 @@ function noPaperWords(packet: PaperPacket): NoPaper | null {
 }
 
 function Paper({ port, place }: SitProps) {
-  const { packet, isLocked, picture, open, begin, retry, setAttempt } = usePaper({ port, place });
+  const { packet, isLocked, picture, done, begin, retry, setAttempt } = usePaper({ port, place });
   if (packet === 'loading')
     return (
       <main className="px-6 py-24 text-center text-soft">
@@ -200,6 +208,14 @@ function Paper({ port, place }: SitProps) {
       />
     );
   }
+  if (packet === 'handedIn' || packet === 'timeOver')
+    return (
+      <Message
+        title={DONE[packet]}
+        text="Everything saved is kept. What comes next could not be loaded: try again in a moment."
+        onAgain={retry}
+      />
+    );
   const none = noPaperWords(packet);
   if (none) return <Message {...none} />;
   if (packet.state === 'ready') {
@@ -221,7 +237,7 @@ function Paper({ port, place }: SitProps) {
           cover={cover}
           working={working}
           isLocked={isLocked}
-          onDone={open}
+          onDone={done}
         />
       </PictureSource>
     );

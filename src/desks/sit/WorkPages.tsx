@@ -4,6 +4,7 @@ import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
+import type { Done } from './done';
 import { KeepLine } from './KeepLine';
 import { bySection, pagesOf, type PageHere } from './pages';
 import { QuestionHere } from './QuestionHere';
@@ -22,7 +23,7 @@ interface Props {
   readonly working: Working;
   /** True while the page is locked: it shows nothing, and keeps what was typed. */
   readonly isLocked: boolean;
-  readonly onDone: () => Promise<void>;
+  readonly onDone: (how: Done) => Promise<void>;
 }
 
 interface WaysProps {
@@ -181,7 +182,7 @@ interface FootProps {
   readonly keep: Answering['keep'];
   /** Whether anything on the page is answered. */
   readonly asks: boolean;
-  readonly onDone: () => Promise<void>;
+  readonly onDone: (how: Done) => Promise<void>;
 }
 
 /** Below the questions of a page: whether answers are saved, and a way on where they cannot be any more. */
@@ -189,7 +190,11 @@ const Foot = ({ keep, asks, onDone }: FootProps) => (
   <div className="px-[18px] pb-6">
     {asks && <KeepLine keep={keep} />}
     {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
-      <button type="button" className="btn btn-outline mt-3 h-11 text-[15px]" onClick={() => run(onDone)}>
+      <button
+        type="button"
+        className="btn btn-outline mt-3 h-11 text-[15px]"
+        onClick={() => run(() => onDone(keep.reason === 'handedIn' ? 'handedIn' : 'timeOver'))}
+      >
         Check whether my paper was handed in
       </button>
     )}
@@ -224,7 +229,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
   const here = page ? questions.slice(page.from, page.from + page.count) : [];
   const wide = here.some(({ section }) => section !== null);
   // At the end the last answer goes first: then the page shows where it stands.
-  const left = useTimeLeft(working, () => run(() => settled().then(onDone)));
+  const left = useTimeLeft(working, () => run(() => settled().then(() => onDone('timeOver'))));
   const counted = left !== null && (cover.timeLimit !== null || left < HOUR) ? left : null;
   const [turning, setTurning] = useState<'still' | 'turning' | 'failed'>('still');
   /** Where nobody goes back, a page is left once its answers are kept and the port knows that it was left. */
@@ -248,7 +253,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
     // Another tab may have handed it in, or the quiz closed: the page then shows where it stands.
     const stands = receipt.state === 'kept' || receipt.reason === 'handedIn' || receipt.reason === 'closed';
     if (!stands) throw new Error('Not handed in');
-    await onDone();
+    await onDone('handedIn');
   };
   if (isLocked) return null;
   return (

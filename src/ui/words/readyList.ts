@@ -1,3 +1,4 @@
+import '@/core/answers/text/patternEngine';
 import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
 import { contextOf } from '@/core/scoring/context';

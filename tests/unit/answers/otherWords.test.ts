@@ -7,7 +7,7 @@ import { listFor, ListMissing, wordList } from '@/core/answers/text/wordLists';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { paperFrom } from '@/core/quiz/paper';
 import { contextKey, contextOf, ownContextOf, paperAround } from '@/core/scoring/context';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import { runs } from '../../runs';
 import { markOf, missed, otherWordsAccepted, unrelatedCalledNear } from '../../misspelt';
 import { phraseQuestion, variant } from '../support/support';

@@ -18,7 +18,7 @@ import { DEMO_FILE } from '../../generated';
 import { asForm2 } from '../support/oldForm';
 import { answerOf, anyKind, questionOf } from '../support/arbitrary';
 import { newSection } from '@/core/quiz/section';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import { newPerson } from '@/core/quiz/people/school';
 import { share } from '../support/support';
 import { runs } from '../../runs';

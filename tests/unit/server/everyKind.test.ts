@@ -9,7 +9,7 @@ import { toDecimalText } from '@/core/figures/fraction';
 import { writeQuizFile } from '@/core/formats/quizFile/quizFile';
 import { FORM_VERSION, type QuizFile } from '@/core/formats/quizFile/schema';
 import { KIND_NAMES, kindOf, readCell, type Question } from '@/core/kinds';
-import { newPlacement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
 import { contextOf } from '@/core/scoring/context';
 import { markAttempt } from '@/core/scoring/markAttempt';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';

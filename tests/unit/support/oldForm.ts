@@ -1,5 +1,6 @@
 import type { Question } from '@/core/kinds';
-import { newPlacement, type Placement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
+import type { Placement } from '@/core/quiz/placement';
 
 /** A question as it was written while it held its points itself: forms 1 and 2. */
 export function asForm2(question: Question, place: Partial<Placement> = {}): Record<string, unknown> {

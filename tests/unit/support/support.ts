@@ -17,7 +17,8 @@ import { NO_RULES } from '@/core/content/questionRules';
 import { readCell, type Answer } from '@/core/kinds';
 import type { MarkingContext } from '@/core/marks/mark';
 import { paperFrom } from '@/core/quiz/paper';
-import { newPlacement, type Placed, type Placement } from '@/core/quiz/placement';
+import { newPlacement } from '@/core/quiz/newPlacement';
+import type { Placed, Placement } from '@/core/quiz/placement';
 import { createQuiz } from '@/store/quiz/quizzes';
 import { openQuiz } from '@/store/quiz/standing';
 

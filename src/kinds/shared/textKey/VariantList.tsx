@@ -1,3 +1,4 @@
+import '@/core/answers/text/patternEngine';
 import { readNumber } from '@/core/answers/number/read';
 import { hasSymbols } from '@/core/answers/text/symbols';
 import { readPattern } from '@/core/answers/text/pattern';

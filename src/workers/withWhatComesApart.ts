@@ -1,4 +1,5 @@
 import { gunzipSync } from 'fflate';
+import { EngineMissing } from '@/core/answers/text/pattern';
 import { handIn, ListMissing } from '@/core/answers/text/wordLists';
 import { StoreError } from '@/device/failure';
 
@@ -27,23 +28,38 @@ function load(list: string): Promise<void> {
   return loading;
 }
 
-/** A quiz has questions in a few languages at most; more lists than that are never missing in one call. */
-const MOST_LISTS = 10;
+async function loadEngine(): Promise<void> {
+  await import('@/core/answers/text/patternEngine').catch(() => {
+    throw new StoreError('notLoaded', 'The engine for patterns could not be loaded');
+  });
+}
+
+/** What an error asks for, fetched; anything else is thrown again. */
+async function fetchMissing(error: unknown): Promise<void> {
+  if (error instanceof ListMissing) await load(error.list);
+  else if (error instanceof EngineMissing) await loadEngine();
+  else throw error;
+}
+
+/** A quiz has questions in a few languages at most; more parts than that are never missing in one call. */
+const MOST_PARTS = 10;
 
 /**
- * A worker's desk whose calls fetch the word lists that marking asks for, and are made again with them. A call that writes
+ * A worker's desk whose calls fetch what marking asks for (word lists, the engine for patterns), and are made again with it. A call that writes
  * marks before it writes, or writes what may come twice.
  */
-export function withWordLists<D extends { [Name in keyof D]: (...args: never[]) => unknown }>(desk: D): D {
+export function withWhatComesApart<D extends { [Name in keyof D]: (...args: never[]) => unknown }>(
+  desk: D,
+): D {
   const loading = Object.entries<(...args: never[]) => unknown>(desk).map(([name, call]) => [
     name,
     async (...args: never[]) => {
-      for (let left = MOST_LISTS; ; left--) {
+      for (let left = MOST_PARTS; ; left--) {
         try {
           return await call(...args);
         } catch (error) {
-          if (!(error instanceof ListMissing) || left === 0) throw error;
-          await load(error.list);
+          if (left === 0) throw error;
+          await fetchMissing(error);
         }
       }
     },
