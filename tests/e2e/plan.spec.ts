@@ -5,6 +5,7 @@ import {
   goTo,
   inDays,
   newQuiz,
+  openDemo,
   openIt,
   pageOf,
   putIntoEffect,
@@ -245,3 +246,21 @@ test(
     await expect(page.getByLabel('Time zone', { exact: true })).not.toHaveValue('Asia/Tokyo');
   },
 );
+
+test('a plan that waits in one tab is still there when another tab was faster', async ({ page, context }) => {
+  await openDemo(page, 'plan');
+  const other = await context.newPage();
+  await openDemo(other, 'plan');
+  await other.getByLabel('Feedback with its links appears', { exact: true }).selectOption('never');
+  await page.bringToFront();
+  await page.getByLabel('The score appears', { exact: true }).selectOption('never');
+  await expect(changes(page)).toBeVisible();
+  await other.bringToFront();
+  await putIntoEffect(other);
+  await page.bringToFront();
+  await changes(page).getByRole('button', { name: 'Put it into effect' }).click();
+  await expect(page.getByText('Another tab changed the plan meanwhile.')).toBeVisible();
+  await expect(page.getByLabel('The score appears', { exact: true })).toHaveValue('never');
+  await putIntoEffect(page);
+  await expect(other.getByLabel('The score appears', { exact: true })).toHaveValue('never');
+});

@@ -11,8 +11,15 @@ import { useContentField } from '@/ui/teacher/useContentField';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 
-/** Plans that were changed and are not in effect yet, by quiz: they wait also while another station is at hand. */
-const waiting = new Map<string, { readonly plans: Plans; readonly seen: Plans }>();
+/** Plans that were changed and are not in effect yet. */
+interface Waiting {
+  readonly plans: Plans;
+  /** What was in effect when it was changed; null after another tab was faster: what is in effect once it is put there. */
+  readonly seen: Plans | null;
+}
+
+/** What waits, by quiz: also while another station is at hand. */
+const waiting = new Map<string, Waiting>();
 
 interface PlansHere {
   /** The quiz's plan as it is written, for where another tab has changed it. */
@@ -35,15 +42,17 @@ export function usePlans(): PlansHere {
   const draft = useContentField('plan', 'Change the reveal plan');
   const stored: Plans = { plan: draft.value, ownPlans: quiz.standing.plans };
   const [pending, setPending] = useState(() => waiting.get(quiz.id) ?? null);
-  const wait = (next: { plans: Plans; seen: Plans } | null) => {
+  const wait = (next: Waiting | null) => {
     if (next) waiting.set(quiz.id, next);
     else waiting.delete(quiz.id);
     setPending(next);
   };
-  /** Gives the step that was made; null where another tab was faster, which is said. */
+  /** Puts plans into effect, and gives the step that was made; where another tab was faster they wait, which is said. */
   const hold = async (plans: Plans, seen: Plans): Promise<number | null> => {
     const step = await setPlans(quiz.id, plans, seen);
-    if (step === null) notify('The plan was changed in another tab. Look at it again.');
+    wait(step === null ? { plans, seen: null } : null);
+    if (step === null)
+      notify('Another tab changed the plan meanwhile. Yours still waits: look at both, then decide.');
     return step;
   };
   const change = (plans: Plans) => {
@@ -59,8 +68,7 @@ export function usePlans(): PlansHere {
   };
   const putIntoEffect = async () => {
     if (!pending) return;
-    const step = await hold(pending.plans, pending.seen);
-    wait(null);
+    const step = await hold(pending.plans, pending.seen ?? stored);
     if (step !== null)
       notify('The changed plan is in effect', {
         label: 'Undo',

@@ -15,7 +15,7 @@ import { NewStudent } from '@/ui/teacher/NewStudent';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
-import { useTextDraft } from '@/ui/editing/useTextDraft';
+import { useTextDraft } from '@/ui/editing/useDraft';
 import { StorageTrouble } from '@/ui/editing/StorageTrouble';
 import { switchTheme, ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
 import { useReady } from '@/ui/teacher/useReady';

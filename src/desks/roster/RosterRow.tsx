@@ -6,7 +6,7 @@ import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { MoreTimeField } from './MoreTimeField';
-import { useTextDraft } from '@/ui/editing/useTextDraft';
+import { useTextDraft } from '@/ui/editing/useDraft';
 
 const groupsOf = (text: string): string[] =>
   [

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { Receipt, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
+import { keepAnswers } from './keepAnswers';
 
 /** This page, each time that it is loaded another one: by it and their numbers saves keep their order. */
 const PAGE = Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => (byte % 36).toString(36)).join(
@@ -31,25 +32,19 @@ export function useAnswers(port: StudentPort, at: PaperAddress, working: Working
   const running = useRef<Promise<boolean> | null>(null);
 
   const drain = async (): Promise<boolean> => {
-    let last: Receipt | null = null;
-    for (let next = pending.current.entries().next(); !next.done; next = pending.current.entries().next()) {
-      const [questionId, answer] = next.value;
-      pending.current.delete(questionId);
-      try {
-        number.current++;
-        const save = { attemptId: working.attemptId, questionId, answer, page: PAGE, number: number.current };
-        last = await port.saveAnswer(at, save);
-      } catch {
-        last = { state: 'refused', reason: 'storage' };
-      }
-      if (last.state === 'refused') {
-        if (!pending.current.has(questionId)) pending.current.set(questionId, answer);
-        setKeep({ state: 'trouble', reason: last.reason });
-        return false;
-      }
-    }
-    if (last?.state === 'kept') setKeep({ state: 'kept', at: last.at });
-    return true;
+    const receipt = await keepAnswers(pending.current, (questionId, answer) => {
+      number.current++;
+      return port.saveAnswer(at, {
+        attemptId: working.attemptId,
+        questionId,
+        answer,
+        page: PAGE,
+        number: number.current,
+      });
+    });
+    if (receipt?.state === 'refused') setKeep({ state: 'trouble', reason: receipt.reason });
+    else if (receipt) setKeep({ state: 'kept', at: receipt.at });
+    return receipt?.state !== 'refused';
   };
 
   const run = (): Promise<boolean> => {

@@ -4,7 +4,7 @@ import { isEmptyProse, treeOf, type Prose } from '@/core/content/prose';
 import { commentOn, earlierComments, saveComment } from '@/store/work/comments';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { ProseField } from '@/ui/editing/ProseField';
-import { useTextDraft } from '@/ui/editing/useTextDraft';
+import { useTextDraft } from '@/ui/editing/useDraft';
 import { run } from '@/ui/widgets/press/press';
 
 interface Props {

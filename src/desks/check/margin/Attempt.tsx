@@ -12,7 +12,7 @@ import { run } from '@/ui/widgets/press/press';
 import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useQuiz } from '@/ui/teacher/quizContext';
-import { useTextDraft } from '@/ui/editing/useTextDraft';
+import { useTextDraft } from '@/ui/editing/useDraft';
 import { classWorker } from '@/workers/clients';
 import type { CheckRow, OpenedAttempt } from '@/workers/classDesk';
 import { CommentField } from '@/ui/teacher/CommentField';
