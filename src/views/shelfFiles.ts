@@ -9,7 +9,8 @@ import { collectBackup, collectPictures, collectQuiz } from '@/store/files/gathe
 import { db } from '@/store/records/db';
 import { StoreError } from '@/device/failure';
 import { draftPaper } from '@/store/quiz/quizzes';
-import { addQuiz, restoreBackup, updateQuiz, type RestoreChoices } from '@/store/files/restore';
+import { amongOthers, broughtBy, type Brought } from '@/store/files/broughtSchool';
+import { addQuiz, restoreBackup, updateQuiz, type AddedQuiz, type RestoreChoices } from '@/store/files/restore';
 import { everybody } from '@/store/class/roster';
 import { shelfStamp } from '@/store/files/backups';
 
@@ -102,6 +103,8 @@ export interface OpenedQuiz {
   readonly questions: number;
   /** With students: how many there are, and their attempts. */
   readonly class: { readonly students: number; readonly attempts: number } | null;
+  /** Whom it would add to people and class lists here; null without students. */
+  readonly brings: Brought | null;
   /** Of a rescue file: texts that have no place in a quiz, to be read. */
   readonly texts: readonly { readonly name: string; readonly text: string }[];
   /** Where the same quiz is here already: what the file changes. */
@@ -124,7 +127,7 @@ export interface OpenedBackup {
   readonly token: number;
   readonly madeAt: number;
   readonly quizzes: readonly OpenedBackupQuiz[];
-  readonly students: { readonly added: number; readonly differ: readonly string[] };
+  readonly students: { readonly brings: Brought; readonly differ: readonly string[] };
   /** Quizzes and pictures of the file that cannot be restored, each with the reason. */
   readonly lost: readonly string[];
 }
@@ -153,6 +156,7 @@ async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
     share: file.share,
     questions: file.quiz.questions.length,
     texts: read.value.texts,
+    brings: file.class && (await broughtBy((await amongOthers(file)).class ?? file.class)),
     class: file.class && { students: file.class.students.length, attempts: file.class.attempts.length },
     here: mine
       ? {
@@ -186,9 +190,9 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
       changedThere: changedAt,
     });
   }
-  const { added, differ } = compareStudents(await everybody(), backup.file.students);
+  const { differ } = compareStudents(await everybody(), backup.file.students);
   waiting = { token: ++tokens, quiz: null, backup };
-  const students = { added: added.length, differ: differ.map(({ name }) => name) };
+  const students = { brings: await broughtBy(backup.file), differ: differ.map(({ name }) => name) };
   return {
     ok: true,
     value: { kind: 'backup', token: tokens, madeAt: backup.file.madeAt, quizzes, students, lost },
@@ -206,19 +210,19 @@ function opened(token: number) {
 
 /**
  * Takes the opened quiz in: as it is, as a copy beside the one that is here, in its place with all work, or as changes to
- * it that wait in the draft. Gives its id.
+ * it that wait in the draft.
  */
-export async function takeQuiz(token: number, as: 'itself' | 'copy' | 'changes'): Promise<string> {
+export async function takeQuiz(token: number, as: 'itself' | 'copy' | 'changes'): Promise<AddedQuiz> {
   const { quiz } = opened(token);
   if (!quiz) throw new StoreError('gone', 'No quiz was opened');
   if (as !== 'changes') return addQuiz(quiz.file, quiz.pictures, as);
   await updateQuiz(quiz.file, quiz.pictures);
-  return quiz.file.quiz.id;
+  return { quizId: quiz.file.quiz.id, step: null };
 }
 
-/** Takes the opened backup in by the teacher’s choices, all of it or nothing. */
-export async function takeBackup(token: number, choices: RestoreChoices): Promise<void> {
+/** Takes the opened backup in by the teacher’s choices, all of it or nothing. Gives the step by which its students came. */
+export async function takeBackup(token: number, choices: RestoreChoices): Promise<number | null> {
   const { backup } = opened(token);
   if (!backup) throw new StoreError('gone', 'No backup was opened');
-  await restoreBackup(backup, choices);
+  return restoreBackup(backup, choices);
 }

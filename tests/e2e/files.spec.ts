@@ -218,3 +218,30 @@ test(
     await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');
   },
 );
+
+test('a file says whom it adds to a class, and one press takes them off again', async ({ page, browser }) => {
+  // A colleague’s browser, whose class has one more.
+  const there = await browser.newContext();
+  const other = await there.newPage();
+  await other.goto('/class/');
+  await other.getByLabel('Name of a new student').click();
+  await other.keyboard.type('Lise Barrow');
+  await other.keyboard.press('Enter');
+  await expect(other.getByText('27 students.')).toBeVisible();
+  await other.goto('/');
+  await other.getByRole('button', { name: 'More for How rivers shape the land' }).click();
+  await other.getByRole('button', { name: 'Save as a file' }).click();
+  await other.getByRole('radio', { name: 'The quiz with students and their work' }).check();
+  const file = await saved(other, () => other.getByRole('button', { name: 'Save the file' }).click());
+  await shelf(page);
+  await openFile(page, file.name, file.buffer);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('It adds 1 student to your class 8C.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
+  await expect(page.getByText('1 student added to 8C')).toBeVisible();
+  await page.getByRole('button', { name: 'Take them off' }).click();
+  await expect(page.getByText('Taken back')).toBeVisible();
+  await page.goto('/class/');
+  await expect(page.getByText('26 students.')).toBeVisible();
+  await there.close();
+});

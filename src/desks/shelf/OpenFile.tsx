@@ -11,6 +11,9 @@ import { notify } from '@/ui/widgets/press/notices';
 import { run, usePress } from '@/ui/widgets/press/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedFile, OpenedQuiz } from '@/workers/classDesk';
+import { CLASS_LIST } from '@/store/records/scopes';
+import { carryNotice, noticeWithUndo } from '@/ui/teacher/carriedNotice';
+import { addedWords, BroughtLines } from './Brought';
 import { OpenedBackupDialog } from './OpenedBackup';
 
 interface DialogProps {
@@ -77,8 +80,13 @@ const Changes = ({ changes }: { readonly changes: readonly string[] }) => (
 function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
   const ways = waysOf(opened);
   const [way, setWay] = useState<Way>(ways[0]?.[0] ?? 'copy');
-  const { share, here, class: part, texts } = opened;
-  const take = usePress(async () => onTaken(await classWorker().takeQuiz(opened.token, way)));
+  const { share, here, class: part, texts, brings } = opened;
+  const take = usePress(async () => {
+    const { quizId, step } = await classWorker().takeQuiz(opened.token, way);
+    if (step !== null && brings)
+      carryNotice({ text: addedWords(brings), label: 'Take them off', scope: CLASS_LIST, step });
+    onTaken(quizId);
+  });
   return (
     <Dialog title={opened.title || 'Untitled quiz'} onClose={onClose}>
       <p>
@@ -93,6 +101,7 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
           </>
         )}
       </p>
+      {brings && way !== 'changes' && <BroughtLines brought={brings} />}
       {share?.note && <p className="mt-2 border-l-2 border-line pl-3 whitespace-pre-line">{share.note}</p>}
       {texts.length > 0 && <Texts texts={texts} />}
       {here && <Changes changes={here.changes} />}
@@ -232,9 +241,17 @@ export function OpenFile() {
         <OpenedBackupDialog
           opened={state.opened}
           onClose={close}
-          onTaken={() => {
+          onTaken={(step, brings) => {
             close();
-            notify('The backup is restored');
+            const text = 'The backup is restored';
+            if (step === null) notify(text);
+            else
+              noticeWithUndo({
+                text: `${text}; ${addedWords(brings)}`,
+                label: 'Take them off',
+                scope: CLASS_LIST,
+                step,
+              });
           }}
         />
       )}

@@ -1,5 +1,6 @@
 import { plural } from '@/core/figures/plural';
 import { useState } from 'react';
+import type { Brought } from '@/store/files/broughtSchool';
 import type { Choice } from '@/store/files/restore';
 import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
@@ -7,6 +8,7 @@ import { count, dateAndTime } from '@/ui/words/figures';
 import { usePress } from '@/ui/widgets/press/press';
 import { classWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
+import { BroughtLines } from './Brought';
 
 type Row = OpenedBackup['quizzes'][number];
 
@@ -172,28 +174,28 @@ export function OpenedBackupDialog({
 }: {
   readonly opened: OpenedBackup;
   readonly onClose: () => void;
-  readonly onTaken: () => void;
+  readonly onTaken: (step: number | null, brings: Brought) => void;
 }) {
   const [choices, setChoices] = useState<Readonly<Record<string, Choice>>>(() =>
     Object.fromEntries(opened.quizzes.map(({ id, standing }) => [id, USUAL[standing]])),
   );
   const [students, setStudents] = useState<'mine' | 'theirs'>('mine');
-  const { added, differ } = opened.students;
+  const { brings, differ } = opened.students;
   const replaced = opened.quizzes.filter(
     ({ id, standing }) => standing !== 'new' && choices[id] === 'theirs',
   ).length;
   const take = usePress(async () => {
-    await classWorker().takeBackup(opened.token, { quizzes: choices, students });
-    onTaken();
+    onTaken(await classWorker().takeBackup(opened.token, { quizzes: choices, students }), brings);
   });
   return (
     <Dialog title={`Backup of ${dateAndTime(opened.madeAt)}`} onClose={onClose} wide>
       <p>
         {count(opened.quizzes.length, 'quiz', 'quizzes')}
-        {added > 0
-          ? `, and ${count(added, 'student')} who will come onto your class list.`
-          : '. Everyone in it is on your class list.'}
+        {brings.students > 0
+          ? `, and ${count(brings.students, 'student')} you do not have here yet.`
+          : '. Everyone in it is here already.'}
       </p>
+      <BroughtLines brought={brings} />
       {differ.length > 0 && <Differing names={differ} whose={students} onWhose={setStudents} />}
       <Quizzes rows={opened.quizzes} choices={choices} onChoices={setChoices} />
       {opened.lost.length > 0 && <Lost texts={opened.lost} />}

@@ -5,6 +5,7 @@ import { attemptsSeq } from '@/store/records/sequence';
 import { getQuestions, getQuiz } from '@/store/quiz/quizzes';
 import { Boundary } from '@/ui/widgets/press/Boundary';
 import { startingFailed } from '@/ui/words/failureWords';
+import { useCarriedNotice } from '@/ui/teacher/carriedNotice';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
@@ -123,6 +124,7 @@ function Stations() {
     'loading' as Loaded,
   );
   const station = useStation();
+  useCarriedNotice();
   const data = typeof loaded === 'object' ? loaded : null;
   const draft = usePending(data);
   const view = useMemo(() => (data ? { ...data, ...draft } : null), [data, draft]);

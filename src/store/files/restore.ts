@@ -1,7 +1,7 @@
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
-import type { Member, Person, SchoolClass } from '@/core/quiz/people/school';
 import { placedIn } from '@/core/quiz/paper';
+import { KEEP_ALL, quizUnder } from '@/core/formats/quizFile/underIds';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { clipTypes } from '@/core/content/pictureHashes';
 import { same } from '@/core/figures/deepEqual';
@@ -9,12 +9,12 @@ import { now } from '@/device/clock';
 import { db, type HistoryRecord, type RecordChange } from '../records/db';
 import { CLASS_LIST } from '../records/scopes';
 import { EDIT_TABLES, record } from '../records/steps';
-import { newId } from '@/device/ids';
 import { draftPaper, head } from '../quiz/quizzes';
 import { ofQuiz } from '../records/ofQuiz';
 import { attemptsSeq, nextSeq } from '../records/sequence';
-import { giveTickets } from '../records/tickets';
+import { amongOthers, writeSchool, type School } from './broughtSchool';
 import { removeForGood } from '../quiz/shelf';
+import { copyIds, newAttemptIds, ownSteps, whatIsHere, type Before } from './newIds';
 
 /** What comes into the browser from files that have been read and checked. Each call is one transaction: all or nothing. */
 
@@ -27,15 +27,16 @@ const pictureType = (bytes: Uint8Array): string =>
         ? 'image/gif'
         : 'image/webp';
 
-/** Keeps what a file brings: sounds and films under the type that the file names, pictures under that of their first bytes. */
-function keepMedia(media: Pictures, named: unknown): Promise<unknown> {
+/** Keeps what a file brings: sounds and films under the type that the file names, pictures under that of their first bytes. What is here stays. */
+async function keepMedia(media: Pictures, named: unknown): Promise<void> {
   const types = clipTypes(named);
-  return db.media.bulkPut(
-    [...media].map(([hash, bytes]) => ({
-      hash,
-      blob: new Blob([new Uint8Array(bytes)], { type: types.get(hash) ?? pictureType(bytes) }),
-      keptAt: now(),
-    })),
+  const here = await db.media.bulkGet([...media.keys()]);
+  const keptAt = now();
+  await db.media.bulkPut(
+    [...media].map(([hash, bytes], at) => {
+      const type = types.get(hash) ?? pictureType(bytes);
+      return { hash, blob: here[at]?.blob ?? new Blob([new Uint8Array(bytes)], { type }), keptAt };
+    }),
   );
 }
 
@@ -43,27 +44,27 @@ const stepRecord = (quizId: string, step: Step): HistoryRecord => ({ quizId, ...
 
 /** The same work under other ids, for a copy that stands beside the first one. */
 function asCopy(quiz: BackedQuiz, title: (title: string) => string): BackedQuiz {
-  const id = newId();
-  const attemptIds = new Map(quiz.class.attempts.map((attempt) => [attempt.id, newId()]));
-  const moved = <One extends { quizId: string; attemptId: string }>(list: readonly One[]): One[] =>
-    list.map((one) => ({ ...one, quizId: id, attemptId: attemptIds.get(one.attemptId) ?? one.attemptId }));
-  const { attempts, overrides, rulings, comments } = quiz.class;
+  const { quiz: written, ...copy } = quizUnder(quiz, copyIds(quiz));
   return {
-    ...quiz,
-    quiz: { ...quiz.quiz, id, content: { ...quiz.quiz.content, title: title(quiz.quiz.content.title) } },
-    class: {
-      ...quiz.class,
-      attempts: attempts.map((one) => ({ ...one, id: attemptIds.get(one.id) ?? one.id, quizId: id })),
-      overrides: moved(overrides),
-      rulings: moved(rulings),
-      comments: moved(comments),
-    },
+    ...copy,
+    quiz: { ...written, content: { ...written.content, title: title(written.content.title) } },
     history: [],
   };
 }
 
-/** Writes a quiz with everything that belongs to it, in place of what stands under its id. */
-async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<void> {
+/**
+ * Writes a quiz with everything that belongs to it, in place of what stands under its id: the one way in for every quiz of
+ * a file. Nothing of another quiz is written over, whatever ids the file brings.
+ */
+async function writeQuiz(brought: BackedQuiz, before: Before): Promise<void> {
+  const {
+    quiz,
+    class: part,
+    ...rest
+  } = quizUnder(brought, {
+    ...KEEP_ALL,
+    attempts: await newAttemptIds(brought),
+  });
   const { id: quizId, content, createdAt, changedAt } = quiz;
   // Numbers of the attempts go on behind those that were here: readers that know older ones see that all have changed.
   const last = (await attemptsSeq(quizId)) + 1;
@@ -88,7 +89,7 @@ async function writeQuiz({ quiz, class: part, ...rest }: BackedQuiz): Promise<vo
   await db.overrides.bulkPut(part.overrides);
   await db.rulings.bulkPut(part.rulings);
   await db.comments.bulkPut(part.comments);
-  await db.history.bulkAdd(rest.history.map((step) => stepRecord(quizId, step)));
+  await db.history.bulkAdd(ownSteps(rest.history, before).map((step) => stepRecord(quizId, step)));
   await db.meta.put({ key: `seq:${quizId}`, value: rest.attemptsSeq + last });
   if (rest.mapping) await db.mappings.put({ quizId, ...rest.mapping });
   if (rest.scoreColumns) await db.meta.put({ key: `scoreColumns:${quizId}`, value: rest.scoreColumns });
@@ -104,35 +105,9 @@ export interface RestoreChoices {
   readonly students: 'mine' | 'theirs';
 }
 
-interface School {
-  readonly students: readonly Person[];
-  readonly classes: readonly SchoolClass[];
-  readonly members: readonly Member[];
-}
-
-/** Classes and places on their lists that are here stay as they are here; others come in. */
-async function writeClasses({ classes, members }: School): Promise<void> {
-  const here = new Set(await db.classes.toCollection().primaryKeys());
-  await db.classes.bulkPut(classes.filter(({ id }) => !here.has(id)));
-  const placed = new Set((await db.members.toArray()).map((one) => `${one.classId}/${one.studentId}`));
-  await db.members.bulkPut(
-    members.filter(({ classId, studentId }) => !placed.has(`${classId}/${studentId}`)),
-  );
-}
-
-async function writeStudents(school: School, which: 'mine' | 'theirs'): Promise<void> {
-  const { students } = school;
-  const here = new Set(
-    (await db.students.bulkGet(students.map(({ id }) => id))).flatMap((one) => one?.id ?? []),
-  );
-  await db.students.bulkPut(which === 'theirs' ? [...students] : students.filter(({ id }) => !here.has(id)));
-  await giveTickets(students.map(({ id }) => id));
-  await writeClasses(school);
-}
-
 const COPY = (title: string): string => `${title} (from the backup)`.slice(0, 300);
 
-/** Takes a backup in, all in one transaction. */
+/** Takes a backup in, all in one transaction. Gives the step by which its students came; null: it brought nobody who was not here. */
 export const restoreBackup = (
   {
     file,
@@ -144,22 +119,23 @@ export const restoreBackup = (
     pictures: Pictures;
   },
   choices: RestoreChoices,
-): Promise<void> =>
+): Promise<number | null> =>
   db.transaction('rw', db.tables, async () => {
-    await writeStudents(file, choices.students);
+    const before = await whatIsHere();
+    const step = await writeSchool(file, choices.students, before);
     for (const quiz of quizzes) {
       const choice = choices.quizzes[quiz.quiz.id] ?? 'theirs';
-      if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz);
+      if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz, before);
     }
     for (const { scope, steps } of file.histories) {
-      const own = await ofQuiz.history(scope).count();
-      if (own > 0) continue;
-      await db.history.bulkAdd(steps.map((step) => stepRecord(scope, step)));
+      if ((await ofQuiz.history(scope).count()) > 0) continue;
+      await db.history.bulkAdd(ownSteps(steps, before).map((step) => stepRecord(scope, step)));
       await db.meta.put({ key: `seq:${scope}`, value: Math.max(0, ...steps.map(({ seq }) => seq)) });
     }
     // Whoever keeps what was known of students and classes sees that it may have changed.
     await nextSeq(CLASS_LIST);
     await keepMedia(pictures, quizzes);
+    return step;
   });
 
 const NO_WORK: ClassPart = {
@@ -190,25 +166,30 @@ const onShelf = (file: QuizFile, at: number): BackedQuiz => ({
   scoreColumns: '',
 });
 
+/** A quiz that was added, and the step by which its students came; null: it brought nobody who was not here. */
+export interface AddedQuiz {
+  readonly quizId: string;
+  readonly step: number | null;
+}
+
 /**
  * Takes a quiz file in as a quiz of its own: under the file's id, or as a copy under a new one. Students come along where
- * the file has them; who is here already stays as here. Gives the quiz's id.
+ * the file has them, as a step of the class list; who is here already stays as here.
  */
-export const addQuiz = (file: QuizFile, pictures: Pictures, as: 'itself' | 'copy'): Promise<string> =>
+export const addQuiz = (asked: QuizFile, pictures: Pictures, as: 'itself' | 'copy'): Promise<AddedQuiz> =>
   db.transaction('rw', db.tables, async () => {
+    const before = await whatIsHere();
+    const file = await amongOthers(asked);
     const quiz = onShelf(file, now());
     const fresh = file.quiz.id === 'rescued';
     const written =
       as === 'copy' || fresh
         ? asCopy(quiz, (title) => (fresh ? title : `${title} (copy)`.slice(0, 300)))
         : quiz;
-    if (file.class) {
-      await writeStudents(file.class, 'mine');
-      await nextSeq(CLASS_LIST);
-    }
-    await writeQuiz(written);
+    const step = file.class ? await writeSchool(file.class, 'mine', before) : null;
+    await writeQuiz(written, before);
     await keepMedia(pictures, file);
-    return written.quiz.id;
+    return { quizId: written.quiz.id, step };
   });
 
 /** Takes over what a later copy changed in a quiz that is here: its draft, as one step that can be undone. */

@@ -21,7 +21,7 @@ export function useDraft<T, Token>(source: Source<T, Token>): Draft<T> {
     machine.appear();
     return () => machine.leave();
   }, [machine]);
-  useEffect(machine.follow, [machine, source.token, source.stored]);
+  useEffect(() => machine.follow(), [machine, source.token, source.stored]);
   const { value, conflict, edit, keepMine, takeTheirs } = machine;
   return { value, conflict, edit, keepMine, takeTheirs };
 }

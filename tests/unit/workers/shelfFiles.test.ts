@@ -114,7 +114,7 @@ describe('a backup', () => {
       opened.quizzes.map(({ standing }) => standing),
       SCHOOL.map(() => 'new'),
     );
-    assert.equal(opened.students.added, 48);
+    assert.equal(opened.students.brings.students, 48);
     await classDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
     assert.equal(await everything(), before);
     assert.equal((await undo(DEMO_QUIZ))?.label, 'Set your own score');
@@ -181,7 +181,7 @@ describe('a backup', () => {
     const made = await classDesk.saveBackup(going);
     await db.students.update('demo-1', { name: 'Ada Marsh-Weir' });
     const opened = await openBackup(made?.bytes ?? new Uint8Array());
-    assert.deepEqual(opened.students, { added: 0, differ: ['Ada Marsh'] });
+    assert.deepEqual(opened.students, { brings: { students: 0, lists: [] }, differ: ['Ada Marsh'] });
     await classDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'mine' });
     assert.equal((await db.students.get('demo-1'))?.name, 'Ada Marsh-Weir');
     await classDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'theirs' });
@@ -214,7 +214,7 @@ describe('a quiz file', () => {
     await emptyBrowser();
     const opened = await openQuiz(bytes ?? new Uint8Array());
     assert.deepEqual([opened.class, opened.here, opened.share], [{ students: 26, attempts: 24 }, null, null]);
-    assert.equal(await classDesk.takeQuiz(opened.token, 'itself'), DEMO_QUIZ);
+    assert.equal((await classDesk.takeQuiz(opened.token, 'itself')).quizId, DEMO_QUIZ);
     assert.equal(canonical((await checkTable(DEMO_QUIZ)).rows), before);
   });
   test('a later copy says what it changes; its changes wait in the draft, and are undone in one step', async () => {
@@ -256,7 +256,7 @@ describe('a quiz file', () => {
     assert.ok(first?.kind === 'pickOne' && first.options[0]);
     first.options[0].picture = { hash, alt: 'A weir', width: 5, height: 5, share: 50 };
     const opened = await openQuiz(writeQuizFile(file, new Map([[hash, picture]])));
-    const id = await classDesk.takeQuiz(opened.token, 'copy');
+    const { quizId: id } = await classDesk.takeQuiz(opened.token, 'copy');
     assert.notEqual(id, DEMO_QUIZ);
     assert.equal((await head(id)).content.title, 'How rivers shape the land (copy)');
     assert.equal((await db.media.get(hash))?.blob.type, 'image/png');

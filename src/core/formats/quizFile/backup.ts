@@ -10,7 +10,7 @@ import {
   type Result,
   type Unpacked,
 } from './archive';
-import { checkClass, checkPictures, checkQuiz, checkSchool } from './checks';
+import { checkClass, checkPictures, checkQuiz, checkSchool, checkSteps } from './checks';
 import { fit, newerVersion, pictureParts, picturesIn, type Pictures } from './quizFile';
 import { BackedQuiz, BackupFile } from './schema';
 
@@ -83,6 +83,7 @@ function readQuiz(unpacked: Unpacked, id: string, file: BackupFile): Result<Back
     ...(quiz.id === id ? [] : ['its id differs from its file name']),
     ...checkQuiz(quiz),
     ...checkClass(quiz.id, part, file.students),
+    ...checkSteps(quiz.id, one.value.history),
   ];
   return found.length > 0
     ? refused(...found.slice(0, MOST_PROBLEMS).map((text) => `${nameOf(id)}: ${text}`))
@@ -100,7 +101,10 @@ export function readBackup(bytes: Uint8Array): Result<ReadBackup> {
   const read = readPart(unpacked.value, 'backup.json', BackupFile);
   if (!read.ok) return read;
   const file = read.value;
-  const listed = checkSchool(file);
+  const listed = [
+    ...checkSchool(file),
+    ...file.histories.flatMap(({ scope, steps }) => checkSteps(scope, steps)),
+  ];
   if (listed.length > 0) return refused(...listed);
   const twice = file.quizzes.find((id, at) => file.quizzes.indexOf(id) !== at);
   if (twice !== undefined) return refused(`backup.json names the quiz “${twice}” twice.`);

@@ -2,7 +2,7 @@ import type { Question } from '../../kinds';
 import { pictureHashes } from '../../content/pictureHashes';
 import type { Member, Person, SchoolClass } from '../../quiz/people/school';
 import type { QuizContent } from '../../quiz/quiz';
-import type { ClassPart, WrittenQuiz } from './schema';
+import type { ClassPart, RecordChange, Step, WrittenQuiz } from './schema';
 
 /** What a schema cannot say: ids that stand twice, and references that lead nowhere. Every check gives its first finding. */
 
@@ -208,6 +208,60 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly P
       : []),
   ];
 }
+
+/** Whether what a change writes is the record that it names, and belongs to the scope that it is a step of. */
+function isOwn(change: RecordChange, scope: string): boolean {
+  const values: readonly unknown[] = [change.before, change.after];
+  const all = (fits: (value: Readonly<Record<string, unknown>>) => boolean): boolean =>
+    values.every((value) => value === null || fits(value as Readonly<Record<string, unknown>>));
+  const isOfQuiz = !scope.startsWith('#');
+  switch (change.kind) {
+    case 'content':
+    case 'standing':
+    case 'live':
+      return isOfQuiz;
+    case 'question':
+      return (
+        isOfQuiz &&
+        [change.before, change.after].every(
+          (value) =>
+            value === null || (value.question.id === change.id && value.placement.questionId === change.id),
+        )
+      );
+    case 'override':
+    case 'comment':
+      return (
+        isOfQuiz &&
+        all(
+          (value) =>
+            value['quizId'] === scope &&
+            value['attemptId'] === change.attemptId &&
+            value['questionId'] === change.questionId,
+        )
+      );
+    case 'ruling':
+      return isOfQuiz && all((value) => value['quizId'] === scope && value['attemptId'] === change.attemptId);
+    case 'attempt':
+      return isOfQuiz && all((value) => value['quizId'] === scope && value['id'] === change.id);
+    case 'student':
+    case 'class':
+      return all((value) => value['id'] === change.id);
+    case 'member':
+      return all((value) => value['classId'] === change.classId && value['studentId'] === change.studentId);
+    case 'shelf':
+      return !isOfQuiz;
+  }
+}
+
+/** Steps that can be undone: each writes only what it names, in its own scope (a quiz, the class list, the Shelf). */
+export const checkSteps = (scope: string, steps: readonly Step[]): string[] =>
+  steps
+    .flatMap(({ changes }, at) =>
+      changes.every((change) => isOwn(change, scope))
+        ? []
+        : [`step ${at + 1} of its history changes something that is not its own`],
+    )
+    .slice(0, 1);
 
 /** Students and classes, and who is in which. */
 export function checkSchool({
