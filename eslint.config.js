@@ -15,6 +15,13 @@ const NO_HTML = {
 const NAMED_KIND =
   '[operator=/^[!=]==$/][left.property.name="kind"][right.value=/^(pickOne|pickSeveral|trueFalse|phrase|number|gaps|match|order|boxes|rows|spot|written|note)$/]';
 
+/** Ids come from outside, and every object has properties that nobody put there: `constructor` is one. */
+const BY_ID =
+  'MemberExpression[computed=true]:matches([property.name=/[iI]d$/], [property.property.name=/[iI]d$/])';
+const LOOKED_UP = [`:not(AssignmentExpression) > ${BY_ID}`, `AssignmentExpression > ${BY_ID}.right`].map(
+  (selector) => ({ selector, message: 'Look up by an id with valueAt (core/figures), or in a Map.' }),
+);
+
 export default tseslint.config(
   { ignores: ['.cache', 'dist', 'dist-test', '.astro', 'node_modules', 'test-results', 'playwright-report'] },
   ...tseslint.configs.recommended,
@@ -39,7 +46,7 @@ export default tseslint.config(
     rules: {
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
-      'no-restricted-syntax': ['error', NO_HTML],
+      'no-restricted-syntax': ['error', NO_HTML, ...LOOKED_UP],
     },
   },
   {
@@ -49,6 +56,7 @@ export default tseslint.config(
       'no-restricted-syntax': [
         'error',
         NO_HTML,
+        ...LOOKED_UP,
         { selector: `BinaryExpression${NAMED_KIND}`, message: 'Ask the kind: see src/core/kinds/kind.ts.' },
       ],
     },

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import type { RichText } from '@/core/content/richText';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import { kindOf, shownAnswer, type Question } from '@/core/kinds';
@@ -39,7 +40,7 @@ export async function handQuestion(quizId: string, questionId: string): Promise<
   const answers = workOf(live).flatMap(({ sheets }) =>
     sheets.flatMap(({ attempt, notCounted, scores }): HandAnswer[] => {
       const score = scores[index] as QuestionScore;
-      const answer = attempt.answers[questionId];
+      const answer = valueAt(attempt.answers, questionId);
       const isByHand = score.override ? score.override.gave === null : verdictOfScore(score) === 'waits';
       if (notCounted !== null || !answer || !isByHand) return [];
       const text = 'text' in answer ? answer.text : '';

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import type { Standing } from '@/core/content/questionBase';
 import { shownLine } from '@/core/content/shownLine';
@@ -118,7 +119,7 @@ export interface CheckTable {
 }
 
 function cellOf(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
-  const answer = attempt.answers[question.id];
+  const answer = valueAt(attempt.answers, question.id);
   const { mark, earned, waiting } = score;
   return {
     number,
@@ -130,7 +131,7 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
     nearMiss: mark.nearMiss,
     contradiction: mark.contradiction,
-    hints: attempt.hints[question.id]?.length ?? 0,
+    hints: valueAt(attempt.hints, question.id)?.length ?? 0,
     override: score.override && {
       reason: score.override.reason,
       differs: overrideDiffers(score),
@@ -208,7 +209,7 @@ export async function answersTo(quizId: string, questionId: string): Promise<Giv
   const given = new Map<string, { answer: Answer | null; times: number }>();
   for (const { attempt, notCounted } of workOf(live).flatMap(({ sheets }) => sheets)) {
     if (notCounted !== null) continue;
-    const answer = attempt.answers[questionId] ?? null;
+    const answer = valueAt(attempt.answers, questionId) ?? null;
     const key =
       answer === null
         ? ''
@@ -350,9 +351,9 @@ export async function openAnswer(
   const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
   const question = paper.questions.find((one) => one.id === questionId);
   if (!attempt || !question) return null;
-  const override = ofAttempt(overrides, attemptId)[questionId] ?? null;
-  const answer = attempt.answers[questionId] ?? null;
-  const hints = attempt.hints[questionId] ?? [];
+  const override = valueAt(ofAttempt(overrides, attemptId), questionId) ?? null;
+  const answer = valueAt(attempt.answers, questionId) ?? null;
+  const hints = valueAt(attempt.hints, questionId) ?? [];
   const mark = markAnswer(question, answer, contextOf(paper, question));
   const { marked } = scoreMark(mark, question, paper, null, hints);
   const trial = tryAnswer(question, answer, paper, override, hints);
@@ -381,7 +382,7 @@ export async function openPaper(quizId: string, attemptId: string): Promise<Pape
   return paper.questions.flatMap((question, index) => {
     const one = met.get(question.id);
     if (!one) return [];
-    const given = attempt.answers[question.id] ?? null;
+    const given = valueAt(attempt.answers, question.id) ?? null;
     const answer = given && isAnswerTo(question, given) ? given : null;
     const shown = given && shownAnswer(question, given);
     return [{ ...one, number: index + 1, formulas: question.formulas, answer, shown }];

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { classPicture as pictureFrom, type ClassPicture, type PictureOf } from '@/core/checking/classPicture';
 import { add, ZERO, type Fraction } from '@/core/figures/fraction';
 import { kindOf } from '@/core/kinds';
@@ -48,7 +49,7 @@ export async function classPicture(
       .filter(({ attempt }) => !wanted || wanted.has(attempt.id))
       .map((sheet): PictureOf => ({
         attemptId: sheet.attempt.id,
-        answer: sheet.attempt.answers[questionId] ?? null,
+        answer: valueAt(sheet.attempt.answers, questionId) ?? null,
         verdict: verdictOfScore(sheet.scores[index] as QuestionScore),
         total: totalOf(sheet),
       })),

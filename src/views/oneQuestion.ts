@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { nearTo as nearToForm } from '@/core/checking/nearTo';
 import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
 import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes';
@@ -202,7 +203,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
       // Choices, orders and the like are the same or not: nothing in them is spelt.
       const reading: LookReading = { language, decimalSign, words, number, asWritten: key === null };
       const said = papers.map(({ attempt, score, giver }): Said => {
-        const answer = attempt.answers[questionId];
+        const answer = valueAt(attempt.answers, questionId);
         if (id === null || !given)
           return {
             text: textOf(question, answer),

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { MarkedClass, type StudentWork } from '@/core/checking/classWork';
 import { marksDependOn } from '@/core/checking/dependsOn';
 import type { Sheet } from '@/core/scoring/scoredSheet';
@@ -63,14 +64,14 @@ async function markClass(quiz: QuizRecord, at: number): Promise<ClassPapers> {
   const byId = new Map(students.map((student) => [student.id, student]));
   const attempts = ofThoseSet(students, all);
   const columns = await Promise.all(
-    paper.questions.map((question) => loadColumn(quiz.id, question, revs[question.id] ?? 0, paper)),
+    paper.questions.map((question) => loadColumn(quiz.id, question, valueAt(revs, question.id) ?? 0, paper)),
   );
   const windowOf = windowsOf(windowOfQuiz(opening, quiz.content), quiz.standing, people, members);
   const work = { attempts, windowOf, unfinished: quiz.content.unfinished, overrides, rulings, at };
   const marked = new MarkedClass(paper, work, columns);
   const { sheets } = marked;
   for (const column of columns)
-    for (const { attempt } of sheets) column.mark(attempt.answers[column.question.id]);
+    for (const { attempt } of sheets) column.mark(valueAt(attempt.answers, column.question.id));
   if (settled) await keepColumns(quiz.id, revs, columns);
   const everyone = { people, members, everyAttempt: all };
   return { quiz, paper, marked, sheets, overrides, students: byId, windowOf, ...everyone };

@@ -10,7 +10,13 @@ import { db } from '@/store/records/db';
 import { StoreError } from '@/device/failure';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { amongOthers, broughtBy, type Brought } from '@/store/files/broughtSchool';
-import { addQuiz, restoreBackup, updateQuiz, type AddedQuiz, type RestoreChoices } from '@/store/files/restore';
+import {
+  addQuiz,
+  restoreBackup,
+  updateQuiz,
+  type AddedQuiz,
+  type RestoreChoices,
+} from '@/store/files/restore';
 import { everybody } from '@/store/class/roster';
 import { shelfStamp } from '@/store/files/backups';
 

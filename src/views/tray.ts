@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import {
@@ -106,7 +107,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       left:
         window.attempts === null
           ? null
-          : Math.max(0, window.attempts + (quiz.standing.granted[student.id] ?? 0) - made.length),
+          : Math.max(0, window.attempts + (valueAt(quiz.standing.granted, student.id) ?? 0) - made.length),
       endsAt: isRunning ? endOfAttempt(attempt, window) : null,
       lockedSince: isRunning ? lockedSince(attempt, window, at) : null,
       until: window.until,

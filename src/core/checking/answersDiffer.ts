@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { shownAnswer, type Answer, type Question } from '../kinds';
 import { shownLine } from '../content/shownLine';
 import type { Paper } from '../quiz/quiz';
@@ -12,7 +13,7 @@ function spoken(question: Question, answer: Answer | undefined): string {
 /** The answers of a paper that changed, in words, one entry per question: “question 2: “lagoon” is now “oxbow lake””. */
 export function answersDiffer(paper: Paper, before: Answers, after: Answers): string[] {
   return paper.questions.flatMap((question, index) => {
-    const [old, next] = [before[question.id], after[question.id]];
+    const [old, next] = [valueAt(before, question.id), valueAt(after, question.id)];
     if (same(old, next)) return [];
     return [`question ${index + 1}: ${spoken(question, old)} is now ${spoken(question, next)}`];
   });

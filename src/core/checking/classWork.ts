@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { joinAttempts, type RecordedTotal } from '../scoring/joinAttempts';
 import { lateness, type Lateness } from '../scoring/lateness';
 import { ownContextOf } from '../scoring/context';
@@ -162,7 +163,7 @@ export class MarkedClass {
     const own = ofAttempt(this.work.overrides, attempt.id);
     return this.#scored.map((column) => {
       const { id } = column.marks.question;
-      return column.score(attempt.answers[id], own[id] ?? null, attempt.hints[id]);
+      return column.score(valueAt(attempt.answers, id), valueAt(own, id) ?? null, valueAt(attempt.hints, id));
     });
   }
 
@@ -176,9 +177,9 @@ export class MarkedClass {
     if (!column) return null;
     const { id } = column.marks.question;
     return column.score(
-      attempt.answers[id],
-      ofAttempt(this.work.overrides, attempt.id)[id] ?? null,
-      attempt.hints[id],
+      valueAt(attempt.answers, id),
+      valueAt(ofAttempt(this.work.overrides, attempt.id), id) ?? null,
+      valueAt(attempt.hints, id),
     );
   }
 

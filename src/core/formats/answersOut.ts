@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import papa from 'papaparse';
 import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
@@ -100,10 +101,10 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       ...paper.questions.flatMap((question, at): Cell[] => {
         if (!kindOf(question).asks) return [];
         const score = scores[at] as QuestionScore;
-        const answer = attempt.answers[question.id];
+        const answer = valueAt(attempt.answers, question.id);
         const points = verdictOfScore(score) === 'waits' ? null : Number(pointsText(score.earned));
         const hints =
-          question.hints.length > 0 ? [hintsCell(question, attempt.hints[question.id] ?? [])] : [];
+          question.hints.length > 0 ? [hintsCell(question, valueAt(attempt.hints, question.id) ?? [])] : [];
         return [
           answerCell(question, answer),
           ...hints,
@@ -138,7 +139,7 @@ export function keptAnswers(
   const gone = Object.entries(before).filter(([id]) => !there.has(id));
   const answers: Record<string, Answer> = { ...read, ...Object.fromEntries(gone) };
   for (const question of paper.questions) {
-    const [now, then] = [read[question.id], before[question.id]];
+    const [now, then] = [valueAt(read, question.id), valueAt(before, question.id)];
     if (then && answerCell(question, then).trim() === answerCell(question, now).trim())
       answers[question.id] = then;
   }

@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { MarkedClass, overridesByAttempt, type ClassWork } from '../checking/classWork';
 import type { Fraction } from '../figures/fraction';
 import { Answer, readCell, type Question } from '../kinds';
@@ -121,7 +122,7 @@ export function paperOf({ quiz, class: part }: QuizFile): Paper {
   const revision = part?.revisions.find(({ rev }) => rev === live);
   if (!part || !revision) return paperFrom(quiz.content, placedIn(quiz));
   const counting = part.questionRevisions.filter(
-    ({ questionId, rev }) => revision.questionRevs[questionId] === rev,
+    ({ questionId, rev }) => valueAt(revision.questionRevs, questionId) === rev,
   );
   return paperFrom(revision.content, counting);
 }
@@ -226,8 +227,10 @@ function byHand(
   { answers, hints }: Pick<ReadPaper, 'answers' | 'hints'>,
 ): [string, Override][] {
   const question = paper.questions.find(({ id }) => id === questionId);
-  const mark = question && markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
-  const gave = question && mark ? scoreMark(mark, question, paper, null, hints[questionId]).marked : null;
+  const mark =
+    question && markAnswer(question, valueAt(answers, questionId) ?? null, contextOf(paper, question));
+  const gave =
+    question && mark ? scoreMark(mark, question, paper, null, valueAt(hints, questionId)).marked : null;
   // Points that automatic marking gives are not an own score.
   if (gave && pointsText(gave) === pointsText(points)) return [];
   return [

@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { answersDiffer } from '../checking/answersDiffer';
 import type { Fraction } from '../figures/fraction';
 import { contextOf } from '../scoring/context';
@@ -139,8 +140,8 @@ function markedPoints(
 ): Fraction | null {
   const question = paper.questions.find(({ id }) => id === questionId);
   if (!question) return null;
-  const mark = markAnswer(question, answers[questionId] ?? null, contextOf(paper, question));
-  return scoreMark(mark, question, paper, null, hints[questionId]).marked;
+  const mark = markAnswer(question, valueAt(answers, questionId) ?? null, contextOf(paper, question));
+  return scoreMark(mark, question, paper, null, valueAt(hints, questionId)).marked;
 }
 
 const asWritten = (a: Fraction, b: Fraction): boolean => pointsText(a) === pointsText(b);

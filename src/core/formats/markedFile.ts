@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import type { StudentWork } from '../checking/classWork';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { explainAnswer, type Question } from '../kinds';
@@ -78,10 +79,14 @@ function markText(question: Question, score: QuestionScore): string {
 }
 
 function traced(paper: Paper, question: Question, attempt: Attempt, score: QuestionScore): string[] {
-  const answer = attempt.answers[question.id] ?? null;
+  const answer = valueAt(attempt.answers, question.id) ?? null;
   return [
     ...explainAnswer(question, answer, contextOf(paper, question)),
-    ...traceQuestion(score.mark, rulesIn(paper, question, attempt.hints[question.id]), score.override),
+    ...traceQuestion(
+      score.mark,
+      rulesIn(paper, question, valueAt(attempt.hints, question.id)),
+      score.override,
+    ),
   ].map(traceWords);
 }
 

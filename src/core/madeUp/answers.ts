@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import type { Given } from '../checking/ways';
 import type { Question } from '../kinds';
 import { kindOf } from '../kinds';
@@ -8,7 +9,7 @@ import { MADE_UP } from './spreads';
 export function madeUpAnswers(question: Question): Given[] {
   const given = new Map<string, { answer: Given['answer']; times: number }>();
   for (const { answers } of madeUpClass([question], MADE_UP)) {
-    const answer = answers[question.id] ?? null;
+    const answer = valueAt(answers, question.id) ?? null;
     const key = answer ? kindOf(question).answerKey(answer) : '';
     const known = given.get(key);
     if (known) known.times++;

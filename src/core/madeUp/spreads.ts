@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { NO_SPREAD, spreadOf, type Spread } from '../checking/spread';
 import { verdictOf } from '../marks/mark';
 import type { Paper } from '../quiz/quiz';
@@ -19,7 +20,7 @@ export function madeUpSpreads(paper: Paper): Record<string, Spread> {
     paper.questions.map((question) => {
       const context = contextOf(paper, question);
       const verdicts = attempts.map(({ answers }) =>
-        verdictOf(markAnswer(question, answers[question.id] ?? null, context)),
+        verdictOf(markAnswer(question, valueAt(answers, question.id) ?? null, context)),
       );
       return [question.id, attempts.length === 0 ? NO_SPREAD : spreadOf(verdicts)];
     }),

@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import type { Attempt, Ruling } from '../quiz/work/attempt';
 import type { QuizContent, QuizStanding } from '../quiz/quiz';
 import { studentsSet, type Member, type Person } from '../quiz/people/school';
@@ -71,7 +72,7 @@ export function sceneFor(stored: Stored): Scene {
       classes: (who?.classes ?? []).filter((id) => meantClasses.has(id)),
       groups: (who?.groups ?? []).filter(({ classId }) => meantClasses.has(classId)),
       window: windowOf(studentId),
-      granted: standing.granted[studentId] ?? 0,
+      granted: valueAt(standing.granted, studentId) ?? 0,
       takenOffAt: student?.removedAt ?? null,
       meant: student !== undefined,
       attempts: (own.get(studentId) ?? [])

@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import type { ScoredSheet } from '../scoring/scoredSheet';
 import { kindOf, shownAnswer, type Face, type Question } from '../kinds';
 import type { Feedback } from '../content/feedback';
@@ -89,7 +90,7 @@ export function questionsForStudent(
     mustAnswer: mustAnswer(question, paper),
     language: contextOf(paper, question).language,
     face: faceFor(question, places.get(question.id) ?? 0, paper, seed),
-    hints: hintsOf(question, pointsOf(question, paper), hints[question.id] ?? []),
+    hints: hintsOf(question, pointsOf(question, paper), valueAt(hints, question.id) ?? []),
   }));
 }
 
@@ -147,7 +148,7 @@ function partOf(
 ): SlipPart {
   const { attempt, scores } = finished.sheet;
   const score = scores[at] as QuestionScore;
-  const answer = attempt.answers[question.id];
+  const answer = valueAt(attempt.answers, question.id);
   const kind = kindOf(question);
   return {
     number: at + 1,
@@ -165,7 +166,7 @@ function partOf(
     text: sees('questions') ? question.text : null,
     given: sees('questions') ? kind.given(faceFor(question, at, paper, attempt.seed)) : [],
     ownAnswer: sees('ownAnswers') && answer ? shownAnswer(question, answer) : null,
-    hints: sees('ownAnswers') ? hintTexts(question, attempt.hints[question.id] ?? []) : null,
+    hints: sees('ownAnswers') ? hintTexts(question, valueAt(attempt.hints, question.id) ?? []) : null,
     feedback: sees('feedback') ? feedbackTold(score.mark) : null,
     right: sees('rightAnswers')
       ? {
@@ -174,7 +175,7 @@ function partOf(
           missed: sees('feedback') ? told(kind.missed(question, answer ?? null)) : null,
         }
       : null,
-    comment: sees('comments') ? (finished.comments[question.id]?.text ?? null) : null,
+    comment: sees('comments') ? (valueAt(finished.comments, question.id)?.text ?? null) : null,
   };
 }
 

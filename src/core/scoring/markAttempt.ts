@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import { pointsOf } from '../quiz/points';
 import { placementIn } from '../quiz/paper';
@@ -69,11 +70,11 @@ export function markAttempt(
 ): QuestionScore[] {
   return paper.questions.map((question) =>
     scoreMark(
-      markAnswer(question, answers[question.id] ?? null, contextOf(paper, question)),
+      markAnswer(question, valueAt(answers, question.id) ?? null, contextOf(paper, question)),
       question,
       paper,
-      overrides[question.id] ?? null,
-      hints[question.id] ?? [],
+      valueAt(overrides, question.id) ?? null,
+      valueAt(hints, question.id) ?? [],
     ),
   );
 }

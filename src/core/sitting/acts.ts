@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import type { Attempt, Ruling } from '../quiz/work/attempt';
 import { lockedSince } from '../quiz/times/lock';
 import { noRuling } from '../quiz/work/noRuling';
@@ -71,7 +72,7 @@ const untilThen = ({ due }: StudentWindow, until: number): OwnWindow['set'] => (
 
 const oneMore = (acts: Acts, studentId: string): Acts => ({
   ...acts,
-  granted: { ...acts.granted, [studentId]: Math.min(50, (acts.granted[studentId] ?? 0) + 1) },
+  granted: { ...acts.granted, [studentId]: Math.min(50, (valueAt(acts.granted, studentId) ?? 0) + 1) },
 });
 
 /** The ruling over an attempt that is worked at again: what was marked in it is not any more; null where that was not kept. */

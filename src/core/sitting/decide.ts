@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { kindOf, type Answer, type Question } from '../kinds';
 import { progressOfAnswer } from '../kinds/progress';
 import { isEmptyProse } from '../content/prose';
@@ -155,7 +156,7 @@ export function keep(
   const question = paper.questions.find(({ id }) => id === questionId);
   if (!question || (answer && !isGiven(question, answer))) return refused('unknown');
   if (isPassed(paper, attempt, window, questionId)) return refused('passed');
-  const before = attempt.saves[questionId] ?? {};
+  const before = valueAt(attempt.saves, questionId) ?? {};
   if (save.number <= (before[save.page] ?? 0)) return { ok: true, attempt };
   const { [questionId]: _, ...rest } = attempt.answers;
   const answers = answer ? { ...rest, [questionId]: answer } : rest;
@@ -182,7 +183,7 @@ export function showHint(
 ): Decided {
   const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
-  const shown = attempt.hints[questionId] ?? [];
+  const shown = valueAt(attempt.hints, questionId) ?? [];
   if (shown.includes(hintId)) return { ok: true, attempt };
   if (isPassed(paper, attempt, window, questionId)) return refused('passed');
   const question = paper.questions.find(({ id }) => id === questionId);
@@ -208,7 +209,8 @@ function isAnswered(question: Question, answer: Answer | null, must: MustAnswer,
 /** Whether a question is left open that must be answered. */
 const isMissingOne = (paper: Paper, { answers }: Attempt): boolean =>
   paper.questions.some(
-    (question) => !isAnswered(question, answers[question.id] ?? null, mustAnswer(question, paper), paper),
+    (question) =>
+      !isAnswered(question, valueAt(answers, question.id) ?? null, mustAnswer(question, paper), paper),
   );
 
 /** The attempt handed in, once and for all: asked again, it stays as it is. */

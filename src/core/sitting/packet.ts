@@ -1,3 +1,4 @@
+import { valueAt } from '../figures/valueAt';
 import { MarkedClass, type ClassWork, type StudentWork } from '../checking/classWork';
 import { formulasIn } from '../content/formulaText';
 import type { Attempt } from '../quiz/work/attempt';
@@ -34,7 +35,7 @@ export const sittingOf = ({
   window,
 }: Pick<Visit, 'quiz' | 'student' | 'window'>): Sitting => ({
   window,
-  granted: quiz.standing.granted[student.id] ?? 0,
+  granted: valueAt(quiz.standing.granted, student.id) ?? 0,
 });
 
 /** What is expected, by the bands' words; what says nothing is not told. */
@@ -70,7 +71,7 @@ function coverOf({ quiz, student, window }: Visit, paper: Paper, scene: Scene, n
     overdue: isLate(window, now),
     late: paper.content.late,
     attempts: {
-      most: mostAttempts(window.attempts, quiz.standing.granted[student.id]),
+      most: mostAttempts(window.attempts, valueAt(quiz.standing.granted, student.id)),
       counts: paper.content.attempts.counts,
     },
     unfinished: quiz.content.unfinished,

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { plural } from '@/core/figures/plural';
 import { useState } from 'react';
 import type { Brought } from '@/store/files/broughtSchool';
@@ -119,7 +120,7 @@ function Quizzes({ rows, choices, onChoices }: QuizzesProps) {
             <Quiz
               key={row.id}
               row={row}
-              choice={choices[row.id] ?? 'mine'}
+              choice={valueAt(choices, row.id) ?? 'mine'}
               onChoose={(choice) => onChoices({ ...choices, [row.id]: choice })}
             />
           ))}
@@ -182,7 +183,7 @@ export function OpenedBackupDialog({
   const [students, setStudents] = useState<'mine' | 'theirs'>('mine');
   const { brings, differ } = opened.students;
   const replaced = opened.quizzes.filter(
-    ({ id, standing }) => standing !== 'new' && choices[id] === 'theirs',
+    ({ id, standing }) => standing !== 'new' && valueAt(choices, id) === 'theirs',
   ).length;
   const take = usePress(async () => {
     onTaken(await classWorker().takeBackup(opened.token, { quizzes: choices, students }), brings);

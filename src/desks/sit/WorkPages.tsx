@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { useEffect, useRef, useState } from 'react';
 import { asksFor, progressOfAnswer } from '@/core/kinds/progress';
 import type { Cover, Working } from '@/core/reveal/packets';
@@ -72,7 +73,9 @@ const isNote = (question: Working['questions'][number] | undefined): boolean =>
 
 /** The page with the first question that is not answered in all its parts; behind the last where there is none. */
 function firstOpen({ questions, answers }: Working, pages: readonly PageHere[]): number {
-  const first = questions.findIndex(({ id, face }) => progressOfAnswer(face, answers[id] ?? null) !== 'all');
+  const first = questions.findIndex(
+    ({ id, face }) => progressOfAnswer(face, valueAt(answers, id) ?? null) !== 'all',
+  );
   if (first < 0) return pages.length;
   let at = pages.findIndex(({ from, count }) => first < from + count);
   // A note before it, on a page of its own, is read first.
@@ -118,8 +121,8 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
                 question={question}
                 at={from + index}
                 of={questions.length}
-                answer={answering.answers[question.id] ?? null}
-                hints={answering.hints[question.id] ?? []}
+                answer={valueAt(answering.answers, question.id) ?? null}
+                hints={valueAt(answering.hints, question.id) ?? []}
                 alone={page.count === 1}
                 headingRef={from + index === wanted ? heading : null}
                 onAnswer={(answer) => answering.give(question.id, answer)}
@@ -209,7 +212,7 @@ function holdsWords(
 ): string | null {
   if (turning === 'turning') return 'Going on …';
   const isOpen = here.some(({ id, face, mustAnswer }) => {
-    const done = progressOfAnswer(face, answers[id] ?? null);
+    const done = progressOfAnswer(face, valueAt(answers, id) ?? null);
     return mustAnswer !== 'no' && (done === 'none' || (done === 'some' && mustAnswer === 'every'));
   });
   return isOpen ? 'This must be answered before you go on.' : null;
@@ -225,7 +228,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
   const { answers, keep, settled } = answering;
   const { pages, at, page, wanted, heading, go, goTo } = useTurning(working);
   const { folded, fold } = useFolded();
-  const done = questions.map(({ id, face }) => progressOfAnswer(face, answers[id] ?? null));
+  const done = questions.map(({ id, face }) => progressOfAnswer(face, valueAt(answers, id) ?? null));
   const here = page ? questions.slice(page.from, page.from + page.count) : [];
   const wide = here.some(({ section }) => section !== null);
   // At the end the last answer goes first: then the page shows where it stands.

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import {
   DndContext,
   PointerSensor,
@@ -97,7 +98,7 @@ function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAns
   const spoken = useSpoken();
   const titleOf = (place: string) => places.find(({ id }) => id === place)?.text;
   const placeOf = ({ id }: Item): string => {
-    const place = placed[id];
+    const place = valueAt(placed, id);
     return place !== undefined && titleOf(place) !== undefined ? place : UNSORTED;
   };
   const put = (item: Item, to: string) => {

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { ChevronDown } from '@/ui/widgets/icons';
 import { useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -97,7 +98,7 @@ export default function MatchSit({ face, answer, labelledBy, onAnswer }: SitProp
             item={item}
             partners={face.partners}
             withNone={face.withNone}
-            chosen={pairs[item.id] ?? null}
+            chosen={valueAt(pairs, item.id) ?? null}
             open={open === item.id}
             onOpen={() => setOpen(item.id)}
             onClose={() => close(item.id)}

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { SitProps } from '../faces';
 import { PickLabel } from '../shared/PickLabel';
@@ -7,7 +8,7 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
   const spoken = useSpoken();
   if (face.kind !== 'rows') return null;
   const picked = answer?.kind === 'rows' ? answer.picked : {};
-  const inRow = (id: string): readonly string[] => picked[id] ?? [];
+  const inRow = (id: string): readonly string[] => valueAt(picked, id) ?? [];
   const put = (row: string, options: readonly string[]) => {
     const { [row]: _, ...rest } = picked;
     const next = options.length === 0 ? rest : { ...rest, [row]: [...options] };

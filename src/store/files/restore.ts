@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
 import { placedIn } from '@/core/quiz/paper';
@@ -124,7 +125,7 @@ export const restoreBackup = (
     const before = await whatIsHere();
     const step = await writeSchool(file, choices.students, before);
     for (const quiz of quizzes) {
-      const choice = choices.quizzes[quiz.quiz.id] ?? 'theirs';
+      const choice = valueAt(choices.quizzes, quiz.quiz.id) ?? 'theirs';
       if (choice !== 'mine') await writeQuiz(choice === 'both' ? asCopy(quiz, COPY) : quiz, before);
     }
     for (const { scope, steps } of file.histories) {

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { paperFrom, placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
 import { counts, isOpen } from '@/core/quiz/times/window';
@@ -53,7 +54,7 @@ async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<num
   const questionRevs: Record<string, number> = {};
   for (const placed of placedIn(draft)) {
     const { id } = placed.question;
-    const old = before[id];
+    const old = valueAt(before, id);
     const kept = old !== undefined && same(liveById.get(id), placed);
     questionRevs[id] = kept ? old : rev;
     if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: id, rev, ...placed });

@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { MarkColumn } from '@/core/checking/markColumn';
 import type { Question } from '@/core/kinds';
 import type { MarkingContext } from '@/core/marks/mark';
@@ -29,7 +30,7 @@ export async function keepColumns(
   columns: readonly MarkColumn[],
 ): Promise<void> {
   const grown = columns.flatMap((column) => {
-    const rev = revs[column.question.id];
+    const rev = valueAt(revs, column.question.id);
     if (rev === undefined || !column.grown) return [];
     const { context, question } = column;
     return [{ quizId, questionId: question.id, rev, madeUnder: madeUnder(context), marks: column.entries() }];

@@ -16,7 +16,7 @@ const NAMES: Readonly<Record<string, string>> = {
   b: 'silt; sand',
   c: 'source → sea',
   d: 'rain + snow',
-  e: 'back\\slash; “quoted”',
+  constructor: 'back\\slash; “quoted”',
 };
 
 /** The question with each name that is only an id made one of those. */

@@ -6,7 +6,7 @@ import { filledQuestion } from './filled';
 
 /** Made-up questions of every kind and answers to them: from the key, from its edges, and from nowhere. */
 
-const IDS = ['a', 'b', 'c', 'd', 'e'] as const;
+const IDS = ['a', 'b', 'c', 'd', 'constructor'] as const;
 export const id = fc.constantFrom<string>(...IDS);
 const some = <One>(one: fc.Arbitrary<One>, minLength = 0, maxLength = 5) =>
   fc.array(one, { minLength, maxLength });

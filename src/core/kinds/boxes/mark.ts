@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import { SILENCE } from '../../content/silence';
 import {
   divide,
@@ -27,13 +28,13 @@ export const hasKey = (question: BoxesQuestion): boolean => belonging(question).
 
 /** The box an item was put into, where it is one of the question's. */
 export function boxOf(question: BoxesQuestion, answer: BoxesAnswer | null, item: Item): string | null {
-  const box = answer && Object.hasOwn(answer.placed, item.id) ? answer.placed[item.id] : undefined;
+  const box = answer ? valueAt(answer.placed, item.id) : undefined;
   return box !== undefined && question.boxes.some(({ id }) => id === box) ? box : null;
 }
 
 /** True where the student says that the item belongs in no box. */
 export const isSaidNowhere = (answer: BoxesAnswer, item: Item): boolean =>
-  Object.hasOwn(answer.placed, item.id) && answer.placed[item.id] === NONE;
+  valueAt(answer.placed, item.id) === NONE;
 
 interface SortCounts {
   readonly belong: number;

@@ -1,5 +1,6 @@
+import { valueAt } from '../../figures/valueAt';
 import type { GapsAnswer } from './schema';
 
 /** What stands in a gap; empty where nothing does. */
 export const typedIn = (answer: GapsAnswer | null, id: string): string =>
-  answer && Object.hasOwn(answer.gaps, id) ? (answer.gaps[id] ?? '') : '';
+  answer ? (valueAt(answer.gaps, id) ?? '') : '';

@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import type { MarkingContext } from '../../marks/mark';
 import { asRead, type ReadCell } from '../kind';
 import { NONE } from '../shared/none';
@@ -17,6 +18,6 @@ export function readAnswer(
 /** The pairs that were made, in the question's order: with one of its partners, or said to have none. */
 export const entriesOf = ({ items, partners }: MatchQuestion, { pairs }: MatchAnswer) =>
   items.flatMap((item) => {
-    const to = Object.hasOwn(pairs, item.id) ? (pairs[item.id] as string) : null;
+    const to = valueAt(pairs, item.id) ?? null;
     return to !== null && (to === NONE || partners.some(({ id }) => id === to)) ? [{ item, to }] : [];
   });

@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import { SILENCE } from '../../content/silence';
 import {
   add,
@@ -44,7 +45,7 @@ const known = (question: MatchQuestion, id: string | undefined): boolean =>
 
 /** The right-hand item given to a left one, where it is one of the question's. */
 const givenTo = (question: MatchQuestion, answer: MatchAnswer | null, id: string): string | null => {
-  const given = answer && Object.hasOwn(answer.pairs, id) ? answer.pairs[id] : undefined;
+  const given = answer ? valueAt(answer.pairs, id) : undefined;
   return known(question, given) ? (given as string) : null;
 };
 

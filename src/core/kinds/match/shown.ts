@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { inWords } from '../../content/shownLine';
 import { NONE } from '../shared/none';
@@ -15,9 +16,7 @@ const put = (question: MatchQuestion, item: Item, to: string | null | undefined)
 /** Each item with what it was matched to. */
 export const shown = (question: MatchQuestion, { pairs }: MatchAnswer): ShownAnswer => ({
   form: 'pairs',
-  pairs: question.items.map((item) =>
-    put(question, item, Object.hasOwn(pairs, item.id) ? pairs[item.id] : null),
-  ),
+  pairs: question.items.map((item) => put(question, item, valueAt(pairs, item.id) ?? null)),
 });
 
 /** Each item that has a partner, with it. */

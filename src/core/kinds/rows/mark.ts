@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import type { Row, RowsQuestion } from './schema';
 
 import { SILENCE } from '../../content/silence';
@@ -17,7 +18,7 @@ export const hasKey = (question: RowsQuestion): boolean =>
 
 /** The options picked in a row: the first where one is to be picked. */
 export function pickedIn(row: Row, answer: RowsAnswer | null): Option[] {
-  const ids = answer && Object.hasOwn(answer.picked, row.id) ? (answer.picked[row.id] ?? []) : [];
+  const ids = answer ? (valueAt(answer.picked, row.id) ?? []) : [];
   const picked = row.options.filter(({ id }) => ids.includes(id));
   if (row.several || picked.length < 2) return picked;
   return picked.filter(({ id }) => id === ids.find((one) => picked.some((option) => option.id === one)));

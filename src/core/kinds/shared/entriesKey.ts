@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 /**
  * A key that is the same for the same entries in the same order, made without sorting or quoting: it serves memos, for
  * which two keys of one answer do no harm. Lengths stand before the values, so that no two answers share a key.
@@ -5,7 +6,7 @@
 export function keyOfEntries(entries: Readonly<Record<string, string>>): string {
   let key = '';
   for (const id in entries) {
-    const value = entries[id] as string;
+    const value = valueAt(entries, id) as string;
     key += `${id}=${value.length}:${value};`;
   }
   return key;

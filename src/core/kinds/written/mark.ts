@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import { isBlankText } from '../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
 import { ZERO } from '../../figures/fraction';
@@ -26,7 +27,7 @@ export function explain(
   const marked = mark(question, answer, context);
   if (marked.state === 'waits') return [note('rule', 'writtenWaits')];
   const lines = (question.rubric ?? []).map((criterion) => {
-    const level = criterion.levels.find(({ id }) => id === context.levels?.[criterion.id]);
+    const level = criterion.levels.find(({ id }) => id === valueAt(context.levels ?? {}, criterion.id));
     return note('rule', 'level', {
       criterion: criterion.text,
       level: level?.text ?? '',

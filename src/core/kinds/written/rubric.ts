@@ -1,3 +1,4 @@
+import { valueAt } from '../../figures/valueAt';
 import { add, divide, larger, ZERO, type Fraction } from '../../figures/fraction';
 import type { Criterion } from './schema';
 
@@ -12,7 +13,7 @@ export function rubricCredit(rubric: readonly Criterion[], levels: Levels): Frac
   let earned = ZERO;
   let best = ZERO;
   for (const criterion of rubric) {
-    const chosen = Object.hasOwn(levels, criterion.id) ? levels[criterion.id] : undefined;
+    const chosen = valueAt(levels, criterion.id);
     const level = criterion.levels.find(({ id }) => id === chosen);
     if (!level) return null;
     earned = add(earned, level.points);

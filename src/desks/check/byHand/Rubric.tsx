@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { multiply, type Fraction } from '@/core/figures/fraction';
 import { rubricCredit, type Criterion, type Levels } from '@/core/kinds/handMarked';
@@ -16,7 +17,7 @@ interface Props {
 
 /** The first criterion that has no level yet; the last one where all have. */
 const firstOpen = (rubric: readonly Criterion[], levels: Levels): number => {
-  const open = rubric.findIndex(({ id }) => levels[id] === undefined);
+  const open = rubric.findIndex(({ id }) => valueAt(levels, id) === undefined);
   return open < 0 ? rubric.length - 1 : open;
 };
 
@@ -77,7 +78,7 @@ export function Rubric({ at, rubric, given, possible, onKey, onSave }: Props) {
                 type="radio"
                 className="radio radio-xs translate-y-[2px]"
                 name={`${name}-${criterion.id}`}
-                checked={levels[criterion.id] === level.id}
+                checked={valueAt(levels, criterion.id) === level.id}
                 onChange={() => pick(index, level.id)}
               />
               <kbd className="caption max-sm:hidden">{number + 1}</kbd>

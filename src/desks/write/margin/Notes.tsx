@@ -1,3 +1,4 @@
+import { valueAt } from '@/core/figures/valueAt';
 import type { Placed } from '@/core/quiz/placement';
 import { memo } from 'react';
 import { spreadTotal } from '@/core/checking/spread';
@@ -26,7 +27,7 @@ export const Problems = ({ lines }: { readonly lines: readonly string[] | undefi
 
 /** How answers to a question came out, and whose they are. */
 export function HowItWent({ id, spreads }: { readonly id: string; readonly spreads: Spreads | null }) {
-  const spread = spreads?.byQuestion[id];
+  const spread = spreads && valueAt(spreads.byQuestion, id);
   // Its line is kept, so that nothing below it moves when it comes.
   if (!spreads) return <p className="min-h-[21px]" />;
   const total = spread ? spreadTotal(spread) : 0;
