@@ -1,5 +1,5 @@
 import { MarkedClass, overridesByAttempt } from '@/core/checking/classWork';
-import { answerRows, answersCsv } from '@/core/formats/answersOut';
+import { answerRows, answersCsv, sheetRows } from '@/core/formats/answersOut';
 import { columnRemarks, proposeColumns, type ColumnUse } from '@/core/formats/answerColumns';
 import { planImport } from '@/core/formats/importPlan';
 import {
@@ -99,7 +99,7 @@ export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[
 export async function answersFile(quizId: string, form: 'csv' | 'xlsx'): Promise<Uint8Array> {
   const live = await liveClass(quizId);
   const rows = answerRows(live.marked, live.students);
-  return form === 'csv' ? new TextEncoder().encode(answersCsv(rows)) : writeWorkbook(rows);
+  return form === 'csv' ? new TextEncoder().encode(answersCsv(rows)) : writeWorkbook(sheetRows(rows));
 }
 
 /** The paper that an answer file is read against: the one that counts, else the draft. */

@@ -1,5 +1,4 @@
 import { valueAt } from '../figures/valueAt';
-import papa from 'papaparse';
 import type { MarkedClass } from '../checking/classWork';
 import { toDecimalText, type Fraction } from '../figures/fraction';
 import { wallClock } from '../figures/wallClock';
@@ -10,6 +9,7 @@ import { traceWords } from '../scoring/words';
 import type { StudentDetails } from '../quiz/people/school';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/times/window';
+import { csvText } from './csv';
 import { guarded } from './formula';
 import { hintsCell } from './hintCells';
 import { zoneTime } from './scoresFile';
@@ -25,7 +25,7 @@ export const pointsText = (points: Fraction): string => toDecimalText(points);
 /** An answer as it is written into a cell: what was typed, the words of what was picked. */
 export function answerCell(question: Question, answer: Answer | undefined): string {
   if (!answer) return '';
-  return guarded(answerText(question, answer)).slice(0, 32_000);
+  return answerText(question, answer).slice(0, 32_000);
 }
 
 /** What decided about an answer, in the words of its trace. */
@@ -90,10 +90,10 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
     const who = named.get(studentId) ?? { name: studentId, number: '', email: '', groups: [] };
     return sheets.map(({ attempt, scores }): Cell[] => [
-      guarded(who.name),
-      guarded(who.number),
-      guarded(who.email),
-      guarded(who.groups.join(', ')),
+      who.name,
+      who.number,
+      who.email,
+      who.groups.join(', '),
       attempt.number,
       // Nobody knows when a paper from a file was opened.
       attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
@@ -105,12 +105,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
         const points = verdictOfScore(score) === 'waits' ? null : Number(pointsText(score.earned));
         const hints =
           question.hints.length > 0 ? [hintsCell(question, valueAt(attempt.hints, question.id) ?? [])] : [];
-        return [
-          answerCell(question, answer),
-          ...hints,
-          points,
-          guarded(ruleCell(question, answer, score, paper)),
-        ];
+        return [answerCell(question, answer), ...hints, points, ruleCell(question, answer, score, paper)];
       }),
     ]);
   });
@@ -120,10 +115,14 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
 
 /** The rows as comma-separated text with a byte order mark and CRLF. */
 export const answersCsv = (rows: readonly (readonly Cell[])[]): string =>
-  `\uFEFF${papa.unparse(
-    rows.map((row) => row.map(cellText)),
-    { newline: '\r\n' },
-  )}\r\n`;
+  csvText(rows.map((row) => row.map(cellText)));
+
+const LONGEST_CELL = 32_700;
+/** The rows as a spreadsheet gets them: what it could take for a formula is guarded there too, as both read back alike. */
+export const sheetRows = (rows: readonly (readonly Cell[])[]): Cell[][] =>
+  rows.map((row) =>
+    row.map((cell) => (typeof cell === 'string' ? guarded(cell).slice(0, LONGEST_CELL) : cell)),
+  );
 
 /**
  * Answers as a file has them, where some were there before: one that the file writes as it would have been written before

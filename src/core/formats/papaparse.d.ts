@@ -8,7 +8,7 @@ declare module 'papaparse' {
     parse(text: string, settings: { delimiter: string }): ParseResult;
     unparse(
       rows: (string | number | null)[][],
-      settings: { newline: string; escapeFormulae?: RegExp },
+      settings: { newline: string; quotes?: (cell: string | number | null) => boolean },
     ): string;
   }
   const papa: Papa;

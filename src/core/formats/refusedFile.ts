@@ -1,6 +1,5 @@
-import papa from 'papaparse';
 import type { RowProblem } from './answerFile';
-import { FORMULA } from './formula';
+import { csvText } from './csv';
 import type { Table } from './table';
 
 /**
@@ -12,9 +11,5 @@ export function writeRefused(table: Table, problems: readonly RowProblem[]): str
   for (const { line, row, text } of problems) if (row === 'refused') reasons.set(line, text);
   const rows = table.rows.filter((row) => reasons.has(row.line));
   const body = rows.map((row) => [row.line, reasons.get(row.line) ?? '', ...row.cells]);
-  const text = papa.unparse([['Line', 'Why it was left out', ...table.header], ...body], {
-    newline: '\r\n',
-    escapeFormulae: FORMULA,
-  });
-  return `\uFEFF${text}\r\n`;
+  return csvText([['Line', 'Why it was left out', ...table.header], ...body]);
 }

@@ -1,4 +1,3 @@
-import papa from 'papaparse';
 import type { StudentWork } from '../checking/classWork';
 import { calledBy } from '../content/plainText';
 import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures/fraction';
@@ -7,7 +6,7 @@ import { kindOf } from '../kinds';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
-import { FORMULA } from './formula';
+import { csvText } from './csv';
 
 /** One student's scores as they go into a file. */
 export interface ScoreRow {
@@ -99,7 +98,7 @@ export function writeScores(
       column === 'questions' ? row.parts.map(figure) : [COLUMNS[column](row)],
     ),
   );
-  return `\uFEFF${papa.unparse([header, ...body], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+  return csvText([header, ...body]);
 }
 
 /** An instant as files write it: wall-clock time in a zone, to the minute or to the second. */
