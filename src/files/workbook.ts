@@ -1,8 +1,10 @@
-import { unzipSync } from 'fflate';
+import { unzipSync, zipSync } from 'fflate';
 import type { Cell } from '@/core/formats/answersOut';
+import { LARGEST_FILE } from '@/core/formats/table';
+import { boundsTrouble } from './sheetBounds';
 
-/** Most bytes that a spreadsheet may unpack to, and most parts that it may have. */
-const MOST_BYTES = 200_000_000;
+/** Most bytes that a spreadsheet may unpack to, most parts that it may have, and most characters of its text. */
+const MOST_BYTES = 100_000_000;
 const MOST_PARTS = 2000;
 
 type Sheet =
@@ -38,22 +40,54 @@ function trouble(bytes: Uint8Array): string | null {
   } catch {
     return 'The spreadsheet is damaged: it cannot be unpacked.';
   }
-  if (parts > MOST_PARTS || size > MOST_BYTES) return 'The spreadsheet unpacks to more than 200 MB.';
+  if (parts > MOST_PARTS || size > MOST_BYTES) return 'The spreadsheet unpacks to more than 100 MB.';
   return null;
 }
+
+/**
+ * The spreadsheet without the parts that are too much to be read, packed anew so that nothing else is read than what was
+ * looked at; and why they are left out.
+ */
+function bounded(bytes: Uint8Array): { readonly parts: Uint8Array; readonly left: readonly string[] } {
+  const left: string[] = [];
+  const kept = Object.entries(unzipSync(bytes)).filter(([, part]) => {
+    const wrong = boundsTrouble(part);
+    if (wrong) left.push(wrong);
+    return wrong === null;
+  });
+  return { parts: zipSync(Object.fromEntries(kept), { level: 0 }), left };
+}
+
+/** The text of all cells; null where it is more than a text file may have, shared texts counted each time. */
+function textOf(rows: readonly (readonly unknown[])[]): string[][] | null {
+  let size = 0;
+  const all: string[][] = [];
+  for (const row of rows) {
+    const cells = row.map(cellText);
+    for (const cell of cells) size += cell.length;
+    if (size > LARGEST_FILE) return null;
+    all.push(cells);
+  }
+  return all;
+}
+
+const UNREADABLE = 'This spreadsheet cannot be read. Save it as XLSX or CSV and try again.';
 
 /** The first sheet of a spreadsheet (Office Open XML) as rows of text. Never throws for what is in the file. */
 export async function readWorkbook(bytes: Uint8Array): Promise<Sheet> {
   const wrong = trouble(bytes);
   if (wrong) return { ok: false, error: wrong };
+  let left: readonly string[] = [];
   try {
     const { readSheet } = await import('read-excel-file/universal');
-    const copy = new ArrayBuffer(bytes.byteLength);
-    new Uint8Array(copy).set(bytes);
-    const rows = await readSheet(copy, 1, { trim: false });
-    return { ok: true, rows: rows.map((row) => row.map(cellText)) };
+    const read = bounded(bytes);
+    left = read.left;
+    const rows = textOf(await readSheet(new Uint8Array(read.parts).buffer, 1, { trim: false }));
+    return rows
+      ? { ok: true, rows }
+      : { ok: false, error: 'The spreadsheet holds more than 20 million characters.' };
   } catch {
-    return { ok: false, error: 'This spreadsheet cannot be read. Save it as XLSX or CSV and try again.' };
+    return { ok: false, error: left[0] ?? UNREADABLE };
   }
 }
 

@@ -37,6 +37,10 @@ export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
 export type { TrayRow } from '../views/tray';
 export type { ActEffect, ActEffects } from '../views/sittingActs';
 
+/** What comes from files: read, and taken in. */
+export const fileDesk = { readFile, openFile, takeQuiz, takeBackup };
+export type FileDesk = typeof fileDesk;
+
 /** Everything in bulk: the whole class's marks, effects of a change, files. */
 export const classDesk = {
   checkHead,
@@ -72,14 +76,10 @@ export const classDesk = {
   refusedFile,
   printed,
   handBack,
-  readFile,
   previewFile,
   importFile,
   previewRoster,
   saveQuizFile,
   saveBackup,
-  openFile,
-  takeQuiz,
-  takeBackup,
 };
 export type ClassDesk = typeof classDesk;

@@ -5,10 +5,10 @@ import { startable } from './startable';
 export const openStudentPort = (): StudentPort =>
   startable<StudentPort>(
     () => new Worker(new URL('./student.worker.ts', import.meta.url), { type: 'module' }),
-  ) as StudentPort;
+  ).desk as StudentPort;
 
 /** The same port to a dry run of which nothing is kept. */
 export const openTrialPort = (): StudentPort =>
   startable<StudentPort>(
     () => new Worker(new URL('./student.worker.ts', import.meta.url), { type: 'module', name: 'trial' }),
-  ) as StudentPort;
+  ).desk as StudentPort;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
+import { zipSync } from 'fflate';
 import papa from 'papaparse';
 import { checkRow, downloaded, expect, goTo, openDemo, test } from './support';
 
@@ -244,4 +245,49 @@ test('a file says whom it adds to a class, and one press takes them off again', 
   await page.goto('/class/');
   await expect(page.getByText('26 students.')).toBeVisible();
   await there.close();
+});
+
+test('Stop ends what reads a file, and another file is read at once', async ({ page }) => {
+  await shelf(page);
+  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+  const reading = () => page.workers().filter((worker) => worker.url().includes('class.worker')).length;
+  const before = reading();
+  // A few kilobytes that are 120 MB to be looked through.
+  const swollen = zipSync(
+    { 'quiz.json': Buffer.from('{}'), [`pictures/${'a'.repeat(64)}`]: Buffer.alloc(120_000_000) },
+    { level: 6 },
+  );
+  expect(swollen.length).toBeLessThan(500_000);
+  await openFile(page, 'swollen.yentrel', Buffer.from(swollen));
+  const dialog = page.getByRole('dialog');
+  await expect.poll(reading).toBe(before + 1);
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect.poll(reading).toBe(before);
+  await openFile(page, 'none.yentrel', Buffer.from('{"format":"yentrel-quiz"}'));
+  await expect(page.getByText('This file cannot be imported')).toBeVisible();
+});
+
+test('a spreadsheet with a cell in the last corner is refused with its place, and the desk goes on', async ({
+  page,
+}) => {
+  await openDemo(page, 'tray');
+  const far = (cell: string, row: number) => `<row r="${row}"><c r="${cell}"><v>1</v></c></row>`;
+  const file = zipSync({
+    'xl/workbook.xml': Buffer.from(
+      '<workbook><sheets><sheet name="S" sheetId="1" r:id="r1"/></sheets></workbook>',
+    ),
+    'xl/_rels/workbook.xml.rels': Buffer.from(
+      '<Relationships><Relationship Id="r1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
+    ),
+    'xl/worksheets/sheet1.xml': Buffer.from(
+      `<worksheet><sheetData>${far('A1', 1)}${far('XFD1048576', 1_048_576)}</sheetData></worksheet>`,
+    ),
+  });
+  await page.getByLabel('Answer file', { exact: true }).setInputFiles({
+    name: 'answers.xlsx',
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from(file),
+  });
+  await expect(page.getByText(/^Cell XFD1048576 has something in it/)).toBeVisible();
 });

@@ -5,7 +5,7 @@ declare module 'papaparse' {
     errors: { type: string; code: string; message: string; row?: number }[];
   }
   interface Papa {
-    parse(text: string, settings: { delimiter: string }): ParseResult;
+    parse(text: string, settings: { delimiter: string; preview?: number }): ParseResult;
     unparse(
       rows: (string | number | null)[][],
       settings: { newline: string; quotes?: (cell: string | number | null) => boolean },

@@ -21,6 +21,8 @@ export interface Table {
 export const LARGEST_FILE = 20_000_000;
 const MOST_ROWS = 100_000;
 const MOST_COLUMNS = 1000;
+/** Rows of a text that are looked at, empty ones too. */
+const MOST_LINES = 3 * MOST_ROWS;
 
 export type ReadResult =
   { readonly ok: true; readonly table: Table } | { readonly ok: false; readonly error: string };
@@ -97,7 +99,9 @@ export function readTable(text: string): ReadResult {
   if (text.length > LARGEST_FILE)
     return { ok: false, error: 'The file is larger than 20 million characters.' };
   const content = text.replace(/^\uFEFF/, '');
-  const parsed = papa.parse(content, { delimiter: separatorOf(content) });
+  const parsed = papa.parse(content, { delimiter: separatorOf(content), preview: MOST_LINES });
+  if (parsed.data.length >= MOST_LINES)
+    return { ok: false, error: `The file has more than ${MOST_ROWS} rows.` };
   let line = 1;
   const rows = parsed.data.map((cells) => {
     const row = { line, cells };

@@ -9,7 +9,7 @@ import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { readingFailed } from '@/ui/words/failureWords';
 import { notify } from '@/ui/widgets/press/notices';
 import { run, usePress } from '@/ui/widgets/press/press';
-import { classWorker } from '@/workers/clients';
+import { fileWorker, stopFileWork } from '@/workers/clients';
 import type { OpenedFile, OpenedQuiz } from '@/workers/classDesk';
 import { CLASS_LIST } from '@/store/records/scopes';
 import { carryNotice, noticeWithUndo } from '@/ui/teacher/carriedNotice';
@@ -82,7 +82,7 @@ function OpenedQuizDialog({ opened, onClose, onTaken }: DialogProps) {
   const [way, setWay] = useState<Way>(ways[0]?.[0] ?? 'copy');
   const { share, here, class: part, texts, brings } = opened;
   const take = usePress(async () => {
-    const { quizId, step } = await classWorker().takeQuiz(opened.token, way);
+    const { quizId, step } = await fileWorker().takeQuiz(opened.token, way);
     if (step !== null && brings)
       carryNotice({ text: addedWords(brings), label: 'Take them off', scope: CLASS_LIST, step });
     onTaken(quizId);
@@ -179,7 +179,7 @@ function useOpening() {
     setState({ is: 'reading' });
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const result = await classWorker().openFile(transfer(bytes, [bytes.buffer]));
+      const result = await fileWorker().openFile(transfer(bytes, [bytes.buffer]));
       if (mine !== asked.current) return;
       setState(
         result.ok
@@ -195,13 +195,17 @@ function useOpening() {
     asked.current++;
     setState({ is: 'idle' });
   };
-  return { state, read, close };
+  const stop = () => {
+    stopFileWork();
+    close();
+  };
+  return { state, read, close, stop };
 }
 
 /** Opens a quiz file, a rescue file or a backup, and asks what is to be done with it. */
 export function OpenFile() {
   const field = useRef<HTMLInputElement>(null);
-  const { state, read, close } = useOpening();
+  const { state, read, close, stop } = useOpening();
   const taken = (quizId: string) => {
     close();
     location.assign(`/quiz/?id=${encodeURIComponent(quizId)}#write`);
@@ -224,10 +228,10 @@ export function OpenFile() {
         }}
       />
       {state.is === 'reading' && (
-        <Dialog title="Reading the file" onClose={close}>
+        <Dialog title="Reading the file" onClose={stop}>
           <p role="status">Everything in it is checked before anything is imported …</p>
           <div className="mt-6 flex justify-end">
-            <button type="button" className="btn btn-ghost" onClick={close}>
+            <button type="button" className="btn btn-ghost" onClick={stop}>
               Stop
             </button>
           </div>

@@ -7,7 +7,7 @@ import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { count, dateAndTime } from '@/ui/words/figures';
 import { usePress } from '@/ui/widgets/press/press';
-import { classWorker } from '@/workers/clients';
+import { fileWorker } from '@/workers/clients';
 import type { OpenedBackup } from '@/workers/classDesk';
 import { BroughtLines } from './Brought';
 
@@ -186,7 +186,7 @@ export function OpenedBackupDialog({
     ({ id, standing }) => standing !== 'new' && valueAt(choices, id) === 'theirs',
   ).length;
   const take = usePress(async () => {
-    onTaken(await classWorker().takeBackup(opened.token, { quizzes: choices, students }), brings);
+    onTaken(await fileWorker().takeBackup(opened.token, { quizzes: choices, students }), brings);
   });
   return (
     <Dialog title={`Backup of ${dateAndTime(opened.madeAt)}`} onClose={onClose} wide>

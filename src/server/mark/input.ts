@@ -10,7 +10,8 @@ import {
   type MarkedWork,
   studentsOf,
 } from '@/core/formats/handedIn';
-import { fit, readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
+import { fit } from '@/core/formats/quizFile/fit';
+import { readQuizData, readQuizFile } from '@/core/formats/quizFile/quizFile';
 import type { QuizFile } from '@/core/formats/quizFile/schema';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import type { Paper } from '@/core/quiz/quiz';
@@ -34,8 +35,8 @@ export interface MarkRequest {
 }
 
 const MOST_ATTEMPTS = 200_000;
-/** Most bytes that a quiz file may unpack to here, where many may come at once. */
-const LARGEST_UNPACKED = 100_000_000;
+/** What a quiz file may unpack to here, where many may come at once. */
+const MOST = { unpacked: 100_000_000, pieces: 2_000_000 };
 const MOST_PROBLEMS = 20;
 
 /** Attempts as they come: checked one by one, the first problems kept with their place. */
@@ -131,7 +132,7 @@ export async function formInput(request: Request, at: number): Promise<MarkReque
   }
   const quizBytes = await filePart(form, 'quiz');
   if (!quizBytes) return refuse(422, 'The form cannot be marked.', ['quiz is missing: a quiz file']);
-  const quiz = readQuizFile(quizBytes, 'UTC', LARGEST_UNPACKED);
+  const quiz = readQuizFile(quizBytes, 'UTC', MOST);
   if (!quiz.ok)
     return refuse(
       422,

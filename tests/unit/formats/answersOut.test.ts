@@ -11,7 +11,7 @@ import { ensureDemo } from '@/store/demo/demo';
 import { DEMO_QUIZ } from '../../demoQuiz';
 import { setOverride } from '@/store/work/overrides';
 import { checkTable } from '@/views/check';
-import { classDesk } from '@/workers/classDesk';
+import { classDesk, fileDesk } from '@/workers/classDesk';
 
 const ODD: Record<string, Answer> = {
   'q-cutting': { kind: 'unread', text: '=HYPERLINK("https://rivers.example")' },
@@ -29,7 +29,7 @@ async function again(form: 'csv' | 'xlsx', change: (rows: string[][]) => string[
       : new TextEncoder().encode(
           papa.unparse(change(papa.parse(text.trim(), { delimiter: ',' }).data), { newline: '\r\n' }),
         );
-  const read = await classDesk.readFile(changed);
+  const read = await fileDesk.readFile(changed);
   assert.ok(read.ok, JSON.stringify(read));
   const preview = await classDesk.previewFile(DEMO_QUIZ, read.table, null, null);
   const report = await classDesk.importFile(DEMO_QUIZ, read.table, [...preview.columns], preview.choices);

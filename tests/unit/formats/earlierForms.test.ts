@@ -16,7 +16,7 @@ import { CLASS_LIST } from '@/store/records/scopes';
 import { undo } from '@/store/undo/undo';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { liveClass, workOf } from '@/views/papers';
-import { classDesk } from '@/workers/classDesk';
+import { classDesk, fileDesk } from '@/workers/classDesk';
 import { addressOf } from '../support/sat';
 import { studentDesk } from '@/workers/studentDesk';
 
@@ -74,9 +74,9 @@ for (const form of FORMS)
     });
 
     test('a backup gives the scores that it gave then, and its history undoes', async () => {
-      const opened = await classDesk.openFile(bytes(form, 'backup.yentrel'));
+      const opened = await fileDesk.openFile(bytes(form, 'backup.yentrel'));
       assert.ok(opened.ok && opened.value.kind === 'backup', JSON.stringify(opened));
-      await classDesk.takeBackup(opened.value.token, { quizzes: {}, students: 'mine' });
+      await fileDesk.takeBackup(opened.value.token, { quizzes: {}, students: 'mine' });
       const [quiz] = await db.quizzes.toArray();
       assert.ok(quiz);
       assert.deepEqual(await scoresNow(quiz.id), scoresThen(form));
@@ -84,10 +84,10 @@ for (const form of FORMS)
     });
 
     test('a quiz file with its class gives the same scores', async () => {
-      const opened = await classDesk.openFile(bytes(form, 'quiz.yentrel'));
+      const opened = await fileDesk.openFile(bytes(form, 'quiz.yentrel'));
       assert.ok(opened.ok && opened.value.kind === 'quiz', JSON.stringify(opened));
       if (!opened.value.class) return;
-      const { quizId: id } = await classDesk.takeQuiz(opened.value.token, 'itself');
+      const { quizId: id } = await fileDesk.takeQuiz(opened.value.token, 'itself');
       assert.deepEqual(await scoresNow(id), scoresThen(form));
     });
   });

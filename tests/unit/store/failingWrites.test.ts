@@ -34,7 +34,7 @@ import * as shelf from '@/store/quiz/shelf';
 import * as standing from '@/store/quiz/standing';
 import { newSection } from '@/core/quiz/section';
 import { watchWrites } from '@/store/records/writes';
-import { classDesk } from '@/workers/classDesk';
+import { classDesk, fileDesk } from '@/workers/classDesk';
 import { DEMO_FILE } from '../../generated';
 import { LONG } from '../../runs';
 import { handInAttempt, keepAnswer } from '../support/sat';
@@ -203,10 +203,10 @@ const WRITES: Record<string, Op> = {
   'restore.restoreBackup': async () => {
     const made = await classDesk.saveBackup(() => true);
     assert.ok(made);
-    const opened = await classDesk.openFile(made.bytes);
+    const opened = await fileDesk.openFile(made.bytes);
     assert.ok(opened.ok && opened.value.kind === 'backup');
     const all = Object.fromEntries(opened.value.quizzes.map(({ id }) => [id, 'both' as const]));
-    await classDesk.takeBackup(opened.value.token, { quizzes: all, students: 'theirs' });
+    await fileDesk.takeBackup(opened.value.token, { quizzes: all, students: 'theirs' });
   },
   'restore.addQuiz': () => restore.addQuiz(DEMO_FILE, new Map([['p', new Uint8Array([0xff])]]), 'copy'),
   'restore.updateQuiz': () =>

@@ -8,7 +8,7 @@ import { db } from '@/store/records/db';
 import { collectBackup } from '@/store/files/gather';
 import { restoreBackup } from '@/store/files/restore';
 import { keepPicture } from '@/store/quiz/pictures';
-import { classDesk } from '@/workers/classDesk';
+import { classDesk, fileDesk } from '@/workers/classDesk';
 import { quizOf } from '../support/support';
 import { anHourIn, begin, q1, quiz, write } from '../support/openQuiz';
 
@@ -40,8 +40,8 @@ test('a sound keeps its type through a file', async () => {
   assert.ok(file);
   await db.delete();
   await db.open();
-  const read = await classDesk.openFile(file);
+  const read = await fileDesk.openFile(file);
   assert.ok(read.ok);
-  await classDesk.takeQuiz(read.value.token, 'itself');
+  await fileDesk.takeQuiz(read.value.token, 'itself');
   assert.equal((await db.media.get(hash))?.blob.type, 'audio/mpeg');
 });

@@ -21,7 +21,7 @@ import { setOverride } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoRevision } from '@/store/quiz/revisions';
 import { checkTable } from '@/views/check';
-import { classDesk, type OpenedFile, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
+import { classDesk, fileDesk, type OpenedFile, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
 import { DEMO_FILE } from '../../generated';
 import { filledQuestion } from '../support/filled';
@@ -34,7 +34,7 @@ async function open<Kind extends OpenedFile['kind']>(
   bytes: Uint8Array,
   kind: Kind,
 ): Promise<Extract<OpenedFile, { kind: Kind }>> {
-  const read = await classDesk.openFile(bytes);
+  const read = await fileDesk.openFile(bytes);
   assert.ok(read.ok, JSON.stringify(read));
   assert.equal(read.value.kind, kind);
   return read.value as Extract<OpenedFile, { kind: Kind }>;
@@ -115,7 +115,7 @@ describe('a backup', () => {
       SCHOOL.map(() => 'new'),
     );
     assert.equal(opened.students.brings.students, 48);
-    await classDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
+    await fileDesk.takeBackup(opened.token, { quizzes: {}, students: 'mine' });
     assert.equal(await everything(), before);
     assert.equal((await undo(DEMO_QUIZ))?.label, 'Set your own score');
     assert.equal((await undo(DEMO_QUIZ))?.label, 'Edit');
@@ -137,14 +137,14 @@ describe('a backup', () => {
     const worn = await everything();
     const older = await openBackup(first?.bytes ?? new Uint8Array());
     assert.equal(ofRivers(older), 'older');
-    await classDesk.takeBackup(older.token, { quizzes: { [DEMO_QUIZ]: 'theirs' }, students: 'mine' });
+    await fileDesk.takeBackup(older.token, { quizzes: { [DEMO_QUIZ]: 'theirs' }, students: 'mine' });
     assert.notEqual(await everything(), worn);
     const newer = await openBackup(second?.bytes ?? new Uint8Array());
     assert.equal(ofRivers(newer), 'newer');
     await retouch({ title: 'My rivers' }, 'c');
     const torn = await openBackup(second?.bytes ?? new Uint8Array());
     assert.equal(ofRivers(torn), 'conflict');
-    await classDesk.takeBackup(torn.token, { quizzes: { [DEMO_QUIZ]: 'both' }, students: 'mine' });
+    await fileDesk.takeBackup(torn.token, { quizzes: { [DEMO_QUIZ]: 'both' }, students: 'mine' });
     const own = (await db.quizzes.toArray()).filter(({ id }) => id === DEMO_QUIZ || !id.startsWith('demo-'));
     assert.deepEqual(own.map(({ content }) => content.title).sort(), [
       'How rivers shape the land (from the backup)',
@@ -165,7 +165,7 @@ describe('a backup', () => {
     await db.meta.put({ key: `seq:${DEMO_QUIZ}`, value: 99 });
     assert.notEqual(canonical(await checkTable(DEMO_QUIZ)), before);
     const opened = await openBackup(made?.bytes ?? new Uint8Array());
-    await classDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'theirs' }, students: 'mine' });
+    await fileDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'theirs' }, students: 'mine' });
     assert.equal(canonical(await checkTable(DEMO_QUIZ)), before);
   });
   test('it is stopped between quizzes; its age and what changed since are known', async () => {
@@ -182,9 +182,9 @@ describe('a backup', () => {
     await db.students.update('demo-1', { name: 'Ada Marsh-Weir' });
     const opened = await openBackup(made?.bytes ?? new Uint8Array());
     assert.deepEqual(opened.students, { brings: { students: 0, lists: [] }, differ: ['Ada Marsh'] });
-    await classDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'mine' });
+    await fileDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'mine' });
     assert.equal((await db.students.get('demo-1'))?.name, 'Ada Marsh-Weir');
-    await classDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'theirs' });
+    await fileDesk.takeBackup(opened.token, { quizzes: { [DEMO_QUIZ]: 'mine' }, students: 'theirs' });
     assert.equal((await db.students.get('demo-1'))?.name, 'Ada Marsh');
   });
 });
@@ -214,7 +214,7 @@ describe('a quiz file', () => {
     await emptyBrowser();
     const opened = await openQuiz(bytes ?? new Uint8Array());
     assert.deepEqual([opened.class, opened.here, opened.share], [{ students: 26, attempts: 24 }, null, null]);
-    assert.equal((await classDesk.takeQuiz(opened.token, 'itself')).quizId, DEMO_QUIZ);
+    assert.equal((await fileDesk.takeQuiz(opened.token, 'itself')).quizId, DEMO_QUIZ);
     assert.equal(canonical((await checkTable(DEMO_QUIZ)).rows), before);
   });
   test('a later copy says what it changes; its changes wait in the draft, and are undone in one step', async () => {
@@ -239,7 +239,7 @@ describe('a quiz file', () => {
       opened.here?.changes[0] ?? '',
       /^Question 2, “A meander is cut off.+”, is changed: the key$/,
     );
-    await classDesk.takeQuiz(opened.token, 'changes');
+    await fileDesk.takeQuiz(opened.token, 'changes');
     const effect = await classDesk.pending(DEMO_QUIZ);
     assert.deepEqual(
       effect.changes.map(({ kind }) => kind),
@@ -256,7 +256,7 @@ describe('a quiz file', () => {
     assert.ok(first?.kind === 'pickOne' && first.options[0]);
     first.options[0].picture = { hash, alt: 'A weir', width: 5, height: 5, share: 50 };
     const opened = await openQuiz(writeQuizFile(file, new Map([[hash, picture]])));
-    const { quizId: id } = await classDesk.takeQuiz(opened.token, 'copy');
+    const { quizId: id } = await fileDesk.takeQuiz(opened.token, 'copy');
     assert.notEqual(id, DEMO_QUIZ);
     assert.equal((await head(id)).content.title, 'How rivers shape the land (copy)');
     assert.equal((await db.media.get(hash))?.blob.type, 'image/png');
@@ -273,8 +273,8 @@ describe('a quiz file', () => {
     assert.equal(read.questions, 1);
     const first = await openQuiz(writeQuizFile(DEMO_FILE, new Map()));
     await openQuiz(writeQuizFile(DEMO_FILE, new Map()));
-    await assert.rejects(() => classDesk.takeQuiz(first.token, 'copy'), /Another file/);
+    await assert.rejects(() => fileDesk.takeQuiz(first.token, 'copy'), /Another file/);
     const none = readBackup(pack(new Map([['backup.json', new Uint8Array([1])]])));
-    assert.deepEqual(!none.ok && none.problems, ['backup.json cannot be read as JSON.']);
+    assert.deepEqual(!none.ok && none.problems, ['backup.json cannot be read: it is no valid JSON.']);
   });
 });

@@ -82,12 +82,41 @@ function sumsOf(parts: Parts): Readonly<Record<string, unknown>> | null {
   return typeof sums === 'object' && sums !== null ? (sums as Record<string, unknown>) : null;
 }
 
-/** JSON out of a part; control of its form comes after. */
-export function parseJson(bytes: Uint8Array): Result<unknown> {
+/** Deeper than anything that is written, and more values, fields and list entries than any Shelf has. */
+const DEEPEST = 100;
+export const MOST_PIECES = 8_000_000;
+
+/** What of a JSON text would be too much to be read; null where nothing is. Its quotes and braces are counted, nothing is read. */
+function tooMuch(bytes: Uint8Array, most: number): string | null {
+  let depth = 0;
+  let pieces = 0;
+  let quoted = false;
+  for (let at = 0; at < bytes.length; at++) {
+    const sign = bytes[at];
+    if (quoted) {
+      if (sign === 0x5c) at++;
+      else if (sign === 0x22) quoted = false;
+      continue;
+    }
+    if (sign === 0x22) quoted = true;
+    else if (sign === 0x2c || sign === 0x3a) pieces++;
+    else if (sign === 0x7b || sign === 0x5b) {
+      pieces++;
+      if (++depth > DEEPEST) return `it is nested deeper than ${DEEPEST}`;
+    } else if (sign === 0x7d || sign === 0x5d) depth--;
+    if (pieces > most) return `it has more than ${most} values`;
+  }
+  return null;
+}
+
+/** JSON out of a part; control of its form comes after. What is too deep or too much is refused before it is read. */
+export function parseJson(bytes: Uint8Array, most = MOST_PIECES): Result<unknown> {
+  const beyond = tooMuch(bytes, most);
+  if (beyond) return refused(beyond);
   try {
     return { ok: true, value: JSON.parse(strFromU8(bytes)) as unknown };
   } catch {
-    return refused('it cannot be read as JSON');
+    return refused('it is no valid JSON');
   }
 }
 

@@ -11,7 +11,8 @@ import {
   type Unpacked,
 } from './archive';
 import { checkClass, checkPictures, checkQuiz, checkSchool, checkSteps } from './checks';
-import { fit, newerVersion, pictureParts, picturesIn, type Pictures } from './quizFile';
+import { fit } from './fit';
+import { newerVersion, pictureParts, picturesIn, type Pictures } from './quizFile';
 import { BackedQuiz, BackupFile } from './schema';
 
 /** A whole Shelf: class list, quizzes with all work and every undo step, pictures. */
@@ -42,7 +43,7 @@ function readPart<Value>(
   const bytes = parts.get(name);
   if (!bytes) return refused(damaged.get(name) ?? `${name} is not in the file.`);
   const data = parseJson(bytes);
-  if (!data.ok) return refused(`${name} cannot be read as JSON.`);
+  if (!data.ok) return refused(`${name} cannot be read: ${data.problems[0] ?? ''}.`);
   const newer = newerVersion(data.value);
   if (newer) return refused(newer);
   const read = fit(schema, upgradeFile(data.value));

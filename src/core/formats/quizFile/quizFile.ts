@@ -2,11 +2,11 @@ import { paperFrom, placedIn } from '../../quiz/paper';
 import { pictureHashes } from '../../content/pictureHashes';
 import { upgradeFile, upgradeRescue } from '../../forms';
 import { RescueFile } from '../../quiz/quiz';
-import type { z } from '../../zod';
 import {
   isJson,
   jsonBytes,
   LARGEST,
+  MOST_PIECES,
   pack,
   parseJson,
   refused,
@@ -15,7 +15,7 @@ import {
   type Result,
 } from './archive';
 import { checkClass, checkPictures, checkQuiz, checkSchool } from './checks';
-import { problemWords } from './locatedMessages';
+import { fit } from './fit';
 import { FORM_VERSION, QuizFile } from './schema';
 
 /** Pictures by their hash. */
@@ -28,17 +28,13 @@ export interface ReadQuiz {
   readonly texts: RescueFile['texts'];
 }
 
-const MOST_PROBLEMS = 10;
-
-/** Checks data against a schema; what does not fit is said with its place. */
-export function fit<Value>(schema: z.ZodType<Value>, data: unknown): Result<Value> {
-  const read = schema.safeParse(data);
-  if (read.success) return { ok: true, value: read.data };
-  const { issues } = read.error;
-  const words = issues.slice(0, MOST_PROBLEMS).map((issue) => problemWords(issue, data));
-  const more = issues.length - words.length;
-  return refused(...words, ...(more > 0 ? [`and ${more} more`] : []));
+/** How much a file may unpack to: bytes, and values in its JSON. */
+export interface Most {
+  readonly unpacked: number;
+  readonly pieces: number;
 }
+
+const MOST_PROBLEMS = 10;
 
 /** What is said of a file by a newer version than this one knows; null where the version is known. */
 export function newerVersion(data: unknown): string | null {
@@ -108,16 +104,16 @@ export function writeQuizFile(file: QuizFile, pictures: Pictures): Uint8Array {
 
 /**
  * Reads a quiz file, or a rescue file of any version. Everything is checked: the zip, hashes, the form of each record,
- * references and pictures. Never throws for what is in the file, and never unpacks to more than `most` bytes.
+ * references and pictures. Never throws for what is in the file, and never unpacks to more than `most` says.
  */
 export function readQuizFile(
   bytes: Uint8Array,
   zone = 'UTC',
-  most: number = LARGEST.unpacked,
+  most: Most = { unpacked: LARGEST.unpacked, pieces: MOST_PIECES },
 ): Result<ReadQuiz> {
   if (isJson(bytes)) {
-    const data = parseJson(bytes);
-    if (!data.ok) return refused('This is not a quiz file: it cannot be read as JSON.');
+    const data = parseJson(bytes, most.pieces);
+    if (!data.ok) return refused(`This is not a quiz file: ${data.problems[0] ?? ''}.`);
     const file = readQuizData(data.value, zone);
     if (!file.ok) return file;
     const lost = checkPictures(file.value, new Map());
@@ -125,7 +121,7 @@ export function readQuizFile(
       ? refused(...lost)
       : { ok: true, value: { file: file.value, pictures: new Map(), texts: textsIn(data.value, zone) } };
   }
-  const parts = unpack(bytes, most);
+  const parts = unpack(bytes, most.unpacked);
   if (!parts.ok) return parts;
   const json = parts.value.get('quiz.json');
   if (!json)
@@ -134,8 +130,8 @@ export function readQuizFile(
         ? 'This is a backup of a whole Shelf, not a single quiz.'
         : 'The file does not contain a quiz.',
     );
-  const data = parseJson(json);
-  if (!data.ok) return refused('quiz.json cannot be read as JSON.');
+  const data = parseJson(json, most.pieces);
+  if (!data.ok) return refused(`quiz.json cannot be read: ${data.problems[0] ?? ''}.`);
   const file = readQuizData(data.value, zone);
   if (!file.ok) return file;
   const pictures = picturesIn(parts.value);
