@@ -4,6 +4,7 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import { compressed } from './build/compressed.mjs';
+import { markThread } from './build/markThread.mjs';
 import { moduleList } from './build/moduleList.mjs';
 import { preloads } from './build/preloads.mjs';
 import { wordLists } from './build/wordLists.mjs';
@@ -12,7 +13,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'standalone' }),
   // What is written into the pages has to be there before they are compressed.
-  integrations: [react(), wordLists(), preloads(), compressed()],
+  integrations: [react(), wordLists(), markThread(), preloads(), compressed()],
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   vite: {

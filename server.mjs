@@ -20,6 +20,7 @@ const LARGEST_TO_MARK = 100_000_000;
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 process.env.WORD_LISTS = join(dist, 'client', 'words');
+process.env.MARK_THREAD = join(dist, 'server', 'markThread.mjs');
 
 function htmlFiles(folder) {
   return readdirSync(folder, { withFileTypes: true, recursive: true })
@@ -213,6 +214,10 @@ const server = createServer((request, response) => {
   if (/^\/404\/?$/.test(path)) request.url = '/not-here';
   return handler(request, response);
 });
+
+/** A request that has not come whole after so long is given up: milliseconds. */
+server.requestTimeout = 150_000;
+server.headersTimeout = 20_000;
 
 server.on('error', (error) => {
   if (error.code === 'EADDRINUSE') {

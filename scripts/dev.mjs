@@ -1,8 +1,10 @@
 /** `npm run dev`: installs what is missing, then serves Yentrel with hot reload, for those who change it. */
 import { spawn } from 'node:child_process';
+import { bundleMarkThread } from '../build/markThread.mjs';
 import { bin, setUp } from './setup.mjs';
 
 setUp();
+await bundleMarkThread('.cache/markThread.mjs');
 const port = process.env.PORT ?? '4321';
 const server = spawn(bin('astro'), ['dev', '--port', port], { stdio: 'inherit' });
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -6,6 +6,7 @@ import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { dirname, join, relative, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { bundleMarkThread } from '../build/markThread.mjs';
 import { compileWordLists, run } from './setup.mjs';
 
 const LEAST_FILES = 5;
@@ -102,7 +103,7 @@ const bundled = (file) => join(TO, `${entryOf(file)}.mjs`);
 
 const groups = inProcesses();
 compileWordLists();
-await bundle(groups);
+await Promise.all([bundle(groups), bundleMarkThread(join('.cache', 'markThread.mjs'))]);
 run('Unit tests', process.execPath, [
   '--enable-source-maps',
   '--import',

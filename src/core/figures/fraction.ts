@@ -3,6 +3,9 @@ import type { FractionData } from './schema';
 /**
  * An exact share or number of points: `n / d` in lowest terms, `d` at least 1, both safe integers.
  * Plain data, so that it survives storage and messages between workers.
+ *
+ * A sum or product of which no such figures can be made (some ten shares with large unlike denominators; files that bring
+ * them are refused) is the nearest 1 / {@link FINEST}, so that no score is ever without a value.
  */
 export type Fraction = FractionData;
 
@@ -10,6 +13,8 @@ export const ZERO: Fraction = { n: 0, d: 1 };
 export const ONE: Fraction = { n: 1, d: 1 };
 
 const MAX = BigInt(Number.MAX_SAFE_INTEGER);
+/** The finest part that anything is rounded to, where exact figures would be too large. */
+export const FINEST = 1_000_000_000_000;
 
 /** Greatest common divisor of two whole numbers (Euclid); at least 1. */
 function commonDivisor(a: number, b: number): number {
@@ -26,9 +31,18 @@ function reduceBig(n: bigint, d: bigint): Fraction {
   const by = x === 0n ? 1n : x;
   const top = n / by;
   const bottom = d / by;
-  if (top > MAX || top < -MAX || bottom > MAX)
-    throw new RangeError('A sum of shares grew beyond exact figures.');
-  return { n: Number(top), d: Number(bottom) };
+  if (top <= MAX && top >= -MAX && bottom <= MAX) return { n: Number(top), d: Number(bottom) };
+  return nearest(top, bottom);
+}
+
+/** The nearest part of {@link FINEST}, halves away from 0, or of fewer where there are too many wholes. Throws RangeError beyond 2^53 wholes. */
+function nearest(top: bigint, bottom: bigint): Fraction {
+  const size = top < 0n ? -top : top;
+  for (let fine = BigInt(FINEST); fine > 0n; fine /= 10n) {
+    const n = (2n * size * fine + bottom) / (2n * bottom);
+    if (n <= MAX) return fraction(Number(top < 0n ? -n : n), Number(fine));
+  }
+  throw new RangeError('A sum grew beyond all figures.');
 }
 
 /** `n / d` in lowest terms. Throws RangeError where `d` is 0 or a figure is not a safe integer. */
@@ -40,7 +54,7 @@ export function fraction(n: number, d = 1): Fraction {
   return { n: n / by + 0, d: d / by };
 }
 
-/** a + b, exactly. Throws RangeError beyond 2^53. */
+/** a + b: exactly, or to the finest part where that has no figures. */
 export function add(a: Fraction, b: Fraction): Fraction {
   if (a.n === 0) return b;
   if (b.n === 0) return a;

@@ -27,10 +27,69 @@ async function* chunksOf(request: Request, largest: number): AsyncGenerator<Uint
   }
 }
 
-/** The whole body in memory. */
-export async function wholeBody(request: Request, largest: number): Promise<Uint8Array<ArrayBuffer>> {
-  const chunks: Uint8Array[] = [];
-  for await (const chunk of chunksOf(request, largest)) chunks.push(chunk);
+/** How bodies are taken in. */
+export interface BodyLimits {
+  /** Most bytes of one body. */
+  readonly largest: number;
+  /** Bytes of all bodies that are held, and how many they may be. */
+  readonly held: { now: number; readonly most: number };
+  /** The longest wait for the next bytes, and for the whole body: milliseconds. */
+  readonly idle: number;
+  readonly whole: number;
+}
+
+/** What comes of a promise within a time; else the request is refused as too slow. */
+async function within<One>(promise: Promise<One>, ms: number): Promise<One> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<'late'>((resolve) => {
+    timer = setTimeout(() => resolve('late'), Math.max(0, ms));
+  });
+  try {
+    const first = await Promise.race([promise, late]);
+    return first === 'late' ? refuse(408, 'The body came too slowly. Send it again.') : first;
+  } finally {
+    clearTimeout(timer);
+  }
+}
+
+/** A body in memory, and how its room is given back. */
+export interface HeldBody {
+  readonly bytes: Uint8Array<ArrayBuffer>;
+  readonly free: () => void;
+}
+
+/** The whole body of a request within bounds of size and time. Refused otherwise, with nothing held. */
+export async function bodyOf(
+  request: Request,
+  { largest, held, idle, whole }: BodyLimits,
+): Promise<HeldBody> {
+  const began = performance.now();
+  const chunks = chunksOf(request, largest);
+  let mine = 0;
+  const free = () => {
+    held.now -= mine;
+    mine = 0;
+  };
+  const all: Uint8Array[] = [];
+  try {
+    for (;;) {
+      const left = whole - (performance.now() - began);
+      const { value, done } = await within(chunks.next(), Math.min(idle, left));
+      if (done) return { bytes: joined(all), free };
+      mine += value.length;
+      held.now += value.length;
+      all.push(value);
+      if (held.now > held.most) refuse(503, 'Too much waits to be marked. Try again in a minute.');
+    }
+  } catch (error) {
+    free();
+    // What is still on its way is not waited for.
+    request.body?.cancel().catch(() => undefined);
+    throw error;
+  }
+}
+
+function joined(chunks: readonly Uint8Array[]): Uint8Array<ArrayBuffer> {
   const whole = new Uint8Array(chunks.reduce((sum, { length }) => sum + length, 0));
   let at = 0;
   for (const chunk of chunks) {
@@ -38,6 +97,13 @@ export async function wholeBody(request: Request, largest: number): Promise<Uint
     at += chunk.length;
   }
   return whole;
+}
+
+/** The whole body in memory. */
+export async function wholeBody(request: Request, largest: number): Promise<Uint8Array<ArrayBuffer>> {
+  const chunks: Uint8Array[] = [];
+  for await (const chunk of chunksOf(request, largest)) chunks.push(chunk);
+  return joined(chunks);
 }
 
 /** Deeper than anything that is marked, and more pieces than any quiz: what goes beyond could fill the memory. */

@@ -1,130 +1,60 @@
-import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
-import { ListMissing, wordList } from '@/core/answers/text/wordLists';
-import type { Paper } from '@/core/quiz/quiz';
-import { listsFor } from '@/core/scoring/context';
-import { formInput, jsonInput, type MarkRequest } from './input';
-import { problemResponse, refuse, Refused } from './problem';
-import { pauses, turns, type Turns } from './turns';
-import { readListsFrom } from '../wordLists';
-
-/** Where the server keeps its word lists; while the application is being developed, where they are made. */
-readListsFrom(process.env['WORD_LISTS'] ?? 'public/words');
+import { bodyOf, LARGEST_JSON, type BodyLimits } from './body';
+import { problemResponse, Refused } from './problem';
+import { markThreads, type Threads } from './threads';
+import { turns, type Turns } from './turns';
 
 /** Requests in work at once, those that may wait, and after how many seconds one that found no place may try again. */
 const AT_ONCE = 2;
 const WAITING = 100;
 const RETRY_AFTER = 5;
-const LIST_MAY_COME = 30;
+/** Bytes of bodies that may wait or be in work together. */
+const MOST_HELD = 400_000_000;
 
-const turnsHere = turns(AT_ONCE, WAITING);
-
-async function input(request: Request, at: number): Promise<MarkRequest> {
-  const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
-  if (type === 'application/json') return jsonInput(request, at);
-  if (type === 'multipart/form-data') return formInput(request, at);
-  return refuse(415, 'A body is needed as application/json or multipart/form-data.');
+/** What a request passes through. */
+export interface Line {
+  readonly turns: Turns;
+  readonly threads: Threads;
+  readonly body: BodyLimits;
 }
 
-/** JSON, or CSV where the request would rather have that. */
-function wanted(request: Request): 'json' | 'csv' {
-  const accept = request.headers.get('accept') ?? '*/*';
-  const types = accept.split(',').map((one) => one.split(';')[0]?.trim().toLowerCase());
-  const first = types.find((type) =>
-    ['application/json', 'text/csv', '*/*', 'application/*', 'text/*'].includes(type ?? ''),
-  );
-  if (first === undefined) return refuse(406, 'Scores are available as application/json or text/csv.');
-  return first.startsWith('text/') ? 'csv' : 'json';
-}
+/** How bodies are taken in: at most so many bytes each and together, and how long one may take. */
+export const usualBody = (): BodyLimits => ({
+  largest: LARGEST_JSON,
+  held: { now: 0, most: MOST_HELD },
+  idle: 10_000,
+  whole: 120_000,
+});
 
-/** The answer in pieces, one for each student, so that others come in between. */
-async function* pieces({ work, traces, problems }: MarkRequest): AsyncGenerator<string> {
-  const { marked, named } = work;
-  const pause = pauses();
-  yield `{"quiz":${JSON.stringify(quizJson(marked.paper))},"problems":${JSON.stringify(problems)},"students":[`;
-  let separator = '\n';
-  for (const student of marked.eachStudent()) {
-    yield separator + studentJson(student, named.get(student.studentId), marked.paper, traces);
-    separator = ',\n';
-    await pause();
-  }
-  yield '\n]}\n';
-}
+const lineHere: Line = {
+  turns: turns(AT_ONCE, WAITING),
+  threads: markThreads(process.env['MARK_THREAD'] ?? '.cache/markThread.mjs'),
+  body: usualBody(),
+};
 
-/** Several small pieces are sent together. */
-const SENT_TOGETHER = 64_000;
-
-function streamed(parts: AsyncGenerator<string>, done: () => void): ReadableStream<Uint8Array> {
-  const encoder = new TextEncoder();
-  return new ReadableStream({
-    async pull(controller) {
-      let text = '';
-      while (text.length < SENT_TOGETHER) {
-        const { value, done: over } = await parts.next();
-        if (over) {
-          if (text) controller.enqueue(encoder.encode(text));
-          controller.close();
-          done();
-          return;
-        }
-        text += value;
-      }
-      controller.enqueue(encoder.encode(text));
-    },
-    cancel: done,
-  });
-}
-
-/** Refuses what would be marked by a word list that is not here: what has begun to be sent can be refused no more. */
-function listsThere(paper: Paper): void {
-  for (const list of listsFor(paper))
-    try {
-      wordList(list);
-    } catch (error) {
-      if (!(error instanceof ListMissing)) throw error;
-      throw new Refused({
-        status: 503,
-        title: `The word list ${list} is not there yet.`,
-        problems: [
-          `The quiz has questions that are marked by the word list ${list}, which this server does not have yet. Try again in a minute; if it stays so, run npm run build.`,
-        ],
-        retryAfter: LIST_MAY_COME,
-      });
-    }
-}
-
-async function answer(request: Request, at: number, done: () => void): Promise<Response> {
-  const as = wanted(request);
-  const asked = await input(request, at);
-  listsThere(asked.work.marked.paper);
-  const headers = { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' };
-  if (as === 'json') {
-    const type = { 'content-type': 'application/json; charset=utf-8' };
-    return new Response(streamed(pieces(asked), done), { headers: { ...headers, ...type } });
-  }
-  const csv = scoresCsv(asked.work);
-  done();
-  return new Response(csv, { headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' } });
-}
+const busy = (title: string): never => {
+  throw new Refused({ status: 503, title, problems: [], retryAfter: RETRY_AFTER });
+};
 
 /**
- * Marks what a request brings, by the same functions as the application: see `docs/marking-api.md`. `at` is the instant at
- * which it is judged, ms since 1970. Never throws for what is in the request.
+ * Marks what a request brings: see `docs/marking-api.md`. Its body is taken in first, within bounds of size and time; then it
+ * waits for its turn, which is given back whatever happens; then a thread marks it, so that nothing else waits for it. `at`
+ * is the instant at which it is judged, ms since 1970. Never throws for what is in the request.
  */
-export async function mark(request: Request, at: number, line: Turns = turnsHere): Promise<Response> {
-  const turn = line.take();
-  if (!turn) {
-    return problemResponse({
-      status: 503,
-      title: 'Too many requests are being marked.',
-      problems: [],
-      retryAfter: RETRY_AFTER,
-    });
-  }
-  const done = await turn;
+export async function mark(request: Request, at: number, line: Line = lineHere): Promise<Response> {
+  let free = (): void => undefined;
   try {
-    return await answer(request, at, done);
+    const body = await bodyOf(request, line.body);
+    free = body.free;
+    const turn = line.turns.take();
+    if (!turn) return busy('Too many requests are being marked.');
+    const done = await turn;
+    const headers = [...request.headers].filter(([name]) => name === 'content-type' || name === 'accept');
+    return await line.threads.mark(body.bytes, headers as [string, string][], at, () => {
+      done();
+      body.free();
+    });
   } catch (error) {
-    done();
+    free();
     if (error instanceof Refused) return problemResponse(error.problem);
     console.error(error);
     return problemResponse({ status: 500, title: 'Something went wrong while marking.', problems: [] });

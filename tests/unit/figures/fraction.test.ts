@@ -15,6 +15,7 @@ import {
   toDecimalText,
   toPercentText,
   type Fraction,
+  FINEST,
 } from '@/core/figures/fraction';
 
 const any = fc
@@ -47,7 +48,21 @@ test('what does not fit into safe integers is worked out with big ones', () => {
   const big = { n: 9_007_199_254_740_881, d: 9_007_199_254_740_847 };
   assert.deepEqual(multiply(big, { n: 9_007_199_254_740_847, d: 9_007_199_254_740_881 }), { n: 1, d: 1 });
   assert.equal(compare(big, { n: 1, d: 1 }), 1);
-  assert.throws(() => multiply(big, big), RangeError);
+});
+
+test('what no exact figures can hold is the nearest millionth of a millionth, and never nothing', () => {
+  const odd = [999_983, 999_979, 999_961].map((d) => ({ n: 1, d }));
+  const near = odd.reduce(add);
+  assert.equal(near.d <= FINEST, true);
+  assert.ok(Math.abs(near.n / near.d - odd.reduce((sum, { d }) => sum + 1 / d, 0)) < 1e-12);
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.integer({ min: -1e6, max: 1e6 }), fc.integer({ min: 1, max: 1e6 })), { maxLength: 60 }), (all) => {
+      const shares = all.map(([n, d]) => fraction(n, d));
+      const made = shares.reduce(add, { n: 0, d: 1 });
+      const plain = all.reduce((sum, [n, d]) => sum + n / d, 0);
+      assert.ok(Math.abs(made.n / made.d - plain) <= 1e-9 * Math.max(1, Math.abs(plain)));
+    }),
+  ); // prettier-ignore
 });
 
 test('shown with at most 2 decimals, halves away from zero', () => {

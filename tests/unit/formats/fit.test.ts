@@ -50,6 +50,18 @@ describe('what is in a file', () => {
     assert.equal(overlong(QuizFile, demo()), null);
   });
 
+  it('is refused where its shares cannot be added in exact figures, with the place of the one too many', () => {
+    const found = problems((file) => {
+      const [first] = file.quiz.questions;
+      const { options } = first as unknown as { options: { credit: object }[] };
+      for (const [at, d] of [999_983, 999_979, 999_961].entries())
+        Object.assign(options[at] ?? {}, { credit: { n: 1, d } });
+    });
+    assert.deepEqual(found, [
+      'question 1, option 3: credit is 1/999961, which cannot be added to the other shares of the quiz in exact figures',
+    ]);
+  });
+
   it('is refused by its size before it is read: values, depth, and what a zip says that it holds', () => {
     assert.deepEqual(parseJson(strToU8(`[${'0,'.repeat(100)}0]`), 50), {
       ok: false,

@@ -10,8 +10,7 @@ import { toDecimalText, type Fraction } from '@/core/figures/fraction';
 import type { Answer } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import { mark } from '@/server/mark/mark';
-import { turns } from '@/server/mark/turns';
+import { markHere } from '@/server/mark/markHere';
 import { db } from '@/store/records/db';
 import { setOverride } from '@/store/work/overrides';
 import { settle } from '@/store/quiz/revisions';
@@ -149,7 +148,7 @@ const postFile = async (form: 'json' | 'csv'): Promise<string> => {
     body: parts,
     headers: { accept },
   });
-  const response = await mark(request, DUE + 48 * HOUR, turns(1, 1));
+  const response = await markHere(request, DUE + 48 * HOUR);
   assert.equal(response.status, 200, await response.clone().text());
   return response.text();
 };

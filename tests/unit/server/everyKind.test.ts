@@ -13,8 +13,7 @@ import { newPlacement } from '@/core/quiz/newPlacement';
 import { contextOf } from '@/core/scoring/context';
 import { markAttempt } from '@/core/scoring/markAttempt';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';
-import { mark } from '@/server/mark/mark';
-import { turns } from '@/server/mark/turns';
+import { markHere } from '@/server/mark/markHere';
 import { FLOW } from '../../../demo/quizzes/flow';
 import { JOURNEY } from '../../../demo/quizzes/journey';
 import { RIVERS } from '../../../demo/quizzes/rivers';
@@ -102,7 +101,7 @@ interface Marked {
   }[];
 }
 async function posted(request: Request): Promise<Marked> {
-  const response = await mark(request, Date.parse('2026-01-10T12:00:00Z'), turns(2, 100));
+  const response = await markHere(request, Date.parse('2026-01-10T12:00:00Z'));
   assert.equal(response.status, 200, response.status === 200 ? '' : await response.clone().text());
   return (await response.json()) as Marked;
 }

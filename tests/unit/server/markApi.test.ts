@@ -6,7 +6,9 @@ import papa from 'papaparse';
 import { total } from '@/core/scoring/total';
 import { markAttempt } from '@/core/scoring/markAttempt';
 import { toDecimalText } from '@/core/figures/fraction';
-import { mark } from '@/server/mark/mark';
+import { mark, usualBody, type Line } from '@/server/mark/mark';
+import { markHere } from '@/server/mark/markHere';
+import { markThreads, type ThreadLimits } from '@/server/mark/threads';
 import { turns } from '@/server/mark/turns';
 import { DEMO_FILE } from '../../generated';
 import { path, readText } from '../support/support';
@@ -17,11 +19,7 @@ const AT = Date.parse('2026-01-10T12:00:00Z');
 const demo = readFileSync('demo/import/mark.json', 'utf8');
 
 const post = (body: BodyInit, headers: Record<string, string> = { 'content-type': 'application/json' }) =>
-  mark(
-    new Request(ADDRESS, { method: 'POST', body, headers, duplex: 'half' } as RequestInit),
-    AT,
-    turns(2, 100),
-  );
+  markHere(new Request(ADDRESS, { method: 'POST', body, headers, duplex: 'half' } as RequestInit), AT);
 const json = (value: unknown, headers: Record<string, string> = {}) =>
   post(JSON.stringify(value), { 'content-type': 'application/json', ...headers });
 
@@ -116,7 +114,7 @@ describe('marking as a service', () => {
       'a.csv',
     );
     const request = new Request(ADDRESS, { method: 'POST', body: form });
-    const { students } = await marked(await mark(request, AT));
+    const { students } = await marked(await markHere(request, AT));
     const expected = Number(scoreOf(['upper course', 'oxbow lake'])) + 0.5;
     assert.deepEqual(
       students.map(({ student, recorded }) => [student, recorded?.score.about]),
@@ -176,7 +174,7 @@ describe('what cannot be marked is refused with its place', () => {
     );
     const form = new FormData();
     form.set('quiz', new Blob(['no quiz']));
-    const told = await problem(await mark(new Request(ADDRESS, { method: 'POST', body: form }), AT));
+    const told = await problem(await markHere(new Request(ADDRESS, { method: 'POST', body: form }), AT));
     assert.match(told.problems[0] ?? '', /^quiz: This is not a quiz file/);
   });
   test('a body that is too large is refused as soon as it shows, also where nothing was announced', async () => {
@@ -221,10 +219,24 @@ describe('a body that would fill the memory is refused before it does', () => {
     });
 });
 
+/** A line of its own, with threads that end with the tests. */
+const lineOf = (atOnce: number, waiting: number, limits?: ThreadLimits, unread?: number): Line => ({
+  turns: turns(atOnce, waiting),
+  threads: markThreads('.cache/markThread.mjs', limits, unread),
+  body: usualBody(),
+});
+const asJson = (body: BodyInit): Request =>
+  new Request(ADDRESS, {
+    method: 'POST',
+    body,
+    headers: { 'content-type': 'application/json' },
+    duplex: 'half',
+  } as RequestInit);
+
 describe('many at once', () => {
   test('50 requests together: each its own right scores', async () => {
     const { quiz } = JSON.parse(demo) as { quiz: unknown };
-    const line = turns(2, 100);
+    const line = lineOf(2, 100);
     const answers = await Promise.all(
       Array.from({ length: 50 }, async (_, at) => {
         const attempts = [
@@ -250,7 +262,7 @@ describe('many at once', () => {
     });
   });
   test('who finds no place is told when to come again, and the others are served', async () => {
-    const line = turns(1, 1);
+    const line = lineOf(1, 1);
     const ask = () =>
       mark(
         new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
@@ -266,7 +278,7 @@ describe('many at once', () => {
     assert.equal((await ask()).status, 200, 'every turn was given back');
   });
   test('an answer that nobody reads gives its turn back', async () => {
-    const line = turns(1, 0);
+    const line = lineOf(1, 0);
     const ask = () =>
       mark(
         new Request(ADDRESS, { method: 'POST', body: demo, headers: { 'content-type': 'application/json' } }),
@@ -278,8 +290,72 @@ describe('many at once', () => {
   });
 });
 
-test('6 000 bodies changed at random: scores or a located problem, never a throw, never a lost turn', async () => {
-  const line = turns(1, 0);
+describe('a request that holds things up', () => {
+  /** A body of which nothing more comes. */
+  const stalled = () =>
+    new ReadableStream({ start: (controller) => controller.enqueue(new TextEncoder().encode('{"quiz":')) });
+  /** More work than a moment's. */
+  const heavy = () => {
+    const { quiz } = JSON.parse(demo) as { quiz: unknown };
+    const attempts = Array.from({ length: 150_000 }, (_, at) => ({ student: `S${at}`, answers: {} }));
+    return JSON.stringify({ quiz, attempts });
+  };
+
+  test('a body that stalls is given up, takes no turn meanwhile, and holds nothing afterwards', async () => {
+    const line: Line = { ...lineOf(1, 0), body: { ...usualBody(), idle: 50 } };
+    const waiting = mark(asJson(stalled()), AT, line);
+    const other = await marked(await mark(asJson(demo), AT, line));
+    assert.equal(other.students.length, 2, 'others are served meanwhile');
+    const told = await problem(await waiting);
+    assert.equal(told.status, 408);
+    assert.equal(line.body.held.now, 0);
+  });
+  test('bodies that come drop by drop are given up after a time', async () => {
+    const drops = new ReadableStream({
+      async pull(controller) {
+        await new Promise((resolve) => setTimeout(resolve, 10));
+        controller.enqueue(new TextEncoder().encode(' '));
+      },
+    });
+    const line: Line = { ...lineOf(1, 0), body: { ...usualBody(), whole: 120 } };
+    assert.equal((await problem(await mark(asJson(drops), AT, line))).status, 408);
+  });
+  test('more than may be held is refused, and given back', async () => {
+    const line: Line = { ...lineOf(1, 0), body: { ...usualBody(), held: { now: 0, most: 1000 } } };
+    assert.equal((await problem(await mark(asJson(demo), AT, line))).status, 503);
+    assert.equal(line.body.held.now, 0);
+  });
+  test('what takes too long is ended, and its turn is given back', async () => {
+    const line = lineOf(1, 0, { memory: 512, step: 300 });
+    const told = await problem(await mark(asJson(heavy()), AT, line));
+    assert.deepEqual([told.status, /too long/.test(told.title)], [413, true]);
+    assert.equal(line.body.held.now, 0);
+    const again: Line = { ...line, threads: lineOf(1, 0).threads };
+    assert.equal((await marked(await mark(asJson(demo), AT, again))).students.length, 2);
+  });
+  test('what takes too much room is ended, and the next request is served', async () => {
+    const line = lineOf(1, 0, { memory: 48, step: 30_000 });
+    const told = await problem(await mark(asJson(heavy()), AT, line));
+    assert.deepEqual([told.status, /too much/.test(told.title)], [413, true]);
+    const next = await mark(asJson(demo), AT, line);
+    assert.equal((await marked(next)).students.length, 2);
+  });
+  test('an answer that nobody goes on reading is given up', async () => {
+    const line = lineOf(1, 0, undefined, 50);
+    const { quiz } = JSON.parse(demo) as { quiz: unknown };
+    const attempts = Array.from({ length: 2000 }, (_, at) => ({
+      student: `S${at}`,
+      answers: { '1': 'silt' },
+    }));
+    const first = await mark(asJson(JSON.stringify({ quiz, attempts })), AT, line);
+    const reader = first.body?.getReader();
+    await reader?.read();
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    assert.equal((await mark(asJson(demo), AT, line)).status, 200, 'its turn is free');
+  });
+});
+
+test('6 000 bodies changed at random: scores or a located problem, never a throw', async () => {
   const bytes = Buffer.from(JSON.stringify(JSON.parse(demo)));
   const form = new FormData();
   form.set('quiz', new Blob([readFileSync('demo/import/rivers.yentrel')]), 'q.yentrel');
@@ -296,7 +372,7 @@ test('6 000 bodies changed at random: scores or a located problem, never a throw
         for (const [at, byte] of changes) body[at % body.length] = byte;
         const headers = { 'content-type': asForm ? type : 'application/json' };
         const started = performance.now();
-        const response = await mark(new Request(ADDRESS, { method: 'POST', body, headers }), AT, line);
+        const response = await markHere(new Request(ADDRESS, { method: 'POST', body, headers }), AT);
         const text = await response.text();
         assert.ok(performance.now() - started < 2000);
         assert.ok([200, 400, 422].includes(response.status), text);

@@ -1,7 +1,10 @@
+import { FINEST } from '../../figures/fraction';
+import type { FractionData } from '../../figures/schema';
 import type { Question } from '../../kinds';
 import { pictureHashes } from '../../content/pictureHashes';
 import type { Member, Person, SchoolClass } from '../../quiz/people/school';
 import type { QuizContent } from '../../quiz/quiz';
+import { placeWords } from './locatedMessages';
 import type { ClassPart, RecordChange, Step, WrittenQuiz } from './schema';
 
 /** What a schema cannot say: ids that stand twice, and references that lead nowhere. Every check gives its first finding. */
@@ -96,6 +99,34 @@ function checkPlacements({ questions, placements }: WrittenQuiz): string[] {
       .slice(0, 1)
       .map(({ id }) => `the question “${id}” has no place`),
   ];
+}
+
+const commonMultiple = (a: bigint, b: bigint): bigint => {
+  let [x, y] = [a, b];
+  while (y !== 0n) [x, y] = [y, x % y];
+  return (a / x) * b;
+};
+
+/** Shares as they stand in a record, with their places. */
+function* sharesIn(value: unknown, path: readonly PropertyKey[]): Generator<[FractionData, PropertyKey[]]> {
+  if (typeof value !== 'object' || value === null) return;
+  const { n, d } = value as Partial<FractionData>;
+  if (typeof n === 'number' && typeof d === 'number') yield [{ n, d }, [...path]];
+  else if (Array.isArray(value)) for (const [at, one] of value.entries()) yield* sharesIn(one, [...path, at]);
+  else for (const [name, one] of Object.entries(value)) yield* sharesIn(one, [...path, name]);
+}
+
+/** The first share that cannot be added to those before it in exact figures: see `fraction.ts`. */
+export function checkShares({ questions, content }: WrittenQuiz): string[] {
+  let parts = 1n;
+  for (const [share, path] of sharesIn({ content, questions }, [])) {
+    parts = commonMultiple(parts, BigInt(share.d));
+    if (parts > BigInt(FINEST))
+      return [
+        `${placeWords(path)} is ${share.n}/${share.d}, which cannot be added to the other shares of the quiz in exact figures`,
+      ];
+  }
+  return [];
 }
 
 export const checkQuiz = (quiz: WrittenQuiz): string[] => [

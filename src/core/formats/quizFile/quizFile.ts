@@ -14,7 +14,7 @@ import {
   type Parts,
   type Result,
 } from './archive';
-import { checkClass, checkPictures, checkQuiz, checkSchool } from './checks';
+import { checkClass, checkPictures, checkQuiz, checkSchool, checkShares } from './checks';
 import { fit } from './fit';
 import { FORM_VERSION, QuizFile } from './schema';
 
@@ -74,6 +74,7 @@ export function readQuizData(data: unknown, zone = 'UTC'): Result<QuizFile> {
   const { quiz, class: part } = read.value;
   const found = [
     ...checkQuiz(quiz),
+    ...checkShares(quiz),
     ...(part ? [...checkSchool(part), ...checkClass(quiz.id, part, part.students)] : []),
   ];
   return found.length > 0 ? refused(...found.slice(0, MOST_PROBLEMS)) : read;
