@@ -29,7 +29,8 @@ export type NearMiss =
   | 'sameBeginning'
   | 'shortName'
   | 'longName'
-  | 'otherQuestion';
+  | 'otherQuestion'
+  | 'patternUntried';
 
 /** What one part of an answer (a gap, a pair, a row, a spot) earned, and why. */
 export interface PartMark {

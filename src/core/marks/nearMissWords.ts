@@ -18,6 +18,7 @@ const NEAR: Readonly<Record<NearMiss, string>> = {
   missingUnit: 'the right value without its unit',
   percentSign: 'the right value with a percent sign',
   otherQuestion: 'right for another question of this quiz',
+  patternUntried: 'the patterns of the key are too much work for it, so they were not tried',
 };
 
 /** Why an unmatched answer may be worth a look; with the form of the key that it is near to, where one is named. */

@@ -13,7 +13,7 @@ import { typedIn } from './typedIn';
 /** All variants of all ideas as one key, made once for each question. */
 const keys = new WeakMap<GapsQuestion, TextKey>();
 
-function poolKey(question: GapsQuestion): TextKey {
+export function poolKey(question: GapsQuestion): TextKey {
   const known = keys.get(question);
   if (known) return known;
   const made = { settings: question.settings, variants: question.ideas.flatMap(({ variants }) => variants) };
@@ -67,6 +67,8 @@ export function markPool(
     if (isBlankText(text, question.settings)) return { gap, part: blankPart(gap.id), matches: [] };
     if (!hasPoolKey(question)) return { gap, part: partOf(gap.id, ZERO, { state: 'waits' }), matches: [] };
     const { match, nearMiss } = judgeText(key, text, question.id, context);
+    if (nearMiss === 'patternUntried')
+      return { gap, part: partOf(gap.id, ZERO, { state: 'waits', nearMiss }), matches: [] };
     const { variant = null } = match?.variant ?? {};
     if (!variant || variant.credit.n <= 0) {
       const wrong = partOf(gap.id, variant?.credit ?? ZERO, {

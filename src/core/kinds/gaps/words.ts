@@ -1,12 +1,17 @@
 import { toPercentText } from '../../figures/fraction';
+import type { MarkingContext } from '../../marks/mark';
 import { type Problem } from '../kind';
+import type { TextKey } from '../shared/textKey/schema';
+import { formProblems } from '../shared/textKey/formProblems';
 import { rightIn } from './cells';
 import { hasGapKey } from './mark';
+import { poolKey } from './pool';
 import type { GapsQuestion } from './schema';
 import { counted, text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
 
-export function problems(question: GapsQuestion): Problem[] {
-  const found: Problem[] = [];
+export function problems(question: GapsQuestion, { language }: MarkingContext): Problem[] {
+  const keys = [...question.gaps.filter(({ type }) => type === 'text'), poolKey(question)] as TextKey[];
+  const found = keys.flatMap((key) => formProblems(key, language));
   if (question.gaps.length === 0 || !question.gaps.every((gap) => hasGapKey(question, gap)))
     found.push({ code: 'noKey', text: 'a gap has no key' });
   if (question.gaps.length > 0 && question.gaps.every(({ weight }) => weight.n === 0))

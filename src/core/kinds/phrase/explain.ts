@@ -9,7 +9,7 @@ import { change, note, type TraceLine } from '../../marks/trace';
 import { boundLines } from '../shared/makeMark';
 import { decide, type Match } from '../shared/textKey/decide';
 import { hasTextKey } from '../shared/textKey/judge';
-import { AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
+import { areTooMuch, AnswerTexts, readyKey, type ReadyVariant } from '../shared/textKey/ready';
 import { mark } from './mark';
 import type { PhraseAnswer, PhraseQuestion } from './schema';
 
@@ -41,13 +41,21 @@ function matchesUnder(
   return compared.text !== '' && formErrors(compared, ready(answer.source), comparison, true) === 0;
 }
 
+/** Why a pattern does not count for an answer. */
+function patternLine(key: readonly [ReadyVariant], answer: AnswerTexts): string {
+  const pattern = key[0].forms[0]?.pattern;
+  if (pattern === 'tooLarge') return 'patternTooLarge';
+  if (pattern === 'unreadable') return 'patternUnreadable';
+  return areTooMuch(key, answer) ? 'patternUntried' : 'patternNot';
+}
+
 /** The first thing in which the answer differs from a variant that did not match. */
 function whyNot(variant: ReadyVariant, answer: AnswerTexts): TraceLine {
   const first = variant.forms[0];
   const values = { form: first?.source ?? '', credit: variant.variant.credit };
   if (!first) return note('others', 'noForm', values);
   if (variant.variant.match === 'pattern') {
-    return note('others', first.pattern ? 'patternNot' : 'patternUnreadable', values);
+    return note('others', patternLine([variant], answer), values);
   }
   for (const { source, form } of variant.forms) {
     const refusal = refusalOf(form, answer.under(variant), variant.comparison);

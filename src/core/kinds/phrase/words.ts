@@ -1,32 +1,15 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { readPattern } from '../../answers/text/pattern';
-import { comparedText } from '../../answers/text/comparedText';
 import { settingsWords } from '../../answers/text/words';
 import { toPercentText } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import type { Problem } from '../kind';
-import type { Variant } from '../shared/textKey/schema';
+import { formProblems } from '../shared/textKey/formProblems';
 import { hasWay } from './mark';
 import type { PhraseQuestion } from './schema';
 import { text, quoted, typingErrors, type LineWords } from '../../marks/lineWords';
 
-/** A form of which nothing is left once compared, or a pattern that cannot be read. */
-function formProblems(question: PhraseQuestion, variant: Variant, language: string): Problem[] {
-  const settings = { ...question.settings, ...variant.settings };
-  return variant.forms.flatMap((form): Problem[] => {
-    if (variant.match === 'pattern') {
-      return readPattern(form, settings, language)
-        ? []
-        : [{ code: 'badPattern', text: `“${form}” is not a valid pattern` }];
-    }
-    return comparedText(form, settings, language) === ''
-      ? [{ code: 'emptyForm', text: `“${form}” is only what is ignored here, so it can never match` }]
-      : [];
-  });
-}
-
 export function problems(question: PhraseQuestion, { language }: MarkingContext): Problem[] {
-  const found = question.variants.flatMap((variant) => formProblems(question, variant, language));
+  const found = formProblems(question, language);
   if (!hasWay(question)) found.push({ code: 'noKey', text: 'no key' });
   return found;
 }
@@ -91,6 +74,8 @@ export const lines: LineWords = {
   contradiction: () => 'It also matches another entry of the key with different credit: worth a look',
   noForm: () => 'An entry without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
+  patternTooLarge: (v) => `${quoted(v['form'])} repeats too much to be tried, so answers wait for you`,
+  patternUntried: (v) => `${quoted(v['form'])} is too much work for an answer of this length`,
   patternUnreadable: (v) => `${quoted(v['form'])} is not a valid pattern, so it matches nothing`,
   'differsIn.ignoreCapitals': differs('capitals, which count'),
   'differsIn.ignoreArticles': differs('the article, which counts'),

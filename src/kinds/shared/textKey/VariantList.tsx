@@ -1,10 +1,9 @@
 import '@/core/answers/text/patternEngine';
 import { readNumber } from '@/core/answers/number/read';
 import { hasSymbols } from '@/core/answers/text/symbols';
-import { readPattern } from '@/core/answers/text/pattern';
-import { comparedText } from '@/core/answers/text/comparedText';
 import { unify } from '@/core/answers/text/unify';
 import type { WayOfMatching } from '@/core/answers/text/settings';
+import { formProblem } from '@/core/kinds/shared/textKey/formProblems';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
@@ -32,15 +31,8 @@ interface RowProps {
 
 function formTrouble(own: TextKey['settings'], variant: Variant, language: string): string | null {
   const settings = { ...own, ...variant.settings };
-  for (const form of variant.forms) {
-    if (variant.match === 'pattern') {
-      if (!readPattern(form, settings, language))
-        return `“${form}” is not a valid pattern, so it matches nothing`;
-    } else if (comparedText(form, settings, language) === '') {
-      return `“${form}” is only punctuation, which is ignored here, so it can never match`;
-    }
-  }
-  return null;
+  const found = variant.forms.map((form) => formProblem(form, variant.match, settings, language));
+  return found.find((problem) => problem !== null)?.text ?? null;
 }
 
 /** What a teacher may not expect of a form: that it is one way of writing a number, or that its signs count. */

@@ -2,7 +2,7 @@ import { formErrors, standsIn } from '../../../answers/text/match';
 import type { OtherWord } from '../../../answers/text/otherWords';
 import type { WayOfMatching } from '../../../answers/text/settings';
 import { compare, equal, larger, multiply, subtract, ZERO, type Fraction } from '../../../figures/fraction';
-import type { AnswerTexts, ReadyVariant } from './ready';
+import { areTooMuch, mayOverrule, type AnswerTexts, type ReadyVariant } from './ready';
 
 /** A variant that matched: by which of its forms, with how many typing errors, for what credit. */
 export interface Match {
@@ -24,13 +24,18 @@ function priced(variant: ReadyVariant, errors: number): Fraction {
 }
 
 /** How a variant matched; why not, where the answer is near enough but another word; null where it is not. */
-function matchOf(variant: ReadyVariant, answer: AnswerTexts, exact: boolean): Match | OtherWord | null {
+function matchOf(
+  variant: ReadyVariant,
+  answer: AnswerTexts,
+  exact: boolean,
+  isTried: boolean,
+): Match | OtherWord | null {
   let best: Match | null = null;
   let refused: OtherWord | null = null;
   for (const { form, pattern, source } of variant.forms) {
     const errors =
       variant.variant.match === 'pattern'
-        ? pattern?.matches(answer.source)
+        ? isTried && typeof pattern === 'object' && pattern?.matches(answer.source)
           ? 0
           : null
         : formErrors(form, answer.under(variant), variant.comparison, exact);
@@ -65,26 +70,42 @@ interface Decision {
   readonly match: Match | null;
   /** Where nothing matched: the answer is another word than a form of a variant that earns something. */
   readonly refused: OtherWord | null;
+  /** Patterns are too much work for this answer, and one of them might decide otherwise: nothing is decided. */
+  readonly untried: boolean;
 }
+
+const UNDECIDED: Decision = { match: null, refused: null, untried: true };
+
+/** Whether a match holds whatever a pattern that was not tried would say. */
+const holds = (match: Match, key: readonly ReadyVariant[]): boolean =>
+  match.errors === 0 &&
+  match.variant.variant.match === 'whole' &&
+  (match.variant.variant.decides || !mayOverrule(key));
 
 /** Decides an answer; matches with errors count only where none is without. */
 export function decision(key: readonly ReadyVariant[], answer: AnswerTexts): Decision {
-  const exact = key.map((variant) => matchOf(variant, answer, true));
+  const untried = areTooMuch(key, answer);
+  const exact = key.map((variant) => matchOf(variant, answer, true, !untried));
   const match = best(exact);
-  if (match) return { match, refused: null };
+  if (untried && !(match && holds(match, key))) return UNDECIDED;
+  if (match) return { match, refused: null, untried: false };
   const lenient = key.map((variant, at) =>
     variant.settings.typingErrors !== 0 &&
     variant.variant.match !== 'pattern' &&
     variant.variant.credit.n >= 0
-      ? matchOf(variant, answer, false)
+      ? matchOf(variant, answer, false, !untried)
       : (exact[at] ?? null),
   );
   const near = best(lenient);
-  if (near) return { match: near, refused: null };
+  if (near) return { match: near, refused: null, untried: false };
   const refused = lenient.filter(
     (one, at) => typeof one === 'string' && (key[at] as ReadyVariant).variant.credit.n > 0,
   ) as OtherWord[];
-  return { match: null, refused: refused.includes('anotherWord') ? 'anotherWord' : (refused[0] ?? null) };
+  return {
+    match: null,
+    refused: refused.includes('anotherWord') ? 'anotherWord' : (refused[0] ?? null),
+    untried: false,
+  };
 }
 
 /** The variant that decides the answer's credit; null where nothing matches. */

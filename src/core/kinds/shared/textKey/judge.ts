@@ -53,7 +53,8 @@ export interface TextVerdict {
 export function judgeText(textKey: TextKey, text: string, id: string, context: MarkingContext): TextVerdict {
   const key = readyKey(textKey, context);
   const texts = new AnswerTexts(text, context.language);
-  const { match, refused } = decision(key, texts);
+  const { match, refused, untried } = decision(key, texts);
+  if (untried) return { match, contradiction: false, nearMiss: 'patternUntried' };
   if (match) return { match, contradiction: contradicts(key, texts), nearMiss: null };
   return {
     match,
@@ -64,4 +65,4 @@ export function judgeText(textKey: TextKey, text: string, id: string, context: M
 
 /** True where an answer that matched nothing waits for the teacher. */
 export const unmatchedWaits = (rule: Unmatched, nearMiss: NearMiss | null): boolean =>
-  rule === 'waits' || (rule === 'nearMissesWait' && nearMiss !== null);
+  nearMiss === 'patternUntried' || rule === 'waits' || (rule === 'nearMissesWait' && nearMiss !== null);

@@ -1,6 +1,6 @@
 import { equivalents } from '../../../answers/text/accents';
 import type { Comparison } from '../../../answers/text/match';
-import { readPattern, type Pattern } from '../../../answers/text/pattern';
+import { MOST_WORK, readPattern, type Pattern, type PatternTrouble } from '../../../answers/text/pattern';
 import type { KnownWords } from '../../../answers/text/otherWords';
 import { prepare, prepared, type Prepared } from '../../../answers/text/prepare';
 import { letsPass, type TextSettings } from '../../../answers/text/settings';
@@ -16,7 +16,8 @@ export interface TextReading {
 interface ReadyForm {
   readonly source: string;
   readonly form: Prepared;
-  readonly pattern: Pattern | null;
+  /** Of a pattern: what is tried, or why nothing can be; null of any other form. */
+  readonly pattern: Pattern | PatternTrouble | null;
 }
 
 /** A variant made ready for comparing: its settings joined, its forms prepared. */
@@ -69,6 +70,37 @@ function ready(
     forms,
   };
 }
+
+/** The patterns of a key that would be tried on each answer. */
+interface Patterns {
+  readonly steps: number;
+  readonly isOneTooLarge: boolean;
+  /** Whether one of them would decide over a variant that is matched as a whole. */
+  readonly decide: boolean;
+}
+
+const patternsOf = new WeakMap<readonly ReadyVariant[], Patterns>();
+
+function patternsIn(key: readonly ReadyVariant[]): Patterns {
+  const known = patternsOf.get(key);
+  if (known) return known;
+  const those = key.filter(({ variant }) => variant.match === 'pattern');
+  const all = those.flatMap(({ forms }) => forms.map(({ pattern }) => pattern));
+  const made = {
+    steps: all.reduce((sum, one) => sum + (typeof one === 'object' && one ? one.steps : 0), 0),
+    isOneTooLarge: all.includes('tooLarge'),
+    decide: those.some(({ variant }) => variant.decides),
+  };
+  patternsOf.set(key, made);
+  return made;
+}
+
+/** Whether the patterns of a key are too much work for an answer, so that none of them is tried. */
+export const areTooMuch = (key: readonly ReadyVariant[], { source }: AnswerTexts): boolean =>
+  patternsIn(key).isOneTooLarge || patternsIn(key).steps * source.length > MOST_WORK;
+
+/** Whether a pattern that is not tried might decide over a variant that is matched as a whole. */
+export const mayOverrule = (key: readonly ReadyVariant[]): boolean => patternsIn(key).decide;
 
 const readyKeys = new WeakMap<TextKey, Map<string, readonly ReadyVariant[]>>();
 
