@@ -8,7 +8,7 @@ import { FLOW } from './quizzes/flow';
 import { JOURNEY } from './quizzes/journey';
 import { MAPS } from './quizzes/maps';
 import { RIVERS } from './quizzes/rivers';
-import type { DemoQuiz } from './words';
+import { idOf, type DemoQuiz } from './words';
 import { CYCLE_WRITTEN } from './work/cycle';
 import { FLOW_WRITTEN } from './work/flow';
 import { FLOODS_WRITTEN } from './work/floods';
@@ -219,7 +219,7 @@ export const SCHOOL: readonly DemoWork[] = [
     ownScores: [
       {
         paper: 5,
-        questionId: 'q-ridge',
+        questionId: idOf('q-ridge'),
         points: 1,
         gave: 0,
         reason: 'You describe it well; the word for it is watershed.',

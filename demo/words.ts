@@ -26,9 +26,15 @@ import { at, NEVER, planOf, waitsFor } from '@/core/quiz/plan/plan';
 import { newPlacement } from '@/core/quiz/newPlacement';
 import type { Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
 import { formulasIn } from '@/core/content/formulaText';
 import FORMULAS from './formulas.json';
 import drawn from './pictures/pictures.json';
+
+/** An id that tells nothing of what it is for, the same each time: students' pages know the ids of what they show. */
+export const idOf = (name: string): string =>
+  bytesToHex(sha256(new TextEncoder().encode(`demo ${name}`))).slice(0, 12);
 
 /** The words of the demo school's quizzes in short: what each question leaves out is filled in here. */
 
@@ -48,8 +54,13 @@ export const say = (text: string, title = '', page = ''): Feedback => ({
 
 const share = (percent: number) => (percent === 50 ? { n: 1, d: 2 } : { n: percent / 100, d: 1 });
 
-export const option = (id: string, text: string, percent: number, feedback: Feedback = SILENCE): Option => ({
-  id,
+export const option = (
+  name: string,
+  text: string,
+  percent: number,
+  feedback: Feedback = SILENCE,
+): Option => ({
+  id: idOf(name),
   text,
   picture: null,
   credit: share(percent),
@@ -72,8 +83,8 @@ type Shared = Pick<
   'id' | 'text' | 'right' | 'partly' | 'wrong' | 'explanation' | keyof QuestionRules
 >;
 
-export const shared = (id: string, text: string, more: Partial<Shared> = {}): Shared => ({
-  id,
+export const shared = (name: string, text: string, more: Partial<Shared> = {}): Shared => ({
+  id: idOf(name),
   text: plain(text),
   right: SILENCE,
   partly: SILENCE,
@@ -137,12 +148,6 @@ export const expected = (
 
 const ONE = { n: 1, d: 1 };
 const ZERO = { n: 0, d: 1 };
-/** An id out of words, the same each time. */
-const idOf = (text: string): string =>
-  text
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .slice(0, 30);
 const named = (text: string) => ({ id: idOf(text), text, picture: null });
 
 /** A text between questions. */
@@ -192,8 +197,8 @@ export const trueFalse = (base: Shared, isTrue: boolean, otherwise: Feedback): T
 type Gap = GapsQuestion['gaps'][number];
 
 /** A gap that is typed. */
-export const typed = (id: string, how: GapsQuestion['settings'], variants: Variant[]): Gap => ({
-  id,
+export const typed = (name: string, how: GapsQuestion['settings'], variants: Variant[]): Gap => ({
+  id: idOf(name),
   weight: ONE,
   type: 'text',
   settings: how,
@@ -202,8 +207,8 @@ export const typed = (id: string, how: GapsQuestion['settings'], variants: Varia
 });
 
 /** A gap that is filled with a word of the bank; others are expected, with what then helps. */
-export const banked = (id: string, word: string, ...wrong: (readonly [string, Feedback])[]): Gap => ({
-  id,
+export const banked = (name: string, word: string, ...wrong: (readonly [string, Feedback])[]): Gap => ({
+  id: idOf(name),
   weight: ONE,
   type: 'bank',
   words: [
@@ -223,7 +228,7 @@ export const gaps = (
   kind: 'gaps',
   passage: passage
     .split(/\{([a-z-]+)\}/)
-    .map((text, at) => (at % 2 === 0 ? { text } : { gap: text }))
+    .map((text, at) => (at % 2 === 0 ? { text } : { gap: idOf(text) }))
     .filter((part) => 'gap' in part || part.text !== ''),
   gaps: [...own],
   bank: bank.map((text) => ({ id: idOf(text), text, times: 1 })),
@@ -366,11 +371,12 @@ export function quiz(
   points: Readonly<Record<string, number>> = {},
   rules: Partial<QuizContent> = {},
 ): DemoQuiz {
+  const byId = new Map(Object.entries(points).map(([name, own]) => [idOf(name), own]));
   return {
     id,
     questions: questions.map(withFormulas),
     placements: questions.map((question) => {
-      const own = points[question.id];
+      const own = byId.get(question.id);
       return { ...newPlacement(question.id), points: own === undefined ? null : { n: own, d: 1 } };
     }),
     content: {

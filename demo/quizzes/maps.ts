@@ -1,5 +1,6 @@
 import { newSection } from '@/core/quiz/section';
 import {
+  idOf,
   ALL_BY_HAND,
   expected,
   number,
@@ -47,8 +48,12 @@ export const MAPS = quiz(
         'From A to D the river is 6 km long. By how many metres does it fall in one kilometre?',
         {
           hints: [
-            { id: 'h-fall', text: 'First find how far the river falls from A to D.', price: { n: 1, d: 4 } },
-            { id: 'h-share', text: 'Then share the fall out over the 6 km.', price: { n: 1, d: 4 } },
+            {
+              id: idOf('h-fall'),
+              text: 'First find how far the river falls from A to D.',
+              price: { n: 1, d: 4 },
+            },
+            { id: idOf('h-share'), text: 'Then share the fall out over the 6 km.', price: { n: 1, d: 4 } },
           ],
           explanation: 'From 340 m to 220 m are 120 m; 120 m ÷ 6 km = 20 m in each kilometre.',
         },
@@ -114,10 +119,10 @@ export const MAPS = quiz(
   { 'q-slope': 3, 'q-ridge': 2 },
   {
     plan: ALL_BY_HAND,
-    order: ['s-valley', 'q-joins', 'q-spring', 'q-slope', 'q-way', 'q-close', 'q-ridge'],
+    order: ['s-valley', 'q-joins', 'q-spring', 'q-slope', 'q-way', 'q-close', 'q-ridge'].map(idOf),
     sections: [
       {
-        ...newSection('s-valley'),
+        ...newSection(idOf('s-valley')),
         heading: 'The map of the valley',
         text: withPicture('All questions are about this map.', 'valley', MAP),
       },

@@ -11,8 +11,11 @@ export const newId = (): string => randomSigns(12);
 /** The code of a new ticket: 26 signs, which nobody guesses (130 bits). */
 export const newTicket = (): string => randomSigns(26);
 
-/** A seed for what is shuffled: 32 random bits. */
-export const newSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
+/** A seed for what is shuffled: 128 random bits in hexadecimal signs. */
+export const newSeed = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join(
+    '',
+  );
 
 /** This tab, so that the history can tell whose edits it joins. */
 export const TAB = newId();

@@ -1,3 +1,4 @@
+import { idOf } from '../../demo/words';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { workbook } from '../workbook';
@@ -62,7 +63,7 @@ test(
       await goTo(page, 'Tray');
       const dialog = await chooseFile(page, 'demo/import/answers-flawed.csv');
       await expect(dialog.getByLabel('Column Handed in')).toHaveValue('time:dayFirst');
-      await expect(dialog.getByLabel('Column Points for Q8')).toHaveValue('points:q-abrasion');
+      await expect(dialog.getByLabel('Column Points for Q8')).toHaveValue(`points:${idOf('q-abrasion')}`);
       await expect(dialog.getByLabel('Column Remarks')).toHaveValue('note');
       await expect(
         dialog.getByText(

@@ -1,10 +1,37 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+
 /** Seeded random numbers: the same from the same seed on every machine. Only exact steps, no library functions. */
 
 /** Gives the next number, 0 inclusive to 1 exclusive. */
 export type Random = () => number;
 
-/** Numbers from a seed (mulberry32). */
-export function randomFrom(seed: number): Random {
+/**
+ * A seed: 128 random bits in hexadecimal signs, with what part of a whole it is for behind them. A number of 32 bits is one
+ * of earlier forms, and of made-up classes: from it others could be guessed.
+ */
+export type Seed = string | number;
+
+/** Numbers from a seed. What one part is shuffled by tells nothing of any other part. */
+export const randomFrom = (seed: Seed): Random =>
+  typeof seed === 'number' ? fromNumber(seed) : fromText(seed);
+
+/** By SHA-256 of the seed, and from there by sfc32 (Doty-Humphrey 2010, PractRand). */
+function fromText(seed: string): Random {
+  const bytes = sha256(new TextEncoder().encode(seed));
+  const view = new DataView(bytes.buffer, bytes.byteOffset);
+  let [a, b, c, count] = [0, 4, 8, 12].map((at) => view.getInt32(at)) as [number, number, number, number];
+  return () => {
+    const next = (((a + b) | 0) + count) | 0;
+    count = (count + 1) | 0;
+    a = b ^ (b >>> 9);
+    b = (c + (c << 3)) | 0;
+    c = (((c << 21) | (c >>> 11)) + next) | 0;
+    return (next >>> 0) / 4294967296;
+  };
+}
+
+/** By mulberry32. */
+function fromNumber(seed: number): Random {
   let state = seed | 0;
   return () => {
     state = (state + 0x6d2b79f5) | 0;
@@ -15,8 +42,10 @@ export function randomFrom(seed: number): Random {
 }
 
 /** A seed for a part of a whole, so that parts do not depend on how many numbers others took. */
-export const partSeed = (seed: number, part: number): number =>
-  (Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) + Math.imul(part + 1, 0xc2b2ae35)) | 0;
+export const partSeed = (seed: Seed, part: number): Seed =>
+  typeof seed === 'string'
+    ? `${seed}/${part}`
+    : (Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) + Math.imul(part + 1, 0xc2b2ae35)) | 0;
 
 export const below = (random: Random, most: number): number => Math.floor(random() * most);
 

@@ -1,3 +1,4 @@
+import type { Seed } from '../figures/random';
 import type { z } from '../zod';
 import { shownText } from '../content/shownText';
 import type { Feedback } from '../content/feedback';
@@ -192,7 +193,7 @@ interface Defaulted<Question, Answer, Face> {
    * the quiz has options, where the question does not say so itself; by default as they are written. By default nothing
    * but the kind.
    */
-  faceOf(question: Question, seed: number, options?: OptionOrder): Face;
+  faceOf(question: Question, seed: Seed, options?: OptionOrder): Face;
   /** The words of the trace's lines that this kind alone writes. */
   readonly lines: LineWords;
   /** What one entry of a list is called where a message names a place in a question: `{ areas: 'area' }`. */

@@ -7,7 +7,7 @@ import { equal, multiply, ZERO, type Fraction } from '../figures/fraction';
 import type { Attempt, CommentText } from '../quiz/work/attempt';
 import { sectionOf, type Section } from '../quiz/section';
 import { bandOf } from '../scoring/band';
-import { partSeed, randomFrom, shuffledAround } from '../figures/random';
+import { partSeed, randomFrom, shuffledAround, type Seed } from '../figures/random';
 import { contextOf } from '../scoring/context';
 import type { Mark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
@@ -38,7 +38,7 @@ function bySection({ questions, content }: Paper): Question[][] {
 }
 
 /** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them, each within its section. */
-function inStudentsOrder(paper: Paper, seed: number): readonly Question[] {
+function inStudentsOrder(paper: Paper, seed: Seed): readonly Question[] {
   if (!paper.content.shuffled) return paper.questions;
   const random = randomFrom(partSeed(seed, 0));
   return bySection(paper).flatMap((questions) =>
@@ -69,7 +69,7 @@ function hintsOf({ hints }: Question, points: Fraction, shown: readonly string[]
 }
 
 /** A question as one student meets it: what is shuffled is so by the attempt's own seed. */
-const faceFor = (question: Question, at: number, { content }: Paper, seed: number): Face =>
+const faceFor = (question: Question, at: number, { content }: Paper, seed: Seed): Face =>
   kindOf(question).faceOf(question, partSeed(seed, at + 1), content.shuffledOptions ? 'shuffled' : 'written');
 
 /**

@@ -110,6 +110,10 @@ const isPassed = (paper: Paper, attempt: Attempt, window: StudentWindow, questio
   attempt.reached !== undefined &&
   (pageOf(paper, attempt, questionId) ?? attempt.reached) < attempt.reached;
 
+/** Whether a question stands on a page that was not reached yet, where pages come one after the other. */
+const isAhead = (paper: Paper, attempt: Attempt, window: StudentWindow, questionId: string): boolean =>
+  !window.goingBack && (pageOf(paper, attempt, questionId) ?? 0) > (attempt.reached ?? 0);
+
 /**
  * The attempt with a page turned to, from 0; behind the last one is the page before handing in. Turned to again, or to one
  * before the furthest, it stays as it is.
@@ -186,6 +190,7 @@ export function showHint(
   const shown = valueAt(attempt.hints, questionId) ?? [];
   if (shown.includes(hintId)) return { ok: true, attempt };
   if (isPassed(paper, attempt, window, questionId)) return refused('passed');
+  if (isAhead(paper, attempt, window, questionId)) return refused('unknown');
   const question = paper.questions.find(({ id }) => id === questionId);
   const next = question?.hints.find(({ id, text }) => !isEmptyProse(text) && !shown.includes(id));
   if (!next || next.id !== hintId) return refused('unknown');

@@ -18,7 +18,7 @@ export interface Tried {
   readonly paper: Paper;
   readonly now: () => number;
   readonly newId: () => string;
-  readonly newSeed: () => number;
+  readonly newSeed: () => string;
   readonly picture: SittingStore['picture'];
 }
 

@@ -1,9 +1,11 @@
 import { withoutWord } from '@/core/kinds/gaps/edit';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
+import { move } from '@/core/quiz/order';
 import { newId } from '@/device/ids';
 import { ChoicePart } from '../shared/parts/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';
+import { MoveButtons } from '../shared/ThingField';
 
 interface Props {
   readonly question: GapsQuestion;
@@ -53,6 +55,12 @@ export function Bank({ question, onChange }: Props) {
                 onChange={(times) => set({ ...word, times: Number(times) })}
               />
             </span>
+            {question.keepsOrder && (
+              <MoveButtons
+                about={word.text || `word ${at + 1}`}
+                onMove={(by) => put(move(bank, at, at + by))}
+              />
+            )}
             <RemoveChip
               label={`Remove ${word.text || `word ${at + 1}`} from the bank`}
               onPress={() => onChange(withoutWord(question, word.id))}

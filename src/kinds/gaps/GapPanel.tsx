@@ -14,6 +14,7 @@ import { RightNumber } from '../shared/numberKey/RightNumber';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
 import { VariantList } from '../shared/textKey/VariantList';
 import { UnmatchedPart } from '../shared/parts/UnmatchedPart';
+import { MoveButtons } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { gapLabel } from './gapNode';
 
@@ -89,6 +90,7 @@ function ListGap({ gap, name, onGap }: Editing<ListGapData>) {
               onChange={rows.replace}
               onRemove={() => rows.remove(option)}
               onToggle={() => rows.replace({ ...option, credit: option.credit.n > 0 ? ZERO : ONE })}
+              buttons={<MoveButtons about={option.text || place} onMove={(by) => rows.moveBy(option, by)} />}
             >
               <input
                 className={`plain-field ${option.credit.n > 0 ? 'font-semibold' : ''}`}

@@ -1,9 +1,31 @@
 import { MODELS } from '@/core/kinds/gaps/models';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import type { Faces } from '../faces';
+import { ChoicePart } from '../shared/parts/ChoicePart';
 import { ModelPart } from '../shared/parts/ModelPart';
+import { ORDER_WORDS } from '../shared/parts/ShufflePart';
 
-/** How gaps become part of the points. */
+const picks = ({ gaps }: GapsQuestion): boolean =>
+  gaps.some(({ type }) => type === 'list' || type === 'bank');
+
+/** How gaps become part of the points, and in which order lists and the bank come. */
 export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange }) => (
-  <ModelPart model={question.model} words={MODELS} onModel={(model) => onChange({ ...question, model })} />
+  <>
+    <ModelPart model={question.model} words={MODELS} onModel={(model) => onChange({ ...question, model })} />
+    {picks(question) && (
+      <>
+        {'Lists and the bank come '}
+        <ChoicePart
+          label="Order of lists and of the bank"
+          value={question.keepsOrder ? 'written' : 'shuffled'}
+          words={ORDER_WORDS}
+          onChange={(order) => {
+            const { keepsOrder: _, ...rest } = question;
+            onChange(order === 'written' ? { ...rest, keepsOrder: true } : rest);
+          }}
+        />
+        {'. '}
+      </>
+    )}
+  </>
 );

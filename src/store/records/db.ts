@@ -23,6 +23,7 @@ import { form6 } from '@/core/forms/form6';
 import { form7 } from '@/core/forms/form7';
 import { form9 } from '@/core/forms/form9';
 import { form10 } from '@/core/forms/form10';
+import { form11 } from '@/core/forms/form11';
 import { now, ownZone } from '@/device/clock';
 import { newTicket } from '@/device/ids';
 import { tablesBy } from './tablesBy';
@@ -213,6 +214,7 @@ class YentrelDb extends Dexie {
     this.version(9).upgrade(tablesBy(form7));
     this.version(10).upgrade(tablesBy(form9));
     this.version(11).upgrade(tablesBy(form10));
+    this.version(12).upgrade(tablesBy(form11));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -1,4 +1,5 @@
 import '@/core/answers/text/patternEngine';
+import { tellingMedia } from '@/core/checking/tellingMedia';
 import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
 import { contextOf } from '@/core/scoring/context';
@@ -15,6 +16,19 @@ const unsetIn = (question: Question): string[] =>
       (tex) => `the formula ${tex.length > 30 ? `${tex.slice(0, 30)}…` : tex} cannot be shown: correct it`,
     );
 
+const TOLD = {
+  picture: 'the description of its picture',
+  title: 'the title of a sound or film beside it',
+} as const;
+
+/** Where what stands beside a question says what is right: students read it, or their page holds it. */
+function toldIn(question: Question, paper: Paper): string[] {
+  const telling = tellingMedia(question, paper);
+  return telling === null
+    ? []
+    : [`${TOLD[telling.by]} says “${telling.word}”, which is right: students can read it`];
+}
+
 /** What is wrong with a question is worked out once, as long as it is the same one in a quiz of the same content. */
 const known = new WeakMap<Question, { readonly content: QuizContent; readonly texts: readonly string[] }>();
 
@@ -22,7 +36,7 @@ function problemsOf(question: Question, paper: Paper): readonly string[] {
   const before = known.get(question);
   if (before?.content === paper.content) return before.texts;
   const problems = kindOf(question).problems(question, contextOf(paper, question));
-  const texts = [...problems.map(({ text }) => text), ...unsetIn(question)];
+  const texts = [...problems.map(({ text }) => text), ...unsetIn(question), ...toldIn(question, paper)];
   known.set(question, { content: paper.content, texts });
   return texts;
 }

@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
@@ -118,7 +119,7 @@ describe('the class at once', () => {
   });
 
   test('pick several: an option is counted for everyone who ticked it, twice for nobody', () => {
-    const one = question('q-make');
+    const one = question(idOf('q-make'));
     assert.ok(one.kind === 'pickSeveral');
     const [delta = '', levee = ''] = one.options.map(({ id }) => id);
     const tick = (...options: string[]): Answer => ({ kind: 'pickSeveral', options });
@@ -134,7 +135,7 @@ describe('the class at once', () => {
     const say = (value: boolean): Answer => ({ kind: 'trueFalse', value });
     const { groups } = drawn(
       'shares',
-      question('q-inner'),
+      question(idOf('q-inner')),
       papers([say(true), say(false), say(false), null]),
     );
     assert.deepEqual(groups[0]?.choices.map(({ thing, worth, shares, who: list }) => [thing.text, worth, shares.all, list.join('')]), [
@@ -144,7 +145,7 @@ describe('the class at once', () => {
   });
 
   test('row by row: each row has its own shares', () => {
-    const one = question('q-true');
+    const one = question(idOf('q-true'));
     assert.ok(one.kind === 'rows');
     const answer = (...picks: number[]): Answer => ({
       kind: 'rows',
@@ -161,7 +162,7 @@ describe('the class at once', () => {
   });
 
   test('an order: which place each thing was put in; one that nobody touched is no order', () => {
-    const one = question('q-order');
+    const one = question(idOf('q-order'));
     assert.ok(one.kind === 'order');
     const [a = '', b = '', c = '', d = ''] = one.items.map(({ id }) => id);
     const put = (places: string[], touched = true): Answer => ({ kind: 'order', places, touched });
@@ -172,7 +173,7 @@ describe('the class at once', () => {
   }); // prettier-ignore
 
   test('a match: which partner each was given, a distractor among them', () => {
-    const one = question('q-where');
+    const one = question(idOf('q-where'));
     assert.ok(one.kind === 'match');
     const partner = (text: string) =>
       one.partners.find((other) => other.text === text)?.id ?? assert.fail(text);
@@ -198,7 +199,7 @@ describe('the class at once', () => {
   });
 
   test('boxes: what was put into which', () => {
-    const one = question('q-sort');
+    const one = question(idOf('q-sort'));
     assert.ok(one.kind === 'boxes');
     const [away = '', up = ''] = one.boxes.map(({ id }) => id);
     const [first = '', second = ''] = one.items.map(({ id }) => id);
@@ -220,7 +221,7 @@ describe('the class at once', () => {
   test('spots: each where it was set, and the area that holds it; those beyond the number asked for are not there', () => {
     const at = (x: number, y: number) => ({ x: share(String(x)), y: share(String(y)) });
     const set = (...spots: { x: ReturnType<typeof share>; y: ReturnType<typeof share> }[]): Answer => ({ kind: 'spot', spots });
-    const one = question('q-spot');
+    const one = question(idOf('q-spot'));
     assert.ok(one.kind === 'spot' && one.asked === 1);
     const { spots } = drawn('spots', one, papers([set(at(0.67, 0.45), at(0.1, 0.1)), set(at(0.02, 0.98)), set()]));
     assert.deepEqual(spots, [
@@ -240,10 +241,10 @@ describe('the class at once', () => {
 
   test('answers that cannot be read are nowhere; kinds that are read side by side have no picture', () => {
     const unread: Answer = { kind: 'unread', text: 'a dam' };
-    const { groups } = drawn('shares', question('q-inner'), papers([unread]));
+    const { groups } = drawn('shares', question(idOf('q-inner')), papers([unread]));
     assert.deepEqual(who(groups[0]?.choices ?? []), ['', '']);
     assert.equal(classPicture(phraseQuestion([variant('v', ['silt'])]), ENGLISH, papers([{ kind: 'phrase', text: 'silt' }])), null); // prettier-ignore
-    assert.equal(classPicture(question('q-bend'), ENGLISH, []), null);
+    assert.equal(classPicture(question(idOf('q-bend')), ENGLISH, []), null);
   });
 
   test('law: everyone who put something somewhere is in the picture, for every kind and made-up answers', () => {

@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
@@ -78,16 +79,16 @@ describe('columns', () => {
       { use: 'points', questionId: QUESTIONS[1]?.id },
       { use: 'points', questionId: QUESTIONS[2]?.id },
       { use: 'note' },
-      { use: 'question', questionId: 'q-floodplain' },
+      { use: 'question', questionId: idOf('q-floodplain') },
     ]);
   });
   test('what headings meant before is proposed again, unless the question has gone', () => {
     const remembered = new Map([
-      ['A', { use: 'question' as const, questionId: 'q-oxbow' }],
+      ['A', { use: 'question' as const, questionId: idOf('q-oxbow') }],
       ['B', { use: 'question' as const, questionId: 'gone' }],
     ]);
     const columns = proposeColumns(table('A,B\n1,2\n'), QUESTIONS, STUDENTS, remembered);
-    assert.deepEqual(columns, [{ use: 'question', questionId: 'q-oxbow' }, { use: 'ignored' }]);
+    assert.deepEqual(columns, [{ use: 'question', questionId: idOf('q-oxbow') }, { use: 'ignored' }]);
   });
 });
 

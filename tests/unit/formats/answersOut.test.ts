@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, describe, test } from 'node:test';
@@ -14,9 +15,9 @@ import { checkTable } from '@/views/check';
 import { classDesk, fileDesk } from '@/workers/classDesk';
 
 const ODD: Record<string, Answer> = {
-  'q-cutting': { kind: 'unread', text: '=HYPERLINK("https://rivers.example")' },
+  [idOf('q-cutting')]: { kind: 'unread', text: '=HYPERLINK("https://rivers.example")' },
   'q-gone': { kind: 'phrase', text: 'to a question that is no longer there' },
-  'q-oxbow': { kind: 'phrase', text: '  -5\u0007 \u202Ereversed\nsecond line ' },
+  [idOf('q-oxbow')]: { kind: 'phrase', text: '  -5\u0007 \u202Ereversed\nsecond line ' },
 };
 
 /** Takes the exported file in again, changed on the way. */
@@ -70,7 +71,7 @@ beforeEach(async () => {
   await setOverride({
     quizId: DEMO_QUIZ,
     attemptId: second.id,
-    questionId: 'q-oxbow',
+    questionId: idOf('q-oxbow'),
     points: { n: 2, d: 3 },
     reason: 'two of three',
     at: 5,

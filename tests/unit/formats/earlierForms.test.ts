@@ -23,7 +23,18 @@ import { studentDesk } from '@/workers/studentDesk';
 /** Files that the application wrote in earlier forms, and the scores that it showed for them then. */
 const bytes = (form: string, name: string): Uint8Array =>
   new Uint8Array(readFileSync(`tests/files/${form}/${name}`));
-const FORMS = ['form-1', 'form-2', 'form-3', 'form-4', 'form-5', 'form-6', 'form-7', 'form-8', 'form-9'];
+const FORMS = [
+  'form-1',
+  'form-2',
+  'form-3',
+  'form-4',
+  'form-5',
+  'form-6',
+  'form-7',
+  'form-8',
+  'form-9',
+  'form-10',
+];
 
 interface Frac {
   readonly n: number;
@@ -70,7 +81,7 @@ for (const form of FORMS)
       assert.ok(backup.value.file.students.every((student) => student.email === ''));
       const attempts = backup.value.quizzes.flatMap((one) => one.class.attempts);
       assert.ok(attempts.length > 0);
-      assert.ok(attempts.every((one) => typeof one.timeKnown === 'boolean' && one.seed >= 0));
+      assert.ok(attempts.every((one) => typeof one.timeKnown === 'boolean' && Number(one.seed) >= 0));
     });
 
     test('a backup gives the scores that it gave then, and its history undoes', async () => {
@@ -141,6 +152,22 @@ async function seenBy(quizId: string): Promise<unknown[]> {
 }
 const seenThen = (form: string): unknown =>
   (JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { sees: unknown }).sees;
+
+describe('a database of the form whose attempts had short seeds', () => {
+  const rows = rowsOf('form-10');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(11, TABLES_6, rows));
+
+  test('everyone sees what they saw, of the same scores, and attempts keep their seeds', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-10'));
+    assert.deepEqual(await seenBy(quizId), seenThen('form-10'));
+    const seeds = (rows['attempts'] ?? []).map(({ id, seed }) => [id, seed]);
+    assert.deepEqual(
+      (await db.attempts.toArray()).map(({ id, seed }) => [id, seed]),
+      seeds,
+    );
+  });
+});
 
 describe('a database of the form that did not ask what missing work gets', () => {
   const rows = rowsOf('form-9');

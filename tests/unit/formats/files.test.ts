@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { describe, test } from 'node:test';
@@ -60,8 +61,8 @@ describe('answer file', () => {
       },
       { line: 6, column: null, row: 'refused', text: 'no name, number or e-mail address' },
     ]);
-    assert.deepEqual(papers[3]?.answers['q-cutting'], { kind: 'unread', text: 'upper' });
-    assert.deepEqual(papers[3]?.answers['q-discharge'], { kind: 'phrase', text: '=discharge' });
+    assert.deepEqual(papers[3]?.answers[idOf('q-cutting')], { kind: 'unread', text: 'upper' });
+    assert.deepEqual(papers[3]?.answers[idOf('q-discharge')], { kind: 'phrase', text: '=discharge' });
   });
 
   test('semicolons, tabs, a byte order mark, quoted newlines and empty rows', () => {
@@ -169,7 +170,7 @@ describe('answer file', () => {
     const columns = proposeColumns(table(`${heads.join(';')}\n1;2;3;4;5\n`), QUESTIONS, STUDENTS);
     assert.deepEqual(
       columns.map((c) => (c.use === 'question' ? c.questionId : c.use)),
-      ['q-oxbow', 'q-deposition', 'q-floodplain', 'q-contours', 'note'],
+      [idOf('q-oxbow'), idOf('q-deposition'), idOf('q-floodplain'), idOf('q-contours'), 'note'],
     );
   });
 

@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { SILENCE } from '@/core/content/silence';
@@ -25,37 +26,40 @@ const credit = (question: Question, answer: Answer): string =>
   written(kindOf(question).mark(question, answer, ENGLISH).credit);
 
 describe('a part keyed alone', () => {
-  const bend = find('q-bend');
+  const bend = find(idOf('q-bend'));
   assert.ok(bend.kind === 'gaps');
-  const gap = (gaps: Record<string, string>): Answer => ({ kind: 'gaps', gaps });
+  const gap = (gaps: Record<string, string>): Answer => ({
+    kind: 'gaps',
+    gaps: Object.fromEntries(Object.entries(gaps).map(([name, text]) => [idOf(name), text])),
+  });
   const right = { speed: 'faster', outer: 'erodes', inner: 'deposits', lake: 'oxbow lake' };
   const word = (text: string) => bend.bank.find((one) => one.text === text)?.id ?? assert.fail(text);
   const whole = { ...right, outer: word('erodes'), inner: word('deposits') };
 
   test('what was typed in a gap is a form of its own key, and of no other gap’s', () => {
     assert.equal(credit(bend, gap({ ...whole, speed: 'rapid' })), '3/4');
-    const next = keyed(bend, { part: 'speed', given: 'rapid' });
+    const next = keyed(bend, { part: idOf('speed'), given: 'rapid' });
     assert.equal(credit(next, gap({ ...whole, speed: 'Rapid' })), '1');
     assert.equal(credit(next, gap({ ...whole, lake: 'rapid' })), '3/4');
     assert.equal(credit(next, gap(whole)), '1');
   });
 
   test('for a part of the gap’s credit, and as a wrong one', () => {
-    assert.equal(credit(keyed(bend, { part: 'speed', given: 'rapid' }, share('1/2')), gap({ ...whole, speed: 'rapid' })), '7/8'); // prettier-ignore
-    const wrong = keyed(bend, { part: 'lake', given: 'pond' }, ZERO);
+    assert.equal(credit(keyed(bend, { part: idOf('speed'), given: 'rapid' }, share('1/2')), gap({ ...whole, speed: 'rapid' })), '7/8'); // prettier-ignore
+    const wrong = keyed(bend, { part: idOf('lake'), given: 'pond' }, ZERO);
     assert.equal(credit(wrong, gap({ ...whole, lake: 'pond' })), '3/4');
-    assert.ok(kindOf(wrong).mark(wrong, gap({ ...whole, lake: 'pond' }), ENGLISH).parts.find(({ id }) => id === 'lake')?.rule); // prettier-ignore
+    assert.ok(kindOf(wrong).mark(wrong, gap({ ...whole, lake: 'pond' }), ENGLISH).parts.find(({ id }) => id === idOf('lake'))?.rule); // prettier-ignore
   });
 
   test('a word of the bank in one gap', () => {
-    const next = keyed(bend, { part: 'outer', given: word('dissolves') });
+    const next = keyed(bend, { part: idOf('outer'), given: word('dissolves') });
     assert.equal(credit(next, gap({ ...whole, outer: word('dissolves') })), '1');
     assert.equal(credit(next, gap(whole)), '1');
-    assert.match(refused(bend, { part: 'outer', given: 'no-word' }), /not in the bank/);
+    assert.match(refused(bend, { part: idOf('outer'), given: 'no-word' }), /not in the bank/);
   });
 
   test('an option of a row is right, too, where one is picked; where several are it is so or not', () => {
-    const rows = find('q-true');
+    const rows = find(idOf('q-true'));
     assert.ok(rows.kind === 'rows');
     const [first] = rows.rows;
     const no = first?.options[1]?.id ?? '';
@@ -68,7 +72,7 @@ describe('a part keyed alone', () => {
   });
 
   test('a box is one more in which a thing is right', () => {
-    const sort = find('q-sort');
+    const sort = find(idOf('q-sort'));
     assert.ok(sort.kind === 'boxes');
     const [away = '', up = ''] = sort.boxes.map(({ id }) => id);
     const [item = ''] = sort.items.map(({ id }) => id);
@@ -83,7 +87,7 @@ describe('a part keyed alone', () => {
   });
 
   test('another partner is the right one instead', () => {
-    const where = find('q-where');
+    const where = find(idOf('q-where'));
     assert.ok(where.kind === 'match');
     const partner = (text: string) => where.partners.find((one) => one.text === text) ?? assert.fail(text);
     const [fall = ''] = where.items.map(({ id }) => id);
@@ -97,7 +101,7 @@ describe('a part keyed alone', () => {
   });
 
   test('an option of several is right or wrong', () => {
-    const make = find('q-make');
+    const make = find(idOf('q-make'));
     assert.ok(make.kind === 'pickSeveral');
     const gorge = make.options.find(({ text }) => text === 'gorge')?.id ?? '';
     const all: Answer = { kind: 'pickSeveral', options: make.options.filter(({ right: is, id }) => is || id === gorge).map(({ id }) => id) }; // prettier-ignore
@@ -106,7 +110,7 @@ describe('a part keyed alone', () => {
   });
 
   test('an area earns more', () => {
-    const spot = find('q-spot');
+    const spot = find(idOf('q-spot'));
     assert.ok(spot.kind === 'spot');
     const meander = spot.areas.find(({ name }) => name === 'a meander')?.id ?? '';
     const at: Answer = { kind: 'spot', spots: [{ x: share('0.5'), y: share('0.7') }] };
@@ -114,8 +118,8 @@ describe('a part keyed alone', () => {
   });
 
   test('an order is judged as a whole; what is gone from the draft is said', () => {
-    assert.match(refused(find('q-order'), { part: 'x', given: '0' }), /cannot be judged by itself/);
-    for (const id of ['q-true', 'q-sort', 'q-where', 'q-make', 'q-bend'])
+    assert.match(refused(find(idOf('q-order')), { part: 'x', given: '0' }), /cannot be judged by itself/);
+    for (const id of [idOf('q-true'), idOf('q-sort'), idOf('q-where'), idOf('q-make'), idOf('q-bend')])
       assert.match(refused(find(id), { part: 'gone', given: 'gone' }), /not in the draft any more/, id);
   });
 });

@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import { questionsIn } from '@/core/quiz/section';
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
@@ -20,7 +21,7 @@ describe('how answers came out', () => {
         assert.equal(spreadTotal(spread), 26, id);
         // Without a key nothing is right, and no written answer is before the teacher has marked it.
         const question = quiz.questions.find((one) => one.id === id) ?? assert.fail();
-        const marked = id !== 'q-tide' && question.kind !== 'written' && question.kind !== 'note';
+        const marked = id !== idOf('q-tide') && question.kind !== 'written' && question.kind !== 'note';
         assert.equal(spread.right > 0, marked, `${id}: ${JSON.stringify(spread)}`);
       }
       assert.deepEqual(madeUpSpreads(quiz), spreads);

@@ -7,7 +7,7 @@ import { questionsForStudent } from '@/core/reveal/slip';
 import { markAttempt } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
 import { traceWords } from '@/core/scoring/words';
-import { begun, showHint } from '@/core/sitting/decide';
+import { begun, showHint, turnTo } from '@/core/sitting/decide';
 import type { Answer } from '@/core/kinds';
 import { fraction } from '@/core/figures/fraction';
 import { runs } from '../../runs';
@@ -64,6 +64,22 @@ describe('a hint that is asked for', () => {
   ];
   for (const [name, decided, reason] of refusals)
     test(`${name}: refused`, () => assert.deepEqual(decided, { ok: false, reason }));
+});
+
+describe('a hint of a page that was not reached yet', () => {
+  const second = { ...question, id: 'q2' };
+  const pages = paperOf([question, second], { pages: 'each' });
+  const asked = { questionId: 'q2', hintId: 'a' };
+  const oneWay = { ...OPENING, goingBack: false };
+
+  test('is refused where pages come one after the other, and given once it is turned to', () => {
+    assert.deepEqual(showHint(pages, started, oneWay, asked, 2 * HOUR), { ok: false, reason: 'unknown' });
+    const turned = turnTo(pages, started, oneWay, 1, 2 * HOUR);
+    assert.ok(turned.ok && showHint(pages, turned.attempt, oneWay, asked, 2 * HOUR).ok);
+  });
+  test('is given where any page can be turned to at any time', () => {
+    assert.ok(showHint(pages, started, { ...OPENING, goingBack: true }, asked, 2 * HOUR).ok);
+  });
 });
 
 describe('what a student is sent of hints', () => {

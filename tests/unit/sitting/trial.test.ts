@@ -18,7 +18,7 @@ function tried(most: number | null) {
     paper: paperOf([question], { attempts: content.attempts }),
     now: () => ++clock,
     newId: () => `id-${++ids}`,
-    newSeed: () => 7,
+    newSeed: () => '7'.repeat(32),
     picture: () => Promise.resolve(null),
   };
   return { content, port: serveStudents(trialStore(given)) };

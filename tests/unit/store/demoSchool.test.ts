@@ -1,3 +1,4 @@
+import { idOf } from '../../../demo/words';
 import 'fake-indexeddb/auto';
 import '../support/drawings';
 import assert from 'node:assert/strict';
@@ -89,7 +90,7 @@ describe('the demo school', () => {
     const floods = await checkTable('demo-floods');
     assert.equal(floods.rows.length, 21);
     const maps = await db.overrides.toArray();
-    assert.deepEqual(maps.map(({ quizId, questionId }) => [quizId, questionId]), [['demo-maps', 'q-ridge']]); // prettier-ignore
+    assert.deepEqual(maps.map(({ quizId, questionId }) => [quizId, questionId]), [['demo-maps', idOf('q-ridge')]]); // prettier-ignore
   });
 
   test('every drawing is there as it is named, and every picture of a quiz is kept', async () => {

@@ -21,7 +21,13 @@ import { setOverride } from '@/store/work/overrides';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoRevision } from '@/store/quiz/revisions';
 import { checkTable } from '@/views/check';
-import { classDesk, fileDesk, type OpenedFile, type OpenedBackup, type OpenedQuiz } from '@/workers/classDesk';
+import {
+  classDesk,
+  fileDesk,
+  type OpenedFile,
+  type OpenedBackup,
+  type OpenedQuiz,
+} from '@/workers/classDesk';
 import { hashOf, pack } from '@/core/formats/quizFile/archive';
 import { DEMO_FILE } from '../../generated';
 import { filledQuestion } from '../support/filled';

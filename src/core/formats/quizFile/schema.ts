@@ -9,7 +9,7 @@ import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 10 as const;
+export const FORM_VERSION = 11 as const;
 
 const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);

@@ -3,13 +3,13 @@ import { TEXT_PLACES } from '../shared/textKey/schema';
 import { NUMBER_PLACES } from '../../answers/number/schema';
 import { given, shown, shownRight } from './shown';
 import { DEFAULT_SETTINGS } from '../../answers/text/settings';
-import { randomFrom, shuffled } from '../../figures/random';
 import { textKeys } from './pool';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts as joinCells } from '../shared/answerCells';
 import { keyOfEntries } from '../shared/entriesKey';
 import { givenIn, readAnswer } from './cells';
+import { faceOf } from './face';
 import { makeUp } from './makeUp';
 import { sideBySide } from './sideBySide';
 import { ways } from './models';
@@ -70,16 +70,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   sideBySide,
   ways,
   makeUp,
-  faceOf: (question, seed) => ({
-    kind: 'gaps',
-    passage: question.passage,
-    gaps: question.gaps.map((gap) => ({
-      id: gap.id,
-      type: gap.type === 'list' ? 'list' : gap.type === 'bank' ? 'bank' : 'typed',
-      options: gap.type === 'list' ? gap.options.map(({ id, text }) => ({ id, text })) : [],
-    })),
-    bank: shuffled(randomFrom(seed), question.bank).map(({ id, text, times }) => ({ id, text, times })),
-  }),
+  faceOf,
   lines,
   places: {
     ...TEXT_PLACES,

@@ -55,6 +55,8 @@ export const GapsQuestion = z.strictObject({
   settings: TextSettings,
   ideas: z.array(Idea).max(60),
   model: z.enum(['weightedSum', 'allOrNothing']),
+  /** Lists and the bank stand as they are written; absent: in an order of each student's own. */
+  keepsOrder: z.literal(true).optional(),
 });
 export type GapsQuestion = z.infer<typeof GapsQuestion>;
 

@@ -24,8 +24,11 @@ export const Attempt = z.strictObject({
   answers: z.record(Id, Answer),
   /** By question, the hints that the student asked for, in their order. */
   hints: z.record(Id, z.array(Id).min(1).max(20)),
-  /** What is shuffled for this student is shuffled by it: the same each time. */
-  seed: z.number().int().min(0).max(0xffffffff),
+  /**
+   * What is shuffled for this student is shuffled by it, the same each time: 128 bits. A number in attempts that were begun
+   * in an earlier form, whose lists of gaps stood as they were written, and in those that nobody sat.
+   */
+  seed: z.union([z.string().regex(/^[0-9a-f]{32}$/), z.number().int().min(0).max(0xffffffff)]),
   /** The minutes that it was begun with; absent without a limit. */
   limit: z.number().int().min(1).max(200_000).optional(),
   /** The furthest page that was turned to, from 0; absent for the first. */

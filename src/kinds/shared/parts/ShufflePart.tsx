@@ -4,7 +4,8 @@ import { ChoicePart } from './ChoicePart';
 import { MoveButtons } from '../ThingField';
 import type { Rows } from '../useRows';
 
-const WORDS = {
+/** In which order things are shown. */
+export const ORDER_WORDS = {
   shuffled: 'in each student’s own order',
   written: 'as they stand here',
 } as const;
@@ -28,7 +29,7 @@ export const ShufflePart = ({ shuffled, quiz, onChange }: Props) => (
     <ChoicePart
       label="Order of options in this question"
       value={shuffled === null ? 'asQuiz' : shuffled ? 'shuffled' : 'written'}
-      words={{ asQuiz: `${WORDS[quiz]}, as the quiz sets`, ...WORDS }}
+      words={{ asQuiz: `${ORDER_WORDS[quiz]}, as the quiz sets`, ...ORDER_WORDS }}
       onChange={(chosen) => onChange(chosen === 'asQuiz' ? null : chosen === 'shuffled')}
     />
     {'. '}

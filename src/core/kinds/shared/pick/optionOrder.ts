@@ -1,4 +1,4 @@
-import { randomFrom, shuffledAround } from '../../../figures/random';
+import { randomFrom, shuffledAround, type Seed } from '../../../figures/random';
 import type { OptionOrder } from '../../kind';
 
 interface WithOptions<One> {
@@ -10,7 +10,7 @@ interface WithOptions<One> {
 /** Options in the order in which one student meets them: as they are written, or shuffled around those that keep their place. */
 export function optionsInOrder<One extends { readonly keepsPlace: boolean }>(
   { options, shuffled }: WithOptions<One>,
-  seed: number,
+  seed: Seed,
   quiz: OptionOrder = 'written',
 ): readonly One[] {
   return (shuffled ?? quiz === 'shuffled')
