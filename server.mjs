@@ -191,7 +191,22 @@ function isListThere(path, response) {
 
 const { handler } = await import(pathToFileURL(join(dist, 'server', 'entry.mjs')).href);
 
+/** What is not there may come: nobody keeps that it was not, whatever the address would be kept for. */
+function keepsNoMissing(response) {
+  const { writeHead } = response;
+  response.writeHead = (status, ...rest) => {
+    const headers = rest.findLast((one) => typeof one === 'object' && one !== null);
+    if (status === 404) {
+      for (const name of Object.keys(headers ?? {}))
+        if (name.toLowerCase() === 'cache-control') delete headers[name];
+      response.setHeader('cache-control', 'no-store');
+    }
+    return writeHead.call(response, status, ...rest);
+  };
+}
+
 const server = createServer((request, response) => {
+  keepsNoMissing(response);
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const isWorker = /worker[^/]*\.js$/.test(path);
   response.setHeader('content-security-policy', isWorker ? workerPolicy : pagePolicy);

@@ -27,14 +27,13 @@ import { newPlacement } from '@/core/quiz/newPlacement';
 import type { Placement } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { formulasIn } from '@/core/content/formulaText';
 import FORMULAS from './formulas.json';
 import drawn from './pictures/pictures.json';
 
 /** An id that tells nothing of what it is for, the same each time: students' pages know the ids of what they show. */
-export const idOf = (name: string): string =>
-  bytesToHex(sha256(new TextEncoder().encode(`demo ${name}`))).slice(0, 12);
+export const idOf = (name: string): string => bytesToHex(sha256(utf8ToBytes(`demo ${name}`))).slice(0, 12);
 
 /** The words of the demo school's quizzes in short: what each question leaves out is filled in here. */
 

@@ -104,3 +104,18 @@ test('a request from another page is refused, and so is another method, as probl
   const unknown = await request.get('/api/schema/nothing.json');
   expect(unknown.status()).toBe(404);
 });
+
+test('what is not there is kept by nobody, wherever it would be', async ({ request }) => {
+  for (const path of [
+    '/_astro/nothing.js',
+    '/_astro/nothing.woff2',
+    '/_astro/',
+    '/words/xx-1.bin',
+    '/nothing',
+  ]) {
+    const response = await request.get(path, { maxRedirects: 0 });
+    if (response.status() !== 404) continue;
+    expect(response.headers()['cache-control'], path).toBe('no-store');
+  }
+  expect((await request.get('/_astro/nothing.js')).status()).toBe(404);
+});

@@ -1,6 +1,6 @@
 import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { LONG, times } from '../runs';
-import { expect, openDemo, saved, test as base } from './support';
+import { expect, newQuiz, openDemo, saved, test as base } from './support';
 
 /** A browser with a folder of its own keeps what it has compiled: pages that are opened 100 times come up sooner. */
 const test = base.extend<{ context: BrowserContext }>({
@@ -111,3 +111,19 @@ for (const { name, kills, field, kept } of PLACES) {
     }
   });
 }
+
+test('a new formula is stored as it is typed: the tab is closed before it can be set', async ({
+  context,
+  page,
+}) => {
+  await newQuiz(page, 'Speed', 'Word or phrase');
+  const text = page.getByRole('textbox', { name: 'Text of question 1' });
+  await text.click();
+  await page.keyboard.type('Which letter is the time in \\(v = s/t\\)', { delay: 30 });
+  await page.waitForTimeout(150);
+  await page.close();
+  const again = await context.newPage();
+  await again.goto('/');
+  await again.getByRole('link', { name: 'Speed' }).click();
+  await expect(again.getByRole('textbox', { name: 'Text of question 1' })).toContainText('v = s/t');
+});

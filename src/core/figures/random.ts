@@ -1,4 +1,5 @@
 import { sha256 } from '@noble/hashes/sha2.js';
+import { utf8ToBytes } from '@noble/hashes/utils.js';
 
 /** Seeded random numbers: the same from the same seed on every machine. Only exact steps, no library functions. */
 
@@ -17,7 +18,7 @@ export const randomFrom = (seed: Seed): Random =>
 
 /** By SHA-256 of the seed, and from there by sfc32 (Doty-Humphrey 2010, PractRand). */
 function fromText(seed: string): Random {
-  const bytes = sha256(new TextEncoder().encode(seed));
+  const bytes = sha256(utf8ToBytes(seed));
   const view = new DataView(bytes.buffer, bytes.byteOffset);
   let [a, b, c, count] = [0, 4, 8, 12].map((at) => view.getInt32(at)) as [number, number, number, number];
   return () => {

@@ -1,3 +1,4 @@
+import { Instant } from '../figures/instant';
 import { DecimalSign, Id, Language, Penalty, Points, Share } from '../content/questionBase';
 import { Feedback } from '../content/feedback';
 import { Question } from '../kinds';
@@ -11,9 +12,6 @@ import { RichText } from '../content/richText';
 import { AttemptRule, LateRule, ScoreRules, Zone } from './rules';
 import { KnownLeak } from './plan/knownLeak';
 import { OwnWindow, Pause, TimeLimit } from './times/windows';
-
-/** Milliseconds since 1970, UTC. */
-const Instant = z.number().int().min(0).max(8.64e15);
 
 /** What a student reads whose score is at least a share of the points. */
 export const Band = z.strictObject({ id: Id, from: Share, feedback: Feedback });

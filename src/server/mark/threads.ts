@@ -62,7 +62,7 @@ class Thread {
   /** Ends the thread, whatever it is at. */
   stop(): void {
     this.isOver = true;
-    void this.#worker.terminate();
+    this.#worker.terminate().catch(() => undefined);
   }
 
   /** Asks, and waits for what is told. Rejects with {@link ThreadEnded} where nothing comes. */

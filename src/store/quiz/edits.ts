@@ -12,8 +12,8 @@ import { editing, record, type EditLabel } from '../records/steps';
 import { newId } from '@/device/ids';
 import { head } from './quizzes';
 
-/** How long a save waits for its formulas to be set, in ms: what is typed is stored at once, a formula can follow. */
-const PATIENCE = 300;
+/** What is written is stored at once, whether or not its formulas can be set: a tab may close at any moment. */
+const PATIENCE = 0;
 
 /** A save either went through, or another tab was faster and the teacher chooses. */
 export type Saved<T> =

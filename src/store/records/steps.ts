@@ -37,6 +37,12 @@ export const stepsUndone = (scope: string) => steps(scope, 1);
 export const standingStep = (scope: string, seq: number) =>
   db.history.where('[quizId+undone+seq]').equals([scope, 0, seq]).first();
 
+/** Whether a moment was just now; not where the clock has gone back behind it. */
+function isShortlyAfter(at: number): boolean {
+  const since = now() - at;
+  return since >= 0 && since < JOIN_WITHIN;
+}
+
 function joined(
   last: HistoryRecord | undefined,
   label: EditLabel,
@@ -48,7 +54,7 @@ function joined(
     last.tab === TAB &&
     last.field === label.field &&
     label.field !== '' &&
-    now() - last.at < JOIN_WITHIN &&
+    isShortlyAfter(last.at) &&
     last.changes.length === 1 &&
     changes.length === 1 &&
     last.changes[0]?.kind === changes[0]?.kind

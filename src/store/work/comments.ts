@@ -41,8 +41,8 @@ export async function earlierComments(): Promise<string[]> {
   return [...new Set(texts)];
 }
 
-/** How long a save waits for its formulas to be set, in ms. */
-const PATIENCE = 300;
+/** What is written is stored at once, whether or not its formulas can be set: a tab may close at any moment. */
+const PATIENCE = 0;
 
 /** Writes the comment on one answer, or on the whole attempt where `questionId` is empty. Empty text takes it away. */
 export async function saveComment(

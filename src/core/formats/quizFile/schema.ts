@@ -1,3 +1,4 @@
+import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
 import { Attempt, Comment, Ruling } from '../../quiz/work/attempt';
@@ -11,7 +12,6 @@ import { ColumnUse } from '../answerColumns';
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
 export const FORM_VERSION = 11 as const;
 
-const Instant = z.number().int().min(0).max(8.64e15);
 const Revision = z.number().int().min(1);
 const version = z.literal(FORM_VERSION);
 

@@ -1,10 +1,10 @@
+import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { FractionData } from '../../figures/schema';
 import { z } from '../../zod';
 
 /** Students, the classes they are in, and whom a quiz is set to. */
 
-const Instant = z.number().int().min(0).max(8.64e15);
 export const GroupName = z.string().min(1).max(60);
 
 /** More time that a student usually gets: so many times as long, or so many minutes longer. */
@@ -49,7 +49,7 @@ export const Member = z.strictObject({
   /** Groups of the class, such as `blue`. */
   groups: z.array(GroupName).max(20),
   /** Taken off the class list; the work stays. */
-  removedAt: z.number().int().nullable(),
+  removedAt: Instant.nullable(),
 });
 export type Member = z.infer<typeof Member>;
 

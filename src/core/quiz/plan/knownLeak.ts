@@ -1,9 +1,7 @@
+import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { z } from '../../zod';
 import { Aspect } from './plan';
-
-/** Milliseconds since 1970, UTC. */
-const Instant = z.number().int().min(0).max(8.64e15);
 
 /**
  * What students of one side can tell those of the other, or a student's own next attempt, when the teacher said to know of it:

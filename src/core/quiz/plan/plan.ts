@@ -1,3 +1,4 @@
+import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { z } from '../../zod';
 import { Target, TargetOrAll } from '../people/target';
@@ -28,9 +29,6 @@ export const FILTERED = ['rightWrong', 'questions', 'ownAnswers', 'feedback', 'r
 export type Filtered = (typeof FILTERED)[number];
 export const isFiltered = (aspect: Aspect): aspect is Filtered =>
   (FILTERED as readonly Aspect[]).includes(aspect);
-
-/** Milliseconds since 1970, UTC. */
-const Instant = z.number().int().min(0).max(8.64e15);
 
 /** How much later than what is waited for: minutes and hours elapse, days keep the time on the wall. */
 export const Delay = z.strictObject({

@@ -1,10 +1,9 @@
+import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { MoreTime } from '../people/school';
 import { z } from '../../zod';
 import { isMeantBy, NEAREST_FIRST, Target, type Belonging } from '../people/target';
 
-/** Milliseconds since 1970, UTC. */
-const Instant = z.number().int().min(0).max(8.64e15);
 /** Minutes for one attempt; null: as long as the window. */
 export const TimeLimit = z.number().int().min(1).max(100_000).nullable();
 

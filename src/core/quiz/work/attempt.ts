@@ -1,3 +1,4 @@
+import { Instant } from '../../figures/instant';
 import { Answer } from '../../kinds';
 import { Formulas } from '../../content/formula';
 import { isEmptyProse } from '../../content/prose';
@@ -14,9 +15,9 @@ export const Attempt = z.strictObject({
   number: z.number().int().min(1),
   /** The revision that the student was shown. */
   revision: z.number().int().min(1),
-  openedAt: z.number().int(),
-  savedAt: z.number().int(),
-  handedInAt: z.number().int().nullable(),
+  openedAt: Instant,
+  savedAt: Instant,
+  handedInAt: Instant.nullable(),
   /** False for a paper from a file that says no time: `handedInAt` is when it was imported, and it is never late. */
   timeKnown: z.boolean(),
   /** Sat on screen, taken from a file, or typed in by the teacher from paper. */
@@ -34,12 +35,12 @@ export const Attempt = z.strictObject({
   /** The furthest page that was turned to, from 0; absent for the first. */
   reached: z.number().int().min(1).max(500).optional(),
   /** The last sign of life from its page, where nobody comes back: ms since 1970. */
-  seenAt: z.number().int().optional(),
+  seenAt: Instant.optional(),
   /** When the teacher let it go on after its page was locked. */
-  letOn: z.number().int().optional(),
+  letOn: Instant.optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
   reopened: z
-    .strictObject({ at: z.number().int(), minutes: z.number().min(0).max(200_000).nullable() })
+    .strictObject({ at: Instant, minutes: z.number().min(0).max(200_000).nullable() })
     .optional(),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
   saves: z.record(Id, z.record(Id, z.number().int().min(1))),
@@ -55,9 +56,9 @@ export const Ruling = z.strictObject({
   /** `takenIn`: counts although it came after the last moment; `voided`: does not count. */
   standing: z.enum(['asRules', 'takenIn', 'voided']),
   /** When it was taken in, ms since 1970; absent where that is not known. */
-  takenInAt: z.number().int().optional(),
+  takenInAt: Instant.optional(),
   /** When nothing in it waited for the teacher any more, once that cannot be told from its scores: ms since 1970. */
-  markedAt: z.number().int().optional(),
+  markedAt: Instant.optional(),
   /** Whether being late costs anything. */
   lateness: z.enum(['counts', 'excused']),
   /** For the teacher alone. */
@@ -74,7 +75,7 @@ export const Comment = z.strictObject({
   /** What was made of its formulas when it was saved; absent without any. */
   formulas: Formulas.optional(),
   /** When it was written last, ms since 1970. */
-  at: z.number().int(),
+  at: Instant,
 });
 export type Comment = z.infer<typeof Comment>;
 

@@ -1,3 +1,4 @@
+import { Instant } from '../../figures/instant';
 import { FractionData } from '../../figures/schema';
 import { Id } from '../../content/questionBase';
 import { z } from '../../zod';
@@ -11,7 +12,7 @@ export const Override = z.strictObject({
   points: FractionData.refine((points) => points.n >= 0, 'Points begin at 0'),
   reason: z.string().max(1000),
   /** When it was set, ms since 1970. */
-  at: z.number().int(),
+  at: Instant,
   /** The points that marking gave when it was set; null while the answer waited. */
   gave: FractionData.nullable(),
   /** The level given for each criterion, by ids, where the points come from a rubric. */
