@@ -2,14 +2,12 @@
  * `npm run bench:api`: marking over HTTP, by a server of its own: 10 000 made-up students × 40 questions in one request, and
  * 50 requests at once. Each is compared with marking in this process. Needs a build (`npm run build`).
  */
-import { spawn } from 'node:child_process';
-import { readFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import type { HandedIn } from '@/core/formats/handedIn';
 import { markHandedIn, attemptOf } from '@/core/formats/handedIn';
 import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { madeUpClass } from '@/core/madeUp/class';
 import { readListsFrom } from '@/server/wordLists';
+import { others, serveMeasured } from './served';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
 
 readListsFrom('public/words');
@@ -40,14 +38,6 @@ function attemptsOf(students: number, seed: number): HandedIn[] {
   return made;
 }
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
-
 interface Marked {
   students: { student: string; recorded: { score: { exact: string } } }[];
 }
@@ -71,21 +61,10 @@ function wrongIn(body: string, attempts: readonly HandedIn[]): number {
   return wrong.length + Math.abs(students.length - attempts.length);
 }
 
-const port = await freePort();
-const server = spawn(process.execPath, ['server.mjs'], {
-  env: { ...process.env, PORT: String(port), DIST: process.env['DIST'] ?? 'dist' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((resolve) => server.stdout.once('data', resolve));
 const megabytes = (bytes: number): number => +(bytes / 1e6).toFixed(1);
-/** Resident memory of the server, and its highest, in MB (Linux). */
-const memory = () => {
-  const status = readFileSync(`/proc/${server.pid ?? 0}/status`, 'utf8');
-  const kB = (name: string) => Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)?.[1] ?? 0);
-  return { now: megabytes(kB('VmRSS') * 1024), peak: megabytes(kB('VmHWM') * 1024) };
-};
+const { address, memory, stop } = await serveMeasured();
 const post = (body: string): Promise<Response> =>
-  fetch(`http://127.0.0.1:${port}/api/mark`, {
+  fetch(`${address}/api/mark`, {
     method: 'POST',
     body,
     headers: { 'content-type': 'application/json' },
@@ -97,21 +76,11 @@ try {
   await (await post(JSON.stringify({ quiz: QUIZ, attempts: attempts.slice(0, 50) }))).text();
   const idle = memory().now;
   const started = performance.now();
-  let slowest = 0;
-  let running = true;
-  const watch = (async () => {
-    while (running) {
-      const asked = performance.now();
-      await (await fetch(`http://127.0.0.1:${port}/api/about`)).text();
-      slowest = Math.max(slowest, performance.now() - asked);
-      await new Promise((resolve) => setTimeout(resolve, 20));
-    }
-  })();
+  const watched = others(address);
   const response = await post(body);
   const text = await response.text();
   const ms = performance.now() - started;
-  running = false;
-  await watch;
+  const slowest = await watched();
   console.table({
     [`${STUDENTS} students × ${PAPER_QUESTIONS.length} questions`]: {
       status: response.status,
@@ -142,5 +111,5 @@ try {
     },
   });
 } finally {
-  server.kill();
+  stop();
 }

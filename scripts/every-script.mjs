@@ -36,6 +36,7 @@ await answers('demo');
 await answers('dev');
 npm('bench', small);
 npm('bench:api', small);
+npm('bench:border', small);
 npm('bench:ui', small);
 npm('screenshots', { SCREENSHOTS: folder });
 npm('test:near');

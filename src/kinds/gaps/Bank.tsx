@@ -57,6 +57,7 @@ export function Bank({ question, onChange }: Props) {
             </span>
             {question.keepsOrder && (
               <MoveButtons
+                along="row"
                 about={word.text || `word ${at + 1}`}
                 onMove={(by) => put(move(bank, at, at + by))}
               />

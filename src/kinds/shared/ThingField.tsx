@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Image } from '@/ui/widgets/icons';
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Image } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
 import { Picture } from '@/ui/widgets/paper/Picture';
@@ -110,16 +110,36 @@ export function ThingField<One extends Thing>({
 interface MoveProps {
   readonly about: string;
   readonly onMove: (by: -1 | 1) => void;
+  /** How the entries stand: below each other, or side by side. */
+  readonly along?: 'column' | 'row';
 }
 
-/** One place up or down in a list. */
-export const MoveButtons = ({ about, onMove }: MoveProps) => (
-  <>
-    <button type="button" className="icon-button" aria-label={`Move ${about} up`} onClick={() => onMove(-1)}>
-      <ArrowUp size={14} aria-hidden />
-    </button>
-    <button type="button" className="icon-button" aria-label={`Move ${about} down`} onClick={() => onMove(1)}>
-      <ArrowDown size={14} aria-hidden />
-    </button>
-  </>
-);
+const WAYS = {
+  column: { before: 'up', after: 'down', Before: ArrowUp, After: ArrowDown },
+  row: { before: 'to the left', after: 'to the right', Before: ArrowLeft, After: ArrowRight },
+} as const;
+
+/** One place towards the beginning or the end of a list. */
+export function MoveButtons({ about, onMove, along = 'column' }: MoveProps) {
+  const { before, after, Before, After } = WAYS[along];
+  return (
+    <>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Move ${about} ${before}`}
+        onClick={() => onMove(-1)}
+      >
+        <Before size={14} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={`Move ${about} ${after}`}
+        onClick={() => onMove(1)}
+      >
+        <After size={14} aria-hidden />
+      </button>
+    </>
+  );
+}

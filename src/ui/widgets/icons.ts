@@ -2,6 +2,8 @@
 export { default as Archive } from 'lucide-react/icons/archive';
 export { default as ArchiveRestore } from 'lucide-react/icons/archive-restore';
 export { default as ArrowDown } from 'lucide-react/icons/arrow-down';
+export { default as ArrowLeft } from 'lucide-react/icons/arrow-left';
+export { default as ArrowRight } from 'lucide-react/icons/arrow-right';
 export { default as ArrowUp } from 'lucide-react/icons/arrow-up';
 export { default as Baseline } from 'lucide-react/icons/baseline';
 export { default as Bold } from 'lucide-react/icons/bold';

@@ -39,9 +39,7 @@ export const Attempt = z.strictObject({
   /** When the teacher let it go on after its page was locked. */
   letOn: Instant.optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
-  reopened: z
-    .strictObject({ at: Instant, minutes: z.number().min(0).max(200_000).nullable() })
-    .optional(),
+  reopened: z.strictObject({ at: Instant, minutes: z.number().min(0).max(200_000).nullable() }).optional(),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
   saves: z.record(Id, z.record(Id, z.number().int().min(1))),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */
