@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, resolve } from 'node:path';
 import { spellingPairs } from './spellings';
 import { wordsOfDictionary } from './affixes';
 
-const packages = fileURLToPath(new URL('../../node_modules', import.meta.url));
+/** Where packages are installed: in the folder in which every command of the project runs. */
+const packages = resolve('node_modules');
 
 /** Where the words of a list come from: a package, its licence, and which of its licences is used here. */
 interface Source {

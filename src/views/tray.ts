@@ -4,6 +4,7 @@ import type { Attempt } from '@/core/quiz/work/attempt';
 import {
   attemptState,
   endOfAttempt,
+  hasHandedIn,
   isFinished,
   wholeSpan,
   whyNotCounted,
@@ -34,6 +35,8 @@ export interface TrayRow {
   readonly groups: readonly string[];
   /** Of the latest attempt. */
   readonly state: AttemptState;
+  /** True where the latest attempt is worked at and an earlier one has been handed in. */
+  readonly again: boolean;
   readonly source: Attempt['source'] | null;
   readonly openedAt: number | null;
   readonly handedInAt: number | null;
@@ -99,6 +102,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       apart: disambiguator(student, twice),
       groups: student.groups,
       state: attemptState(attempt, window, at),
+      again: isRunning && made.slice(0, -1).some((one) => isFinished(attemptState(one, window, at))),
       source: attempt?.source ?? null,
       openedAt: attempt?.openedAt ?? null,
       handedInAt: attempt?.handedInAt ?? null,
@@ -164,7 +168,7 @@ export async function quizCounts(quizId: string): Promise<QuizCounts> {
   return {
     expected: rows.length,
     working: rows.filter((row) => row.state === 'working').length,
-    finished: rows.filter((row) => isFinished(row.state)).length,
+    finished: rows.filter(hasHandedIn).length,
     shown: seen.size,
     waiting: waitingIn(workOf(live)),
     keyless: wholeSpan(standing) === null ? await keylessIn(quizId) : 0,

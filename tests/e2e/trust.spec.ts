@@ -179,16 +179,42 @@ test('“Show to all” says that it holds for later hand-ins, and asks while th
   await expect(page.getByText('0 of 24 students see some of their result')).toBeVisible();
 });
 
-test('links without https:// are completed; one that is nothing is said and keeps what was typed', async ({
+test('a link is typed letter by letter, and taken when it is whole; an address in the name’s field is the address', async ({
   page,
 }) => {
   await openDemo(page, 'write');
-  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-  const address = page.getByLabel(/^Link address for/).first();
-  if (!(await address.isVisible())) await page.getByRole('button', { name: /link/i }).first().click();
-  await address.fill('rivers.example/course');
-  await address.blur();
-  await expect(address).toHaveValue('https://rivers.example/course');
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  const hand = page.getByRole('region', { name: 'Question 2 in hand' });
+  const told = page.getByText(/was not saved/);
+  await hand.getByRole('button', { name: 'Add a link for meander', exact: true }).click();
+  await page.keyboard.type('Bends, page 3');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('https://rivers.example/bends?page=3');
+  await expect(hand.getByLabel('Link address for meander')).toHaveValue('https://rivers.example/bends?page=3');
+  await page.keyboard.press('Enter');
+  const link = hand.getByRole('link', { name: 'Bends, page 3' });
+  await expect(link).toHaveAttribute('href', 'https://rivers.example/bends?page=3');
+  await expect(hand.getByRole('button', { name: 'Change the link for meander' })).toBeFocused();
+  await saved(page);
+
+  // Another one, whose address is typed into the first field at hand, without its beginning.
+  await hand.getByRole('button', { name: 'Add another link for meander' }).click();
+  await page.keyboard.type('www.rivers.example/floods');
+  await page.keyboard.press('Enter');
+  await expect(hand.getByRole('link', { name: 'https://www.rivers.example/floods' })).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+  await expect(link).toHaveAttribute('href', 'https://rivers.example/bends?page=3');
+  await expect(told).toHaveCount(0);
+
+  // What is no address stays in the field and is named; left, it is said not to be saved.
+  await hand.getByRole('button', { name: 'Add another link for meander' }).click();
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('the library');
+  await page.keyboard.press('Tab');
+  await expect(hand.getByText('A link begins with http://, https:// or mailto:')).toBeVisible();
+  await page.getByRole('button', { name: 'Question 3', exact: true }).click();
+  await expect(told).toBeVisible();
 });
 
 test('keys on Check: A, then the next answer; undo takes it back; a letter in a field is a letter', async ({

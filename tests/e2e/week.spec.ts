@@ -29,6 +29,7 @@ test('from a new quiz to the scores', { tag: '@long' }, async ({ page }) => {
     await page.getByRole('button', { name: 'Add a link for at its source' }).click();
     await page.getByLabel('Link title for at its source').fill('The course of a river');
     await page.getByLabel('Link address for at its source').fill('javascript:alert(1)');
+    await page.keyboard.press('Tab');
     await expect(page.getByText('A link begins with http://, https:// or mailto:')).toBeVisible();
     await page.getByLabel('Link address for at its source').fill('https://rivers.example/course');
     await page.getByLabel('Feedback for right answers').fill('Yes.');

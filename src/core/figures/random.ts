@@ -64,6 +64,28 @@ export function shuffled<One>(random: Random, list: readonly One[]): One[] {
   return items;
 }
 
+/** So often another order is drawn; after that the first item goes behind the others until it is none that is refused. */
+const TRIES = 20;
+
+/**
+ * The same items in an order of a seed's own that is never one that is refused, where there is any other. Seeds of earlier
+ * forms keep the orders that they gave.
+ */
+export function shuffledNever<One>(
+  seed: Seed,
+  list: readonly One[],
+  isRefused: (order: readonly One[]) => boolean,
+): One[] {
+  const first = shuffled(randomFrom(seed), list);
+  if (typeof seed === 'number') return first;
+  let order = first;
+  for (let at = 1; at < TRIES && isRefused(order); at++)
+    order = shuffled(randomFrom(partSeed(seed, at)), list);
+  for (let turn = 0; turn < list.length && isRefused(order); turn++)
+    order = [...order.slice(1), ...order.slice(0, 1)];
+  return order;
+}
+
 /** The same items in another order, but for those that stay where they are. */
 export function shuffledAround<One>(
   random: Random,

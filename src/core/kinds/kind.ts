@@ -102,7 +102,8 @@ interface Needed<Question extends { kind: string }, Answer, Face> {
   /** A new, empty body; `newId` gives a fresh id each time. */
   create(newId: () => string): Omit<Question, keyof Shared>;
   hasKey(question: Question): boolean;
-  problems(question: Question, context: MarkingContext): Problem[];
+  /** What should be looked at before students see it; `written` is the question with what is still empty. */
+  problems(question: Question, context: MarkingContext, written?: Question): Problem[];
   /** What is right and how part of the points is given, in sentences: for print, screen readers and traces. */
   describe(question: Question, context: MarkingContext): string[];
   mark(question: Question, answer: Answer | null, context: MarkingContext): Mark;
@@ -290,9 +291,25 @@ function ruled<Question extends { kind: string }, Answer, Face>(
     mark: (question, answer, context) => kind.mark(ruledBy(question, context), answer, context),
     explain: (question, answer, context) => kind.explain(ruledBy(question, context), answer, context),
     describe: (question, context) => kind.describe(ruledBy(question, context), context),
-    problems: (question, context) => kind.problems(ruledBy(question, context), context),
+    problems: (question, context, written) => kind.problems(ruledBy(question, context), context, written),
   };
 }
+
+const WORDLESS: Problem = {
+  code: 'emptyOption',
+  text: 'a picture without words or a description, which students will not see',
+};
+
+/** Whether an option, an item or a partner is a picture that nobody can be told of. */
+const hasWordlessPicture = (question: object): boolean =>
+  Object.values(question)
+    .filter(Array.isArray)
+    .some((list) =>
+      (list as { text?: unknown; picture?: { alt: string } | null; gone?: boolean }[]).some(
+        ({ text, picture, gone }) =>
+          typeof text === 'string' && !gone && picture?.alt === '' && text.trim() === '',
+      ),
+    );
 
 /** A kind whose functions are all given the question as it counts. */
 function counting<Question extends { kind: string }, Answer, Face>(
@@ -302,7 +319,10 @@ function counting<Question extends { kind: string }, Answer, Face>(
   return {
     ...kind,
     hasKey: (question) => kind.hasKey(counts(question)),
-    problems: (question, context) => kind.problems(counts(question), context),
+    problems: (question, context) => [
+      ...kind.problems(counts(question), context, question),
+      ...(hasWordlessPicture(question) ? [WORDLESS] : []),
+    ],
     describe: (question, context) => kind.describe(counts(question), context),
     mark: (question, answer, context) => kind.mark(counts(question), answer, context),
     explain: (question, answer, context) => kind.explain(counts(question), answer, context),

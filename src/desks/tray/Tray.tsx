@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isFinished } from '@/core/quiz/times/window';
+import { hasHandedIn } from '@/core/quiz/times/window';
 import { copyText } from '@/ui/widgets/copyText';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
@@ -21,7 +21,7 @@ import { TrayRows } from './TrayRows';
 /** Which students are listed. */
 const SHOWN = {
   all: { words: 'Everyone', holds: () => true },
-  missing: { words: 'Not handed in', holds: (row: TrayRow) => !isFinished(row.state) },
+  missing: { words: 'Not handed in', holds: (row: TrayRow) => !hasHandedIn(row) },
   late: {
     words: 'Late',
     holds: (row: TrayRow) => row.state === 'late' || row.state === 'tooLate',
@@ -77,12 +77,17 @@ function Who({ rows, shown, onShow }: WhoProps) {
 }
 
 function headline(rows: readonly TrayRow[]): string {
-  const done = rows.filter((row) => isFinished(row.state)).length;
+  const done = rows.filter(hasHandedIn).length;
+  const again = rows.filter((row) => row.again).length;
   const late = rows.filter((row) => row.state === 'late' || row.state === 'tooLate').length;
-  const working = rows.filter((row) => row.state === 'working').length;
+  const working = rows.filter((row) => row.state === 'working' && !row.again).length;
   const locked = rows.filter((row) => row.lockedSince !== null).length;
   const voided = rows.filter((row) => row.voided).length;
-  const notes = [late > 0 ? `${late} late` : '', voided > 0 ? `${voided} not counted` : ''].filter(Boolean);
+  const notes = [
+    late > 0 ? `${late} late` : '',
+    again > 0 ? `${again} working again` : '',
+    voided > 0 ? `${voided} not counted` : '',
+  ].filter(Boolean);
   return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working${locked > 0 ? ` (${locked} locked)` : ''}, ${rows.length - done - working} not opened`;
 }
 

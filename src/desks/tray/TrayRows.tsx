@@ -83,7 +83,7 @@ function State({ row }: { readonly row: TrayRow }) {
       : 'text-soft';
   return (
     <span className={look}>
-      {row.lockedSince === null ? STATES[row.state] : 'locked'}
+      {row.lockedSince === null ? (row.again ? 'handed in, working again' : STATES[row.state]) : 'locked'}
       {row.voided && ', not counted'}
       {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
       {row.lockedSince !== null && (

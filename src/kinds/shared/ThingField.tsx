@@ -98,6 +98,7 @@ export function ThingField<One extends Thing>({
         <PictureDialog
           picture={thing.picture}
           file={picturing === 'choose' ? null : picturing}
+          isAlone={thing.text.trim() === ''}
           onClose={() => setPicturing(null)}
           onRemove={thing.picture ? () => put(null) : undefined}
           onSave={put}

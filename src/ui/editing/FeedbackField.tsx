@@ -1,5 +1,6 @@
 import { Link2, Pencil, X } from '@/ui/widgets/icons';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { same } from '@/core/figures/deepEqual';
 import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
 import type { Feedback, RemedialLink } from '@/core/content/feedback';
 import { notify } from '../widgets/press/notices';
@@ -18,52 +19,91 @@ interface LinkProps {
   readonly about: string;
   /** null takes the link away. */
   readonly onChange: (link: RemedialLink | null) => void;
-  readonly onClose: () => void;
+  /** `byKey`: the focus goes on from the link that is there then. */
+  readonly onClose: (how: 'byKey' | 'left') => void;
 }
 
-/** A link that is left before it is whole is not stored: that is said, never left to be noticed later. */
-function useUnfinished(link: RemedialLink | null): void {
-  const latest = useRef(link);
+const NOTHING: RemedialLink = { kind: 'read', title: '', address: '' };
+
+/** True for a title that is an address: it was typed or pasted into the first field at hand. */
+const isAddress = (title: string): boolean =>
+  /^(?:https?:\/\/|mailto:|www\.)\S+$/i.test(title.trim()) && isSafeAddress(completeAddress(title));
+
+/** A link as it would be stored; null while it has no address that a browser may open. */
+function wholeLink(typed: RemedialLink): RemedialLink | null {
+  const { title, ...rest } = typed;
+  const moved = rest.address.trim() === '' && isAddress(title) ? { title: '', address: title } : { title };
+  const link = { ...rest, ...moved };
+  const address = completeAddress(link.address);
+  return isSafeAddress(address) ? { ...link, address } : null;
+}
+
+/** What is left in the fields when they go: stored where it is whole, and said where it is not. */
+function useWhatIsLeft(typed: RemedialLink, stored: RemedialLink | null, put: LinkProps['onChange']): void {
+  const latest = useRef({ typed, stored, put });
   useEffect(() => {
-    latest.current = link;
+    latest.current = { typed, stored, put };
   });
   useEffect(
     () => () => {
       const left = latest.current;
-      if (!left) return;
-      const named = left.title.trim() || left.address.trim();
+      const { title, address } = left.typed;
+      const whole = wholeLink(left.typed);
+      if (whole && !same(whole, left.stored)) left.put(whole);
+      if (whole || (title.trim() === '' && address.trim() === '')) return;
+      const named = title.trim() || address.trim();
       notify(
-        left.address.trim() === ''
+        address.trim() === ''
           ? `The link “${named}” was not saved: it has no address`
-          : `The link “${named}” was not saved: “${left.address.trim()}” is not a web address`,
+          : `The link “${named}” was not saved: “${address.trim()}” is not a web address`,
       );
     },
     [],
   );
 }
 
-/** The address is taken once it is one that a browser may open; until then it stays in the field, named as wrong. */
+/**
+ * The address is taken when its field is left, on Enter, or when it is pasted: never while it is typed, as its beginning is an
+ * address too. Until it is one it stays in the field, named as wrong.
+ */
 function LinkFields({ link, about, onChange, onClose }: LinkProps) {
-  const [typed, setTyped] = useState<RemedialLink>(link ?? { kind: 'read', title: '', address: '' });
+  const [typed, setTyped] = useState<RemedialLink>(link ?? NOTHING);
+  const [isLeft, setLeft] = useState(false);
   const hint = useId();
-  const whole = completeAddress(typed.address);
-  const safe = isSafeAddress(whole);
-  const empty = typed.address.trim() === '';
-  const wrong = !empty && !safe;
-  const change = (patch: Partial<RemedialLink>) => {
-    const next = { ...typed, ...patch };
-    setTyped(next);
-    const address = completeAddress(next.address);
-    if (isSafeAddress(address)) onChange({ ...next, address });
-    else if (next.address.trim() === '') onChange(null);
+  const whole = wholeLink(typed);
+  const isEmpty = typed.address.trim() === '' && typed.title.trim() === '';
+  const isWrong = isLeft && typed.address.trim() !== '' && !whole;
+  const take = (next: RemedialLink): RemedialLink | null => {
+    const made = wholeLink(next);
+    setTyped(made ?? next);
+    setLeft(true);
+    if (made) onChange(made);
+    else if (link && next.address.trim() === '') onChange(null);
+    return made;
   };
-  useUnfinished(wrong || (empty && typed.title.trim() !== '') ? typed : null);
+  // A link that stands is changed as its name and its purpose are; its address waits until it is whole again.
+  const change = (patch: Partial<Pick<RemedialLink, 'title' | 'kind'>>) => {
+    setTyped({ ...typed, ...patch });
+    if (link) onChange({ ...link, ...patch });
+  };
+  const keys = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    if (take(typed)) onClose('byKey');
+  };
+  const paste = (field: 'title' | 'address') => (event: ClipboardEvent<HTMLInputElement>) => {
+    const text = event.clipboardData.getData('text/plain').trim();
+    if (!isAddress(text) || (field === 'title' && typed.address.trim() !== '')) return;
+    event.preventDefault();
+    take({ ...typed, address: text });
+  };
+  useWhatIsLeft(typed, link, onChange);
   return (
     <div
       className="mt-1 flex flex-wrap items-center gap-x-2 text-[13.5px]"
       onBlur={(event) => {
-        const left = !event.currentTarget.contains(event.relatedTarget);
-        if (left && (safe || (empty && typed.title.trim() === ''))) onClose();
+        if (event.currentTarget.contains(event.relatedTarget)) return;
+        if (take(typed) || isEmpty) onClose('left');
       }}
     >
       <select
@@ -86,32 +126,37 @@ function LinkFields({ link, about, onChange, onClose }: LinkProps) {
         maxLength={300}
         value={typed.title}
         onChange={(event) => change({ title: event.target.value })}
+        onBlur={() => isAddress(typed.title) && typed.address.trim() === '' && take(typed)}
+        onPaste={paste('title')}
+        onKeyDown={keys}
       />
       <input
         className="lined-field !w-44 flex-1"
         aria-label={`Link address for ${about}`}
-        aria-invalid={wrong}
-        aria-describedby={wrong ? hint : undefined}
+        aria-invalid={isWrong}
+        aria-describedby={isWrong ? hint : undefined}
         placeholder="https://…"
         inputMode="url"
         maxLength={2000}
         value={typed.address}
-        onChange={(event) => change({ address: event.target.value })}
+        onChange={(event) => setTyped({ ...typed, address: event.target.value })}
+        onBlur={() => take(typed)}
+        onPaste={paste('address')}
+        onKeyDown={keys}
       />
       <button
         type="button"
         className="icon-button"
         aria-label={`Remove the link for ${about}`}
         onClick={() => {
-          setTyped({ ...typed, title: '', address: '' });
+          setTyped(NOTHING);
           onChange(null);
-          onClose();
+          onClose('left');
         }}
       >
         <X size={15} aria-hidden />
       </button>
-      {safe && whole !== typed.address.trim() && <p className="caption basis-full">Saved as {whole}</p>}
-      {wrong && (
+      {isWrong && (
         <p id={hint} className="basis-full text-saffron-text">
           A link begins with http://, https:// or mailto:
         </p>
@@ -123,11 +168,13 @@ function LinkFields({ link, about, onChange, onClose }: LinkProps) {
 interface LineProps {
   readonly link: RemedialLink;
   readonly about: string;
+  /** Whether the focus comes to it, from the fields in which it was written. */
+  readonly isNext: boolean;
   readonly onEdit: () => void;
 }
 
 /** A link that stands, with the press that changes it. */
-function LinkLine({ link, about, onEdit }: LineProps) {
+function LinkLine({ link, about, isNext, onEdit }: LineProps) {
   return (
     <p className="flex items-center gap-1 text-[14px]">
       <span className="text-soft">{LINK_KINDS[link.kind]}:</span>
@@ -139,6 +186,7 @@ function LinkLine({ link, about, onEdit }: LineProps) {
         className="icon-button"
         aria-label={`Change the link for ${about}`}
         title="Change the link"
+        autoFocus={isNext}
         onClick={onEdit}
       >
         <Pencil size={13} aria-hidden />
@@ -160,7 +208,14 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', onChange
     else next.splice(at, 1);
     onChange({ ...value, links: next });
   };
-  const close = (at: number) => () => setOpen((now) => (now === at ? null : now));
+  // The link whose fields were closed by a key: the focus goes on from it.
+  const [next, setNext] = useState<number | null>(null);
+  const close = (at: number) => (how: 'byKey' | 'left') => {
+    setNext(how === 'byKey' ? at : null);
+    setOpen((now) => (now === at ? null : now));
+  };
+  // One that is being written stands behind the others from its first letter on, so that its fields stay the same ones.
+  const rows: (RemedialLink | null)[] = open !== null && open >= links.length ? [...links, null] : [...links];
   return (
     <div className="min-w-0 flex-1">
       <div className="flex items-start gap-1">
@@ -183,15 +238,12 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', onChange
           </button>
         )}
       </div>
-      {links.map((link, at) =>
-        at === open ? (
+      {rows.map((link, at) =>
+        at === open || link === null ? (
           <LinkFields key={at} link={link} about={about} onChange={put(at)} onClose={close(at)} />
         ) : (
-          <LinkLine key={at} link={link} about={about} onEdit={() => setOpen(at)} />
+          <LinkLine key={at} link={link} about={about} isNext={at === next} onEdit={() => setOpen(at)} />
         ),
-      )}
-      {open !== null && open >= links.length && (
-        <LinkFields key={open} link={null} about={about} onChange={put(open)} onClose={close(open)} />
       )}
     </div>
   );

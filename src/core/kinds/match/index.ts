@@ -1,9 +1,10 @@
+import { looksAs } from '../shared/looksAs';
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ONE } from '../../figures/fraction';
-import { randomFrom, shuffled } from '../../figures/random';
+import { shuffledNever } from '../../figures/random';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinPair, joinParts } from '../shared/answerCells';
@@ -33,6 +34,17 @@ function emptyPairs(newId: () => string): Pick<MatchQuestion, 'items' | 'partner
   const partners = [emptyPartner(newId()), emptyPartner(newId())];
   return { items: partners.map(({ id }) => emptyItem(newId(), id)), partners };
 }
+
+/** Whether every item that has a partner stands beside it. */
+const isSolved = (
+  { items, partners }: MatchQuestion,
+  order: readonly MatchQuestion['partners'][number][],
+): boolean =>
+  items.every(({ partner }, at) => {
+    const own = partners.find(({ id }) => id === partner);
+    const beside = order[at];
+    return own === undefined || (beside !== undefined && looksAs(own, beside));
+  });
 
 export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   name: 'match',
@@ -86,11 +98,13 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
   faceOf: (question, seed) => ({
     kind: 'match',
     items: question.items.map(({ id, text, picture }) => ({ id, text, picture })),
-    partners: shuffled(randomFrom(seed), question.partners).map(({ id, text, picture }) => ({
-      id,
-      text,
-      picture,
-    })),
+    partners: shuffledNever(seed, question.partners, (order) => isSolved(question, order)).map(
+      ({ id, text, picture }) => ({
+        id,
+        text,
+        picture,
+      }),
+    ),
     withNone: question.items.some(({ partner }) => partner === null),
   }),
   lines,

@@ -1,6 +1,7 @@
+import { looksAs } from '../shared/looksAs';
 import { classFace } from './classFace';
 import { given, shown, shownRight } from './shown';
-import { randomFrom, shuffled } from '../../figures/random';
+import { shuffledNever } from '../../figures/random';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
@@ -56,7 +57,11 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   whatIfs,
   ways,
   makeUp,
-  faceOf: (question, seed) => ({ kind: 'order', items: shuffled(randomFrom(seed), question.items) }),
+  faceOf: ({ items }, seed) => ({
+    kind: 'order',
+    // Never shown solved.
+    items: shuffledNever(seed, items, (order) => order.every((one, at) => looksAs(one, items[at]))),
+  }),
   lines,
   places: { items: 'item' },
 });

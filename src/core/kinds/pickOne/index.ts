@@ -3,9 +3,10 @@ import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
 import { ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
-import { optionName } from '../shared/pick/optionName';
 import { optionsInOrder } from '../shared/pick/optionOrder';
 import { accept } from './accept';
+import { optionName } from '../shared/pick/optionName';
+import { asItCounts } from './asItCounts';
 import { answerText, readAnswer } from './cells';
 import { makeUp } from './makeUp';
 import { bestCredit, explain, hasKey, lowestCredit, mark, missed } from './mark';
@@ -39,6 +40,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
     part: 'each option can earn a part.',
   },
   question: PickOneQuestion,
+  asItCounts,
   answer: PickOneAnswer,
   classFace,
   face: PickOneFace,
@@ -68,7 +70,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
   whatIfs,
   makeUp,
   faceOf: ({ options, shuffled }, seed, order) => {
-    const open = options.filter((option) => !option.gone && optionName(option) !== '');
+    const open = options.filter((option) => !option.gone);
     return {
       kind: 'pickOne',
       options: optionsInOrder({ options: open, shuffled }, seed, order).map(({ id, text, picture }) => ({

@@ -5,9 +5,13 @@ import { hasKey } from './mark';
 import type { PickOneQuestion } from './schema';
 import type { LineWords } from '../../marks/lineWords';
 
-export function problems(question: PickOneQuestion): Problem[] {
+export function problems(
+  question: PickOneQuestion,
+  _: unknown,
+  { options }: PickOneQuestion = question,
+): Problem[] {
   const found: Problem[] = [];
-  const texts = question.options.filter((option) => !option.gone).map(optionName);
+  const texts = options.filter((option) => !option.gone).map(optionName);
   if (texts.filter(Boolean).length < 2) found.push({ code: 'noOptions', text: 'fewer than two options' });
   else if (texts.some((text) => text === ''))
     found.push({ code: 'emptyOption', text: 'an empty option, which students will not see' });

@@ -28,6 +28,15 @@ export const windowOfQuiz = (
   comingBack: rules.comingBack,
 });
 
+/** Whether a student has handed in: the latest attempt, or one before it while that is worked `again`. */
+export const hasHandedIn = ({
+  state,
+  again,
+}: {
+  readonly state: AttemptState;
+  readonly again: boolean;
+}): boolean => again || isFinished(state);
+
 /**
  * From the first moment at which anybody can sit to the last, with the windows of classes, groups and students; null where
  * nothing opens for anybody. `until` null: somebody's has no end.

@@ -129,8 +129,15 @@ function Told({ told, name }: ToldProps) {
   );
 }
 
-function standsWords({ state, endsAt, until, attempts, left }: TrayRow, zone: string): string {
-  const sat = attempts === 0 ? 'Not begun' : state === 'working' ? 'Working' : 'Done';
+function standsWords({ state, again, endsAt, until, attempts, left }: TrayRow, zone: string): string {
+  const sat =
+    attempts === 0
+      ? 'Not begun'
+      : again
+        ? 'Handed in, working again'
+        : state === 'working'
+          ? 'Working'
+          : 'Done';
   const more = left === null ? 'any number of attempts left' : `${left === 0 ? 'no' : left} more ${left === 1 ? 'attempt' : 'attempts'}`; // prettier-ignore
   const end = endsAt ?? until;
   return `${sat}, ${more}, ${end === null ? 'no end' : `${endsAt === null ? 'open until' : 'ends'} ${dayAndTimeIn(end, zone)}`}`;

@@ -14,6 +14,8 @@ interface Props {
   readonly onSave: (picture: PictureData) => void;
   readonly onRemove?: (() => void) | undefined;
   readonly onClose: () => void;
+  /** True where no words stand beside it: an option, an item or a partner that is a picture. */
+  readonly isAlone?: boolean;
 }
 
 type ChosenPicture = Pick<PictureData, 'hash' | 'width' | 'height'>;
@@ -23,7 +25,8 @@ interface DescriptionProps {
   readonly onAlt: (alt: string) => void;
   /** True for a picture that says nothing of its own. */
   readonly plain: boolean;
-  readonly onPlain: (plain: boolean) => void;
+  /** null: it stands for itself, so that it has to be described. */
+  readonly onPlain: ((plain: boolean) => void) | null;
 }
 
 const Description = ({ alt, onAlt, plain, onPlain }: DescriptionProps) => (
@@ -38,15 +41,17 @@ const Description = ({ alt, onAlt, plain, onPlain }: DescriptionProps) => (
         onChange={(event) => onAlt(event.target.value)}
       />
     </label>
-    <label className="mt-2 flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-[var(--petrol)]"
-        checked={plain}
-        onChange={(event) => onPlain(event.target.checked)}
-      />
-      Decorative picture: no description needed
-    </label>
+    {onPlain && (
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-[var(--petrol)]"
+          checked={plain}
+          onChange={(event) => onPlain(event.target.checked)}
+        />
+        Decorative picture: no description needed
+      </label>
+    )}
   </>
 );
 
@@ -90,10 +95,10 @@ function useTaken(picture: ChosenPicture | null, file: File | null) {
 }
 
 /** A picture is chosen, described for those who cannot see it, and given its width. */
-export function PictureDialog({ picture, file = null, onSave, onRemove, onClose }: Props) {
+export function PictureDialog({ picture, file = null, isAlone = false, onSave, onRemove, onClose }: Props) {
   const { taken, error, take } = useTaken(picture, file);
   const [alt, setAlt] = useState(picture?.alt ?? '');
-  const [plain, setPlain] = useState(picture !== null && picture.alt === '');
+  const [plain, setPlain] = useState(!isAlone && picture !== null && picture.alt === '');
   const [share, setShare] = useState<PictureData['share']>(picture?.share ?? 50);
   const described = plain || alt.trim() !== '';
   return (
@@ -122,7 +127,7 @@ export function PictureDialog({ picture, file = null, onSave, onRemove, onClose 
             {error}
           </p>
         )}
-        <Description alt={alt} onAlt={setAlt} plain={plain} onPlain={setPlain} />
+        <Description alt={alt} onAlt={setAlt} plain={plain} onPlain={isAlone ? null : setPlain} />
         <Width share={share} onShare={setShare} />
         <InsertFoot
           what="picture"
