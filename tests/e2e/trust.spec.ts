@@ -190,7 +190,9 @@ test('a link is typed letter by letter, and taken when it is whole; an address i
   await page.keyboard.type('Bends, page 3');
   await page.keyboard.press('Tab');
   await page.keyboard.type('https://rivers.example/bends?page=3');
-  await expect(hand.getByLabel('Link address for meander')).toHaveValue('https://rivers.example/bends?page=3');
+  await expect(hand.getByLabel('Link address for meander')).toHaveValue(
+    'https://rivers.example/bends?page=3',
+  );
   await page.keyboard.press('Enter');
   const link = hand.getByRole('link', { name: 'Bends, page 3' });
   await expect(link).toHaveAttribute('href', 'https://rivers.example/bends?page=3');

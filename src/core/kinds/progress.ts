@@ -29,5 +29,8 @@ export function progressOfAnswer(face: Face, answer: Answer | null): Progress {
     : wholeProgress(face, answer);
 }
 
+/** Whether an answer has parts that can each be there or not. */
+export const hasParts = (face: Pick<Face, 'kind'>): boolean => Object.hasOwn(IN_PARTS, face.kind);
+
 /** Whether a student is asked for anything: notes ask for nothing. */
 export const asksFor = (face: Pick<Face, 'kind'>): boolean => face.kind !== 'note';

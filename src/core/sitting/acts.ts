@@ -41,7 +41,15 @@ type Acts = Pick<QuizStanding, 'windows' | 'granted'>;
 
 /** Why an act cannot be done as things stand. */
 export type ActProblem =
-  'nothingRuns' | 'notLocked' | 'noLimit' | 'nothingDone' | 'notOnScreen' | 'stillRuns' | 'closed' | 'past';
+  | 'nothingRuns'
+  | 'notLocked'
+  | 'noLimit'
+  | 'nothingDone'
+  | 'notOnScreen'
+  | 'stillRuns'
+  | 'closed'
+  | 'past'
+  | 'noTimeLeft';
 
 /** What an act writes: null where it leaves something as it is. */
 export interface Acted {
@@ -141,6 +149,7 @@ export function actFor(acts: Acts, here: Situation, act: SittingAct): Outcome {
       const problem = untilProblem(here, act.until);
       if (problem) return no(problem);
       const left = minutesLeft(last, window);
+      if (left !== null && left + act.minutes <= 0) return no('noTimeLeft');
       const reopened = { at: now, minutes: left === null ? null : left + act.minutes };
       const after = { ...last, handedInAt: null, reopened };
       return {

@@ -203,7 +203,7 @@ export default function HandBack() {
               ? failure
                 ? ''
                 : 'Marking …'
-              : `${seeing} of ${count(rows.length, 'student')} see some of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
+              : `${seeing} of ${count(rows.length, 'student')} ${rows.length === 1 ? 'sees' : 'see'} some of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
           </p>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
           {rows !== null && rows.length > 0 && <NeverOpened />}

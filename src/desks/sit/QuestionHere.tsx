@@ -1,4 +1,4 @@
-import { asksFor } from '@/core/kinds/progress';
+import { asksFor, hasParts } from '@/core/kinds/progress';
 import { Suspense, type RefObject } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
@@ -41,7 +41,7 @@ export function QuestionHere(props: Props) {
         {isNote
           ? `${at + 1} of ${of} · to read, nothing to answer`
           : `Question ${at + 1} of ${of} · ${pointsWord(question.points)}`}
-        {MUST[question.mustAnswer]}
+        {MUST[question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer]}
       </p>
       <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
         <RichText

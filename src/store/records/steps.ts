@@ -8,6 +8,8 @@ import { writeChanges } from './write';
 
 /** Edits of one field in one tab that follow each other within this time are undone together, in ms. */
 const JOIN_WITHIN = 2000;
+/** A step ends after so long, however fast somebody goes on: nobody loses a page of text by one undo. In ms. */
+const LONGEST_STEP = 10_000;
 const KEPT_STEPS = 500;
 
 /** What an edit is called in the history, and the field whose quick successive edits belong together. */
@@ -37,11 +39,14 @@ export const stepsUndone = (scope: string) => steps(scope, 1);
 export const standingStep = (scope: string, seq: number) =>
   db.history.where('[quizId+undone+seq]').equals([scope, 0, seq]).first();
 
-/** Whether a moment was just now; not where the clock has gone back behind it. */
-function isShortlyAfter(at: number): boolean {
+/** Whether a moment was less than so long ago; not where the clock has gone back behind it. */
+function isWithin(at: number, longest: number): boolean {
   const since = now() - at;
-  return since >= 0 && since < JOIN_WITHIN;
+  return since >= 0 && since < longest;
 }
+
+/** The last edit of this tab, and the step that it is part of. A step's own time is when it began. */
+let lastEdit: { readonly step: number; readonly at: number } | null = null;
 
 function joined(
   last: HistoryRecord | undefined,
@@ -54,7 +59,10 @@ function joined(
     last.tab === TAB &&
     last.field === label.field &&
     label.field !== '' &&
-    isShortlyAfter(last.at) &&
+    last.id !== undefined &&
+    lastEdit?.step === last.id &&
+    isWithin(lastEdit.at, JOIN_WITHIN) &&
+    isWithin(last.at, LONGEST_STEP) &&
     last.changes.length === 1 &&
     changes.length === 1 &&
     last.changes[0]?.kind === changes[0]?.kind
@@ -76,10 +84,11 @@ export async function record(
   if (last && joined(last, label, changes)) {
     const before = (last.changes[0] as RecordChange).before;
     const merged = { ...(changes[0] as RecordChange), before } as RecordChange;
-    await db.history.put({ ...last, at: now(), seq, changes: [merged] });
+    await db.history.put({ ...last, seq, changes: [merged] });
+    lastEdit = { step: last.id as number, at: now() };
     return seq;
   }
-  await db.history.add({
+  const step = await db.history.add({
     quizId: scope,
     seq,
     at: now(),
@@ -88,6 +97,7 @@ export async function record(
     changes: [...changes],
     ...label,
   });
+  lastEdit = { step: step as number, at: now() };
   const surplus = (await stepsThatStand(scope).count()) - KEPT_STEPS;
   if (surplus > 0) await db.history.bulkDelete(await stepsThatStand(scope).limit(surplus).primaryKeys());
   return seq;

@@ -93,6 +93,7 @@ describe('what the teacher does for one student', () => {
     ['give back what is running', {}, { act: 'giveBack', minutes: 5, until: null }, 'stillRuns'],
     ['give back a paper from a file', { made: [attempt({ handedInAt: 1, source: 'file' })] }, { act: 'giveBack', minutes: 5, until: null }, 'notOnScreen'],
     ['give back in a window that is over', { made: [done], window: timed(at(110)) }, { act: 'giveBack', minutes: 5, until: null }, 'closed'],
+    ['give back with nothing of the time left, and no more', { made: [attempt({ handedInAt: at(140) })], now: at(150) }, { act: 'giveBack', minutes: 0, until: null }, 'noTimeLeft'],
     ['collect what is handed in', { made: [done] }, { act: 'collect' }, 'nothingRuns'],
     ['collect what has run out', { now: at(140) }, { act: 'collect' }, 'nothingRuns'],
   ]; // prettier-ignore

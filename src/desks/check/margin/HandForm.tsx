@@ -3,7 +3,7 @@ import { compare, type Fraction } from '@/core/figures/fraction';
 import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
 import { removeOverride, setOverride } from '@/store/work/overrides';
-import { points } from '@/ui/words/figures';
+import { points, pointsWord } from '@/ui/words/figures';
 import { notify } from '@/ui/widgets/press/notices';
 import { PointsField } from '@/ui/widgets/fields/PointsField';
 import { run, usePress } from '@/ui/widgets/press/press';
@@ -65,7 +65,7 @@ export function HandForm({ opened, attemptId, questionId, possible, onSaved, onR
           most={1000}
           onChange={setOwn}
         />{' '}
-        of {points(possible)} points
+        of {pointsWord(possible)}
       </p>
       {above && <p className="text-[13.5px] text-saffron-text">That is more than the question is worth.</p>}
       <input

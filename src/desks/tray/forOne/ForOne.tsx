@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { SittingAct } from '@/core/sitting/acts';
+import { isFinished } from '@/core/quiz/times/window';
 import { showAspects } from '@/store/quiz/standing';
 import { now } from '@/device/clock';
 import { undoStep } from '@/store/undo/undo';
@@ -24,12 +25,16 @@ interface FieldsProps {
   readonly onGive: (given: Given) => void;
   /** Whether anything uses the minutes. */
   readonly timed: boolean;
+  /** Whether there need be none. */
+  readonly mayBeNone: boolean;
 }
 
 const MINUTES = [5, 10, 15, 20, 30, 45, 60];
+/** More for whoever is at it, where nothing else is chosen. */
+const USUAL_MINUTES = 20;
 
 /** The minutes and the end that the presses below use. */
-function Fields({ given, onGive, timed }: FieldsProps) {
+function Fields({ given, onGive, timed, mayBeNone }: FieldsProps) {
   const { zone } = useQuiz().quiz.content;
   const [text, setText] = useState(() => toWallField(given.until, zone));
   const type = (typed: string) => {
@@ -47,6 +52,7 @@ function Fields({ given, onGive, timed }: FieldsProps) {
             value={given.minutes}
             onChange={(event) => onGive({ ...given, minutes: Number(event.target.value) })}
           >
+            {mayBeNone && <option value={0}>none</option>}
             {MINUTES.map((minutes) => (
               <option key={minutes} value={minutes}>
                 {minutes} minutes
@@ -148,7 +154,11 @@ export function ForOne({ row, onClose }: { readonly row: TrayRow; readonly onClo
   const { quiz, attemptsSeq } = useQuiz();
   const { zone } = quiz.content;
   const [at] = useState(now);
-  const [given, setGiven] = useState<Given>(() => ({ minutes: 20, until: tomorrow(row, at, zone) }));
+  const [given, setGiven] = useState<Given>(() => ({
+    // What is given back goes on with the time that was left, unless more is chosen.
+    minutes: isFinished(row.state) ? 0 : USUAL_MINUTES,
+    until: tomorrow(row, at, zone),
+  }));
   const offers = offersFor(row, given, at);
   const acts = offers.map(({ act }) => act);
   const { value, failure, again } = useFreshQuery(
@@ -171,7 +181,7 @@ export function ForOne({ row, onClose }: { readonly row: TrayRow; readonly onClo
   return (
     <Dialog title={row.name} onClose={onClose} wide>
       <p className="caption figures -mt-3 mb-4">{standsWords(row, zone)}.</p>
-      <Fields given={given} onGive={setGiven} timed={uses} />
+      <Fields given={given} onGive={setGiven} timed={uses} mayBeNone={isFinished(row.state)} />
       <Told told={value?.told ?? []} name={row.name} />
       {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
       <ul className="mt-4 border-b border-hair">

@@ -53,6 +53,7 @@ export const PROBLEMS: Readonly<Record<ActProblem, string>> = {
   stillRuns: 'It is still being worked at.',
   closed: 'The quiz has closed for this student. Choose a later end.',
   past: 'That time has passed. Choose a later one.',
+  noTimeLeft: 'Nothing of the time was left. Choose how many minutes more there are.',
 };
 
 const scoreOf = ({ score, outOf }: NonNullable<ActEffect['before']>): string =>
