@@ -19,7 +19,7 @@ const gzipped = promisify(gzip);
 /** What the pages where a visit begins name in their head. */
 function waitedFor(folder) {
   const named = BEGINNINGS.flatMap((page) =>
-    [...readFileSync(join(folder, page), 'utf8').matchAll(/<link [^>]*href="\/([^"]+)"/g)].map(([, path]) =>
+    [...readFileSync(join(folder, page), 'utf8').matchAll(/"\/(_astro\/[^"]+)"/g)].map(([, path]) =>
       join(folder, path),
     ),
   );

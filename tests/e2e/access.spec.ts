@@ -1,5 +1,5 @@
 import { expectAccessible } from './accessible';
-import { expect, openDemo, test } from './support';
+import { DEMO, expect, openDemo, test } from './support';
 
 test('the Shelf, and pages that are not there', async ({ page }) => {
   await page.goto('/');
@@ -136,4 +136,23 @@ test('a whole paper can be sat with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Tab');
   await page.keyboard.type('oxbow lake');
   await expect(page.getByRole('textbox')).toHaveValue('oxbow lake');
+});
+
+test.describe('in the dark look', () => {
+  test.use({ colorScheme: 'dark' });
+
+  for (const [name, address, seen] of [
+    ['a slip', '/sit/?quiz=demo-floods&ticket=ticket-of-demo-1', 'heading'],
+    ['the table of Check', `${DEMO}#check`, 'rowheader'],
+  ] as const)
+    test(`paper is white and ink is black: ${name}`, async ({ page }) => {
+      await page.goto(address);
+      await expect(page.getByRole(seen).first()).toBeVisible();
+      await page.emulateMedia({ media: 'print', colorScheme: 'dark' });
+      const [ink, paper] = await page.evaluate(() => [
+        getComputedStyle(document.body).color,
+        getComputedStyle(document.documentElement).backgroundColor,
+      ]);
+      expect([ink, paper]).toEqual(['rgb(0, 0, 0)', 'rgb(255, 255, 255)']);
+    });
 });

@@ -153,7 +153,9 @@ async function writeOthers(page: Page): Promise<void> {
   await dialog.getByLabel('Picture file').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer });
   await dialog.getByLabel(/^Description/).fill('A river in one colour');
   await enter(dialog.getByRole('button', { name: 'Insert picture' }));
-  await enter(hand.getByRole('button', { name: 'Add an area: ellipse' }));
+  await enter(hand.getByRole('button', { name: 'Ellipse' }));
+  await expect(hand.getByLabel('Name of area 1')).toHaveCount(0);
+  await enter(hand.getByRole('button', { name: 'put one in the middle' }));
   await hand.getByLabel('Name of area 1').fill('the middle');
   const area = hand.getByRole('button', { name: /^the middle: from/ });
   await area.focus();

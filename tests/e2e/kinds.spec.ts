@@ -276,7 +276,11 @@ test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged
   await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 40% / 95%');
   await area.press('Delete');
   await expect(area).toHaveCount(0);
-  await hand.getByRole('button', { name: 'Add an area: polygon' }).click();
+  // A tool is chosen, and adds nothing before it is used.
+  await hand.getByRole('button', { name: 'Polygon' }).click();
+  await expect(hand.getByRole('button', { name: 'Polygon' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(hand.getByLabel('Name of area 4')).toHaveCount(0);
+  await hand.getByRole('button', { name: 'put one in the middle' }).click();
   await hand.getByRole('button', { name: 'Add a corner behind corner 1 of area 4' }).click();
   await expect(hand.getByText('4 corners')).toBeVisible();
 

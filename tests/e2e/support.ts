@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 
-/** Every test fails on a console error, an uncaught error, or anything that the content policy refused. */
+/** Every test fails on a console error, a warning about preloads, an uncaught error, or anything that the content policy refused. */
 export const test = base.extend<{ quiet: void; allowedErrors: RegExp[] }>({
   allowedErrors: [[], { option: true }],
   quiet: [
@@ -16,7 +16,8 @@ export const test = base.extend<{ quiet: void; allowedErrors: RegExp[] }>({
         });
       });
       context.on('console', (message) => {
-        if (message.type() === 'error') note(message.text());
+        const isPreload = message.type() === 'warning' && message.text().includes('preload');
+        if (message.type() === 'error' || isPreload) note(message.text());
       });
       context.on('weberror', (error) => note(error.error().message));
       await use();

@@ -109,13 +109,16 @@ interface ToolsProps {
 
 const Tools = ({ tool, onTool, onPicture }: ToolsProps) => (
   <div className="mt-3 mb-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
-    <span className="label-small">Areas, drawn on the picture. Add</span>
+    <span className="label-small" id="area-tools">
+      Areas, drawn on the picture as
+    </span>
     {TOOLS.map(([kind, words, Icon]) => (
       <button
         key={kind}
         type="button"
         className={`btn btn-xs ${tool === kind ? 'btn-primary' : 'btn-outline'}`}
-        aria-label={`Add an area: ${words.toLowerCase()}`}
+        aria-pressed={tool === kind}
+        aria-describedby="area-tools"
         onClick={() => onTool(kind)}
       >
         <Icon size={13} aria-hidden /> {words}
@@ -140,6 +143,11 @@ export const Write: Faces<SpotQuestion>['Write'] = ({ question, onChange }) => {
     put([...areas, area]);
     setHand(area.id);
   };
+  const addInTheMiddle = () => {
+    // Each new one a little further, so that none lies hidden below another.
+    const at = 350 + 40 * (areas.length % 6);
+    add(shapeBetween(tool, { x: at, y: at }, { x: at + 200, y: at + 200 }));
+  };
   const remove = (area: Area) => put(areas.filter(({ id }) => id !== area.id));
   const dialog = choosing && (
     <PictureDialog
@@ -162,16 +170,7 @@ export const Write: Faces<SpotQuestion>['Write'] = ({ question, onChange }) => {
     );
   return (
     <div>
-      <Tools
-        tool={tool}
-        onTool={(kind) => {
-          setTool(kind);
-          // Each new one a little further, so that none lies hidden below another.
-          const at = 350 + 40 * (areas.length % 6);
-          add(shapeBetween(kind, { x: at, y: at }, { x: at + 200, y: at + 200 }));
-        }}
-        onPicture={() => setChoosing(true)}
-      />
+      <Tools tool={tool} onTool={setTool} onPicture={() => setChoosing(true)} />
       <AreasOnPicture
         picture={picture}
         areas={areas}
@@ -184,8 +183,11 @@ export const Write: Faces<SpotQuestion>['Write'] = ({ question, onChange }) => {
         onRemove={remove}
       />
       <p className="caption mt-1">
-        Drag on the picture to draw one; drag an area or its corners to change it. Arrow keys move what has
-        the focus.
+        Drag on the picture to draw one, or{' '}
+        <button type="button" className="link-text cursor-pointer" onClick={addInTheMiddle}>
+          put one in the middle
+        </button>
+        ; drag an area or its corners to change it. Arrow keys move what has the focus.
       </p>
       <ul className="mt-1">
         {areas.map((area, at) => (
