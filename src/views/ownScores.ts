@@ -1,5 +1,5 @@
 import { MarkedClass, ofAttempt } from '@/core/checking/classWork';
-import { effectBetween } from '@/core/checking/effect';
+import { effectBetween, type Effect } from '@/core/checking/effect';
 import { multiply, type Fraction } from '@/core/figures/fraction';
 import { kindOf } from '@/core/kinds';
 import type { Override } from '@/core/quiz/work/override';
@@ -20,11 +20,8 @@ export interface OwnScores {
 }
 
 /** What own scores for many would do to the recorded scores. */
-export interface OwnEffect {
+export interface OwnEffect extends Pick<Effect, 'up' | 'down' | 'waitedInVain' | 'willWait' | 'unchanged'> {
   readonly answers: number;
-  readonly up: number;
-  readonly down: number;
-  readonly unchanged: number;
 }
 
 /** Questions in which an own score has an effect. */
@@ -69,8 +66,8 @@ export async function ownScoresEffect(quizId: string, wanted: OwnScores): Promis
     overrides.set(override.attemptId, { ...own, [override.questionId]: override });
   }
   const after = new MarkedClass(marked.paper, { ...marked.work, overrides }, marked.columns, marked.sheets);
-  const { up, down, unchanged } = effectBetween(marked, after);
-  return { answers: given.length, up, down, unchanged };
+  const { up, down, waitedInVain, willWait, unchanged } = effectBetween(marked, after);
+  return { answers: given.length, up, down, waitedInVain, willWait, unchanged };
 }
 
 /** Since when nothing waited in attempts, where the plan asks for it and their scores tell it: another own score would not. */

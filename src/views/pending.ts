@@ -41,6 +41,9 @@ export interface Pending {
   readonly keyed: readonly KeyedStep[];
   readonly up: number;
   readonly down: number;
+  /** Of those whose score stays: whose answers waited and will wait no more, earning nothing; whose answers will wait. */
+  readonly waitedInVain: number;
+  readonly willWait: number;
   readonly unchanged: number;
   /** The first of those whose score or waiting points change: largest rise first, those who rise alike by name. */
   readonly students: readonly NamedChange[];
@@ -74,6 +77,8 @@ const nothing = (undoable: number | null): Pending => ({
   keyed: [],
   up: 0,
   down: 0,
+  waitedInVain: 0,
+  willWait: 0,
   unchanged: 0,
   students: [],
   changed: [],
@@ -130,7 +135,7 @@ export async function pending(quizId: string): Promise<Pending> {
     const name = student?.name ?? 'Removed student';
     return { ...change, name, apart: disambiguator(student, twice), seen: seeing.has(change.studentId) };
   };
-  const { up, down, unchanged } = effect;
+  const { up, down, waitedInVain, willWait, unchanged } = effect;
   const risen = (a: NamedChange, b: NamedChange) => compare(gainOf(b), gainOf(a)) || byName(a, b);
   const all = effect.changes.map(named).sort(risen);
   const students = all.slice(0, MOST_NAMED);
@@ -150,6 +155,8 @@ export async function pending(quizId: string): Promise<Pending> {
     keyed: standing,
     up,
     down,
+    waitedInVain,
+    willWait,
     unchanged,
     students,
     changed: all.map(({ studentId }) => studentId),

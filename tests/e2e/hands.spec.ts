@@ -149,3 +149,25 @@ test('the first press on Write takes the question that is pressed, however soon 
     await goTo(page, 'Check');
   }
 });
+
+test('keys work on Check on arrival, by address and by its station, without a press before', async ({
+  page,
+}) => {
+  await openDemo(page, 'check');
+  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText('Karl Mead, question 8')).toHaveCount(0);
+  await page.keyboard.press('b');
+  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+  await page.keyboard.press('h');
+  await expect(page.getByLabel('Your own points')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Your own points')).toHaveCount(0);
+  await page.keyboard.press('4');
+  await expect(page.getByRole('button', { name: 'By hand' })).toHaveAttribute('aria-pressed', 'true');
+  await goTo(page, 'Tray');
+  await goTo(page, 'Check');
+  await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText('Karl Mead, question 8')).toHaveCount(0);
+});

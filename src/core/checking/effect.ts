@@ -19,6 +19,10 @@ export interface OverrideChange {
 export interface Effect {
   readonly up: number;
   readonly down: number;
+  /** Of those whose score stays: whose answers waited and will wait no more, earning nothing; whose answers will wait. */
+  readonly waitedInVain: number;
+  readonly willWait: number;
+  /** Those of whom nothing changes. */
   readonly unchanged: number;
   /** Those whose score or waiting points change, largest rise first, those who rise alike by student. */
   readonly changes: readonly ScoreChange[];
@@ -89,11 +93,16 @@ export function effectBetween(before: MarkedClass, after: MarkedClass): Effect {
     (score) =>
       gainOf(score).n !== 0 || maximumMoves(score) || compare(score.waitingBefore, score.waitingAfter) !== 0,
   );
+  const still = scores
+    .filter((score) => gainOf(score).n === 0)
+    .map(({ waitingBefore, waitingAfter }) => compare(waitingBefore, waitingAfter));
   const kept = new Set(before.columns);
   return {
     up: rises.filter((rise) => rise > 0).length,
     down: rises.filter((rise) => rise < 0).length,
-    unchanged: rises.filter((rise) => rise === 0).length,
+    waitedInVain: still.filter((order) => order > 0).length,
+    willWait: still.filter((order) => order < 0).length,
+    unchanged: still.filter((order) => order === 0).length,
     changes: moved.sort((a, b) => compare(gainOf(b), gainOf(a)) || (a.studentId < b.studentId ? -1 : 1)),
     overrides: overrideChanges(before, after),
     marked: after.columns.filter((column) => !kept.has(column)).map((column) => column.question.id),

@@ -144,6 +144,22 @@ function useAside(waits: boolean, onAsked: () => void) {
   return { aside: chosen === 'effect' && !waits ? 'answer' : chosen, setAside };
 }
 
+/** True where nothing on a page has the focus but what led to it. */
+function isArriving(): boolean {
+  const held = document.activeElement;
+  return held === null || held === document.body || held.closest('nav') !== null;
+}
+
+/** On arrival the answer at hand has the focus, so that keys work at once; a touched screen has none. */
+function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => void): void {
+  const arrived = useRef(false);
+  useEffect(() => {
+    if (arrived.current || !place) return;
+    arrived.current = true;
+    if (!narrow && isArriving()) go(place);
+  }, [place, narrow, go]);
+}
+
 /** The papers and their margin; keys act on the answer at hand. */
 function Papers({ table: named }: { readonly table: CheckTable }) {
   const { pending } = useQuiz();
@@ -162,6 +178,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);
   const { place, went, choose, go, keys, ...acting } = usePlace(rows, columns, view, margin);
   const narrow = useNarrow('tablet');
+  useArrival(place, narrow, go);
   const row = rows.find((one) => one.attemptId === place?.attemptId);
   const turnTo = (next: View) => {
     setChosen((before) => ({ ...before, view: next }));

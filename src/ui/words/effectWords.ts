@@ -1,21 +1,24 @@
 import { gainOf, maximumMoves, type ScoreChange } from '@/core/checking/gain';
-import { divide, type Fraction } from '@/core/figures/fraction';
+import { compare, divide, type Fraction } from '@/core/figures/fraction';
 import type { Pending } from '@/workers/classDesk';
 import { count, percent, points } from './figures';
 
-/** How many go up, down, or stay. */
-export function effectWords({ up, down, unchanged }: Pick<Pending, 'up' | 'down' | 'unchanged'>): string {
-  if (up + down === 0) return 'No score changes';
+type Counts = Pick<Pending, 'up' | 'down' | 'unchanged' | 'waitedInVain' | 'willWait'>;
+
+/** How many go up, down, or stay; whose answers will wait no more, or will. */
+export function effectWords({ up, down, unchanged, waitedInVain, willWait }: Counts): string {
   const parts = [
     up > 0 ? `${count(up, 'student')} up` : '',
     down > 0 ? `${count(down, 'student')} down` : '',
-  ];
-  return `${parts.filter(Boolean).join(', ')}, ${unchanged} unchanged`;
+    waitedInVain > 0 ? `${count(waitedInVain, 'student')} with nothing for what waited` : '',
+    willWait > 0 ? `${count(willWait, 'student')} with more that waits for you` : '',
+  ].filter(Boolean);
+  return parts.length === 0 ? 'No score changes' : `${parts.join(', ')}, ${unchanged} unchanged`;
 }
 
 /** What moves for one student, as it is written. */
 export function changeWords(change: ScoreChange) {
-  const { before, after, outOfBefore, outOfAfter, waitingAfter } = change;
+  const { before, after, outOfBefore, outOfAfter, waitingBefore, waitingAfter } = change;
   const gain = gainOf(change);
   const moves = maximumMoves(change);
   const score = (value: Fraction, outOf: Fraction) =>
@@ -25,5 +28,7 @@ export function changeWords(change: ScoreChange) {
     after: score(after, outOfAfter),
     gain: `${gain.n > 0 ? '+' : ''}${moves ? percent(gain) : points(gain)}`,
     waiting: waitingAfter.n > 0 ? points(waitingAfter) : '',
+    /** Points that waited and will not any more, where nothing else shows that. */
+    waited: gain.n === 0 && compare(waitingBefore, waitingAfter) > 0 ? points(waitingBefore) : '',
   };
 }

@@ -1,3 +1,4 @@
+import { effectWords } from '@/ui/words/effectWords';
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
@@ -76,6 +77,21 @@ describe('the effect of a change', () => {
       ['cem', '1', '2'],
     ]);
     assert.equal(after.columns[1], live.columns[1]);
+  });
+  test('what waited and will wait no more is a change, and so is what will wait', () => {
+    const waits = (forms: string[], unmatched: 'waits' | 'wrong') => ({ ...lake(forms), unmatched });
+    const three = ['ann', 'ben', 'cem'].map((id) => attempt(id, { q1: typed(`a ${id} lake`) }));
+    const live = new MarkedClass(paperOf([waits(['oxbow lake'], 'waits')]), workOf(three));
+    const accepted = underPaper(live, paperOf([waits(['oxbow lake', 'a ann lake'], 'wrong')]));
+    const effect = effectBetween(live, accepted);
+    assert.deepEqual(
+      [effect.up, effect.down, effect.waitedInVain, effect.willWait, effect.unchanged, effect.changes.length],
+      [1, 0, 2, 0, 0, 3],
+    );
+    assert.equal(effectWords(effect), '1 student up, 2 students with nothing for what waited, 0 unchanged');
+    const back = effectBetween(accepted, live);
+    assert.deepEqual([back.up, back.down, back.waitedInVain, back.willWait], [0, 1, 0, 2]);
+    assert.equal(effectWords({ ...back, down: 0 }), '2 students with more that waits for you, 0 unchanged');
   });
   test('the best of two attempts is recorded: a change to the other one alters nothing', () => {
     const two = [attempt('ann', { q1: typed('oxbow lake') }), attempt('ann', { q2: typed('levee') }, 2)];

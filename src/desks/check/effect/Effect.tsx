@@ -70,7 +70,7 @@ function Gathered({ pending }: { readonly pending: Pending }) {
 
 /** Who goes from what to what. */
 function Change({ change }: { readonly change: NamedChange }) {
-  const { before, after, waiting } = changeWords(change);
+  const { before, after, waiting, waited } = changeWords(change);
   return (
     <li className="border-b border-line py-1 text-[14px]">
       <span className="flex items-baseline gap-3">
@@ -82,10 +82,12 @@ function Change({ change }: { readonly change: NamedChange }) {
           <span className="sr-only">becomes</span> <strong>{after}</strong>
         </span>
       </span>
-      {(change.seen || waiting) && (
+      {(change.seen || waiting || waited) && (
         <span className="caption block text-right">
           {change.seen && 'has seen the old score'}
-          {change.seen && waiting && ', '}
+          {change.seen && (waiting || waited) && ', '}
+          {waited && `nothing for ${waited} that waited`}
+          {waited && waiting && ', '}
           {waiting && `${waiting} not marked yet`}
         </span>
       )}
