@@ -79,6 +79,8 @@ export interface CheckRow {
   readonly recorded: RecordedTotal | null;
   /** True where this attempt stands for the student. */
   readonly stands: boolean;
+  /** True where it is in sums and figures: the one that stands, or one of those whose mean is recorded. */
+  readonly figures: boolean;
   readonly source: Attempt['source'];
   readonly cells: readonly CheckCell[];
 }
@@ -111,8 +113,10 @@ export interface CheckTable {
   readonly outOf: Fraction;
   /** The classes that take the quiz where there are several, and their groups. */
   readonly circles: readonly Circle[];
-  /** Papers that count. */
+  /** Papers that are in the figures. */
   readonly counted: number;
+  /** Students who have a paper here. */
+  readonly students: number;
   readonly waiting: number;
   /** True where somebody has more than one attempt. */
   readonly several: boolean;
@@ -154,6 +158,16 @@ class Cells {
   }
 }
 
+/** Whether an attempt is in sums and figures: it counts, and no other one of the student stands instead. */
+const isFigured = (
+  { counted, recorded }: NamedWork,
+  { attempt, notCounted }: Pick<NamedWork['sheets'][number], 'attempt' | 'notCounted'>,
+): boolean => notCounted === null && recorded !== null && (counted === null || counted === attempt);
+
+/** The attempts of everyone that are in figures. */
+const figured = (all: readonly NamedWork[]): NamedWork['sheets'][number][] =>
+  all.flatMap((work) => work.sheets.filter((sheet) => isFigured(work, sheet)));
+
 function rowsOf(
   work: NamedWork,
   questions: readonly Question[],
@@ -172,6 +186,7 @@ function rowsOf(
       notCounted,
       recorded: work.recorded,
       stands: work.counted === attempt,
+      figures: isFigured(work, { attempt, notCounted }),
       source: attempt.source,
       cells: questions.flatMap((question, index) =>
         kindOf(question).asks ? [cells.of(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
@@ -190,9 +205,7 @@ export const waitingIn = (all: readonly NamedWork[]): number =>
 /** How the answers that count came out, by question. */
 export async function spreads(quizId: string): Promise<Record<string, Spread>> {
   const live = await liveClass(quizId);
-  const counted = workOf(live)
-    .flatMap(({ sheets }) => sheets)
-    .filter(({ notCounted }) => notCounted === null);
+  const counted = figured(workOf(live));
   return Object.fromEntries(
     live.paper.questions.map(({ id }, index) => [
       id,
@@ -207,8 +220,7 @@ export async function answersTo(quizId: string, questionId: string): Promise<Giv
   const question = live.paper.questions.find(({ id }) => id === questionId);
   if (!question) return [];
   const given = new Map<string, { answer: Answer | null; times: number }>();
-  for (const { attempt, notCounted } of workOf(live).flatMap(({ sheets }) => sheets)) {
-    if (notCounted !== null) continue;
+  for (const { attempt } of figured(workOf(live))) {
     const answer = valueAt(attempt.answers, questionId) ?? null;
     const key =
       answer === null
@@ -270,7 +282,8 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
     ),
     outOf: outOfPaper(paper),
     circles: await circlesOf(live.quiz.standing.setTo, new Set(work.map(({ studentId }) => studentId))),
-    counted: rows.filter((row) => row.notCounted === null).length,
+    counted: rows.filter((row) => row.figures).length,
+    students: work.length,
     waiting: waitingIn(work),
     several: work.some((one) => one.sheets.length > 1),
   };
@@ -298,9 +311,9 @@ export function checkRows(quizId: string, token: number, from: number, to: numbe
   return kept?.token === token ? kept.table.rows.slice(from, to) : null;
 }
 
-/** The mean share of a question over the attempts that count; null while there is none. */
+/** The mean share of a question over the attempts that are in figures; null while there is none. */
 const shareOf = (rows: readonly CheckRow[], index: number): number | null =>
-  meanShare(rows.flatMap((row) => (row.notCounted === null ? (row.cells[index] ?? []) : [])));
+  meanShare(rows.flatMap((row) => (row.figures ? (row.cells[index] ?? []) : [])));
 
 /** One answer of the class opened: what was given, how it came to its points, and the teacher's own score. */
 export interface OpenedAnswer {

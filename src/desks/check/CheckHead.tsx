@@ -127,6 +127,13 @@ function Tools({
   );
 }
 
+/** How many papers are marked; with several of one student, of how many students, and how many are in the figures. */
+function markedWords({ rows, counted, students, several }: CheckTable): string {
+  const out = rows.length - counted;
+  if (!several) return `${count(counted, 'paper')} marked${out > 0 ? `, ${out} not counted` : ''}`;
+  return `${count(rows.length, 'paper')} of ${count(students, 'student')} marked${out > 0 ? `, ${counted} of them in the figures` : ''}`;
+}
+
 /** What is marked, the views, and which papers they show. */
 export function Head(props: HeadProps) {
   const { table, chosen, onView, onGo, onTyped } = props;
@@ -138,8 +145,7 @@ export function Head(props: HeadProps) {
         <div className="flex-1 max-sm:basis-full">
           <h1 className="station-title">Check</h1>
           <p className="caption figures mt-1 text-balance max-sm:mt-0">
-            {count(table.counted, 'paper')} marked
-            {table.counted < table.rows.length && `, ${table.rows.length - table.counted} not counted`}
+            {markedWords(table)}
             {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
           </p>
         </div>

@@ -118,9 +118,9 @@ export function sumOf(rows: readonly CheckRow[], amount: (row: CheckRow) => Frac
   return [...over].reduce<Fraction>((sum, [d, n]) => add(sum, { n, d }), ZERO);
 }
 
-/** The sums over the papers shown that count. */
+/** The sums over the papers shown that are in figures. */
 export function sumsOf(rows: readonly CheckRow[], columns: number): Sums {
-  const counted = rows.filter(({ notCounted }) => notCounted === null);
+  const counted = rows.filter(({ figures }) => figures);
   const column = (at: number): Fraction => sumOf(counted, ({ cells }) => cells[at]?.earned ?? ZERO);
   return {
     papers: counted.length,

@@ -1,6 +1,8 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
+import { sumsOf } from '@/desks/check/rows';
+import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 import { anHourIn, begin, hand, quiz, sit } from '../support/openQuiz';
 
@@ -22,4 +24,28 @@ test('who works at a second attempt has handed in, and is counted so', async () 
       ['notOpened', false],
     ],
   );
+});
+
+test('of two attempts the one that stands is in the figures; of a mean both are', async () => {
+  for (const [counts, papers, share] of [
+    ['best', 2, 1],
+    ['latest', 2, 0.5],
+    ['mean', 3, 2 / 3],
+  ] as const) {
+    await anHourIn();
+    const id = await quiz({ attempts: { most: 2, counts } });
+    await sit(id, 's1', 'silt');
+    await sit(id, 's1', 'mud');
+    await sit(id, 's2', 'silt');
+    const table = await checkTable(id);
+    assert.deepEqual([table.counted, table.students, table.rows.length], [papers, 2, 3], counts);
+    assert.ok(Math.abs((table.questions[0]?.share ?? NaN) - share) < 1e-9, counts);
+    assert.equal(sumsOf(table.rows, 1).papers, papers, counts);
+    const [spread] = Object.values(await classDesk.spreads(id));
+    assert.equal(
+      Object.values(spread ?? {}).reduce((sum, n) => sum + n, 0),
+      papers,
+      counts,
+    );
+  }
 });

@@ -58,7 +58,7 @@ export function afterOf(
 
 /** The sums as they would be: of the columns in which something changes, and of the totals. */
 export function sumsAfter(rows: readonly CheckRow[], sums: Sums, after: After): Sums {
-  const counted = rows.filter(({ notCounted }) => notCounted === null);
+  const counted = rows.filter(({ figures }) => figures);
   return {
     ...sums,
     columns: sums.columns.map((sum, column) =>
@@ -72,11 +72,11 @@ export function sumsAfter(rows: readonly CheckRow[], sums: Sums, after: After): 
   };
 }
 
-/** The mean share of a column as it would be, of all papers that count. */
+/** The mean share of a column as it would be, of all papers that are in figures. */
 export const shareAfter = (rows: readonly CheckRow[], column: number, after: After): number | null =>
   meanShare(
     rows.flatMap((row) => {
       const cell = row.cells[column];
-      return row.notCounted === null && cell ? [after.cell(row.attemptId, column) ?? cell] : [];
+      return row.figures && cell ? [after.cell(row.attemptId, column) ?? cell] : [];
     }),
   );

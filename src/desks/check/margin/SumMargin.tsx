@@ -26,7 +26,7 @@ function amounts(earned: readonly Fraction[]): [amount: Fraction, times: number]
 /** What the sum of a question is made of. */
 function OfQuestion({ table, rows, column }: Props) {
   const question = table.questions[column];
-  const counted = useMemo(() => rows.filter(({ notCounted }) => notCounted === null), [rows]);
+  const counted = useMemo(() => rows.filter(({ figures }) => figures), [rows]);
   const cells = counted.flatMap(({ cells: all }) => all[column] ?? []);
   const sum = cells.reduce<Fraction>((all, { earned }) => add(all, earned), ZERO);
   const possible = multiply(question?.points ?? ZERO, { n: counted.length, d: 1 });

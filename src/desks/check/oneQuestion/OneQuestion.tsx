@@ -157,7 +157,7 @@ export function OneQuestion(props: ViewProps) {
     () => everyone && everyone.map((group) => ({ ...group, bundles: bundlesShown(group.bundles, rows) })),
     [everyone, rows],
   );
-  const counted = useMemo(() => props.rows.filter(({ notCounted }) => notCounted === null), [props.rows]);
+  const counted = useMemo(() => props.rows.filter(({ figures }) => figures), [props.rows]);
   const question = table.questions[column];
   const hand = useAtHand(id, groups, place.attemptId);
   const { judged, own } = hand;
