@@ -37,13 +37,34 @@ function bySection({ questions, content }: Paper): Question[][] {
   return groups;
 }
 
-/** The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them, each within its section. */
+/** Questions with the notes before them, which are read before just these; notes behind the last one by themselves. */
+function withTheirNotes(questions: readonly Question[]): Question[][] {
+  const groups: Question[][] = [];
+  let notes: Question[] = [];
+  for (const question of questions) {
+    notes.push(question);
+    if (!kindOf(question).asks) continue;
+    groups.push(notes);
+    notes = [];
+  }
+  return notes.length > 0 ? [...groups, notes] : groups;
+}
+
+/**
+ * The places that questions of a paper take for one attempt: all in their own, unless the quiz shuffles them, each within its
+ * section, with the notes that stand before it. In attempts of earlier forms notes went their own way.
+ */
 function inStudentsOrder(paper: Paper, seed: Seed): readonly Question[] {
   if (!paper.content.shuffled) return paper.questions;
   const random = randomFrom(partSeed(seed, 0));
-  return bySection(paper).flatMap((questions) =>
-    shuffledAround(random, questions, ({ id }) => placementIn(paper, id).staysInPlace),
-  );
+  const stays = ({ id }: Question) => placementIn(paper, id).staysInPlace;
+  return bySection(paper).flatMap((questions) => {
+    if (typeof seed === 'number') return shuffledAround(random, questions, stays);
+    const groups = withTheirNotes(questions);
+    const isFixed = (group: readonly Question[]) =>
+      group.some(stays) || group.every((question) => !kindOf(question).asks);
+    return shuffledAround(random, groups, isFixed).flat();
+  });
 }
 
 /** Of the formulas of a paper and of comments those that stand in what leaves: what only a key writes stays behind. */
