@@ -1,4 +1,4 @@
-import { ASPECTS, type Aspect } from '../quiz/plan/plan';
+import { ASPECTS, NEEDS, type Aspect } from '../quiz/plan/plan';
 import { lanesOf } from './lanes';
 import type { Reveal } from './whatIsShown';
 
@@ -19,12 +19,18 @@ export function silenceOf(reveal: Reveal): Silence {
   const { scene } = reveal;
   const lanes = lanesOf(reveal);
   const plans = lanes.length > 0 ? lanes.map(({ plan }) => plan) : [scene.plan.aspects];
-  const isNever = (aspect: Aspect) => plans.every((plan) => plan[aspect].when === 'never');
+  // What needs another aspect is not shown without it either.
+  const isNever = (aspect: Aspect) => {
+    const needed = NEEDS[aspect];
+    return plans.every(
+      (plan) => plan[aspect].when === 'never' || (needed !== undefined && plan[needed].when === 'never'),
+    );
+  };
   const isFor = (aspect: Aspect, test: (only: 'all' | 'notFullyRight') => boolean) =>
     plans.every((plan) => test(plan[aspect].only));
   const texts: UnreadText[] = [];
-  const noFeedback = isNever('feedback') || isNever('questions');
-  const noAnswers = isNever('rightAnswers') || isNever('questions');
+  const noFeedback = isNever('feedback');
+  const noAnswers = isNever('rightAnswers');
   const keepsToWrong =
     isFor('feedback', (only) => only !== 'all') || isFor('questions', (only) => only !== 'all');
   if (noFeedback || keepsToWrong) texts.push('feedbackForRight');

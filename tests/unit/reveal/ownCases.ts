@@ -212,4 +212,20 @@ export const OWN_CASES: readonly RevealCase[] = [
     [{ plan: { score: 'never', feedback: ['handedIn'], rightAnswers: ['closed'] } }, { silence: { texts: ['bands'], waitForClose: [] } }],
     [{ ownPlans: { 'student Ada': { score: ['handedIn'] } }, plan: { score: 'never', feedback: ['handedIn'], rightAnswers: ['closed'], comments: ['closed'], rightWrong: ['closed'], ownAnswers: ['closed'], classDid: ['closed'] } }, { silence: { never: [], texts: [] } }],
   ]),
+  {
+    title: 'silence: what needs the questions is never seen where these never are',
+    given: {
+      zone: 'Europe/Berlin',
+      quiz: { from: '2026-11-23T08:00:00+01:00', until: '2026-11-24T16:00:00+01:00', attempts: 1, unfinished: 'taken' },
+      students: [{ id: 'Ada', class: '8C' }],
+      plan: { score: ['handedIn'], questions: 'never', feedback: ['handedIn'], rightAnswers: ['handedIn'], ownAnswers: ['handedIn'] },
+      now: '2026-11-23T09:00:00+01:00',
+    },
+    expect: {
+      silence: {
+        never: ['questions', 'ownAnswers', 'feedback', 'rightAnswers'],
+        texts: ['feedbackForRight', 'explanations', 'ifMissed', 'bands'],
+      },
+    },
+  },
 ]; // prettier-ignore
