@@ -95,7 +95,7 @@ export const JOURNEY = quiz(
       { attrition: say('Stones grind each other down.', 'Words for rivers', 'words') },
     ),
     rows(
-      shared('q-true', 'What does the text at the top say about the Alder?'),
+      shared('q-true', 'What did the text about the Alder say?'),
       ['yes', 'no', 'it does not say'],
       [
         ['It carries mud at its end.', 'yes'],

@@ -160,7 +160,10 @@ test('keys work on Check on arrival, by address and by its station, without a pr
   await page.keyboard.press('b');
   await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
   await page.keyboard.press('h');
-  await expect(page.getByLabel('Your own points')).toBeVisible();
+  const own = page.getByLabel('Your own points');
+  await expect(own).toBeVisible();
+  await page.keyboard.press('Backspace');
+  expect((await own.boundingBox())?.width ?? 0).toBeGreaterThan(20);
   await page.keyboard.press('Escape');
   await expect(page.getByLabel('Your own points')).toHaveCount(0);
   await page.keyboard.press('4');
