@@ -72,12 +72,19 @@ export interface FilePreview {
 
 const FIRST = 3;
 
-/** The recorded scores of the whole class list as a file, with the columns asked for, else those it had last. */
-export async function scoresFile(quizId: string, columns?: readonly ScoreColumn[]): Promise<string> {
+/** The recorded scores of the whole class list, or of `only` some, as a file with the columns asked for, else those it had last. */
+export async function scoresFile(
+  quizId: string,
+  columns?: readonly ScoreColumn[],
+  only?: readonly string[],
+): Promise<string> {
   const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
   const { students, paper } = live;
   const byStudent = new Map(workOf(live).map((work) => [work.studentId, work]));
-  const listed = [...students.values()].filter((one) => one.removedAt === null || byStudent.has(one.id));
+  const wanted = only && new Set(only);
+  const listed = [...students.values()].filter(
+    (one) => (one.removedAt === null || byStudent.has(one.id)) && (!wanted || wanted.has(one.id)),
+  );
   // Who handed in nothing and cannot any more has a 0 where the quiz gives one.
   const reveal = live.quiz.content.missing === 'zero' ? revealOf(live, now()) : null;
   const rows = listed.sort(byName).map((student) => {

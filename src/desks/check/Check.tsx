@@ -18,7 +18,16 @@ import { Revisions } from './margin/Revisions';
 import { ALONE, type Judged } from './judged';
 import { SumMargin } from './margin/SumMargin';
 import { useCheckTable } from './useCheckTable';
-import { columnsInOrder, nameless, rowsShown, SUMS, type Asked, type Place, type SortBy } from './rows';
+import {
+  columnsInOrder,
+  figuresOf,
+  nameless,
+  rowsShown,
+  SUMS,
+  type Asked,
+  type Place,
+  type SortBy,
+} from './rows';
 import { usePlace } from './usePlace';
 import { VIEWS, type View } from './views';
 
@@ -168,11 +177,13 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const [judged, setJudged] = useState(ALONE);
   const margin = useRef<HTMLElement>(null);
   const { view, hardestFirst, namesHidden } = chosen;
-  const table = useMemo(() => (namesHidden ? nameless(named) : named), [named, namesHidden]);
+  const whole = useMemo(() => (namesHidden ? nameless(named) : named), [named, namesHidden]);
   const changed = useMemo(() => new Set(pending?.changed ?? []), [pending]);
   const asked = useMemo(() => ({ ...chosen.asked, changed }), [chosen.asked, changed]);
-  const rows = useMemo(() => rowsShown(table, asked), [table, asked]);
-  const after = useMemo(() => (pending ? afterOf(table, pending) : NOTHING_AFTER), [table, pending]);
+  const rows = useMemo(() => rowsShown(whole, asked), [whole, asked]);
+  // Everything on the desk is of the papers that are shown.
+  const table = useMemo(() => figuresOf(whole, rows), [whole, rows]);
+  const after = useMemo(() => (pending ? afterOf(whole, pending) : NOTHING_AFTER), [whole, pending]);
   const waits = pending !== null && pending.changes.length > 0;
   const { aside, setAside } = useAside(waits, () => setUp(true));
   const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);

@@ -139,6 +139,7 @@ export function Head(props: HeadProps) {
   const { table, chosen, onView, onGo, onTyped } = props;
   const { quiz } = useQuiz();
   const [typing, setTyping] = useState(false);
+  const circle = table.circles.find(({ name }) => name === chosen.asked.circle);
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3 px-6 pb-3 max-sm:gap-y-2 max-sm:px-4 max-sm:pb-2">
@@ -155,9 +156,9 @@ export function Head(props: HeadProps) {
           type="button"
           className="btn btn-sm btn-outline h-9 max-sm:hidden"
           disabled={table.rows.length === 0}
-          onClick={() => run(() => saveScores(quiz.id, quiz.content.title))}
+          onClick={() => run(() => saveScores(quiz.id, quiz.content.title, undefined, circle))}
         >
-          <Download size={15} aria-hidden /> Scores as CSV
+          <Download size={15} aria-hidden /> {circle ? `Scores of ${circle.name} as CSV` : 'Scores as CSV'}
         </button>
       </div>
       <Tools {...props}>

@@ -1,3 +1,4 @@
+import { meanShare } from '@/core/checking/meanShare';
 import { add, compare, ZERO, type Fraction } from '@/core/figures/fraction';
 import type { CheckCell, CheckRow, CheckTable } from '@/workers/classDesk';
 import { isMarked } from './cellWords';
@@ -71,6 +72,22 @@ export function rowsShown(table: CheckTable, { search, sort, show, circle, chang
       (show === 'changed' ? changed.has(row.studentId) : SHOWN[show](row)),
   );
   return sort === 'name' ? found : found.sort(orderOf(sort));
+}
+
+/** The table with the figures of its questions as they are of the papers shown alone. */
+export function figuresOf(table: CheckTable, rows: readonly CheckRow[]): CheckTable {
+  if (rows.length === table.rows.length) return table;
+  const counted = rows.filter(({ figures }) => figures);
+  return {
+    ...table,
+    questions: table.questions.map((question, column) => ({
+      ...question,
+      share: meanShare(counted.flatMap(({ cells }) => cells[column] ?? [])),
+      waiting: rows.filter(
+        ({ notCounted, cells }) => notCounted === null && cells[column]?.verdict === 'waits',
+      ).length,
+    })),
+  };
 }
 
 /** The table without names: students are numbered, in an order that tells nothing. */

@@ -8,14 +8,22 @@ const TYPES = {
 } as const;
 export type AnswersForm = keyof typeof TYPES;
 
-/** Gives the teacher the scores of a quiz as a file, with the columns it had last. */
+/** Some of the students, with what they are called together. */
+export interface Those {
+  readonly name: string;
+  readonly studentIds: readonly string[];
+}
+
+/** Gives the teacher the scores of a quiz as a file, with the columns it had last; of everybody, or of some. */
 export async function saveScores(
   quizId: string,
   title: string,
   columns?: readonly ScoreColumn[],
+  only?: Those,
 ): Promise<void> {
-  const text = await classWorker().scoresFile(quizId, columns);
-  download(`${fileName(title)}-scores.csv`, text, 'text/csv;charset=utf-8');
+  const text = await classWorker().scoresFile(quizId, columns, only?.studentIds);
+  const whose = only ? `-${fileName(only.name)}` : '';
+  download(`${fileName(title)}${whose}-scores.csv`, text, 'text/csv;charset=utf-8');
 }
 
 /** Gives the teacher every answer of a quiz as a file that reads back as an answer file. */

@@ -3,6 +3,7 @@ import { describe, test } from 'node:test';
 import type { Fraction } from '@/core/figures/fraction';
 import {
   columnsInOrder,
+  figuresOf,
   nameless,
   neighbour,
   nextToLookAt,
@@ -103,6 +104,27 @@ describe('the papers of Check', () => {
     assert.deepEqual([papers, text(columns), written(totals)], [3, ['2', '1', '3/2'], '9/2']);
     assert.deepEqual(sumsOf([], 1).columns.map(written), ['0']);
   });
+
+  const FIGURES: [title: string, asked: Partial<Asked>, shares: (number | null)[], waiting: number[]][] = [
+    ['all', {}, [0.9, 0.2, null], [0, 0, 0]],
+    ['a group', { circle: 'blue' }, [2 / 3, 0.5, 0.5], [0, 0, 1]],
+    ['one that waits', { show: 'waiting' }, [1 / 3, 1, null], [0, 0, 1]],
+    ['one that is in no figures', { search: 'dora' }, [null, null, null], [0, 0, 0]],
+    ['nobody', { search: 'nobody' }, [null, null, null], [0, 0, 0]],
+  ]; // prettier-ignore
+  for (const [title, asked, shares, waiting] of FIGURES)
+    test(`figures are of the papers shown: ${title}`, () => {
+      const shown = figuresOf(table, rowsShown(table, { ...NOTHING_ASKED, ...asked }));
+      for (const [at, expected] of shares.entries()) {
+        const part = shown.questions[at]?.share ?? null;
+        if (expected === null || part === null) assert.equal(part, expected);
+        else assert.ok(Math.abs(part - expected) < 1e-9, `${part}`);
+      }
+      assert.deepEqual(
+        shown.questions.map((question) => question.waiting),
+        waiting,
+      );
+    });
 
   test('the hardest question first; one in which nothing is marked comes last', () => {
     assert.deepEqual(columnsInOrder(table, true), [1, 0, 2]);

@@ -72,6 +72,8 @@ describe('a quiz and its classes', () => {
     assert.deepEqual([counts.finished, counts.expected], [3, 6]);
     const scores = await classDesk.scoresFile(id);
     assert.ok(!scores.includes('Name fin') && scores.includes('Name gus'));
+    const some = await classDesk.scoresFile(id, ['name'], ['cy', 'fin']);
+    assert.equal(some.match(/Name \w+/g)?.join(), 'Name cy', 'of those asked for, whom it is set to');
     const answers = new TextDecoder().decode(await classDesk.answersFile(id, 'csv'));
     assert.ok(!answers.includes('Name fin') && answers.includes('Name eve'));
     assert.deepEqual(

@@ -26,8 +26,8 @@ export function CheckGrid(props: ViewProps) {
   const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
   const next = useMemo(() => sumsAfter(rows, sums, after), [rows, sums, after]);
   const shares = useMemo(
-    () => new Map([...after.columns].map((column) => [column, shareAfter(table.rows, column, after)])),
-    [table.rows, after],
+    () => new Map([...after.columns].map((column) => [column, shareAfter(rows, column, after)])),
+    [rows, after],
   );
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -111,10 +111,10 @@ export function CheckGrid(props: ViewProps) {
         </table>
       </div>
       <p className="caption px-6 pt-3">
-        Under each number: its points, and the mean share of them that was earned; a press on it sorts by it.
-        A dot marks a near miss, an answer that matches two different entries of the key, or a score of yours
-        that automatic marking would now change; a small stem marks a score you set. Press <kbd>?</kbd> for
-        the keys.
+        Under each number: its points, and the mean share of them that was earned
+        {rows.length < table.rows.length && ' in the papers shown'}; a press on it sorts by it. A dot marks a
+        near miss, an answer that matches two different entries of the key, or a score of yours that automatic
+        marking would now change; a small stem marks a score you set. Press <kbd>?</kbd> for the keys.
       </p>
     </>
   );
