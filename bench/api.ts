@@ -3,7 +3,7 @@
  * 50 requests at once. Each is compared with marking in this process. Needs a build (`npm run build`).
  */
 import type { HandedIn } from '@/core/formats/handedIn';
-import { markHandedIn, attemptOf } from '@/core/formats/handedIn';
+import { markHandedIn, attemptOf, questionNames } from '@/core/formats/handedIn';
 import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { madeUpClass } from '@/core/madeUp/class';
 import { readListsFrom } from '@/server/wordLists';
@@ -44,7 +44,8 @@ interface Marked {
 
 /** Each student's exact score as this process marks it. */
 function expected(attempts: readonly HandedIn[]): Map<string, string> {
-  const list = attempts.map((one, at) => attemptOf(one, String(at), PAPER).attempt);
+  const names = questionNames(attempts, PAPER) ?? new Map();
+  const list = attempts.map((one, at) => attemptOf(one, String(at), names, PAPER).attempt);
   const { marked } = markHandedIn(QUIZ, PAPER, list, 0);
   return new Map(
     marked.students().map(({ studentId, recorded }) => {

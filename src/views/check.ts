@@ -35,6 +35,7 @@ import { db } from '@/store/records/db';
 import { keyField, stepOf } from '@/store/records/steps';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { placementIn } from '@/core/quiz/paper';
+import { numbersOf } from '@/core/quiz/numbers';
 import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/times/window';
 import { tryAnswer, type Trial } from '@/views/tryAnswer';
@@ -174,6 +175,7 @@ function rowsOf(
   twice: ReadonlySet<string>,
   cells: Cells,
 ): CheckRow[] {
+  const numbers = numbersOf(questions);
   return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
@@ -188,9 +190,12 @@ function rowsOf(
       stands: work.counted === attempt,
       figures: isFigured(work, { attempt, notCounted }),
       source: attempt.source,
-      cells: questions.flatMap((question, index) =>
-        kindOf(question).asks ? [cells.of(question, index + 1, attempt, scores[index] as QuestionScore)] : [],
-      ),
+      cells: questions.flatMap((question, index) => {
+        const asked = numbers.get(question.id);
+        return asked === undefined
+          ? []
+          : [cells.of(question, asked, attempt, scores[index] as QuestionScore)];
+      }),
     };
   });
 }
@@ -266,7 +271,7 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   return {
     questions: askedIn(paper).map((question, index) => ({
       id: question.id,
-      number: paper.questions.indexOf(question) + 1,
+      number: index + 1,
       title: questionTitle(question.text, question.formulas),
       name: question.name,
       points: pointsOf(question, paper),
@@ -378,8 +383,8 @@ export async function openAnswer(
 
 /** A question of a paper as the student met it, with what was given. */
 export interface PaperQuestion extends StudentQuestion {
-  /** Its number on the teacher's paper. */
-  readonly number: number;
+  /** Its number on the teacher's paper; null for a note. */
+  readonly number: number | null;
   readonly formulas: Question['formulas'];
   readonly answer: Answer | null;
   /** The answer as people are shown it, also one of another kind than the question. */
@@ -392,13 +397,14 @@ export async function openPaper(quizId: string, attemptId: string): Promise<Pape
   const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
   if (!attempt) return null;
   const met = new Map(questionsForStudent(paper, attempt).map((one) => [one.id, one]));
-  return paper.questions.flatMap((question, index) => {
+  const numbers = numbersOf(paper.questions);
+  return paper.questions.flatMap((question) => {
     const one = met.get(question.id);
     if (!one) return [];
     const given = valueAt(attempt.answers, question.id) ?? null;
     const answer = given && isAnswerTo(question, given) ? given : null;
     const shown = given && shownAnswer(question, given);
-    return [{ ...one, number: index + 1, formulas: question.formulas, answer, shown }];
+    return [{ ...one, number: numbers.get(question.id) ?? null, formulas: question.formulas, answer, shown }];
   });
 }
 

@@ -176,7 +176,7 @@ export async function previewFile(
   const { papers, paper, ...rest } = await read(quizId, table, chosen, choices);
   return {
     ...rest,
-    remarks: columnRemarks(table, rest.columns),
+    remarks: columnRemarks(table, rest.columns, paper.questions),
     timed: rest.columns.some(({ use }) => use === 'time'),
     firstMarks: await firstMarks(quizId, papers, paper),
     papers: papers.map(({ line, name, studentId, attempt }) => ({ line, name, studentId, attempt })),

@@ -42,7 +42,10 @@ export async function printed(
         email,
         groups,
         attempt: { number: attempt.number, of: sheets.length },
-        recorded: sheets.length > 1 ? { score: recorded.score, outOf: recorded.outOf, counts } : null,
+        recorded:
+          sheets.length > 1
+            ? { score: recorded.score, outOf: recorded.outOf, waiting: recorded.waiting, counts }
+            : null,
         slip: slipOf(live.paper, finished, wholeSight(whatIsPrinted(ended, rightAnswers))),
       },
     ];

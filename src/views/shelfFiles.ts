@@ -1,3 +1,4 @@
+import { askedIn } from '@/core/quiz/points';
 import { isBackup, readBackup, writeBackup, type Backup } from '@/core/formats/quizFile/backup';
 import { isJson, type Result } from '@/core/formats/quizFile/archive';
 import { compareCopies, compareStudents, copyChanges, type Standing } from '@/core/formats/quizFile/compare';
@@ -160,7 +161,7 @@ async function openQuiz(bytes: Uint8Array): Promise<Result<OpenedQuiz>> {
     token: tokens,
     title: file.quiz.content.title,
     share: file.share,
-    questions: file.quiz.questions.length,
+    questions: askedIn(file.quiz).length,
     texts: read.value.texts,
     brings: file.class && (await broughtBy((await amongOthers(file)).class ?? file.class)),
     class: file.class && { students: file.class.students.length, attempts: file.class.attempts.length },
@@ -189,7 +190,7 @@ async function openBackup(bytes: Uint8Array): Promise<Result<OpenedBackup>> {
     quizzes.push({
       id,
       title: content.title,
-      questions: questions.length,
+      questions: askedIn({ questions }).length,
       attempts: one.class.attempts.length,
       standing: mine ? compareCopies(mine, one) : 'new',
       changedHere: mine?.quiz.changedAt ?? null,

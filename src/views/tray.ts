@@ -1,3 +1,4 @@
+import { askedIn } from '@/core/quiz/points';
 import { valueAt } from '@/core/figures/valueAt';
 import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/work/attempt';
@@ -145,17 +146,15 @@ export interface QuizCounts {
   readonly waiting: number;
   /** Questions without a key, of a quiz that was never opened. */
   readonly keyless: number;
-}
-
-async function keylessIn(quizId: string): Promise<number> {
-  const { questions } = await draftPaper(quizId);
-  return questions.filter((question) => !kindOf(question).hasKey(question)).length;
+  /** Questions of the draft, without its notes. */
+  readonly questions: number;
 }
 
 /** The numbers that stand on the Shelf and above the stations. */
 export async function quizCounts(quizId: string): Promise<QuizCounts> {
   const [rows, live] = await Promise.all([tray(quizId), liveClass(quizId)]);
   const { standing } = live.quiz;
+  const asked = askedIn(await draftPaper(quizId));
   const reveal = revealOf(live, now());
   const seen = new Set(
     live.sheets
@@ -171,6 +170,10 @@ export async function quizCounts(quizId: string): Promise<QuizCounts> {
     finished: rows.filter(hasHandedIn).length,
     shown: seen.size,
     waiting: waitingIn(workOf(live)),
-    keyless: wholeSpan(standing) === null ? await keylessIn(quizId) : 0,
+    keyless:
+      wholeSpan(standing) === null
+        ? asked.filter((question) => !kindOf(question).hasKey(question)).length
+        : 0,
+    questions: asked.length,
   };
 }

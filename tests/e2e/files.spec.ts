@@ -64,7 +64,11 @@ test(
     await openFile(other, backup.name, backup.buffer);
     const dialog = other.getByRole('dialog', { name: /^Backup of/ });
     await expect(dialog.getByText('not on this Shelf')).toHaveCount(7);
-    await expect(dialog.getByText('48 students who will come onto your class list')).toBeVisible();
+    const adds = dialog.getByRole('list', { name: 'What it adds to your classes' }).getByRole('listitem');
+    await expect(adds).toHaveText([
+      /^It adds the class .+ with 24 students\.$/,
+      /^It adds the class .+ with 24 students\.$/,
+    ]);
     await dialog.getByRole('button', { name: 'Restore' }).click();
     await expect(other.getByText('24 of 26 handed in')).toBeVisible();
     await openDemo(other, 'check');

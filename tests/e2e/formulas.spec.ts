@@ -81,7 +81,7 @@ test(
     await expect(page.getByText('1 question · 1 point')).toBeVisible();
     await page.reload();
     await anotherKind(page, 'Note');
-    await page.getByRole('textbox', { name: 'Text of question 2' }).click();
+    await page.getByRole('textbox', { name: 'Text of note 1' }).click();
     // One that is wider than a phone.
     await page.keyboard.type(
       '\\(a + b + c + d + e + f + g + h + i + j + k + l + m + n + o + p + q + r + s = 190\\)',

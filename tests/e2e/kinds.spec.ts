@@ -2,11 +2,23 @@ import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
 import { enter, sitEveryKind, writeEveryKind } from './everyKind';
-import { anotherKind, checkRow, downloaded, expect, goTo, outAndIn, pageOf, saved, test } from './support';
+import {
+  anotherKind,
+  checkRow,
+  downloaded,
+  expect,
+  goTo,
+  newQuiz,
+  openIt,
+  outAndIn,
+  pageOf,
+  saved,
+  test,
+} from './support';
 
 const PHONE = { width: 360, height: 740 };
 
-/** What each way of answering is worth by question, from 2 on; the written answer waits. */
+/** What each way of answering is worth by question; the written answer waits. */
 const WORTH = {
   'Ada Marsh': ['1', '2', '1', '1', '1', '2', '3', '2', '4', '2', '1'],
   'Bela Fenn': ['0.5', '1', '1', '0.5', '0.5', '1', '2', '1', '2', '1', '1'],
@@ -22,13 +34,58 @@ async function allScores(page: Page): Promise<void> {
     const cells = (await checkRow(page, name)).slice(0, -1);
     expect(cells.length, 'no column for a note').toBe(12);
     WORTH[name].forEach((points, at) =>
-      expect(cells[at], `${name}, question ${at + 2}`).toMatch(
-        new RegExp(`^Question ${at + 2}: .*?\\b${points.replace('.', '\\.')} points?\\b`),
+      expect(cells[at], `${name}, question ${at + 1}`).toMatch(
+        new RegExp(`^Question ${at + 1}: .*?\\b${points.replace('.', '\\.')} points?\\b`),
       ),
     );
-    expect(cells.at(-1)).toContain('Question 13: not marked yet');
+    expect(cells.at(-1)).toContain('Question 12: not marked yet');
   }
 }
+
+test('a note is no question: one count in Write, on the cover, the pages, the review, Check and the Shelf', async ({
+  page,
+}) => {
+  await newQuiz(page, 'The Alder', 'True or false');
+  const text = (called: string) => page.getByRole('textbox', { name: `Text of ${called}`, exact: true });
+  const right = page.getByRole('button', { name: 'True is right' });
+  await text('question 1').click();
+  await page.keyboard.type('A river has one mouth.');
+  await right.click();
+  await anotherKind(page, 'Note');
+  await expect(text('note 1')).toBeFocused();
+  await page.keyboard.type('Now look at the map.');
+  await anotherKind(page, 'True or false');
+  await page.keyboard.type('The Alder flows north.');
+  await expect(text('question 2')).toHaveText('The Alder flows north.');
+  await right.click();
+  await saved(page);
+  await expect(page.getByText('2 questions · 2 points')).toBeVisible();
+  await page.getByRole('button', { name: 'Move note 1' }).press('ArrowUp');
+  await expect(page.getByText('Note 1 was moved')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+
+  await openIt(page);
+  await goTo(page, 'Tray');
+  const sit = await pageOf(page, 'Ada Marsh');
+  await expect(sit.getByText(/^2 questions, 2 points/)).toBeVisible();
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await expect(sit.getByText('Question 1 of 2')).toBeVisible();
+  await sit.getByRole('radio', { name: 'True' }).check();
+  await sit.getByRole('button', { name: 'Next' }).click();
+  await expect(sit.getByText('To read, nothing to answer')).toBeVisible();
+  await sit.getByRole('button', { name: 'Next' }).click();
+  await expect(sit.getByText('Question 2 of 2')).toBeVisible();
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await expect(sit.getByText('1 question has no answer yet:')).toBeVisible();
+  await expect(sit.getByRole('button', { name: '2 The Alder flows north.' })).toBeVisible();
+  await sit.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+  await page.bringToFront();
+  await goTo(page, 'Check');
+  await expect(page.getByRole('button', { name: /^Question 2: no answer/ })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('listitem').filter({ hasText: 'The Alder' })).toContainText('2 questions');
+});
 
 test(
   'a question of every kind: written by keys alone, sat on a phone, marked, handed back, out and in as files',
@@ -39,8 +96,8 @@ test(
     await expect(page.getByText('24 of 26 handed in')).toBeVisible();
     await writeEveryKind(page);
     await page.reload();
-    await expect(page.getByText('13 questions · 23 points')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Question 13', exact: true })).toBeVisible();
+    await expect(page.getByText('12 questions · 23 points')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Question 12', exact: true })).toBeVisible();
     await expect(page.getByText('Full marks cannot be reached')).toHaveCount(0);
     await expectAccessible(page, 'a quiz of every kind');
 
@@ -94,7 +151,7 @@ test(
 
     // The quiz out as a file, and in again as another one.
     await outAndIn(page, 'Every kind of river');
-    await expect(page.getByRole('dialog').getByText('13 questions')).toBeVisible();
+    await expect(page.getByRole('dialog').getByText('12 questions')).toBeVisible();
   },
 );
 

@@ -1,6 +1,7 @@
 import { valueAt } from '../figures/valueAt';
 import { shownAnswer, type Answer, type Question } from '../kinds';
 import { shownLine } from '../content/shownLine';
+import { numbersOf } from '../quiz/numbers';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../figures/deepEqual';
 
@@ -12,9 +13,12 @@ function spoken(question: Question, answer: Answer | undefined): string {
 
 /** The answers of a paper that changed, in words, one entry per question: “question 2: “lagoon” is now “oxbow lake””. */
 export function answersDiffer(paper: Paper, before: Answers, after: Answers): string[] {
-  return paper.questions.flatMap((question, index) => {
+  const numbers = numbersOf(paper.questions);
+  return paper.questions.flatMap((question) => {
     const [old, next] = [valueAt(before, question.id), valueAt(after, question.id)];
     if (same(old, next)) return [];
-    return [`question ${index + 1}: ${spoken(question, old)} is now ${spoken(question, next)}`];
+    return [
+      `question ${numbers.get(question.id) ?? ''}: ${spoken(question, old)} is now ${spoken(question, next)}`,
+    ];
   });
 }

@@ -6,6 +6,7 @@ import { z } from '../zod';
 import { typingErrors } from '../answers/text/distance';
 import { compared } from './findStudent';
 import { dateOrderOf, looksLikeTimes } from './readTime';
+import { countedBy } from './questionNumbers';
 import type { Table } from './table';
 
 /** What a column of an answer file holds. */
@@ -72,11 +73,26 @@ const nearly = (a: string, b: string): boolean => {
   return typingErrors([...a], [...b], most, new Map()) !== null;
 };
 
-/** The question that a heading names: by its number (`3`, `Q3`, `Question 3`) by its short name, or by its text, also approximately. */
-function questionOf(head: string, questions: readonly Question[]): Question | undefined {
+const HINTS_HEAD = /^hints? (?:for |shown for )?(.+)$/;
+const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
+
+interface Named {
+  readonly questions: readonly Question[];
+  /** The questions as the file's numbers count them; null where that cannot be told. */
+  readonly counted: readonly Question[] | null;
+}
+
+/** The number by which a heading names a question (`3`, `Q3`, `Question 3`), the first being 1. */
+const numberIn = (head: string): number | null => {
+  const digits = /^(?:q|question|no|nr)? ?(\d{1,3})$/.exec(head)?.[1];
+  return digits === undefined ? null : Number(digits);
+};
+
+/** The question that a heading names: by its number, by its short name, or by its text, also approximately. */
+function questionOf(head: string, { questions, counted }: Named): Question | undefined {
   if (head === '') return undefined;
-  const number = /^(?:q|question|no|nr)? ?(\d{1,3})$/.exec(head)?.[1];
-  if (number) return questions[Number(number) - 1];
+  const number = numberIn(head);
+  if (number !== null) return counted?.[number - 1];
   const named = questions.filter(({ name }) => compared(name) === head);
   if (named.length === 1) return named[0];
   const titled = questions.map(
@@ -90,10 +106,20 @@ function questionOf(head: string, questions: readonly Question[]): Question | un
   return near.length === 1 ? near[0]?.[0] : undefined;
 }
 
-const HINTS_HEAD = /^hints? (?:for |shown for )?(.+)$/;
-const POINTS_HEAD = /^(?:points|pts|score|mark)s? (?:for )?(.+)$|^(.+?) (?:points|pts|score|mark)s?$/;
+/** What a heading says a question's column is of: its hints, its points, or else its answers. */
+const named = (head: string): string => {
+  const points = POINTS_HEAD.exec(head);
+  return HINTS_HEAD.exec(head)?.[1] ?? points?.[1] ?? points?.[2] ?? head;
+};
 
-function useOf(head: string, texts: readonly string[], questions: readonly Question[]): ColumnUse {
+/** The questions as the numbers in a file's headings count them; null where they can mean two. */
+const countedIn = (header: readonly string[], questions: readonly Question[]): readonly Question[] | null =>
+  countedBy(
+    header.map((heading) => numberIn(named(comparedHead(heading)))).filter((number) => number !== null),
+    questions,
+  );
+
+function useOf(head: string, texts: readonly string[], questions: Named): ColumnUse {
   const simple = SIMPLE.find((use) => HEADS[use].has(head));
   if (simple) return { use: simple };
   if (HEADS.time.has(head) && looksLikeTimes(texts)) return { use: 'time', order: dateOrderOf(texts) };
@@ -119,6 +145,7 @@ export function proposeColumns(
   remembered: ReadonlyMap<string, ColumnUse> = new Map(),
 ): ColumnUse[] {
   const taken = new Set<string>();
+  const counted = countedIn(table.header, questions);
   const there = new Set(questions.map((question) => question.id));
   const once = (use: ColumnUse): ColumnUse => {
     if (use.use === 'ignored' || taken.has(keyOf(use))) return { use: 'ignored' };
@@ -131,10 +158,12 @@ export function proposeColumns(
     return filled.length > 0 && filled.every((text) => /^\S+@\S+\.\S+$/.test(text.trim()));
   };
   return table.header.map((heading, column) => {
-    const known = remembered.get(heading);
+    // Where numbers do not say which questions they mean, what one meant in another file does not either.
+    const open = counted === null && numberIn(named(comparedHead(heading))) !== null;
+    const known = open ? undefined : remembered.get(heading);
     if (known && (!('questionId' in known) || there.has(known.questionId))) return once(known);
     const texts = table.rows.slice(0, 1000).map((row) => row.cells[column] ?? '');
-    const use = useOf(comparedHead(heading), texts, questions);
+    const use = useOf(comparedHead(heading), texts, { questions, counted });
     if (use.use !== 'ignored') return once(use);
     const listed = texts.filter((text) => names.has(compared(text))).length;
     if (listed * 2 > texts.length) return once({ use: 'student' });
@@ -149,9 +178,31 @@ export const namesStudents = (columns: readonly ColumnUse[]): boolean =>
       use === 'student' || use === 'lastName' || use === 'firstName' || use === 'number' || use === 'email',
   );
 
-/** What the teacher should know of columns that are ignored: those whose headings promise times that cannot be read. */
-export function columnRemarks(table: Table, columns: readonly ColumnUse[]): string[] {
-  return table.header.flatMap((heading, column) => {
+/** True where numbers in headings can mean two questions, and a column of them is ignored for it. */
+export const hasOpenNumbers = (
+  table: Table,
+  columns: readonly ColumnUse[],
+  questions: readonly Question[],
+): boolean =>
+  countedIn(table.header, questions) === null &&
+  table.header.some(
+    (heading, column) =>
+      columns[column]?.use === 'ignored' && numberIn(named(comparedHead(heading))) !== null,
+  );
+
+const OPEN_NUMBERS =
+  'The quiz has notes, and the numbers in the headings can be read with them or without: choose for each column which question it holds.';
+
+/**
+ * What the teacher should know of columns that are ignored: numbers that can mean two questions, and headings that promise
+ * times which cannot be read.
+ */
+export function columnRemarks(
+  table: Table,
+  columns: readonly ColumnUse[],
+  questions: readonly Question[],
+): string[] {
+  const times = table.header.flatMap((heading, column) => {
     if (columns[column]?.use !== 'ignored' || !HEADS.time.has(comparedHead(heading))) return [];
     const sample = table.rows.map((row) => row.cells[column]?.trim() ?? '').find(Boolean);
     if (sample === undefined) return [];
@@ -159,4 +210,5 @@ export function columnRemarks(table: Table, columns: readonly ColumnUse[]): stri
       `“${heading}” is ignored: “${sample.slice(0, 40)}” cannot be read as a date and time. Without times nobody is late.`,
     ];
   });
+  return hasOpenNumbers(table, columns, questions) ? [OPEN_NUMBERS, ...times] : times;
 }

@@ -7,6 +7,7 @@ import { contextOf } from '../scoring/context';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
 import type { StudentDetails } from '../quiz/people/school';
+import { askedIn } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/times/window';
 import { csvText } from './csv';
@@ -75,16 +76,12 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
     'Attempt',
     'Opened',
     'Handed in',
-    ...paper.questions.flatMap((question, at) =>
-      kindOf(question).asks
-        ? [
-            `Q${at + 1}`,
-            ...(question.hints.length > 0 ? [`Hints for Q${at + 1}`] : []),
-            `Points for Q${at + 1}`,
-            `Rule for Q${at + 1}`,
-          ]
-        : [],
-    ),
+    ...askedIn(paper).flatMap((question, at) => [
+      `Q${at + 1}`,
+      ...(question.hints.length > 0 ? [`Hints for Q${at + 1}`] : []),
+      `Points for Q${at + 1}`,
+      `Rule for Q${at + 1}`,
+    ]),
   ];
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {

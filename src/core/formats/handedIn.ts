@@ -17,6 +17,7 @@ import { z } from '../zod';
 import { hintsNamed } from './hintCells';
 import { FROM_FILE, type ReadPaper } from './answerFile';
 import { pointsText } from './answersOut';
+import { countedBy } from './questionNumbers';
 import type { ClassPart, QuizFile } from './quizFile/schema';
 
 /** Work that comes from outside to be marked, without a browser’s store: as JSON, or as the rows of an answer file. */
@@ -29,7 +30,7 @@ export const HandedIn = z.strictObject({
   attempt: z.number().int().min(1).max(1000).default(1),
   /** An instant such as `2026-01-05T16:20:00Z`; null: not late in any case. */
   handedInAt: z.iso.datetime({ offset: true }).nullable().default(null),
-  /** By the question’s id, or its number in the paper: an answer, or the text that would stand in an answer file. */
+  /** By the question’s id, or its number (notes have none): an answer, or the text that would stand in an answer file. */
   answers: z.record(z.string().max(40), Answer.or(z.string().max(10_000))),
   /** By the question’s id or number, the hints that were shown: each by its id, or its number among them. */
   hints: z
@@ -52,13 +53,14 @@ const SOME = {
 export function attemptOf(
   one: HandedIn,
   id: string,
+  names: ReadonlyMap<string, Question>,
   paper: Paper,
 ): { attempt: Attempt; unknown: string[]; problems: string[] } {
   const answers: Record<string, Answer> = {};
   const unknown: string[] = [];
   const problems: string[] = [];
   for (const [key, given] of Object.entries(one.answers)) {
-    const question = questionNamed(paper, key);
+    const question = names.get(key);
     if (!question) unknown.push(key);
     else {
       const read =
@@ -71,7 +73,7 @@ export function attemptOf(
   }
   const hints: Record<string, string[]> = {};
   for (const [key, shown] of Object.entries(one.hints)) {
-    const question = questionNamed(paper, key);
+    const question = names.get(key);
     if (!question) unknown.push(key);
     else {
       const read = hintsNamed(question, shown);
@@ -97,17 +99,21 @@ export function attemptOf(
   };
 }
 
-/** The questions of a paper by id and by number; an id that is a number wins. */
-const byName = new WeakMap<Paper, ReadonlyMap<string, Question>>();
-
-function questionNamed(paper: Paper, key: string): Question | undefined {
-  let names = byName.get(paper);
-  if (!names) {
-    const numbered = paper.questions.map((question, at) => [String(at + 1), question] as const);
-    names = new Map([...numbered, ...paper.questions.map((question) => [question.id, question] as const)]);
-    byName.set(paper, names);
-  }
-  return names.get(key);
+/**
+ * The questions of a paper by id and by number, as attempts name them; an id that is a number wins. null where their
+ * numbers can mean two questions.
+ */
+export function questionNames(
+  attempts: Iterable<HandedIn>,
+  { questions }: Paper,
+): ReadonlyMap<string, Question> | null {
+  const byId = new Map(questions.map((question) => [question.id, question]));
+  const numbers = new Set<number>();
+  for (const { answers, hints } of attempts)
+    for (const key of [...Object.keys(answers), ...Object.keys(hints)])
+      if (!byId.has(key) && /^\d{1,3}$/.test(key)) numbers.add(Number(key));
+  const counted = countedBy([...numbers], questions);
+  return counted && new Map([...counted.map((question, at) => [String(at + 1), question] as const), ...byId]);
 }
 
 /** Work with the names of those whose it is. */

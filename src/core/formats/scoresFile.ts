@@ -4,7 +4,7 @@ import { divide, multiply, toDecimalText, ZERO, type Fraction } from '../figures
 import { wallClock } from '../figures/wallClock';
 import { kindOf } from '../kinds';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
-import { outOfPaper } from '../quiz/points';
+import { askedIn, outOfPaper } from '../quiz/points';
 import type { Paper } from '../quiz/quiz';
 import { csvText } from './csv';
 
@@ -110,9 +110,7 @@ export const zoneTime = (at: number, zone: string, to: 'minute' | 'second' = 'mi
 
 /** The headings of a paper's questions: their numbers on the paper, and what they are called; notes have none. */
 export const questionHeadings = (paper: Paper): string[] =>
-  paper.questions.flatMap((question, at) =>
-    kindOf(question).asks ? [`${at + 1}. ${calledBy(question)}`] : [],
-  );
+  askedIn(paper).map((question, at) => `${at + 1}. ${calledBy(question)}`);
 
 /** The points of a question; none while its answer waits. */
 const partOf = (score: QuestionScore | undefined): Fraction | null =>

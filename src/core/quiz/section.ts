@@ -37,10 +37,6 @@ export function sectionOf({ order, sections }: Ordered): ReadonlyMap<string, Sec
   return found;
 }
 
-/** The number of a question in the quiz, the first being 1; 0 for what is no question of it. */
-export const numberOf = (ordered: Ordered, questionId: string): number =>
-  questionsIn(ordered).indexOf(questionId) + 1;
-
 /** The questions of an order: what is no section. */
 export const questionsIn = ({ order, sections }: Ordered): string[] => {
   const ids = new Set(sections.map(({ id }) => id));

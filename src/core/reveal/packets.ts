@@ -178,6 +178,8 @@ export type Slip = z.infer<typeof Slip>;
 const RecordedScore = z.strictObject({
   score: Fraction,
   outOf: Fraction,
+  /** Points that may still come to it. */
+  waiting: Fraction,
   counts: AttemptRule.shape.counts,
 });
 export type RecordedScore = z.infer<typeof RecordedScore>;

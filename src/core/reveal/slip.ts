@@ -21,6 +21,7 @@ import { isOfFilter } from './onlyThose';
 import type { WhatIsShown } from './whatIsShown';
 import { placementIn } from '../quiz/paper';
 import { feedbackTold } from '../marks/feedbackTold';
+import { numbersOf } from '../quiz/numbers';
 import { mustAnswer, pointsOf } from '../quiz/points';
 
 /** The questions of a paper, those of each section together. */
@@ -162,7 +163,7 @@ export const toCome = (shown: WhatIsShown): ToCome[] =>
 /** One question of a slip: of each aspect what is shown of this question. */
 function partOf(
   question: Question,
-  at: number,
+  { at, number }: { readonly at: number; readonly number: number },
   paper: Paper,
   finished: FinishedAttempt,
   sees: (aspect: Aspect) => boolean,
@@ -172,7 +173,7 @@ function partOf(
   const answer = valueAt(attempt.answers, question.id);
   const kind = kindOf(question);
   return {
-    number: at + 1,
+    number,
     points: score.possible,
     result: sees('rightWrong')
       ? {
@@ -208,11 +209,13 @@ const saysAnything = ({ result, text, comment }: SlipPart): boolean =>
 export function slipOf(paper: Paper, finished: FinishedAttempt, sight: Sight): Slip {
   const { attempt, scores, total: sum } = finished.sheet;
   const isShown = (aspect: Aspect) => sight.shown[aspect].state === 'shown';
+  const numbers = numbersOf(paper.questions);
   const asked = paper.questions.flatMap((question, at) => {
-    if (!kindOf(question).asks) return [];
+    const number = numbers.get(question.id);
+    if (number === undefined) return [];
     const verdict = verdictOfScore(scores[at] as QuestionScore);
     const sees = (aspect: Aspect) => isShown(aspect) && isOfFilter(sight.only(aspect), verdict);
-    const part = partOf(question, at, paper, finished, sees);
+    const part = partOf(question, { at, number }, paper, finished, sees);
     return saysAnything(part) ? [part] : [];
   });
   const stands = new Set(asked.map(({ section }) => section));

@@ -173,7 +173,12 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
     number: attempt.number,
     finished: own.sheets.map((one) => one.attempt.number),
     notCounted: notCounted === 'tooLate' || notCounted === 'voided' ? notCounted : null,
-    recorded: recorded && { score: recorded.score, outOf: recorded.outOf, counts },
+    recorded: recorded && {
+      score: recorded.score,
+      outOf: recorded.outOf,
+      waiting: recorded.waiting,
+      counts,
+    },
     mayBegin: mayBegin(sittingOf(look), made, now),
   };
   const finished = {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
@@ -62,6 +62,12 @@ function Slips() {
   const trouble =
     ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure);
   const slips = value?.slips ?? [];
+  // A file that is printed to is named by it.
+  const whose = slips.length === 1 ? ` of ${slips[0]?.name}` : '';
+  const title = value && `${value.title || 'Untitled quiz'}: slips${whose}`;
+  useEffect(() => {
+    if (title) document.title = title;
+  }, [title]);
   const actions = [
     { name: 'Print', run: () => print() },
     {

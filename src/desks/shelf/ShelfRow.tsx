@@ -1,4 +1,3 @@
-import { questionsIn } from '@/core/quiz/section';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from '@/ui/widgets/icons';
@@ -97,7 +96,7 @@ function ToDo({ quiz, work }: CountsProps) {
 }
 
 /** What the quiz is called, who takes it, and what it is about. */
-const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
+const Title = ({ quiz, setTo, work }: Pick<Props, 'quiz' | 'setTo'> & CountsProps) => (
   <div className="min-w-0">
     <a
       className="font-title text-[17px] font-semibold hover:underline"
@@ -106,12 +105,7 @@ const Title = ({ quiz, setTo }: Pick<Props, 'quiz' | 'setTo'>) => (
       {quiz.content.title || 'Untitled quiz'}
     </a>
     <p className="caption truncate">
-      {[
-        isDemo(quiz) ? 'Demo' : '',
-        setTo,
-        quiz.content.topic,
-        count(questionsIn(quiz.content).length, 'question'),
-      ]
+      {[isDemo(quiz) ? 'Demo' : '', setTo, quiz.content.topic, work ? count(work.questions, 'question') : '']
         .filter(Boolean)
         .join(' · ')}
     </p>
@@ -149,7 +143,7 @@ export function ShelfRow({ quiz, setTo, state, movable, onMove }: Props) {
         >
           <GripVertical size={14} aria-hidden />
         </button>
-        <Title quiz={quiz} setTo={setTo} />
+        <Title quiz={quiz} setTo={setTo} work={work} />
       </div>
       <p className="max-md:col-span-3 max-md:pl-[30px]">
         <span className="font-semibold">{word}</span> <span className="caption">{detail}</span>

@@ -5,6 +5,7 @@ import type { Progress } from '@/core/kinds/progress';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { Words } from '@/ui/widgets/paper/Formula';
 import { plainText } from '@/core/content/plainText';
+import { numbersIn } from './pages';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';
 import { useSitPress } from './useSitPress';
@@ -26,6 +27,7 @@ interface Props {
 interface Open {
   readonly question: StudentQuestion;
   readonly index: number;
+  readonly number: number | null;
 }
 
 const isNeeded = ({ mustAnswer }: StudentQuestion): boolean => mustAnswer !== 'no';
@@ -45,7 +47,7 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
     <>
       <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">{title}</p>
       <ul className="mt-2 border-t border-line">
-        {missing.map(({ question, index }) => (
+        {missing.map(({ question, index, number }) => (
           <li key={question.id} className="border-b border-hair">
             <button
               type="button"
@@ -53,7 +55,7 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
               disabled={onGo === null}
               onClick={() => onGo?.(index)}
             >
-              <span className="figures font-semibold">{index + 1}</span>
+              <span className="figures font-semibold">{number}</span>
               <span className={`truncate ${onGo ? 'underline underline-offset-2' : ''}`}>
                 <Words text={plainText(question.text) || 'Question without text'} />
               </span>
@@ -71,8 +73,11 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
 export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
   const asked = questions.filter(({ face }) => asksFor(face)).length;
+  const numbers = numbersIn(questions);
   const open = (progress: Progress): Open[] =>
-    questions.map((question, index) => ({ question, index })).filter(({ index }) => done[index] === progress);
+    questions
+      .map((question, index) => ({ question, index, number: numbers[index] ?? null }))
+      .filter(({ index }) => done[index] === progress);
   const missing = open('none');
   const begun = open('some');
   const must =

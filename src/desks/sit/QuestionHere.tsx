@@ -15,8 +15,10 @@ const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {
 
 interface Props {
   readonly question: StudentQuestion;
-  /** Which of how many questions it is. */
+  /** Its place on the paper, notes counted, the first being 0. */
   readonly at: number;
+  /** Which of how many questions it is; null for a note. */
+  readonly number: number | null;
   readonly of: number;
   readonly answer: Answer | null;
   readonly hints: StudentQuestion['hints'];
@@ -30,7 +32,7 @@ interface Props {
 
 /** One question with what is needed to answer it. */
 export function QuestionHere(props: Props) {
-  const { question, at, of, answer, hints, alone, headingRef, onAnswer, onHint } = props;
+  const { question, at, number, of, answer, hints, alone, headingRef, onAnswer, onHint } = props;
   const Heading = alone ? 'h1' : 'h2';
   const Face = sitFace(question.face.kind);
   const isNote = !asksFor(question.face);
@@ -39,8 +41,8 @@ export function QuestionHere(props: Props) {
     <>
       <p className="caption figures">
         {isNote
-          ? `${at + 1} of ${of} · to read, nothing to answer`
-          : `Question ${at + 1} of ${of} · ${pointsWord(question.points)}`}
+          ? 'To read, nothing to answer'
+          : `Question ${number} of ${of} · ${pointsWord(question.points)}`}
         {MUST[question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer]}
       </p>
       <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">

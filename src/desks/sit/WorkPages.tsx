@@ -7,7 +7,7 @@ import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
 import type { Done } from './done';
 import { KeepLine } from './KeepLine';
-import { bySection, pagesOf, type PageHere } from './pages';
+import { bySection, numbersIn, pagesOf, pageTitle, type PageHere } from './pages';
 import { QuestionHere } from './QuestionHere';
 import { run } from './run';
 import { SectionBeside } from './SectionBeside';
@@ -100,6 +100,8 @@ interface PageProps {
 /** The questions of one page, beside what belongs to them. */
 function OnePage({ page, working, answering, wanted, heading, folded, onFold }: PageProps) {
   const { questions, sections } = working;
+  const numbers = numbersIn(questions);
+  const asked = questions.filter(({ face }) => asksFor(face)).length;
   const stretches = bySection(questions, page).map(({ sectionId, from, count }) => {
     const section = sections.find(({ id }) => id === sectionId);
     return (
@@ -120,7 +122,8 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
               <QuestionHere
                 question={question}
                 at={from + index}
-                of={questions.length}
+                number={numbers[from + index] ?? null}
+                of={asked}
                 answer={valueAt(answering.answers, question.id) ?? null}
                 hints={valueAt(answering.hints, question.id) ?? []}
                 alone={page.count === 1}
@@ -137,9 +140,7 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
   return (
     <>
       {page.count > 1 && (
-        <h1 className="sr-only">
-          Questions {page.from + 1} to {page.from + page.count}
-        </h1>
+        <h1 className="sr-only">{pageTitle(numbers.slice(page.from, page.from + page.count))}</h1>
       )}
       {stretches}
     </>

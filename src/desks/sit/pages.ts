@@ -1,3 +1,4 @@
+import { asksFor } from '@/core/kinds/progress';
 import type { StudentQuestion, Working } from '@/core/reveal/packets';
 
 /** A stretch of questions in their order. */
@@ -14,6 +15,20 @@ export function pagesOf({ pages }: Pick<Working, 'pages'>): PageHere[] {
     from += count;
     return page;
   });
+}
+
+/** The number of each question in the order in which it is met, the first being 1; a note has none. */
+export function numbersIn(questions: readonly StudentQuestion[]): (number | null)[] {
+  let last = 0;
+  return questions.map(({ face }) => (asksFor(face) ? ++last : null));
+}
+
+/** What a page is called by the numbers of what stands on it. */
+export function pageTitle(numbers: readonly (number | null)[]): string {
+  const asked = numbers.filter((number) => number !== null);
+  const [first, last] = [asked[0], asked.at(-1)];
+  if (first === undefined || last === undefined) return 'To read';
+  return first === last ? `Question ${first}` : `Questions ${first} to ${last}`;
 }
 
 interface Stretch extends PageHere {

@@ -1,5 +1,6 @@
 import type { ColumnUse } from '@/core/formats/answerColumns';
 import type { Table } from '@/core/formats/table';
+import { asksFor } from '@/core/kinds/progress';
 import { calledBy } from '@/core/content/plainText';
 import { lineText } from '@/core/content/shownText';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -93,10 +94,11 @@ export function ColumnUses({ table, columns, onChange }: Props) {
         return keyOf(column) === key ? { use: 'ignored' } : column;
       }),
     );
-  const titles = questions.map(
+  const asked = questions.filter(({ question }) => asksFor(question));
+  const titles = asked.map(
     (record, at) => [record.id, `${at + 1}. ${calledBy(record.question).slice(0, 60)}`] as const,
   );
-  const hinted = titles.filter((_, at) => (questions[at]?.question.hints.length ?? 0) > 0);
+  const hinted = titles.filter((_, at) => (asked[at]?.question.hints.length ?? 0) > 0);
   return (
     <div className="max-h-[34vh] overflow-auto max-sm:max-w-full">
       <table className="w-full text-left text-[14px]">

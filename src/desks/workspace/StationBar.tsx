@@ -214,7 +214,8 @@ export function StationBar({ station }: { readonly station: string }) {
           </p>
           <p className="caption figures truncate">
             {isDraft && 'Draft: '}
-            {count(questions.length, 'question')} · {!phone && `${worth} · `}
+            {count(questions.filter(({ question }) => kindOf(question).asks).length, 'question')} ·{' '}
+            {!phone && `${worth} · `}
             <span role="status">{savingWords(saving)}</span>
           </p>
         </div>

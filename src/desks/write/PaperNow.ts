@@ -12,12 +12,18 @@ export interface QuestionActs {
   readonly moveTo: (id: string, to: number) => void;
   readonly remove: (id: string) => void;
   readonly duplicate: (id: string) => void;
+  /** What a question or section is called now, as a sentence begins: *Question 3*. */
+  readonly called: (id: string) => string;
 }
 
 /** The paper as it is now: read by each question for itself, so that the list need not be drawn again with every key. */
 interface PaperNow {
   readonly byId: ReadonlyMap<string, QuestionRecord>;
   readonly content: QuizContent;
+  /** The number of each question; notes have none. */
+  readonly numbers: ReadonlyMap<string, number>;
+  /** What each is called: *question 3*, or *note 1*. */
+  readonly names: ReadonlyMap<string, string>;
   readonly margin: MarginState;
   readonly sections: Draft<QuizContent['sections']>;
   readonly draft: HandDraft;

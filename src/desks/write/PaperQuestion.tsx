@@ -19,12 +19,16 @@ import { InHand } from './margin/Margin';
 import { Notes } from './margin/Notes';
 import type { MarginState } from './margin/useMarginState';
 import { PaperNow, type QuestionActs } from './PaperNow';
+import { asBegun } from '@/core/quiz/numbers';
 import { QuestionInHand } from './QuestionInHand';
 import type { Spreads } from './margin/useSpreads';
 
 interface BodyProps {
   readonly record: QuestionRecord;
-  readonly number: number;
+  /** null for a note. */
+  readonly number: number | null;
+  /** *question 3*, or *note 1*. */
+  readonly called: string;
   readonly content: QuizContent;
   readonly acts: QuestionActs;
   readonly grip: Grip;
@@ -67,13 +71,13 @@ function Folded({ record, content, acts }: Pick<BodyProps, 'record' | 'content' 
   );
 }
 
-interface EdgeProps extends Pick<BodyProps, 'record' | 'number' | 'content' | 'acts' | 'grip'> {
+interface EdgeProps extends Pick<BodyProps, 'record' | 'number' | 'called' | 'content' | 'acts' | 'grip'> {
   readonly inHand: boolean;
   readonly problem: string | undefined;
 }
 
 /** Number, points and grip of a question, in the paper's left edge. */
-function Edge({ record, number, content, inHand, acts, grip, problem }: EdgeProps) {
+function Edge({ record, number, called, content, inHand, acts, grip, problem }: EdgeProps) {
   const worth = pointsOfPlaced(record, content);
   return (
     <div className="absolute top-4 -left-[72px] flex w-[62px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
@@ -82,7 +86,7 @@ function Edge({ record, number, content, inHand, acts, grip, problem }: EdgeProp
         className="icon-button !min-w-[24px] touch-none cursor-grab"
         {...grip.attributes}
         {...grip.listeners}
-        aria-label={`Move question ${number}`}
+        aria-label={`Move ${called}`}
         title="Drag, or use the arrow keys"
         onKeyDown={(event) => {
           if (event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
@@ -97,10 +101,10 @@ function Edge({ record, number, content, inHand, acts, grip, problem }: EdgeProp
           type="button"
           className="figures block min-h-6 w-full min-w-7 cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
           aria-expanded={inHand}
-          aria-label={`Question ${number}`}
+          aria-label={asBegun(called)}
           onClick={() => acts.take(record.id)}
         >
-          {number}
+          {number ?? 'Note'}
         </button>
         {kindOf(record.question).asks && (
           <span className="caption figures block leading-tight whitespace-nowrap">
@@ -144,7 +148,7 @@ function useIntoView(inHand: boolean, node: RefObject<HTMLElement | null>): void
 
 /** What stands in a question's row: drawn again only when something has changed for it. */
 const Body = memo(function Body(props: BodyProps) {
-  const { record, number, content, acts, margin, spreads, problems } = props;
+  const { record, called, content, acts, margin, spreads, problems } = props;
   const inHand = margin !== null;
   const { question } = record;
   const narrow = useNarrow('tablet');
@@ -164,7 +168,7 @@ const Body = memo(function Body(props: BodyProps) {
           {inHand ? (
             <QuestionInHand
               record={record}
-              number={number}
+              called={called}
               onWritten={setWritten}
               onRemove={() => acts.remove(record.id)}
               onDuplicate={() => acts.duplicate(record.id)}
@@ -177,13 +181,13 @@ const Body = memo(function Body(props: BodyProps) {
       {!narrow && inHand && (
         <div className="paper-margin">
           <aside aria-label="Margin" className="paper-margin-stays">
-            <InHand record={written ?? record} number={number} margin={margin} />
+            <InHand record={written ?? record} called={called} margin={margin} />
           </aside>
         </div>
       )}
       {!narrow && !inHand && (
         <div className="paper-margin">
-          <Notes placed={record} number={number} spreads={spreads} problems={problems} />
+          <Notes placed={record} called={called} spreads={spreads} problems={problems} />
         </div>
       )}
     </WithFormulas>
@@ -192,7 +196,6 @@ const Body = memo(function Body(props: BodyProps) {
 
 interface Props {
   readonly id: string;
-  readonly number: number;
   readonly inHand: boolean;
   /** Whether there are so many that those out of sight are better not drawn. */
   readonly many: boolean;
@@ -209,6 +212,8 @@ function Now({ id, inHand, ...more }: Omit<Props, 'many'> & { readonly grip: Gri
     <Body
       {...more}
       record={record}
+      number={now.numbers.get(id) ?? null}
+      called={now.names.get(id) ?? ''}
       content={content}
       margin={inHand ? margin : null}
       spreads={margin.spreads}

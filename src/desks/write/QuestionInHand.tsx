@@ -18,6 +18,7 @@ import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { PaperNow } from './PaperNow';
 import { OwnWords } from './OwnWords';
 import { QuestionRules } from './rules/QuestionRules';
+import { asBegun } from '@/core/quiz/numbers';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { run } from '@/ui/widgets/press/press';
 import { WithFormulas, Words } from '@/ui/widgets/paper/Formula';
@@ -25,27 +26,27 @@ import { useDraft, type Draft } from '@/ui/editing/useDraft';
 
 const reached = (stored: number, saved: number): boolean => stored >= saved;
 
-const editLabel = (number: number, id: string) => ({
-  label: `Edit question ${number}`,
+const editLabel = (called: string, id: string) => ({
+  label: `Edit ${called}`,
   field: `question:${id}`,
 });
 
 /** The question being edited: every edit is saved on its own and can be undone. */
-function useQuestionDraft(record: QuestionRecord, number: number): Draft<Placed> {
+function useQuestionDraft(record: QuestionRecord, called: string): Draft<Placed> {
   const { quizId, id } = record;
   const stored = useMemo(() => placedOf(record), [record]);
   const save = useCallback(
     async (placed: Placed, base: number) => {
-      const saved = await saveQuestion(quizId, placed, base, editLabel(number, id));
+      const saved = await saveQuestion(quizId, placed, base, editLabel(called, id));
       if (saved.ok) return { ok: true as const, token: saved.rev };
       const { theirs } = saved;
       return { ok: false as const, theirs: theirs && { value: placedOf(theirs), token: theirs.rev } };
     },
-    [quizId, id, number],
+    [quizId, id, called],
   );
   const restore = useCallback(
-    (placed: Placed) => restoreQuestion(quizId, placed, { label: `Restore question ${number}`, field: '' }),
-    [quizId, number],
+    (placed: Placed) => restoreQuestion(quizId, placed, { label: `Restore ${called}`, field: '' }),
+    [quizId, called],
   );
   const name = `question:${id}`;
   return useDraft({ name, stored, token: record.rev, reached, save, restore });
@@ -108,7 +109,8 @@ interface Editing {
 
 interface Props {
   readonly record: QuestionRecord;
-  readonly number: number;
+  /** *question 3*, or *note 1*. */
+  readonly called: string;
   /** Told what is written with every key; null once the question is no longer in hand. */
   readonly onWritten: (placed: Placed | null) => void;
   readonly onRemove: () => void;
@@ -163,10 +165,10 @@ function useReach(draft: Draft<Placed>): void {
 /** What kind it is, and what can be done with it as a whole. */
 const HandBar = ({
   question,
-  number,
+  called,
   onRemove,
   onDuplicate,
-}: Pick<Props, 'number' | 'onRemove' | 'onDuplicate'> & Pick<Editing, 'question'>) => (
+}: Pick<Props, 'called' | 'onRemove' | 'onDuplicate'> & Pick<Editing, 'question'>) => (
   <div className="flex items-start gap-1">
     <p className="label-small mb-1">{kindOf(question).title}</p>
     <span className="ml-auto" />
@@ -174,7 +176,7 @@ const HandBar = ({
     <button
       type="button"
       className="icon-button"
-      aria-label={`Duplicate question ${number}`}
+      aria-label={`Duplicate ${called}`}
       title="Duplicate the question (Alt Shift D)"
       onClick={onDuplicate}
     >
@@ -183,7 +185,7 @@ const HandBar = ({
     <button
       type="button"
       className="icon-button"
-      aria-label={`Delete question ${number}`}
+      aria-label={`Delete ${called}`}
       title="Delete the question"
       onClick={onRemove}
     >
@@ -193,11 +195,11 @@ const HandBar = ({
 );
 
 /** The question in hand: text, key, feedback and rules, all in place. */
-export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicate }: Props) {
+export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicate }: Props) {
   const { quiz } = useQuiz();
-  const stored = useQuestionDraft(record, number);
+  const stored = useQuestionDraft(record, called);
   const write = useLateFormulas(stored, () =>
-    completeFormulas(quiz.id, record.id, editLabel(number, record.id)),
+    completeFormulas(quiz.id, record.id, editLabel(called, record.id)),
   );
   const draft = { ...stored, edit: write };
   const { question, placement } = draft.value;
@@ -208,20 +210,20 @@ export function QuestionInHand({ record, number, onWritten, onRemove, onDuplicat
   const { Write } = useFaces(question.kind);
   return (
     <section
-      aria-label={`Question ${number} in hand`}
+      aria-label={`${asBegun(called)} in hand`}
       className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4"
     >
       <FormulaInFields>
         <Conflict
           draft={draft}
-          what={`Question ${number}`}
+          what={asBegun(called)}
           show={(version) => <Version question={version.question} />}
         />
-        <HandBar question={question} number={number} onRemove={onRemove} onDuplicate={onDuplicate} />
+        <HandBar question={question} called={called} onRemove={onRemove} onDuplicate={onDuplicate} />
         <RichTextEditor
           key={question.id}
           value={question.text}
-          label={`Text of question ${number}`}
+          label={`Text of ${called}`}
           placeholder="Write or paste the question"
           autoFocus={question.text.length === 0}
           onChange={(text) => edit({ ...question, text })}

@@ -11,7 +11,10 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
 import { move } from '@/core/quiz/order';
-import { numberOf, questionsIn } from '@/core/quiz/section';
+import { asBegun, namesOf, numbersOf } from '@/core/quiz/numbers';
+import { paperFrom } from '@/core/quiz/paper';
+import type { QuizContent } from '@/core/quiz/quiz';
+import { questionsIn } from '@/core/quiz/section';
 import {
   addQuestion,
   addSection,
@@ -101,18 +104,16 @@ const closestTop: CollisionDetection = ({ collisionRect, droppableRects, droppab
 /** Of more questions than this, those out of sight are not drawn. */
 const FEW = 60;
 
-/** The number of each question; sections have none. */
-type Numbers = ReadonlyMap<string, number>;
-
 /** What a screen reader hears while a question is moved. */
-function spokenMoves(order: readonly string[], numbers: Numbers): Announcements {
-  const number = (id: string | number) => numbers.get(String(id)) ?? order.indexOf(String(id)) + 1;
+function spokenMoves(order: readonly string[], acts: QuestionActs): Announcements {
+  const called = (id: string | number) => acts.called(String(id));
+  const place = (id: string | number) => `${order.indexOf(String(id)) + 1} of ${order.length}`;
   return {
-    onDragStart: ({ active }) => `Question ${number(active.id)} is picked up.`,
+    onDragStart: ({ active }) => `${called(active.id)} is picked up.`,
     onDragOver: ({ active, over }) =>
-      over ? `Question ${number(active.id)} would become question ${number(over.id)}.` : undefined,
+      over ? `${called(active.id)} would come to place ${place(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) =>
-      over ? `Question ${number(active.id)} is now question ${number(over.id)}.` : 'It stays where it was.',
+      over ? `${called(active.id)} is now at place ${place(over.id)}.` : 'It stays where it was.',
     onDragCancel: () => 'It stays where it was.',
   };
 }
@@ -175,12 +176,10 @@ function useActs(
   onHand: (id: string | null) => void,
   onSection: (id: string) => void,
 ) {
-  const { quiz } = useQuiz();
+  const { quiz, questions } = useQuiz();
   const { order } = quiz.content;
-  const called = (id: string, content = quiz.content): string => {
-    const number = numberOf(content, id);
-    return number === 0 ? 'The section' : `Question ${number}`;
-  };
+  const called = (id: string, content = quiz.content): string =>
+    asBegun(namesOf(paperFrom(content, questions).questions).get(id) ?? 'the section');
   const reorder = async (id: string, to: number) => {
     const next = move(order, order.indexOf(id), to);
     const saved = await saveContent(
@@ -205,7 +204,7 @@ function useActs(
   const remove = async (id: string) => {
     const at = order.indexOf(id);
     const words = called(id);
-    const isSection = numberOf(quiz.content, id) === 0;
+    const isSection = quiz.content.sections.some((one) => one.id === id);
     const step = await (isSection ? removeSection : removeQuestion)(quiz.id, id);
     if (!isSection) onHand(order[at + 1] ?? order[at - 1] ?? null);
     if (step === null) return;
@@ -233,12 +232,12 @@ function useActs(
     holdKeys('Heading of the new section');
     onSection(await addSection(quiz.id, hand));
   };
-  return { reorder, add, remove, duplicate, section };
+  return { reorder, add, remove, duplicate, section, called };
 }
 
 interface QuestionsProps {
   readonly order: readonly string[];
-  readonly numbers: Numbers;
+  readonly sections: QuizContent['sections'];
   /** The section that was just added. */
   readonly newSection: string | null;
   readonly hand: string | null;
@@ -246,7 +245,7 @@ interface QuestionsProps {
 }
 
 /** The questions in their order, dragged by their handles: the list is drawn again only when the order changes, or the hand. */
-const Questions = memo(function Questions({ order, numbers, newSection, hand, acts }: QuestionsProps) {
+const Questions = memo(function Questions({ order, sections, newSection, hand, acts }: QuestionsProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) acts.moveTo(String(active.id), order.indexOf(String(over.id)));
@@ -257,23 +256,15 @@ const Questions = memo(function Questions({ order, numbers, newSection, hand, ac
       sensors={sensors}
       collisionDetection={closestTop}
       onDragEnd={dropped}
-      accessibility={{ announcements: spokenMoves(order, numbers) }}
+      accessibility={{ announcements: spokenMoves(order, acts) }}
     >
       <SortableContext items={items} strategy={verticalListSortingStrategy}>
         <ol>
           {order.map((id) => {
-            const number = numbers.get(id);
-            return number === undefined ? (
+            return sections.some((one) => one.id === id) ? (
               <PaperSection key={id} id={id} isNew={id === newSection} acts={acts} />
             ) : (
-              <PaperQuestion
-                key={id}
-                id={id}
-                number={number}
-                inHand={id === hand}
-                many={order.length > FEW}
-                acts={acts}
-              />
+              <PaperQuestion key={id} id={id} inHand={id === hand} many={order.length > FEW} acts={acts} />
             );
           })}
         </ol>
@@ -315,30 +306,39 @@ function Paper() {
     setHand(id);
   };
   const sections = useContentField('sections', 'Edit a section');
-  const numbers = useMemo(
-    () => new Map(questionsIn(quiz.content).map((id, at) => [id, at + 1])),
-    [quiz.content],
+  const counted = useMemo(() => {
+    const all = paperFrom(quiz.content, questions).questions;
+    return {
+      numbers: numbersOf(all),
+      names: namesOf(all),
+    };
+  }, [quiz.content, questions]);
+  const { reorder, add, remove, duplicate, section, called } = useActs(
+    { hand, newSection },
+    take,
+    setNewSection,
   );
-  const { reorder, add, remove, duplicate, section } = useActs({ hand, newSection }, take, setNewSection);
   const acts = useSteady<QuestionActs>({
     take,
     moveBy: (id, by) => run(() => reorder(id, order.indexOf(id) + by)),
     moveTo: (id, to) => run(() => reorder(id, to)),
     remove: (id) => run(() => remove(id)),
     duplicate: (id) => run(() => duplicate(id)),
+    called,
   });
   const [copying, setCopying] = useState(false);
   const now = useMemo(
     () => ({
       byId: new Map(questions.map((one) => [one.id, one])),
       content: quiz.content,
+      ...counted,
       margin,
       sections,
       draft,
     }),
-    [questions, quiz.content, margin, sections],
+    [questions, quiz.content, counted, margin, sections],
   );
-  useQuestionKeys([...numbers.keys()], hand, acts);
+  useQuestionKeys(questionsIn(quiz.content), hand, acts);
 
   return (
     <main className="write-page">
@@ -360,7 +360,13 @@ function Paper() {
         </div>
       </div>
       <PaperNow value={now}>
-        <Questions order={order} numbers={numbers} newSection={newSection} hand={hand} acts={acts} />
+        <Questions
+          order={order}
+          sections={quiz.content.sections}
+          newSection={newSection}
+          hand={hand}
+          acts={acts}
+        />
       </PaperNow>
       <div className="paper-row">
         <div className="bg-paper">
@@ -374,7 +380,11 @@ function Paper() {
       </div>
       {copying && <CopyDialog hand={hand} onClose={() => setCopying(false)} onCopied={setHand} />}
       {narrow && (
-        <MarginSheet record={inHand} number={inHand ? questions.indexOf(inHand) + 1 : 0} margin={margin} />
+        <MarginSheet
+          record={inHand}
+          called={(inHand && counted.names.get(inHand.id)) ?? ''}
+          margin={margin}
+        />
       )}
     </main>
   );

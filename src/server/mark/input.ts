@@ -1,4 +1,4 @@
-import { namesStudents, proposeColumns } from '@/core/formats/answerColumns';
+import { hasOpenNumbers, namesStudents, proposeColumns } from '@/core/formats/answerColumns';
 import { DEFAULT_CHOICES, readPapers } from '@/core/formats/answerFile';
 import {
   attemptOf,
@@ -7,6 +7,7 @@ import {
   markOwnClass,
   markPapers,
   paperOf,
+  questionNames,
   type MarkedWork,
   studentsOf,
 } from '@/core/formats/handedIn';
@@ -57,6 +58,11 @@ async function attemptsOf(
   list: readonly HandedIn[],
   paper: Paper,
 ): Promise<{ attempts: Attempt[]; unread: string[] }> {
+  const names = questionNames(list, paper);
+  if (!names)
+    refuse(422, 'The attempts cannot be marked.', [
+      'attempts: the quiz has notes, and the numbers of questions can be read with them or without: name the questions by their ids',
+    ]);
   const unread: string[] = [];
   const seen = new Set<string>();
   const problems: string[] = [];
@@ -66,7 +72,7 @@ async function attemptsOf(
     const id = `${one.student}/${one.attempt}`;
     if (seen.has(id)) problems.push(`attempts[${at}]: ${one.student} has an attempt ${one.attempt} already`);
     seen.add(id);
-    const { attempt, unknown, problems: waiting } = attemptOf(one, id, paper);
+    const { attempt, unknown, problems: waiting } = attemptOf(one, id, names, paper);
     unread.push(...waiting.map((text) => `attempts[${at}]: ${text}`));
     if (unknown.length > 0)
       problems.push(`attempts[${at}]: answers: the quiz has no question “${unknown[0] ?? ''}”`);
@@ -159,6 +165,10 @@ export async function answerInput(
   if (!namesStudents(columns))
     return refuse(422, 'The answer file cannot be read.', [
       'answers: no column holds names, numbers or e-mail addresses of students',
+    ]);
+  if (hasOpenNumbers(table.table, columns, paper.questions))
+    return refuse(422, 'The answer file cannot be read.', [
+      'answers: the quiz has notes, and the numbers in the headings can be read with them or without: name the questions by their text',
     ]);
   const choices = { ...DEFAULT_CHOICES, twice: 'attempts' as const, unlisted: 'add' as const };
   const { papers, problems } = readPapers(table.table, columns, paper, students, choices);

@@ -4,6 +4,7 @@ import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
 import { contextOf } from '@/core/scoring/context';
 import { bestPossible } from '@/core/scoring/possible';
+import { asBegun, namesOf } from '@/core/quiz/numbers';
 import type { Paper, QuizContent } from '@/core/quiz/quiz';
 
 const UNREACHABLE: readonly string[] = ['no answer earns all of its points'];
@@ -57,7 +58,8 @@ export function readyByQuestion(paper: Paper): ReadonlyMap<string, readonly stri
 export function readyList(paper: Paper): string[] {
   if (paper.questions.length === 0) return ['This quiz has no questions yet.'];
   const ready = readyByQuestion(paper);
-  return paper.questions.flatMap(({ id }, index) =>
-    (ready.get(id) ?? []).map((text) => `Question ${index + 1}: ${text}.`),
+  const names = namesOf(paper.questions);
+  return paper.questions.flatMap(({ id }) =>
+    (ready.get(id) ?? []).map((text) => `${asBegun(names.get(id) ?? '')}: ${text}.`),
   );
 }

@@ -127,6 +127,7 @@ test('the table finds what it would hold by its own rows and columns', () => {
   const rows = ['a', 'b', 'c'].map((attemptId, row) => ({
     attemptId,
     notCounted: null,
+    figures: true,
     cells: [cell('right', '1'), cell(row === 0 ? 'right' : 'wrong', row === 0 ? '1' : '0')],
     total: { score: share('1'), outOf: share('2'), waiting: share('0') },
   })) as never;

@@ -3,7 +3,14 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { SILENCE } from '@/core/content/silence';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
-import { keyPart, kindOf, Question as AnyQuestion, type Answer, type Question } from '@/core/kinds';
+import {
+  keyAnswer,
+  keyPart,
+  kindOf,
+  Question as AnyQuestion,
+  type Answer,
+  type Question,
+} from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
 import { JOURNEY } from '../../../demo/quizzes/journey';
 import { ENGLISH, share, written } from '../support/support';
@@ -42,6 +49,18 @@ describe('a part keyed alone', () => {
     assert.equal(credit(next, gap({ ...whole, speed: 'Rapid' })), '1');
     assert.equal(credit(next, gap({ ...whole, lake: 'rapid' })), '3/4');
     assert.equal(credit(next, gap(whole)), '1');
+  });
+
+  test('an answer of one gap is keyed whole, as what is in it; of several it is not', () => {
+    const as = { credit: ONE, feedback: SILENCE };
+    const whole = (question: Question, answer: Answer) =>
+      keyAnswer(question, answer, as, () => `new-${made++}`, ENGLISH);
+    const one: Question = { ...bend, gaps: bend.gaps.filter(({ id }) => id === idOf('lake')), ideas: [] };
+    const next = whole(one, gap({ lake: 'cut-off lake' }));
+    assert.ok(next.ok, next.ok ? '' : next.reason);
+    assert.equal(credit(next.question, gap({ lake: 'Cut-off lake' })), '1');
+    assert.match(JSON.stringify(whole(one, gap({}))), /Nothing was given in the gap/);
+    assert.match(JSON.stringify(whole(bend, gap(right))), /judge its gaps one by one/);
   });
 
   test('for a part of the gap’s credit, and as a wrong one', () => {

@@ -74,7 +74,7 @@ const EXPECTED = Object.fromEntries(
 /** The class as an answer file: a column a question. */
 const CSV = papa.unparse(
   [
-    ['Student', ...asked.map(({ at }) => `Q${at + 1}`)],
+    ['Student', ...asked.map((_, number) => `Q${number + 1}`)],
     ...students.map(({ name, texts }) => [name, ...asked.map(({ at }) => texts[at] ?? '')]),
   ],
   { newline: '\r\n' },
@@ -124,7 +124,7 @@ describe('a question of every kind from outside', () => {
   test('through the endpoint, as JSON', async () => {
     const attempts = students.map(({ name, texts }) => ({
       student: name,
-      answers: Object.fromEntries(asked.map(({ at }) => [String(at + 1), texts[at] ?? ''])),
+      answers: Object.fromEntries(asked.map(({ at }, number) => [String(number + 1), texts[at] ?? ''])),
     }));
     const body = JSON.stringify({ quiz: file, attempts });
     const headers = { 'content-type': 'application/json' };
@@ -142,6 +142,36 @@ describe('a question of every kind from outside', () => {
     assert.deepEqual(got(marked), EXPECTED);
   });
 
+  test('by numbers that counted notes, as they once did; refused where they can mean two', async () => {
+    const text = (name: string) => students.find((one) => one.name === name)?.texts ?? [];
+    const [first] = students;
+    const body = (numbers: readonly number[]) =>
+      JSON.stringify({
+        quiz: file,
+        attempts: [
+          {
+            student: first?.name,
+            answers: Object.fromEntries(
+              numbers.map((number) => [String(number), text(first?.name ?? '')[number - 1] ?? '']),
+            ),
+          },
+        ],
+      });
+    const post = (numbers: readonly number[]) =>
+      new Request('http://127.0.0.1/api/mark', {
+        method: 'POST',
+        body: body(numbers),
+        headers: { 'content-type': 'application/json' },
+      });
+    const marked = await posted(post(asked.map(({ at }) => at + 1)));
+    assert.deepEqual(got(marked), { [first?.name ?? '']: EXPECTED[first?.name ?? ''] });
+    const after = asked.find(({ at }, number) => at !== number);
+    assert.ok(after, 'the paper has a note before a question');
+    const response = await markHere(post([after.at + 1]), 0);
+    assert.equal(response.status, 422);
+    assert.match(await response.text(), /name the questions by their ids/);
+  });
+
   test('through the command line', () => {
     const folder = mkdtempSync(join(tmpdir(), 'yentrel-'));
     writeFileSync(join(folder, 'every.yentrel'), bytes);
@@ -155,7 +185,7 @@ describe('a question of every kind from outside', () => {
     const [heads = [], ...rows] = papa.parse(text.replace(/^\uFEFF/, '').trim(), {
       delimiter: ',',
     }).data;
-    const columns = asked.map(({ at }) => heads.findIndex((head) => head.startsWith(`${at + 1}. `)));
+    const columns = asked.map((_, number) => heads.findIndex((head) => head.startsWith(`${number + 1}. `)));
     assert.deepEqual(
       Object.fromEntries(rows.map((row) => [row[0], columns.map((one) => row[one])])),
       Object.fromEntries(

@@ -1,4 +1,5 @@
 import { isSilent } from '../../content/silence';
+import { valueAt } from '../../figures/valueAt';
 import { equal } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import type { GivenPart } from '../givenPart';
@@ -6,7 +7,7 @@ import { keyed, notKeyed, type Accepted, type Keyed } from '../kind';
 import { acceptNumber } from '../shared/number/acceptNumber';
 import { acceptText } from '../shared/textKey/accept';
 import { mark } from './mark';
-import type { Gap, GapsQuestion } from './schema';
+import type { Gap, GapsAnswer, GapsQuestion } from './schema';
 
 /** The gap with what was given keyed. */
 function acceptIn(
@@ -73,4 +74,20 @@ export function acceptPart(
   return earned && earned.state === 'marked' && equal(earned.keyCredit, as.credit)
     ? keyed(next)
     : notKeyed('Something else in the key of this gap would still decide: change it in Write');
+}
+
+/** An answer of one gap is what was given in it; of several, each is keyed by itself. */
+export function accept(
+  question: GapsQuestion,
+  answer: GapsAnswer,
+  as: Accepted,
+  newId: () => string,
+  context: MarkingContext,
+): Keyed<GapsQuestion> {
+  const [gap, ...others] = question.gaps;
+  const given = gap && valueAt(answer.gaps, gap.id);
+  if (!gap || others.length > 0)
+    return notKeyed('An answer with several gaps is not keyed whole: judge its gaps one by one');
+  if (given === undefined || given.trim() === '') return notKeyed('Nothing was given in the gap');
+  return acceptPart(question, { part: gap.id, given }, as, newId, context);
 }

@@ -1,4 +1,4 @@
-import { acceptPart } from './acceptPart';
+import { accept, acceptPart } from './acceptPart';
 import { TEXT_PLACES } from '../shared/textKey/schema';
 import { NUMBER_PLACES } from '../../answers/number/schema';
 import { given, shown, shownRight } from './shown';
@@ -65,6 +65,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   shown,
   shownRight,
   given,
+  accept,
   acceptPart,
   textsIn: ({ gaps }) => Object.values(gaps),
   sideBySide,

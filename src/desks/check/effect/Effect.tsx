@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import type { DraftChange } from '@/core/quiz/draftChanges';
-import type { QuizContent } from '@/core/quiz/quiz';
-import { numberOf } from '@/core/quiz/section';
+import { asBegun, calledOf } from '@/core/quiz/numbers';
+import type { Question } from '@/core/kinds';
 import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/press/notices';
@@ -25,15 +25,15 @@ const OF_ALL: Readonly<Partial<Record<DraftChange['kind'], string>>> = {
 };
 
 /** A change of the draft in a few words. */
-function changeText({ kind, questionId }: DraftChange, content: QuizContent): string {
+function changeText({ kind, questionId }: DraftChange, questions: readonly Question[]): string {
   if (questionId === null) return OF_ALL[kind] ?? '';
   if (kind === 'removed') return 'A question is gone';
-  return `Question ${numberOf(content, questionId)} is ${kind === 'added' ? 'new' : 'changed'}`;
+  return `${asBegun(calledOf(questions, questionId))} is ${kind === 'added' ? 'new' : 'changed'}`;
 }
 
 /** What waits, each with the press that drops it where it came from an answer of the class. */
 function Gathered({ pending }: { readonly pending: Pending }) {
-  const { quiz } = useQuiz();
+  const { quiz, questions } = useQuiz();
   const { keyed, changes } = pending;
   const byAnswers = new Set(keyed.map(({ questionId }) => questionId));
   const others = changes.filter(({ questionId }) => questionId === null || !byAnswers.has(questionId));
@@ -58,7 +58,12 @@ function Gathered({ pending }: { readonly pending: Pending }) {
           key={`${change.kind} ${change.questionId}`}
           className="flex gap-3 border-b border-line py-1.5 text-[14px]"
         >
-          <span className="min-w-0 flex-1">{changeText(change, quiz.content)}</span>
+          <span className="min-w-0 flex-1">
+            {changeText(
+              change,
+              questions.map(({ question }) => question),
+            )}
+          </span>
           <a className="link-text" href="#write">
             Write
           </a>

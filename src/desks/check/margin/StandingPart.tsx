@@ -1,5 +1,5 @@
 import type { Standing } from '@/core/content/questionBase';
-import { numberOf } from '@/core/quiz/section';
+import { asBegun, calledOf } from '@/core/quiz/numbers';
 import { saveQuestion } from '@/store/quiz/edits';
 import { keyField } from '@/store/records/steps';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -18,14 +18,19 @@ export function StandingPart({ questionId }: { readonly questionId: string }) {
   const record = questions.find(({ id }) => id === questionId);
   if (!record) return <p className="mt-2 text-[14px]">This question is not in the draft any more.</p>;
   const { question, placement } = record;
-  const number = numberOf(quiz.content, questionId);
+  const called = asBegun(
+    calledOf(
+      questions.map((one) => one.question),
+      questionId,
+    ),
+  );
   const change = (standing: Standing) =>
     run(async () => {
       const saved = await saveQuestion(
         quiz.id,
         { question, placement: { ...placement, standing } },
         record.rev,
-        { label: `Question ${number} ${STANDING_WORDS[standing]}`, field: keyField(questionId, STEP) },
+        { label: `${called} ${STANDING_WORDS[standing]}`, field: keyField(questionId, STEP) },
       );
       if (!saved.ok) notify('The question was changed in another tab just now: look again');
     });

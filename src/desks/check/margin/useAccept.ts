@@ -1,4 +1,4 @@
-import { numberOf } from '@/core/quiz/section';
+import { calledOf } from '@/core/quiz/numbers';
 import { shownLine } from '@/core/content/shownLine';
 import { equal, ONE, type Fraction } from '@/core/figures/fraction';
 import { same } from '@/core/figures/deepEqual';
@@ -78,13 +78,15 @@ export function useAccept(
       judged.what === 'part' ? judged.words : answerWords(record.question, answer),
       credit,
     );
-    const number = numberOf(quiz.content, questionId);
     const saved = await saveQuestion(
       quiz.id,
       { question: next.question, placement: record.placement },
       record.rev,
       {
-        label: `${words}, question ${number}`,
+        label: `${words}, ${calledOf(
+          questions.map((one) => one.question),
+          questionId,
+        )}`,
         field: keyField(questionId, first),
       },
     );

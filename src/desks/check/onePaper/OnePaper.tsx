@@ -222,7 +222,7 @@ export function OnePaper({ rows, place, went, after, onPlace, onKey }: ViewProps
       {questions ? (
         <ol aria-label="Questions">
           {questions.map((question) => {
-            const own = cells.get(question.number);
+            const own = question.number === null ? undefined : cells.get(question.number);
             const column = own?.column ?? -1;
             return (
               <Question

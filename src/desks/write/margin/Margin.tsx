@@ -16,12 +16,13 @@ import { WholePaper } from './WholePaper';
 interface Props {
   /** The question as it is written now, which may not be stored yet. */
   readonly record: Placed;
-  readonly number: number;
+  /** *question 3*. */
+  readonly called: string;
   readonly margin: MarginState;
 }
 
 /** What is computed for the question in hand. */
-export function InHand({ record, number, margin }: Props) {
+export function InHand({ record, called, margin }: Props) {
   const { id } = record.question;
   if (!kindOf(record.question).asks) return <p className="caption">A note: it asks for nothing.</p>;
   const failed = margin.spreadsFailed;
@@ -31,7 +32,7 @@ export function InHand({ record, number, margin }: Props) {
       {failed && <Failed text={readingFailed(failed.failure)} onAgain={failed.again} />}
       <Problems lines={margin.ready.get(id)} />
       <Suspense>
-        <TryAnswer key={id} placed={record} number={number} onKept={margin.keep} />
+        <TryAnswer key={id} placed={record} called={called} onKept={margin.keep} />
         <HowItEarns key={`earns-${id}`} placed={record} onChange={margin.change} />
       </Suspense>
     </>
@@ -54,7 +55,7 @@ function Peek() {
 /** The margin as a sheet, where there is no room for it beside the paper. */
 export function MarginSheet({
   record,
-  number,
+  called,
   margin,
 }: { readonly record: Placed | null } & Omit<Props, 'record'>) {
   const [up, setUp] = useState(false);
@@ -63,7 +64,7 @@ export function MarginSheet({
       <WholePaper />
       {record && (
         <div className="pt-3">
-          <InHand record={record} number={number} margin={margin} />
+          <InHand record={record} called={called} margin={margin} />
         </div>
       )}
     </MarginColumn>

@@ -81,15 +81,15 @@ function Kept({ placed }: { readonly placed: Placed }) {
 
 interface Props {
   readonly placed: Placed;
-  readonly number: number;
+  readonly called: string;
   readonly spreads: Spreads | null;
   readonly problems: readonly string[] | undefined;
 }
 
 /** What is known of a question that is folded, beside it. */
-export const Notes = memo(function Notes({ placed, number, spreads, problems }: Props) {
+export const Notes = memo(function Notes({ placed, called, spreads, problems }: Props) {
   return (
-    <div role="group" aria-label={`About question ${number}`} className="py-4">
+    <div role="group" aria-label={`About ${called}`} className="py-4">
       {kindOf(placed.question).asks && <HowItWent id={placed.question.id} spreads={spreads} />}
       <Problems lines={problems} />
       {placed.placement.checks.length > 0 && <Kept placed={placed} />}

@@ -164,12 +164,12 @@ function Checks({ placed, onKept }: Pick<TryProps, 'placed' | 'onKept'>) {
 interface TryProps {
   /** The question as it is written now, which may not be stored yet. */
   readonly placed: Placed;
-  readonly number: number;
+  readonly called: string;
   readonly onKept: (checks: Check[]) => void;
 }
 
 /** Answers are tried on the question in hand: what comes back, and why, as they are typed. Kept, one is a check. */
-export function TryAnswer({ placed, number, onKept }: TryProps) {
+export function TryAnswer({ placed, called, onKept }: TryProps) {
   const { question, placement } = placed;
   const { checks } = placement;
   const { quiz } = useQuiz();
@@ -187,7 +187,7 @@ export function TryAnswer({ placed, number, onKept }: TryProps) {
     <>
       <section aria-labelledby="try-answer" className="pt-4">
         <h2 id="try-answer" className="text-[15px]">
-          Try an answer to question {number}
+          Try an answer to {called}
         </h2>
         <div className="mt-1.5">
           <Try

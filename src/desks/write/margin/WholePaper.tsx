@@ -1,6 +1,6 @@
 import { plural } from '@/core/figures/plural';
 import { bestPossible, worstPossible } from '@/core/scoring/possible';
-import { numberOf } from '@/core/quiz/section';
+import { numbersOf } from '@/core/quiz/numbers';
 import { equal } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { points, pointsWord } from '@/ui/words/figures';
@@ -13,7 +13,8 @@ export function WholePaper() {
   const { best, outOf, missing, byHand } = bestPossible(paper);
   const worst = worstPossible(paper);
   const scaledTo = paper.content.scoring.outOf;
-  const numbers = missing.map((id) => numberOf(quiz.content, id));
+  const all = numbersOf(paper.questions);
+  const numbers = missing.map((id) => all.get(id));
   const share = outOf.n === 0 ? { n: 0, d: 1 } : { n: best.n * outOf.d, d: best.d * outOf.n };
   return (
     <section aria-labelledby="whole-paper" className="max-lg:border-b max-lg:border-line max-lg:pb-3">

@@ -191,7 +191,7 @@ export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore })
       <span className="figures font-semibold">
         {points(recorded.score)} of {points(recorded.outOf)}
       </span>
-      , as {countsWords(recorded)}.
+      {recorded.waiting.n > 0 && ` so far (${points(recorded.waiting)} to come)`}, as {countsWords(recorded)}.
     </p>
   );
 }

@@ -1,0 +1,22 @@
+import { asksFor } from '../kinds/progress';
+import type { Question } from '../kinds';
+
+/**
+ * The questions as numbers from outside count them, the first being 1. Notes are not counted, but once were: a number beyond
+ * what the quiz asks shows that they are, one that would be a note's that they are not. null where neither is there, and
+ * it makes a difference.
+ */
+export function countedBy(
+  numbers: readonly number[],
+  questions: readonly Question[],
+): readonly Question[] | null {
+  const asked = questions.filter(asksFor);
+  if (numbers.every((number) => questions[number - 1] === asked[number - 1])) return asked;
+  const withNotes = numbers.some((number) => number > asked.length && number <= questions.length);
+  const isNotes = numbers.some((number) => {
+    const one = questions[number - 1];
+    return one !== undefined && !asksFor(one);
+  });
+  if (withNotes === isNotes) return null;
+  return withNotes ? questions : asked;
+}
