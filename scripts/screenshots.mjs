@@ -52,7 +52,7 @@ async function quizFile(page) {
 /** A text with gaps in hand, one of them open, and an answer tried as a student gives it. */
 async function gaps(page, suffix) {
   await page.goto(`${address}/quiz/?id=demo-journey#write`);
-  await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByRole('button', { name: 'Question 3', exact: true }).click();
   await page.getByRole('button', { name: 'Gap 1: faster' }).click();
   const margin = page.getByRole('complementary', { name: 'Margin' });
   await margin.getByLabel('Gap 1', { exact: true }).fill('deeper');
@@ -75,7 +75,7 @@ async function views(page) {
   await page.getByRole('button', { name: 'One paper' }).click();
   await page.getByRole('button', { name: 'The next paper: Bruno Ghyll' }).click();
   await page
-    .getByRole('button', { name: /^Question 2:/ })
+    .getByRole('button', { name: /^Question 1:/ })
     .first()
     .click();
   await shot(page, 'one-paper');

@@ -78,7 +78,7 @@ test(
     }
     // The levels are kept with the score, and its trace says them.
     const [name = '', points] = Object.entries(want).find(([, one]) => one === 3) ?? [];
-    await page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) }).getByRole('button', { name: /^Question 11/ }).click(); // prettier-ignore
+    await page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) }).getByRole('button', { name: /^Question 10/ }).click(); // prettier-ignore
     await expect(margin(page).getByText(/What is carried.*said, with why/)).toBeVisible();
     expect(points).toBe(3);
   },

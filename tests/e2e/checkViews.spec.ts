@@ -260,7 +260,7 @@ test(
     const pick = (index: number) => page.getByLabel('Question', { exact: true }).selectOption({ index });
     const bar = page.getByRole('region', { name: 'Changes not applied' });
     await pick(2);
-    const answers = page.getByRole('group', { name: 'Answers to question 4' });
+    const answers = page.getByRole('group', { name: 'Answers to question 3' });
     // In the second gap: three students put the other word there.
     const gap = answers.getByRole('region', { name: 'Gap 2: Wrong' }).locator('[data-bundle]').first();
     await gap.click();
@@ -294,8 +294,8 @@ test(
     await bar.getByRole('button', { name: 'See who' }).click();
     const waits = margin(page).getByRole('list', { name: 'What waits' }).getByRole('listitem');
     await expect(waits).toHaveText([
-      /Accept Gap 2: “deposits”, question 4/,
-      /Accept “silting” to “wears away”, 3 students, question 7/,
+      /Accept Gap 2: “deposits”, question 3/,
+      /Accept “silting” to “wears away”, 3 students, question 6/,
     ]);
     await expectAccessibleHere(page, 'what waits');
     await waits.first().getByRole('button', { name: /^Drop/ }).click();

@@ -86,12 +86,12 @@ test(
     await page.goto('/');
     await expect(page.getByText('24 of 26 handed in')).toBeVisible();
     await page.goto('/quiz/?id=demo-journey#write');
-    await page.getByRole('button', { name: 'Question 2', exact: true }).click();
+    await page.getByRole('button', { name: 'Question 1', exact: true }).click();
     const margin = page.getByRole('complementary', { name: 'Margin' });
     await expect(margin.getByRole('heading', { name: '22 answers under these rules' })).toBeVisible();
     const now = margin.getByText(/^mean [\d.]+ of 2/);
     const before = await now.textContent();
-    const hand = page.getByRole('region', { name: 'Question 2 in hand' });
+    const hand = page.getByRole('region', { name: 'Question 1 in hand' });
     await hand.getByLabel('Part credit').selectOption('allOrNothing');
     await expect(now).toContainText(
       `before your last change ${/mean ([\d.]+)/.exec(before ?? '')?.[1] ?? ''}`,

@@ -7,7 +7,10 @@ import { contextOf } from '../scoring/context';
 import { verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import { traceWords } from '../scoring/words';
 import type { StudentDetails } from '../quiz/people/school';
+import { numbersOf } from '../quiz/numbers';
 import { askedIn } from '../quiz/points';
+import type { Attempt } from '../quiz/work/attempt';
+import { metNumbers } from '../reveal/slip';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/times/window';
 import { csvText } from './csv';
@@ -47,6 +50,13 @@ function ruleCell(
     .slice(0, 5000);
 }
 
+/** The questions by their numbers in the order in which the student met them; nothing where nobody knows. */
+function orderMet(paper: Paper, attempt: Attempt): string | null {
+  const numbers = numbersOf(paper.questions);
+  const met = [...metNumbers(paper, attempt)].sort(([, a], [, b]) => a - b);
+  return met.length === 0 ? null : met.map(([id]) => `Q${numbers.get(id) ?? ''}`).join(' ');
+}
+
 /** An instant in a cell: wall-clock time in the quiz's zone, as spreadsheets have it, without a zone of its own. */
 export interface TimeCell {
   /** As if that wall clock were UTC: ms since 1970. */
@@ -62,7 +72,7 @@ const cellText = (cell: Cell): string | number | null =>
     : cell;
 
 /**
- * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, then for each question the answer,
+ * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, the order in which the student met the questions where the quiz shuffles them, then for each question the answer,
  * the numbers of the hints that were shown where it has hints, its points (empty while it waits) and the rule that decided. The first row holds the headings.
  */
 export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, StudentDetails>): Cell[][] {
@@ -76,6 +86,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
     'Attempt',
     'Opened',
     'Handed in',
+    ...(paper.content.shuffled ? ['Order met'] : []),
     ...askedIn(paper).flatMap((question, at) => [
       `Q${at + 1}`,
       ...(question.hints.length > 0 ? [`Hints for Q${at + 1}`] : []),
@@ -95,6 +106,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       // Nobody knows when a paper from a file was opened.
       attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
       attempt.timeKnown ? timeCell(finishedAt(attempt, work.windowOf(studentId)), zone) : null,
+      ...(paper.content.shuffled ? [orderMet(paper, attempt)] : []),
       ...paper.questions.flatMap((question, at): Cell[] => {
         if (!kindOf(question).asks) return [];
         const score = scores[at] as QuestionScore;

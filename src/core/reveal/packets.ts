@@ -97,6 +97,8 @@ const FeedbackShown = z.strictObject({ text: Prose, links: z.array(RemedialLink)
 
 const Part = z.strictObject({
   number: z.number().int(),
+  /** The number under which the student met it, where that was another one. */
+  met: z.number().int().nullable(),
   points: Fraction,
   /** With *right and wrong*. */
   result: z

@@ -68,6 +68,16 @@ function inStudentsOrder(paper: Paper, seed: Seed): readonly Question[] {
   });
 }
 
+/**
+ * The numbers under which a student met the questions, where the quiz shuffles them. Nobody knows how a paper that comes from a
+ * file, or was written on paper, was met.
+ */
+export const metNumbers = (
+  paper: Paper,
+  { seed, source }: Pick<Attempt, 'seed' | 'source'>,
+): ReadonlyMap<string, number> =>
+  source === 'sat' && paper.content.shuffled ? numbersOf(inStudentsOrder(paper, seed)) : new Map();
+
 /** Of the formulas of a paper and of comments those that stand in what leaves: what only a key writes stays behind. */
 export const formulasShown = (
   paper: Pick<Paper, 'questions' | 'content'>,
@@ -163,7 +173,7 @@ export const toCome = (shown: WhatIsShown): ToCome[] =>
 /** One question of a slip: of each aspect what is shown of this question. */
 function partOf(
   question: Question,
-  { at, number }: { readonly at: number; readonly number: number },
+  { at, number, met }: { readonly at: number; readonly number: number; readonly met: number },
   paper: Paper,
   finished: FinishedAttempt,
   sees: (aspect: Aspect) => boolean,
@@ -174,6 +184,7 @@ function partOf(
   const kind = kindOf(question);
   return {
     number,
+    met: met === number ? null : met,
     points: score.possible,
     result: sees('rightWrong')
       ? {
@@ -210,12 +221,13 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, sight: Sight): S
   const { attempt, scores, total: sum } = finished.sheet;
   const isShown = (aspect: Aspect) => sight.shown[aspect].state === 'shown';
   const numbers = numbersOf(paper.questions);
+  const met = metNumbers(paper, attempt);
   const asked = paper.questions.flatMap((question, at) => {
     const number = numbers.get(question.id);
     if (number === undefined) return [];
     const verdict = verdictOfScore(scores[at] as QuestionScore);
     const sees = (aspect: Aspect) => isShown(aspect) && isOfFilter(sight.only(aspect), verdict);
-    const part = partOf(question, { at, number }, paper, finished, sees);
+    const part = partOf(question, { at, number, met: met.get(question.id) ?? number }, paper, finished, sees);
     return saysAnything(part) ? [part] : [];
   });
   const stands = new Set(asked.map(({ section }) => section));

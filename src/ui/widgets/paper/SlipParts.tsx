@@ -115,6 +115,7 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
         <span className="figures font-title font-semibold">{part.number}</span>
+        {part.met !== null && <span className="caption figures">your question {part.met}</span>}
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
