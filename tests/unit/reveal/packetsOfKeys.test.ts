@@ -1,6 +1,14 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
+import { plain } from '@/core/content/plainText';
+import { emptyContent } from '@/core/quiz/newQuiz';
+import { newPlacement } from '@/core/quiz/newPlacement';
+import { paperFrom } from '@/core/quiz/paper';
+import type { QuizContent } from '@/core/quiz/quiz';
+import type { Section } from '@/core/quiz/section';
+import { serveStudents } from '@/core/sitting/serve';
+import { trialStore } from '@/core/sitting/trialStore';
 import { kindOf, type Question } from '@/core/kinds';
 import { questionsForStudent } from '@/core/reveal/slip';
 import { newSeed } from '@/device/ids';
@@ -69,6 +77,65 @@ describe('what is sent of a question', () => {
     );
     assert.ok(differing > 20, 'keys did differ');
   });
+});
+
+const HASH = 'ab'.repeat(32);
+/** What stands around questions, and has nothing of a key: a map, a sound, and words before them. */
+const SECTION: Section = {
+  id: 'section',
+  heading: 'The map',
+  text: [
+    ...plain('Look at the map, where \\(v\\) is written.'),
+    { type: 'picture', picture: { hash: HASH, width: 600, height: 400, alt: 'A map of the Alder', share: 100 } },
+  ],
+  clips: [{ hash: HASH, type: 'audio/mpeg', bytes: 10, title: 'The weir', words: 'Water falls.' }],
+}; // prettier-ignore
+const formula = (tex: string) => ({ tex, words: tex, mathml: `<math><mi>${tex}</mi></math>` });
+
+/** All that a student who begins is sent of a quiz with one question between a note and another one, under a section. */
+async function sentOf(question: Question, seed: string, more: Partial<QuizContent>): Promise<object> {
+  const ids = { note: { ...filledQuestion('note', {}), id: 'note' }, last: { ...filledQuestion('trueFalse', {}), id: 'last' } };
+  const asked = { formulas: [formula('v')], ...question, id: 'asked' } as Question;
+  const content = {
+    ...emptyContent('The Alder'), ...more, sections: [SECTION], order: ['section', 'note', 'asked', 'last'], formulas: [formula('v')],
+  };
+  const paper = paperFrom(content, [ids.note, asked, ids.last].map((one) => ({ question: one, placement: newPlacement(one.id) })));
+  let made = 0;
+  const port = serveStudents(trialStore({
+    quizId: 'quiz', content, paper, now: () => 1_000_000, newId: () => `id-${++made}`, newSeed: () => seed, picture: () => Promise.resolve(null),
+  }));
+  const packet = await port.begin({ quizId: 'quiz', ticket: '' });
+  assert.ok(packet.state === 'working', packet.state);
+  const { working, cover } = packet;
+  const questions = working.questions.map(({ hints, face, ...rest }) => ({
+    ...rest,
+    face: unordered({ ...face, withNone: null }),
+    hints: hints.map(({ id, text }) => ({ id, text })),
+  }));
+  return { cover, working: { ...working, questions } };
+} // prettier-ignore
+
+describe('what is sent of a whole quiz', () => {
+  it('is the same for any key, with sections, pictures, sounds, formulas and notes around', async () => {
+    let differing = 0;
+    await fc.assert(
+      fc.asyncProperty(
+        anyKind.chain((kind) => fc.tuple(questionOf(kind), questionOf(kind))),
+        fc.array(fc.nat(15), { minLength: 32, maxLength: 32 }),
+        fc.boolean(),
+        fc.constantFrom('each' as const, 'one' as const),
+        async ([question, other], digits, shuffled, pages) => {
+          const seed = digits.map((n) => n.toString(16)).join('');
+          const secret = { ...rekeyed(question, other) as Question, explanation: 'Only \\(k\\) knows.', formulas: [formula('v'), formula('k')] } as Question;
+          if (JSON.stringify(secret) !== JSON.stringify(question)) differing++;
+          const more = { shuffled, shuffledOptions: shuffled, pages };
+          assert.deepEqual(await sentOf(secret, seed, more), await sentOf(question, seed, more));
+        },
+      ),
+      { numRuns: runs(1000) },
+    );
+    assert.ok(differing > 20, 'keys did differ');
+  }); // prettier-ignore
 });
 
 describe('lists and banks of gaps', () => {
