@@ -156,3 +156,15 @@ test.describe('in the dark look', () => {
       expect([ink, paper]).toEqual(['rgb(0, 0, 0)', 'rgb(255, 255, 255)']);
     });
 });
+
+test('paper has what the questions need, and nothing that only fills it', async ({ page }) => {
+  await page.goto('/print/?quiz=demo-maps&right=with');
+  const slip = page.getByRole('region', { name: /^Slip of/ }).first();
+  await expect(slip).toBeVisible();
+  await expect(page).toHaveTitle(/^Reading .*: slips/);
+  await page.emulateMedia({ media: 'print' });
+  // The map above the questions is there, unfolded; what could be chosen from is not said again.
+  await expect(slip.getByRole('img').first()).toBeVisible();
+  for (const given of await slip.getByText('Given', { exact: true }).all()) await expect(given).toBeHidden();
+  expect(await slip.getByText('Given', { exact: true }).count()).toBeGreaterThan(0);
+});

@@ -13,8 +13,9 @@ const dist = join(process.env['DIST'] ?? 'dist-test', 'client');
 /** Every browser file that a page loads, at once or later, workers apart. */
 function filesOf(page: string): string[] {
   const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
+  // Files of workers are fetched ahead by a line of their own.
   const html = readFileSync(join(dist, page), 'utf8').replace(
-    /<link rel="modulepreload" as="worker"[^>]*>/g,
+    /<script>for\(const file of \[[^<]*<\/script>/,
     '',
   );
   const found = new Set<string>();

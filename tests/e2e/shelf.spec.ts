@@ -102,3 +102,26 @@ test(
     await expect(rows).toHaveText([/Floods/]);
   },
 );
+
+test('the menu of a quiz at the foot of the window opens in sight, by press and by key', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+  const openers = page.getByRole('button', { name: /^More for/ });
+  for (const [height, at] of [
+    [800, 0],
+    [400, 2],
+  ] as const) {
+    const opener = openers.nth(at);
+    await page.setViewportSize({ width: 1280, height });
+    // At the very foot.
+    await opener.evaluate((button) => button.scrollIntoView({ block: 'end' }));
+    await opener.focus();
+    await page.keyboard.press('Enter');
+    const choice = page.getByRole('button', { name: 'Delete', exact: true }).filter({ visible: true });
+    await expect(choice).toBeInViewport({ ratio: 1 });
+    await page.keyboard.press('Escape');
+    await opener.click();
+    await expect(choice).toBeInViewport({ ratio: 1 });
+    await page.keyboard.press('Escape');
+  }
+});

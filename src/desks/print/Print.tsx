@@ -33,7 +33,7 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
       {slip.score && <SlipScore score={slip.score} />}
       {recorded && <SlipRecorded recorded={recorded} />}
       <SlipWords slip={slip} />
-      <SlipQuestions slip={slip} className="mt-4" />
+      <SlipQuestions slip={slip} className="mt-4" sections="open" />
     </section>
   );
 }

@@ -1,5 +1,5 @@
 import { Archive, ArchiveRestore, Copy, FileDown, MoreHorizontal, Trash2 } from '@/ui/widgets/icons';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import type { QuizRecord } from '@/store/records/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';
 import { SHELF } from '@/store/records/scopes';
@@ -7,6 +7,7 @@ import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { SaveFile } from '@/ui/teacher/SaveFile';
+import { usePlaced } from '@/ui/widgets/layout/usePlaced';
 
 const undoing = (step: number) => ({ label: 'Undo', run: () => run(() => undoStep(SHELF, step)) });
 
@@ -40,20 +41,12 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
       : { label: 'Back on the Shelf', Icon: ArchiveRestore, act: archive },
     { label: 'Delete', Icon: Trash2, act: remove },
   ];
-  useEffect(() => {
-    const element = menu.current;
-    const place = () => {
-      const button = document.querySelector(`[popovertarget="${id}"]`)?.getBoundingClientRect();
-      if (!button || !element) return;
-      element.style.top = `${button.bottom + 4}px`;
-      element.style.left = `${button.right - 190}px`;
-    };
-    element?.addEventListener('beforetoggle', place);
-    return () => element?.removeEventListener('beforetoggle', place);
-  }, [id]);
+  const opener = useRef<HTMLButtonElement>(null);
+  usePlaced(menu, opener);
   return (
     <>
       <button
+        ref={opener}
         type="button"
         className="icon-button"
         popoverTarget={id}

@@ -20,7 +20,7 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
         <video
           controls
           preload="metadata"
-          className="max-h-[50vh] w-full bg-ink"
+          className="max-h-[50vh] w-full bg-ink print:hidden"
           aria-label={name}
           src={address}
           onError={() => setBroken(true)}
@@ -29,7 +29,7 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
         <audio
           controls
           preload="metadata"
-          className="w-full"
+          className="w-full print:hidden"
           aria-label={name}
           src={address}
           onError={() => setBroken(true)}

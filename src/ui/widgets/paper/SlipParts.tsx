@@ -96,15 +96,17 @@ export const SlipWords = ({ slip }: { readonly slip: Slip }) => (
 
 /** What there was to answer with, as the student met it; on paper there is no room for it. */
 const Given = ({ given }: { readonly given: SlipPart['given'] }) => (
-  <div className="slip-line mt-1.5 text-soft print:hidden [&_.font-semibold]:font-normal">
-    <span className="label-small">Given </span>
-    <ul>
-      {given.map((one, at) => (
-        <li key={at}>
-          <ShownAnswer answer={one} />
-        </li>
-      ))}
-    </ul>
+  <div className="print:hidden">
+    <div className="slip-line mt-1.5 text-soft [&_.font-semibold]:font-normal">
+      <span className="label-small">Given </span>
+      <ul>
+        {given.map((one, at) => (
+          <li key={at}>
+            <ShownAnswer answer={one} />
+          </li>
+        ))}
+      </ul>
+    </div>
   </div>
 );
 
@@ -145,8 +147,11 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
   );
 }
 
-/** What stood beside the questions below it, to be looked at again; on paper its heading. */
-function SlipSection({ section }: { readonly section: Section }) {
+/** How what stood beside questions is shown: folded below its heading, or all of it, as paper needs it. */
+type Sections = 'folded' | 'open';
+
+/** What stood beside the questions below it, to be looked at again. */
+function SlipSection({ section, shown }: { readonly section: Section; readonly shown: Sections }) {
   const heading = <h2 className="inline text-[17px]">{section.heading || 'For the next questions'}</h2>;
   const empty = section.text.length === 0 && section.clips.length === 0;
   return (
@@ -154,7 +159,7 @@ function SlipSection({ section }: { readonly section: Section }) {
       {empty ? (
         heading
       ) : (
-        <details>
+        <details open={shown === 'open'}>
           <summary className="cursor-pointer">{heading}</summary>
           <RichText text={section.text} className="mt-1" />
           {section.clips.map((clip) => (
@@ -167,7 +172,15 @@ function SlipSection({ section }: { readonly section: Section }) {
 }
 
 /** The questions of a slip, in the order of the paper. */
-export const SlipQuestions = ({ slip, className }: { readonly slip: Slip; readonly className: string }) => (
+export const SlipQuestions = ({
+  slip,
+  className,
+  sections = 'folded',
+}: {
+  readonly slip: Slip;
+  readonly className: string;
+  readonly sections?: Sections;
+}) => (
   <WithFormulas formulas={slip.formulas}>
     <ol className={`border-t border-line ${className}`}>
       {slip.parts.map((part, at) => {
@@ -175,7 +188,7 @@ export const SlipQuestions = ({ slip, className }: { readonly slip: Slip; readon
         const section = begins ? slip.sections.find(({ id }) => id === part.section) : undefined;
         return (
           <Fragment key={part.number}>
-            {section && <SlipSection section={section} />}
+            {section && <SlipSection section={section} shown={sections} />}
             <SlipQuestion part={part} />
           </Fragment>
         );
