@@ -173,9 +173,9 @@ function rowsOf(
   work: NamedWork,
   questions: readonly Question[],
   twice: ReadonlySet<string>,
+  numbers: ReadonlyMap<string, number>,
   cells: Cells,
 ): CheckRow[] {
-  const numbers = numbersOf(questions);
   return work.sheets.map(({ attempt, notCounted, scores, total }) => {
     return {
       attemptId: attempt.id,
@@ -266,8 +266,9 @@ export async function checkTable(quizId: string): Promise<CheckTable> {
   const { paper } = live;
   const work = workOf(live);
   const twice = namesakes(live.students.values());
+  const numbers = numbersOf(paper.questions);
   const cells = new Cells();
-  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice, cells));
+  const rows = work.flatMap((one) => rowsOf(one, paper.questions, twice, numbers, cells));
   return {
     questions: askedIn(paper).map((question, index) => ({
       id: question.id,

@@ -6,7 +6,7 @@ import { z } from '../zod';
 import { typingErrors } from '../answers/text/distance';
 import { compared } from './findStudent';
 import { dateOrderOf, looksLikeTimes } from './readTime';
-import { countedBy } from './questionNumbers';
+import { canMeanTwo, countedBy } from './questionNumbers';
 import type { Table } from './table';
 
 /** What a column of an answer file holds. */
@@ -158,9 +158,9 @@ export function proposeColumns(
     return filled.length > 0 && filled.every((text) => /^\S+@\S+\.\S+$/.test(text.trim()));
   };
   return table.header.map((heading, column) => {
-    // Where numbers do not say which questions they mean, what one meant in another file does not either.
-    const open = counted === null && numberIn(named(comparedHead(heading))) !== null;
-    const known = open ? undefined : remembered.get(heading);
+    // What a number meant in another file says nothing where that may have counted otherwise.
+    const number = numberIn(named(comparedHead(heading)));
+    const known = number !== null && canMeanTwo(number, questions) ? undefined : remembered.get(heading);
     if (known && (!('questionId' in known) || there.has(known.questionId))) return once(known);
     const texts = table.rows.slice(0, 1000).map((row) => row.cells[column] ?? '');
     const use = useOf(comparedHead(heading), texts, { questions, counted });

@@ -51,8 +51,7 @@ function ruleCell(
 }
 
 /** The questions by their numbers in the order in which the student met them; nothing where nobody knows. */
-function orderMet(paper: Paper, attempt: Attempt): string | null {
-  const numbers = numbersOf(paper.questions);
+function orderMet(paper: Paper, numbers: ReadonlyMap<string, number>, attempt: Attempt): string | null {
   const met = [...metNumbers(paper, attempt)].sort(([, a], [, b]) => a - b);
   return met.length === 0 ? null : met.map(([id]) => `Q${numbers.get(id) ?? ''}`).join(' ');
 }
@@ -94,6 +93,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       `Rule for Q${at + 1}`,
     ]),
   ];
+  const numbers = numbersOf(paper.questions);
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
     const who = named.get(studentId) ?? { name: studentId, number: '', email: '', groups: [] };
@@ -106,7 +106,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
       // Nobody knows when a paper from a file was opened.
       attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
       attempt.timeKnown ? timeCell(finishedAt(attempt, work.windowOf(studentId)), zone) : null,
-      ...(paper.content.shuffled ? [orderMet(paper, attempt)] : []),
+      ...(paper.content.shuffled ? [orderMet(paper, numbers, attempt)] : []),
       ...paper.questions.flatMap((question, at): Cell[] => {
         if (!kindOf(question).asks) return [];
         const score = scores[at] as QuestionScore;

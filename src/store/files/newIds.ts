@@ -19,14 +19,20 @@ interface School {
 const anew = (ids: Iterable<string>): ReadonlyMap<string, string> =>
   new Map([...ids].map((id) => [id, newId()]));
 
+/** Every attempt of a quiz, there or in its steps. */
+const attemptsIn = ({ class: part, history }: BackedQuiz): string[] => [
+  ...new Set([
+    ...part.attempts.map(({ id }) => id),
+    ...history.flatMap(({ changes }) =>
+      changes.flatMap((change) => (change.kind === 'attempt' ? [change.id] : [])),
+    ),
+  ]),
+];
+
 /** Attempts of the quiz, there or in its steps, whose ids belong here to another quiz. */
-export async function newAttemptIds({ quiz, class: part, history }: BackedQuiz): Promise<NewIds['attempts']> {
-  const inSteps = history.flatMap(({ changes }) =>
-    changes.flatMap((change) => (change.kind === 'attempt' ? [change.id] : [])),
-  );
-  const ids = [...new Set([...part.attempts.map(({ id }) => id), ...inSteps])];
-  const here = await db.attempts.bulkGet(ids);
-  return anew(here.flatMap((one) => (one && one.quizId !== quiz.id ? [one.id] : [])));
+export async function newAttemptIds(brought: BackedQuiz): Promise<NewIds['attempts']> {
+  const here = await db.attempts.bulkGet(attemptsIn(brought));
+  return anew(here.flatMap((one) => (one && one.quizId !== brought.quiz.id ? [one.id] : [])));
 }
 
 const alike = (a: string, b: string): boolean =>
@@ -66,15 +72,10 @@ export async function newSchoolIds({
 }
 
 /** For a copy that stands beside the first one: nothing of its work has an id that is taken. */
-export const copyIds = ({ quiz, class: part, history }: BackedQuiz): NewIds => ({
+export const copyIds = (brought: BackedQuiz): NewIds => ({
   ...KEEP_ALL,
-  quizzes: new Map([[quiz.id, newId()]]),
-  attempts: anew([
-    ...part.attempts.map(({ id }) => id),
-    ...history.flatMap(({ changes }) =>
-      changes.flatMap((change) => (change.kind === 'attempt' ? [change.id] : [])),
-    ),
-  ]),
+  quizzes: new Map([[brought.quiz.id, newId()]]),
+  attempts: anew(attemptsIn(brought)),
 });
 
 /** What people, lists, classes and the Shelf held before anything came in. */

@@ -52,6 +52,12 @@ describe('numbers in the headings of a file', () => {
     const read = table(['Student', 'Q3']);
     const before = new Map<string, ColumnUse>([['Q3', { use: 'question', questionId: 'b' }]]);
     assert.deepEqual(used(proposeColumns(read, PAPER.questions, [], before)), ['student', 'ignored']);
+    const all = table(['Student', 'Q1', 'Q2', 'Q3', 'Q4']);
+    assert.equal(
+      used(proposeColumns(all, PAPER.questions, [], before))[3],
+      'question c',
+      'nor where it is told',
+    );
     const chosen: ColumnUse[] = [{ use: 'student' }, { use: 'question', questionId: 'c' }];
     assert.deepEqual(columnRemarks(read, chosen, PAPER.questions), []);
     const choices = { ...DEFAULT_CHOICES, unlisted: 'add' as const };

@@ -47,12 +47,11 @@ function formsFor(
   data: unknown,
 ): readonly Schema[] {
   if (discriminator === undefined || !isJson(data)) return options;
-  const named = options.filter((option) => {
+  return options.filter((option) => {
     const { def } = bare(option)._zod;
     const field = def.type === 'object' ? def.shape[discriminator] : undefined;
     return field !== undefined && z.safeParse(field, data[discriminator]).success;
   });
-  return named.length > 0 ? named : [];
 }
 
 /** The first list that is longer than its schema allows, found without looking at what is in it; null: none. */
