@@ -10,6 +10,8 @@ export interface SitProps {
   readonly labelledBy: string;
   /** The language of the answer, such as `en`. */
   readonly language: string;
+  /** Whether what is written goes to be marked: false where it brings no points, and where nobody sits. */
+  readonly marked: boolean;
   readonly onAnswer: (answer: Answer | null) => void;
 }
 
@@ -32,9 +34,19 @@ export interface Faces<Q extends Question> {
     },
   ) => ReactNode;
   /** The question as students read it, with its key marked. */
-  readonly Folded: (props: { readonly question: Q; readonly context: MarkingContext }) => ReactNode;
+  readonly Folded: (props: {
+    readonly question: Q;
+    readonly context: MarkingContext;
+    /** False where the question carries no points. */
+    readonly marked: boolean;
+  }) => ReactNode;
   /** The rules that the kind adds to the sentence under the question. */
-  readonly Rules: (props: Editing<Q>) => ReactNode;
+  readonly Rules: (
+    props: Editing<Q> & {
+      /** False where the question carries no points: what an answer earns is not asked. */
+      readonly marked: boolean;
+    },
+  ) => ReactNode;
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;

@@ -13,13 +13,14 @@ import type { StudentQuestion } from '@/core/reveal/packets';
 import { questionsForStudent } from '@/core/reveal/slip';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Lateness } from '@/core/scoring/lateness';
-import type { NearMiss, Verdict } from '@/core/marks/mark';
+import type { NearMiss } from '@/core/marks/mark';
 import { contextOf } from '@/core/scoring/context';
 import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import {
   overrideDiffers,
   shareOfScore,
   verdictOfScore,
+  type ScoreVerdict,
   type QuestionScore,
 } from '@/core/scoring/scoreQuestion';
 import { traceTotal, type Total } from '@/core/scoring/total';
@@ -28,6 +29,7 @@ import type { Attempt } from '@/core/quiz/work/attempt';
 import type { Override } from '@/core/quiz/work/override';
 import type { SetTo } from '@/core/quiz/people/school';
 import { questionTitle } from '@/core/content/plainText';
+import { carriesPoints } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { studentsSetTo } from '@/store/class/roster';
@@ -45,7 +47,7 @@ import { byName, liveClass, namesakes, disambiguator, workOf, type NamedWork } f
 export interface CheckCell {
   /** The question's number on the paper. */
   readonly number: number;
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   readonly credit: Fraction;
   readonly standing: Standing;
   readonly earned: Fraction;
@@ -126,6 +128,7 @@ export interface CheckTable {
 function cellOf(question: Question, number: number, attempt: Attempt, score: QuestionScore): CheckCell {
   const answer = valueAt(attempt.answers, question.id);
   const { mark, earned, waiting } = score;
+  const marked = carriesPoints(score);
   return {
     number,
     verdict: verdictOfScore(score),
@@ -134,8 +137,8 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     earned,
     waiting,
     answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
-    nearMiss: mark.nearMiss,
-    contradiction: mark.contradiction,
+    nearMiss: marked ? mark.nearMiss : null,
+    contradiction: marked && mark.contradiction,
     hints: valueAt(attempt.hints, question.id)?.length ?? 0,
     override: score.override && {
       reason: score.override.reason,

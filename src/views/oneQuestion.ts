@@ -6,16 +6,21 @@ import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
 import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
-import type { NearMiss, PartMark, Verdict } from '@/core/marks/mark';
+import type { NearMiss, PartMark } from '@/core/marks/mark';
 import { contextOf, wordsFor } from '@/core/scoring/context';
-import { shareOfScore, verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
+import {
+  shareOfScore,
+  verdictOfScore,
+  type QuestionScore,
+  type ScoreVerdict,
+} from '@/core/scoring/scoreQuestion';
 import { alikeDecisions } from '@/store/quiz/lookAlikes';
-import type { AlikeDecision } from '@/core/quiz/placement';
+import { carriesPoints, type AlikeDecision } from '@/core/quiz/placement';
 import { liveClass, namesakes, disambiguator, workOf } from './papers';
 
 /** What an answer earned, as a bundle of look-alikes has it in common. */
 export interface BundleMark {
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   /** Share of the points of the question, or of the gap. */
   readonly credit: Fraction;
   readonly nearMiss: NearMiss | null;
@@ -83,7 +88,7 @@ interface Said {
 const markOfScore = (score: QuestionScore): BundleMark => ({
   verdict: verdictOfScore(score),
   credit: shareOfScore(score),
-  nearMiss: score.override ? null : score.mark.nearMiss,
+  nearMiss: score.override || !carriesPoints(score) ? null : score.mark.nearMiss,
   errors: score.mark.errors,
   expected: score.mark.rule !== null,
 });
@@ -91,7 +96,7 @@ const markOfScore = (score: QuestionScore): BundleMark => ({
 /** Part marks wait, are blank, or are right by their key's credit. */
 function markOfPart(part: PartMark): BundleMark {
   const { state, credit, keyCredit, nearMiss, errors, rule } = part;
-  const byKey: Verdict = keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
+  const byKey: ScoreVerdict = keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
   const verdict = state === 'marked' ? byKey : state;
   return { verdict, credit, nearMiss, errors, expected: rule !== null };
 }
@@ -218,7 +223,7 @@ export async function openQuestion(quizId: string, questionId: string): Promise<
           text: read,
           answer: null,
           part: { part: id, given: stored },
-          mark: part ? markOfPart(part) : BLANK_MARK,
+          mark: !carriesPoints(score) ? markOfScore(score) : part ? markOfPart(part) : BLANK_MARK,
           giver,
         };
       });

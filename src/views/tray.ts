@@ -1,6 +1,6 @@
-import { askedIn } from '@/core/quiz/points';
+import { askedIn, lacksKey } from '@/core/quiz/points';
+import { placedIn } from '@/core/quiz/paper';
 import { valueAt } from '@/core/figures/valueAt';
-import { kindOf } from '@/core/kinds';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import {
   attemptState,
@@ -154,7 +154,7 @@ export interface QuizCounts {
 export async function quizCounts(quizId: string): Promise<QuizCounts> {
   const [rows, live] = await Promise.all([tray(quizId), liveClass(quizId)]);
   const { standing } = live.quiz;
-  const asked = askedIn(await draftPaper(quizId));
+  const draft = await draftPaper(quizId);
   const reveal = revealOf(live, now());
   const seen = new Set(
     live.sheets
@@ -170,10 +170,7 @@ export async function quizCounts(quizId: string): Promise<QuizCounts> {
     finished: rows.filter(hasHandedIn).length,
     shown: seen.size,
     waiting: waitingIn(workOf(live)),
-    keyless:
-      wholeSpan(standing) === null
-        ? asked.filter((question) => !kindOf(question).hasKey(question)).length
-        : 0,
-    questions: asked.length,
+    keyless: wholeSpan(standing) === null ? placedIn(draft).filter(lacksKey).length : 0,
+    questions: askedIn(draft).length,
   };
 }

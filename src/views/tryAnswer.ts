@@ -1,5 +1,6 @@
 import type { Answer, Question } from '@/core/kinds';
-import { verdictOf, type NearMiss, type Verdict } from '@/core/marks/mark';
+import type { NearMiss } from '@/core/marks/mark';
+import { verdictOfScore, type ScoreVerdict } from '@/core/scoring/scoreQuestion';
 import { contextOf } from '@/core/scoring/context';
 import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
 import { traceAnswer } from '@/core/scoring/traceAnswer';
@@ -7,6 +8,7 @@ import type { Fraction } from '@/core/figures/fraction';
 import type { Feedback } from '@/core/content/feedback';
 import { feedbackTold } from '@/core/marks/feedbackTold';
 import type { Override } from '@/core/quiz/work/override';
+import { carriesPoints } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import { readerWords } from './readerWords';
 
@@ -18,7 +20,7 @@ export interface TraceText {
 
 /** What the margin shows for one tried answer. */
 export interface Trial {
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   readonly credit: Fraction;
   readonly earned: Fraction;
   readonly possible: Fraction;
@@ -37,18 +39,30 @@ export function tryAnswer(
   override: Override | null = null,
   hints: readonly string[] = [],
 ): Trial {
-  const { mark, earned, possible, waiting } = scoreMark(
+  const score = scoreMark(
     markAnswer(question, answer, contextOf(paper, question)),
     question,
     paper,
     null,
     hints,
   );
+  const { mark, earned, possible, waiting } = score;
   const trace = traceAnswer(question, answer, paper, override, hints).map((line) => ({
     step: line.step,
     text: readerWords(line),
   }));
-  const { credit, errors, nearMiss } = mark;
+  const { credit, errors } = mark;
+  const nearMiss = carriesPoints(score) ? mark.nearMiss : null;
   const feedback = feedbackTold(mark);
-  return { verdict: verdictOf(mark), credit, earned, possible, waiting, errors, nearMiss, feedback, trace };
+  return {
+    verdict: verdictOfScore(score),
+    credit,
+    earned,
+    possible,
+    waiting,
+    errors,
+    nearMiss,
+    feedback,
+    trace,
+  };
 }

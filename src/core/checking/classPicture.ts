@@ -3,14 +3,15 @@ import type { Fraction } from '../figures/fraction';
 import { isAnswerTo, kindOf, type Answer, type Question } from '../kinds';
 import type { GivenPart } from '../kinds/givenPart';
 import type { ClassFace, ClassSpot, LineBand, Worth } from '../kinds/classFace';
-import type { MarkingContext, Verdict } from '../marks/mark';
+import type { MarkingContext } from '../marks/mark';
+import type { ScoreVerdict } from '../scoring/scoreQuestion';
 import { thirdsOf } from './thirds';
 
 /** A paper that counts, and what it gave to the question that is looked at. */
 export interface PictureOf {
   readonly attemptId: string;
   readonly answer: Answer | null;
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   /** What it earned in the questions that count; null while something in it waits. */
   readonly total: Fraction | null;
 }
@@ -42,7 +43,7 @@ export interface ValueOnLine {
   readonly value: number;
   /** As most wrote it. */
   readonly text: string;
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   readonly who: readonly string[];
 }
 
@@ -148,7 +149,7 @@ function places(face: Face<'places'>, given: readonly Given[]): ClassPicture {
 }
 
 function line(face: Face<'line'>, given: readonly Given[]): ClassPicture {
-  const byValue = new Map<string, { value: number; texts: string[]; verdict: Verdict; who: string[] }>();
+  const byValue = new Map<string, { value: number; texts: string[]; verdict: ScoreVerdict; who: string[] }>();
   let others = 0;
   for (const { paper, answer } of given) {
     const value = face.value(answer);

@@ -1,13 +1,13 @@
 import { compare, equal, type Fraction } from '../figures/fraction';
 import type { Standing } from '../content/questionBase';
-import type { Verdict } from '../marks/mark';
+import type { ScoreVerdict } from '../scoring/scoreQuestion';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
 import { comesOutAs, type MarkedClass } from './classWork';
 
 /** One answer as it would be scored under another revision. */
 export interface CellAfter {
-  readonly verdict: Verdict;
+  readonly verdict: ScoreVerdict;
   readonly credit: Fraction;
   readonly standing: Standing;
   readonly earned: Fraction;

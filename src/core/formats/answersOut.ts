@@ -41,7 +41,7 @@ function ruleCell(
 ): string {
   if (score.override) return `Own score: ${score.override.reason}`;
   const verdict = verdictOfScore(score);
-  if (verdict === 'blank' || !answer) return '';
+  if (verdict === 'blank' || verdict === 'unmarked' || !answer) return '';
   const lines = explainAnswer(question, answer, contextOf(paper, question));
   return lines
     .filter(({ step }) => step === 'rule')

@@ -15,6 +15,7 @@ import { traceWords } from '../scoring/words';
 import type { Attempt } from '../quiz/work/attempt';
 import type { StudentDetails } from '../quiz/people/school';
 import { outOfPaper } from '../quiz/points';
+import { carriesPoints } from '../quiz/placement';
 import type { Paper } from '../quiz/quiz';
 import { finishedAt } from '../quiz/times/window';
 import type { MarkedWork } from './handedIn';
@@ -60,7 +61,7 @@ function markJson(question: Question, score: QuestionScore) {
     waiting: figure(waiting),
     rule: mark.rule,
     typingErrors: mark.errors,
-    nearMiss: mark.nearMiss,
+    nearMiss: carriesPoints(score) ? mark.nearMiss : null,
     ownScore: override ? override.reason : null,
     hintsCost: figure(score.hintsCost),
     feedback: plainFeedback(feedbackTold(mark)),
@@ -81,7 +82,7 @@ function markText(question: Question, score: QuestionScore): string {
 function traced(paper: Paper, question: Question, attempt: Attempt, score: QuestionScore): string[] {
   const answer = valueAt(attempt.answers, question.id) ?? null;
   return [
-    ...explainAnswer(question, answer, contextOf(paper, question)),
+    ...(carriesPoints(score) ? explainAnswer(question, answer, contextOf(paper, question)) : []),
     ...traceQuestion(
       score.mark,
       rulesIn(paper, question, valueAt(attempt.hints, question.id)),

@@ -15,7 +15,7 @@ import { wholePart, type SidePart } from './sideBySide';
 import type { GivenPart } from './givenPart';
 import type { TextKey } from './shared/textKey/schema';
 
-/** A place in a question that the teacher should look at, in words. */
+/** A place in a question that the teacher should look at, in words; `noOptions`: there is too little to answer with. */
 export interface Problem {
   readonly code:
     'noKey' | 'noText' | 'noOptions' | 'emptyOption' | 'emptyForm' | 'badPattern' | 'twice' | 'noWeight';

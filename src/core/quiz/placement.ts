@@ -53,6 +53,9 @@ export const Placement = z.strictObject({
 });
 export type Placement = z.infer<typeof Placement>;
 
+/** False for a question that nobody marks: whatever is answered there, it earns nothing, costs nothing and never waits. */
+export const carriesPoints = ({ standing }: Pick<Placement, 'standing'>): boolean => standing !== 'notMarked';
+
 /** A question with its placement in a quiz: what is written, saved and undone together. */
 export interface Placed {
   readonly question: Question;

@@ -1,17 +1,21 @@
 import { multiply, sum, ZERO, type Fraction } from '../figures/fraction';
 import { kindOf, type Question } from '../kinds';
 import { placementIn } from './paper';
-import type { MustAnswer, Placed, Placement } from './placement';
+import { carriesPoints, type MustAnswer, type Placed, type Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
 
-/** Points of a question as it is placed: its own there, else the quiz's default; for each of its parts, where it is set so. */
+/** Points of a question as it is placed: its own there, else the quiz's default; for each of its parts, where it is set so; 0 where it carries none. */
 export function pointsOfPlaced({ question, placement }: Placed, content: QuizContent): Fraction {
   const kind = kindOf(question);
-  if (!kind.asks) return ZERO;
+  if (!kind.asks || !carriesPoints(placement)) return ZERO;
   const points = placement.points ?? content.defaultPoints;
   const parts = placement.perPart ? kind.partsOf(question) : null;
   return parts === null ? points : multiply(points, { n: parts, d: 1 });
 }
+
+/** Whether the teacher has still to say what is right; nobody has to where no points are carried. */
+export const lacksKey = ({ question, placement }: Placed): boolean =>
+  carriesPoints(placement) && !kindOf(question).hasKey(question);
 
 /** Points of a question in a paper. */
 export const pointsOf = (question: Question, paper: Paper): Fraction =>

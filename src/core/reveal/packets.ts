@@ -103,7 +103,10 @@ const Part = z.strictObject({
   /** With *right and wrong*. */
   result: z
     .strictObject({
-      verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank']),
+      /** `unmarked`: it is nobody's task to mark it. */
+      verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank', 'unmarked']),
+      /** How the question stands where that says more than the mark; null where it simply counts. */
+      standing: z.enum(['notMarked', 'leftOut', 'given', 'givenToAnswered', 'bonus']).nullable(),
       earned: Fraction,
       credit: Fraction,
       /** What hints took off. */

@@ -189,6 +189,7 @@ function partOf(
     result: sees('rightWrong')
       ? {
           verdict: verdictOfScore(score),
+          standing: score.standing === 'counts' ? null : score.standing,
           earned: score.earned,
           credit: shareOfScore(score),
           hintsCost: score.override ? ZERO : score.hintsCost,

@@ -161,9 +161,17 @@ export function overrideDiffers({ override, marked }: QuestionScore): boolean {
 const isPunishedToNothing = ({ mark, possible, marked }: QuestionScore): boolean =>
   mark.state === 'marked' && mark.allWrong && possible.n > 0 && marked !== null && marked.n <= 0;
 
+/** How an answer came out in its quiz: `unmarked` where it is nobody's task to mark it. */
+export type ScoreVerdict = Verdict | 'unmarked';
+
+/** Whether nobody has to mark an answer: its question carries no points, or all that waits earns what the question's standing says. */
+const isUnmarked = ({ mark, standing }: QuestionScore): boolean =>
+  standing === 'notMarked' || (mark.state === 'waits' && standing !== 'counts' && standing !== 'bonus');
+
 /** Right, partly right or wrong: an answer that a penalty has brought to nothing is wrong, an overridden answer goes by its points. */
-export function verdictOfScore(score: QuestionScore): Verdict {
+export function verdictOfScore(score: QuestionScore): ScoreVerdict {
   const { mark, override, possible } = score;
+  if (!override && isUnmarked(score)) return 'unmarked';
   if (!override) return isPunishedToNothing(score) ? 'wrong' : verdictOf(mark);
   if (override.points.n <= 0) return 'wrong';
   return compare(override.points, possible) >= 0 ? 'right' : 'partly';
@@ -176,7 +184,6 @@ export function shareOfScore({ mark, override, possible }: QuestionScore): Fract
 }
 
 const STANDING_LINES: Readonly<Partial<Record<Standing, string>>> = {
-  notMarked: 'standingNotMarked',
   leftOut: 'standingLeftOut',
   given: 'standingGiven',
   givenToAnswered: 'standingGivenToAnswered',
@@ -189,6 +196,7 @@ export function traceQuestion(
   rules: ScoringRules,
   override: Override | null = null,
 ): TraceLine[] {
+  if (rules.standing === 'notMarked') return [change('standing', 'standingNotMarked', ZERO, ZERO)];
   const score = scoreQuestion(mark, rules, override);
   const { byCredit, afterPenalty, afterHints, marked } = stepsOf(mark, rules);
   const { points, hints } = rules;

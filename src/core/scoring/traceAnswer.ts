@@ -1,5 +1,7 @@
 import { explainAnswer, type Answer, type Question } from '../kinds';
 import type { Override } from '../quiz/work/override';
+import { WAITS } from '../marks/mark';
+import { carriesPoints } from '../quiz/placement';
 import type { Paper } from '../quiz/quiz';
 import { contextOf } from './context';
 import { markAnswer, rulesIn } from './markAttempt';
@@ -14,10 +16,13 @@ export function traceAnswer(
   override: Override | null = null,
   hints: readonly string[] = [],
 ): TraceLine[] {
+  const rules = rulesIn(paper, question, hints);
+  // Where nobody marks it, what the key would say decides nothing.
+  if (!carriesPoints(rules)) return traceQuestion(WAITS, rules);
   const context = contextOf(paper, question);
   const mark = markAnswer(question, answer, context);
   return [
     ...explainAnswer(question, answer, override?.levels ? { ...context, levels: override.levels } : context),
-    ...traceQuestion(mark, rulesIn(paper, question, hints), override),
+    ...traceQuestion(mark, rules, override),
   ];
 }

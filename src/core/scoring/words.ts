@@ -52,7 +52,7 @@ const SCORING: LineWords = {
     `Nothing in it was right: the penalty makes it ${say.exactPoints(line.after)} instead of ${say.exactPoints(line.before)}`,
   hints: (v, line, say) => `Hints cost ${say.points(v['hints'])}: ${say.exactPoints(line.after)} left`,
   questionFloor: (_, line, say) => `Not below the question’s floor: ${say.exactPoints(line.after)}`,
-  standingNotMarked: () => 'The question is not marked: nothing earned, nothing possible',
+  standingNotMarked: () => 'The question carries no points: the answer is not marked',
   standingLeftOut: () => 'The question is left out: nothing earned, nothing possible',
   standingGiven: (_, line, say) => `The question is given to all: ${say.exactPoints(line.after)}`,
   standingGivenToAnswered: (_, line, say) =>

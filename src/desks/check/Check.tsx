@@ -1,4 +1,5 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { earnedWords } from './cellWords';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
 import { points } from '@/ui/words/figures';
@@ -80,7 +81,7 @@ function AtHand({
       <span className="min-w-0 flex-1 truncate font-semibold">{row.name}</span>
       <span className="caption figures whitespace-nowrap">
         {cell && question
-          ? `question ${question.number}: ${cell.verdict === 'waits' ? 'not marked yet' : `${points(cell.earned)} of ${points(question.points)}`}`
+          ? `question ${question.number}: ${earnedWords(cell, question.points)}`
           : `${points(row.total.score)} of ${points(row.total.outOf)}`}
       </span>
     </span>
@@ -162,7 +163,8 @@ function isArriving(): boolean {
 /** On arrival the answer at hand has the focus, so that keys work at once; a touched screen has none. */
 function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => void): void {
   const arrived = useRef(false);
-  useEffect(() => {
+  // Before it is drawn: who sees the answer has its keys.
+  useLayoutEffect(() => {
     if (arrived.current || !place) return;
     arrived.current = true;
     if (!narrow && isArriving()) go(place);

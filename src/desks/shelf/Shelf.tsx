@@ -7,6 +7,7 @@ import { SHELF } from '@/store/records/scopes';
 import type { QuizRecord } from '@/store/records/db';
 import { createEmptyQuiz } from '@/store/quiz/quizzes';
 import { schoolState, listQuizzes, sweep } from '@/store/quiz/shelf';
+import { dropKeys, holdKeysAcross } from '@/ui/editing/heldKeys';
 import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/press/Failed';
@@ -130,7 +131,20 @@ function Quizzes() {
         .then(sweepPictures)
         .catch(() => undefined);
   }, [ready]);
-  const create = usePress(async () => goTo(await createEmptyQuiz()));
+  const make = usePress(async () => {
+    const id = await createEmptyQuiz().catch((error: unknown) => {
+      dropKeys();
+      throw error;
+    });
+    goTo(id);
+  });
+  const create = {
+    ...make,
+    start: () => {
+      holdKeysAcross('Title of the new quiz');
+      make.start();
+    },
+  };
   return (
     <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
       <Head ready={ready} quizzes={listed?.quizzes ?? []} onCreate={create.start} />

@@ -3,7 +3,7 @@ import { Suspense, type RefObject } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { sitFace } from '@/kinds/sit';
-import { pointsWord } from '@/ui/words/figures';
+import { worthWords } from '@/ui/words/figures';
 import { RichText } from '@/ui/widgets/paper/RichText';
 import { Hints } from './Hints';
 
@@ -42,7 +42,7 @@ export function QuestionHere(props: Props) {
       <p className="caption figures">
         {isNote
           ? 'To read, nothing to answer'
-          : `Question ${number} of ${of} · ${pointsWord(question.points)}`}
+          : `Question ${number} of ${of} · ${worthWords(question.points)}`}
         {MUST[question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer]}
       </p>
       <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
@@ -58,6 +58,7 @@ export function QuestionHere(props: Props) {
           answer={answer}
           labelledBy={titleId}
           language={question.language}
+          marked={question.points.n > 0}
           onAnswer={onAnswer}
         />
       </Suspense>

@@ -1,8 +1,8 @@
 import { ChevronDown, ChevronLeft } from '@/ui/widgets/icons';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { kindOf } from '@/core/kinds';
 import { isOpen, isOver, isTakenBack, wholeSpan } from '@/core/quiz/times/window';
-import { pointsOfPaper } from '@/core/quiz/points';
+import { kindOf } from '@/core/kinds';
+import { lacksKey, pointsOfPaper } from '@/core/quiz/points';
 import { useNow } from '@/ui/widgets/press/useNow';
 import { count, points, pointsWord } from '@/ui/words/figures';
 import { dayAndTimeIn, shortTimeIn } from '@/ui/words/zoneTime';
@@ -29,7 +29,7 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
   const { value: counts } = useQuery(() => classWorker().quizCounts(id), [id, state, attemptsSeq]);
   const { value: leaks } = useQuery(() => classWorker().leakCount(id), [id, state, attemptsSeq]);
   const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};
-  const keyless = questions.filter(({ question }) => !kindOf(question).hasKey(question)).length;
+  const keyless = questions.filter(lacksKey).length;
   return {
     ...(keyless > 0 ? { write: `${keyless} without key` } : {}),
     ...(leaks ? { plan: count(leaks, 'leak') } : {}),

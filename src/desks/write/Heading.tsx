@@ -5,6 +5,7 @@ import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
 import { pointWord } from '@/ui/words/figures';
+import { land } from '@/ui/editing/heldKeys';
 import { Conflict } from '@/ui/editing/Conflict';
 import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { useContentField } from '@/ui/teacher/useContentField';
@@ -16,8 +17,11 @@ import { Bands } from './rules/Bands';
 import { ScoreSentence } from './rules/ScoreSentence';
 import { useQuiz } from '@/ui/teacher/quizContext';
 
-/** Selects the title of a new quiz, so that typing gives it its own: once, when the field comes. */
-const select = (field: HTMLInputElement | null): void => field?.select();
+/** Selects the title of a new quiz, so that typing gives it its own, and gives it what was typed on the way here: once, when the field comes. */
+function select(field: HTMLInputElement | null): void {
+  field?.select();
+  if (field) land(field);
+}
 
 /** The language of the answers, and the sign of their decimals. */
 function ReadingPart() {

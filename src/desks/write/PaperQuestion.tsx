@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from '@/ui/widgets/icons';
 import { memo, Suspense, use, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { kindOf, type Question } from '@/core/kinds';
-import type { Placed } from '@/core/quiz/placement';
+import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { readingOf } from '@/core/scoring/context';
 import { pointsOfPlaced } from '@/core/quiz/points';
@@ -44,10 +44,11 @@ export type Grip = Pick<ReturnType<typeof useSortable>, 'attributes' | 'listener
 interface FoldedProps {
   readonly question: Question;
   readonly content: QuizContent;
+  readonly marked: boolean;
 }
 
 /** The question as students read it, with its key: drawn again only when it is another one. */
-const FoldedText = memo(function FoldedText({ question, content }: FoldedProps) {
+const FoldedText = memo(function FoldedText({ question, content, marked }: FoldedProps) {
   const { Folded: Answers } = useFaces(question.kind);
   return (
     <>
@@ -56,17 +57,18 @@ const FoldedText = memo(function FoldedText({ question, content }: FoldedProps) 
       ) : (
         <RichText text={question.text} />
       )}
-      <Answers question={question} context={readingOf(question, content)} />
+      <Answers question={question} context={readingOf(question, content)} marked={marked} />
     </>
   );
 });
 
 function Folded({ record, content, acts }: Pick<BodyProps, 'record' | 'content' | 'acts'>) {
   // What could not be stored is shown all the same: it is in this tab, and waits to be tried again.
-  const { question } = (unsavedWork().get(`question:${record.id}`) as Placed | undefined) ?? record;
+  const { question, placement } =
+    (unsavedWork().get(`question:${record.id}`) as Placed | undefined) ?? record;
   return (
     <div className="cursor-text px-9 py-4 max-sm:px-4" onClick={() => acts.take(record.id)}>
-      <FoldedText question={question} content={content} />
+      <FoldedText question={question} content={content} marked={carriesPoints(placement)} />
     </div>
   );
 }
@@ -108,7 +110,7 @@ function Edge({ record, number, called, content, inHand, acts, grip, problem }: 
         </button>
         {kindOf(record.question).asks && (
           <span className="caption figures block leading-tight whitespace-nowrap">
-            {points(worth)} {pointWord(worth, 'pt')}
+            {carriesPoints(record.placement) ? `${points(worth)} ${pointWord(worth, 'pt')}` : 'no pts'}
           </span>
         )}
         {problem && (

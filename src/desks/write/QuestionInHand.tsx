@@ -3,7 +3,7 @@ import { use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
-import type { Placed } from '@/core/quiz/placement';
+import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/context';
 import { plainText } from '@/core/content/plainText';
 import { NegativeCredit } from '@/kinds/shared/parts/leastCredit';
@@ -89,7 +89,7 @@ function useLateFormulas(
 }
 
 /** Both versions of a question side by side, when two tabs changed it. */
-function Version({ question }: { readonly question: Question }) {
+function Version({ placed: { question, placement } }: { readonly placed: Placed }) {
   const { quiz } = useQuiz();
   const { Folded } = useFaces(question.kind);
   return (
@@ -97,7 +97,11 @@ function Version({ question }: { readonly question: Question }) {
       <p className="font-medium">
         <Words text={plainText(question.text) || 'Question without text'} />
       </p>
-      <Folded question={question} context={readingOf(question, quiz.content)} />
+      <Folded
+        question={question}
+        context={readingOf(question, quiz.content)}
+        marked={carriesPoints(placement)}
+      />
     </WithFormulas>
   );
 }
@@ -214,11 +218,7 @@ export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicat
       className="bg-paper px-9 pt-4 pb-5 shadow-[0_0_0_1px_var(--line)] max-sm:px-4"
     >
       <FormulaInFields>
-        <Conflict
-          draft={draft}
-          what={asBegun(called)}
-          show={(version) => <Version question={version.question} />}
-        />
+        <Conflict draft={draft} what={asBegun(called)} show={(version) => <Version placed={version} />} />
         <HandBar question={question} called={called} onRemove={onRemove} onDuplicate={onDuplicate} />
         <RichTextEditor
           key={question.id}

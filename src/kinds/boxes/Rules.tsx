@@ -4,15 +4,16 @@ import type { Faces } from '../faces';
 import { ModelPart } from '../shared/parts/ModelPart';
 
 /** How sorted items become part of the points. */
-export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange }) => (
-  <ModelPart
-    model={question.model}
-    words={MODELS}
-    onModel={(model) => onChange({ ...question, model })}
-    price={{
-      wrong: 'one in a wrong box',
-      lambda: question.lambda,
-      onChange: (lambda) => onChange({ ...question, lambda }),
-    }}
-  />
-);
+export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange, marked }) =>
+  marked && (
+    <ModelPart
+      model={question.model}
+      words={MODELS}
+      onModel={(model) => onChange({ ...question, model })}
+      price={{
+        wrong: 'one in a wrong box',
+        lambda: question.lambda,
+        onChange: (lambda) => onChange({ ...question, lambda }),
+      }}
+    />
+  );

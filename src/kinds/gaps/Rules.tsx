@@ -9,9 +9,15 @@ const picks = ({ gaps }: GapsQuestion): boolean =>
   gaps.some(({ type }) => type === 'list' || type === 'bank');
 
 /** How gaps become part of the points, and in which order lists and the bank come. */
-export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange }) => (
+export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange, marked }) => (
   <>
-    <ModelPart model={question.model} words={MODELS} onModel={(model) => onChange({ ...question, model })} />
+    {marked && (
+      <ModelPart
+        model={question.model}
+        words={MODELS}
+        onModel={(model) => onChange({ ...question, model })}
+      />
+    )}
     {picks(question) && (
       <>
         {'Lists and the bank come '}

@@ -90,7 +90,8 @@ function RunPart({ model, items, onChange }: RunProps) {
 }
 
 /** How an order becomes part of the points. */
-export const Rules: Faces<OrderQuestion>['Rules'] = ({ question, onChange }) => {
+export const Rules: Faces<OrderQuestion>['Rules'] = ({ question, onChange, marked }) => {
+  if (!marked) return null;
   const { model } = question;
   const put = (next: OrderModel) => onChange({ ...question, model: next });
   return (

@@ -5,16 +5,20 @@ import { ShufflePart } from '../shared/parts/ShufflePart';
 import { PickModelPart } from '../shared/parts/PickModelPart';
 
 /** How picks become part of the points. */
-export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (
+export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange, optionOrder, marked }) => (
   <>
-    {'For part of the points, '}
-    <PickModelPart
-      model={question.model}
-      lambda={question.lambda}
-      onModel={(model) => onChange(withModel(question, model))}
-      onLambda={(lambda) => onChange({ ...question, lambda })}
-    />
-    {'. '}
+    {marked && (
+      <>
+        {'For part of the points, '}
+        <PickModelPart
+          model={question.model}
+          lambda={question.lambda}
+          onModel={(model) => onChange(withModel(question, model))}
+          onLambda={(lambda) => onChange({ ...question, lambda })}
+        />
+        {'. '}
+      </>
+    )}
     <ShufflePart
       shuffled={question.shuffled}
       quiz={optionOrder}

@@ -8,7 +8,7 @@ import { PickModelPart } from '../shared/parts/PickModelPart';
 const PICKS = { one: 'one is picked', several: 'several can be picked' };
 
 /** How many are picked in a row, and how rows become part of the points. */
-export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange }) => {
+export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange, marked }) => {
   const several = question.rows.filter((row) => row.several).length;
   const how = several === 0 ? 'one' : several === question.rows.length ? 'several' : 'mixed';
   return (
@@ -20,14 +20,18 @@ export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange }) => {
         words={how === 'mixed' ? { ...PICKS, mixed: 'one or several, as it stands' } : PICKS}
         onChange={(next) => next !== 'mixed' && onChange(withSeveral(question, next === 'several'))}
       />
-      {'; '}
-      <ChoicePart
-        label="Part credit"
-        value={question.joined}
-        words={MODELS}
-        onChange={(joined) => onChange({ ...question, joined })}
-      />
-      {several > 0 && (
+      {marked && (
+        <>
+          {'; '}
+          <ChoicePart
+            label="Part credit"
+            value={question.joined}
+            words={MODELS}
+            onChange={(joined) => onChange({ ...question, joined })}
+          />
+        </>
+      )}
+      {marked && several > 0 && (
         <>
           {'. Within a row, '}
           <PickModelPart

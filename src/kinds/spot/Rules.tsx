@@ -8,7 +8,7 @@ import { CountField } from '../shared/numberKey/CountField';
 const NEAR = { width: fraction(1, 20), share: fraction(1, 2) };
 
 /** How many spots are asked for, what one astray costs, and what one near an area earns. */
-export const Rules: Faces<SpotQuestion>['Rules'] = ({ question, onChange }) => {
+export const Rules: Faces<SpotQuestion>['Rules'] = ({ question, onChange, marked }) => {
   const { asked, lambda, rim } = question;
   return (
     <>
@@ -18,37 +18,42 @@ export const Rules: Faces<SpotQuestion>['Rules'] = ({ question, onChange }) => {
         least={1}
         onChange={(next) => onChange({ ...question, asked: next })}
       />
-      {asked === 1 ? ' spot is asked for; ' : ' spots are asked for; '}
-      <PricePart
-        wrong="one outside every area"
-        right="a right one"
-        value={lambda}
-        onChange={(next) => onChange({ ...question, lambda: next })}
-      />
-      {'. A spot near an area '}
-      <SwitchPart
-        label="A spot near an area"
-        value={rim !== null}
-        words={{ true: 'earns a part', false: 'earns nothing' }}
-        onChange={(near) => onChange({ ...question, rim: near ? NEAR : null })}
-      />
-      {rim && (
+      {asked === 1 ? ' spot is asked for' : ' spots are asked for'}
+      {marked && (
         <>
-          {': '}
-          <PercentField
-            value={rim.share}
-            label="Share for a spot near an area"
-            className="sentence-part"
-            onChange={(share) => onChange({ ...question, rim: { ...rim, share } })}
+          {'; '}
+          <PricePart
+            wrong="one outside every area"
+            right="a right one"
+            value={lambda}
+            onChange={(next) => onChange({ ...question, lambda: next })}
           />
-          {' of its credit, within '}
-          <PercentField
-            value={rim.width}
-            label="Width of the rim"
-            className="sentence-part"
-            onChange={(width) => onChange({ ...question, rim: { ...rim, width } })}
+          {'. A spot near an area '}
+          <SwitchPart
+            label="A spot near an area"
+            value={rim !== null}
+            words={{ true: 'earns a part', false: 'earns nothing' }}
+            onChange={(near) => onChange({ ...question, rim: near ? NEAR : null })}
           />
-          {' of the picture’s shorter side'}
+          {rim && (
+            <>
+              {': '}
+              <PercentField
+                value={rim.share}
+                label="Share for a spot near an area"
+                className="sentence-part"
+                onChange={(share) => onChange({ ...question, rim: { ...rim, share } })}
+              />
+              {' of its credit, within '}
+              <PercentField
+                value={rim.width}
+                label="Width of the rim"
+                className="sentence-part"
+                onChange={(width) => onChange({ ...question, rim: { ...rim, width } })}
+              />
+              {' of the picture’s shorter side'}
+            </>
+          )}
         </>
       )}
       {'. '}

@@ -8,7 +8,7 @@ const wordsIn = (text: string): number => text.split(/\s+/).filter(Boolean).leng
 const ROWS = { line: 2, paragraph: 6, page: 16 } as const;
 
 /** A longer answer in the student's own words, with the browser's help in spelling. */
-export default function WrittenSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+export default function WrittenSit({ face, answer, labelledBy, marked, onAnswer }: SitProps) {
   if (face.kind !== 'written') return null;
   const text = answer?.kind === 'written' ? answer.text : '';
   const words = wordsIn(text);
@@ -30,7 +30,8 @@ export default function WrittenSit({ face, answer, labelledBy, onAnswer }: SitPr
         {face.mostWords === null
           ? count(words, 'word')
           : `${words} of at most ${count(face.mostWords, 'word')}`}
-        {over > 0 && `: ${count(over, 'word')} too many`}. Your teacher marks this answer.
+        {over > 0 && `: ${count(over, 'word')} too many`}
+        {marked && '. Your teacher marks this answer.'}
       </p>
     </>
   );

@@ -71,7 +71,7 @@ export const Write: Faces<WrittenQuestion>['Write'] = ({ question, onChange }) =
 );
 
 /** By what it is marked, and what is looked for. */
-export const Folded: Faces<WrittenQuestion>['Folded'] = ({ question: { rubric, ideas } }) => (
+export const Folded: Faces<WrittenQuestion>['Folded'] = ({ question: { rubric, ideas }, marked }) => (
   <p className="mt-1.5 text-soft">
     {rubric
       ? rubric
@@ -80,7 +80,9 @@ export const Folded: Faces<WrittenQuestion>['Folded'] = ({ question: { rubric, i
               `${text || 'criterion'}: ${levels.map((level) => points(level.points)).join(' · ')}`,
           )
           .join('; ')
-      : 'marked by hand'}
+      : marked
+        ? 'marked by hand'
+        : 'a few words of their own'}
     {ideas.length > 0 && `; look for: ${ideas.join(' · ')}`}
   </p>
 );

@@ -44,6 +44,45 @@ export function holdKeys(label: string): void {
   held = { box, timer: setTimeout(letGo, LONGEST) };
 }
 
+/** Under this name the next page finds what was typed while it was on its way. */
+const ON_THE_WAY = 'yentrel-typed';
+
+/** The same where a press leads to another page: what is typed until it comes goes there with it. */
+export function holdKeysAcross(label: string): void {
+  holdKeys(label);
+  const own = held;
+  const hand = () => {
+    if (!held || held !== own) return;
+    try {
+      sessionStorage.setItem(ON_THE_WAY, held.box.value);
+    } catch {
+      // A browser that keeps nothing takes nothing along: what was typed is lost, the quiz is not.
+    }
+  };
+  addEventListener('pagehide', hand, { once: true });
+}
+
+/** The press has failed: what is typed goes where it always does. */
+export const dropKeys = (): void => letGo();
+
+/** What a page's head catches until its scripts are there. */
+interface EarlyKeys {
+  readonly text: () => string;
+  readonly stop: () => void;
+}
+
+/** In the page that was led to: takes up what was typed on the way, and holds on until a field lands. */
+export function holdKeysOn(label: string): void {
+  const { earlyKeys } = window as { earlyKeys?: EarlyKeys };
+  if (!earlyKeys) return;
+  const before = sessionStorage.getItem(ON_THE_WAY) ?? '';
+  sessionStorage.removeItem(ON_THE_WAY);
+  const early = earlyKeys.text();
+  earlyKeys.stop();
+  holdKeys(label);
+  if (held) held.box.value = before + early;
+}
+
 const isWritten = (element: Element | null): boolean =>
   element?.matches('input, textarea, select, [contenteditable=true]') ?? false;
 

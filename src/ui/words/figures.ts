@@ -40,6 +40,9 @@ export const typedDecimal = (value: Fraction): string => {
 export const pointWord = (value: Fraction, one = 'point'): string => plural(value.n / value.d, one);
 
 export const pointsWord = (value: Fraction): string => `${points(value)} ${pointWord(value)}`;
+/** What an answer can bring, or that it brings nothing whatever it is. */
+export const worthWords = (value: Fraction): string =>
+  value.n === 0 ? 'carries no points' : pointsWord(value);
 export const time = (at: number): string => clock.format(at);
 export const dayAndTime = (at: number): string => moment.format(at);
 /** With the year, for what may lie long ago. */

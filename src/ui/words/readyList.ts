@@ -2,6 +2,9 @@ import '@/core/answers/text/patternEngine';
 import { tellingMedia } from '@/core/checking/tellingMedia';
 import { texIn } from '@/core/content/formulaText';
 import { kindOf, type Question } from '@/core/kinds';
+import type { Problem } from '@/core/kinds/kind';
+import { carriesPoints } from '@/core/quiz/placement';
+import { placementIn } from '@/core/quiz/paper';
 import { contextOf } from '@/core/scoring/context';
 import { bestPossible } from '@/core/scoring/possible';
 import { asBegun, namesOf } from '@/core/quiz/numbers';
@@ -30,15 +33,28 @@ function toldIn(question: Question, paper: Paper): string[] {
     : [`${TOLD[telling.by]} says “${telling.word}”, which is right: students can read it`];
 }
 
-/** What is wrong with a question is worked out once, as long as it is the same one in a quiz of the same content. */
-const known = new WeakMap<Question, { readonly content: QuizContent; readonly texts: readonly string[] }>();
+/** What matters only where answers are marked. */
+const OF_THE_KEY: readonly Problem['code'][] = ['noKey', 'emptyForm', 'badPattern', 'noWeight'];
+
+/** What is wrong with a question is worked out once, as long as it is the same one in a quiz of the same content, and counts as before. */
+const known = new WeakMap<
+  Question,
+  { readonly content: QuizContent; readonly marked: boolean; readonly texts: readonly string[] }
+>();
 
 function problemsOf(question: Question, paper: Paper): readonly string[] {
   const before = known.get(question);
-  if (before?.content === paper.content) return before.texts;
-  const problems = kindOf(question).problems(question, contextOf(paper, question));
-  const texts = [...problems.map(({ text }) => text), ...unsetIn(question), ...toldIn(question, paper)];
-  known.set(question, { content: paper.content, texts });
+  const marked = carriesPoints(placementIn(paper, question.id));
+  if (before?.content === paper.content && before.marked === marked) return before.texts;
+  const problems = kindOf(question)
+    .problems(question, contextOf(paper, question))
+    .filter(({ code }) => marked || !OF_THE_KEY.includes(code));
+  const texts = [
+    ...problems.map(({ text }) => text),
+    ...unsetIn(question),
+    ...(marked ? toldIn(question, paper) : []),
+  ];
+  known.set(question, { content: paper.content, marked, texts });
   return texts;
 }
 

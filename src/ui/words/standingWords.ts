@@ -3,7 +3,7 @@ import type { Standing } from '@/core/content/questionBase';
 /** How a question counts, as it goes on in a sentence. */
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   counts: 'counts',
-  notMarked: 'is not marked',
+  notMarked: 'carries no points',
   bonus: 'is a bonus, on top of the maximum',
   leftOut: 'is left out',
   given: 'gives everyone full points',

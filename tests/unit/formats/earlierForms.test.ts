@@ -7,6 +7,7 @@ import { readBackup } from '@/core/formats/quizFile/backup';
 import { readQuizFile } from '@/core/formats/quizFile/quizFile';
 import { BackedQuiz, FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { form7 } from '@/core/forms/form7';
+import { verdictOf } from '@/core/marks/mark';
 import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { collectQuiz } from '@/store/files/gather';
 import { db } from '@/store/records/db';
@@ -58,7 +59,11 @@ async function scoresNow(quizId: string): Promise<Line[]> {
         sheet.total.outOf,
         one.recorded?.score ?? null,
         sheet.notCounted,
-        sheet.scores.map((score): [string, Frac] => [verdictOfScore(score), score.earned]),
+        // What the key says of an answer that nobody marks was told then, and is not now.
+        sheet.scores.map((score): [string, Frac] => {
+          const verdict = verdictOfScore(score);
+          return [verdict === 'unmarked' ? verdictOf(score.mark) : verdict, score.earned];
+        }),
       ]),
     ),
   );

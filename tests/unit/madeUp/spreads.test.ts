@@ -8,9 +8,9 @@ import { SCHOOL } from '../../../demo/school';
 
 describe('how answers came out', () => {
   test('verdicts are counted, each by its name', () => {
-    const spread = spreadOf(['right', 'wrong', 'right', 'waits', 'blank', 'partly', 'right']);
-    assert.deepEqual(spread, { right: 3, partly: 1, wrong: 1, waits: 1, blank: 1 });
-    assert.equal(spreadTotal(spread), 7);
+    const spread = spreadOf(['right', 'wrong', 'right', 'waits', 'blank', 'partly', 'right', 'unmarked']);
+    assert.deepEqual(spread, { right: 3, partly: 1, wrong: 1, waits: 1, blank: 1, unmarked: 1 });
+    assert.equal(spreadTotal(spread), 8);
     assert.deepEqual(spreadOf([]), NO_SPREAD);
   });
   for (const { quiz } of SCHOOL)

@@ -243,6 +243,7 @@ describe('a teacher’s own scores', () => {
     assert.deepEqual(slip.slip.score?.earned, { n: 3, d: 2 });
     assert.deepEqual(slip.slip.parts[0]?.result, {
       verdict: 'partly',
+      standing: null,
       earned: { n: 1, d: 2 },
       credit: { n: 1, d: 2 },
       hintsCost: { n: 0, d: 1 },

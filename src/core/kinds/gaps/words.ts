@@ -12,7 +12,7 @@ import { counted, text, quoted, typingErrors, type LineWords } from '../../marks
 export function problems(question: GapsQuestion, { language }: MarkingContext): Problem[] {
   const keys = [...question.gaps.filter(({ type }) => type === 'text'), poolKey(question)] as TextKey[];
   const found = keys.flatMap((key) => formProblems(key, language));
-  if (question.gaps.length === 0) found.push({ code: 'noKey', text: 'there is no gap yet' });
+  if (question.gaps.length === 0) found.push({ code: 'noOptions', text: 'there is no gap yet' });
   else if (!question.gaps.every((gap) => hasGapKey(question, gap)))
     found.push({ code: 'noKey', text: 'a gap has no key' });
   if (question.gaps.length > 0 && question.gaps.every(({ weight }) => weight.n === 0))

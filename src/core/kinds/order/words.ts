@@ -4,7 +4,7 @@ import type { OrderQuestion } from './schema';
 import { text, type LineWords } from '../../marks/lineWords';
 
 export const problems = (question: OrderQuestion): Problem[] =>
-  hasKey(question) ? [] : [{ code: 'noKey', text: 'fewer than two items' }];
+  hasKey(question) ? [] : [{ code: 'noOptions', text: 'fewer than two items' }];
 
 export const MODELS: Readonly<Record<OrderQuestion['model']['kind'], string>> = {
   allOrNothing: 'Full credit only if the whole order is right; otherwise none.',

@@ -1,3 +1,4 @@
+import { carriesPoints } from '@/core/quiz/placement';
 import { memo } from 'react';
 import { percent, points, pointWord } from '@/ui/words/figures';
 import { BeforeAfter } from '../effect/BeforeAfter';
@@ -65,7 +66,9 @@ function QuestionHead({ table, column, sort, onSort, shares }: QuestionProps) {
           {question.number}
         </span>
         <span className="caption figures block leading-tight">
-          {points(question.points)} {pointWord(question.points, 'pt')}
+          {carriesPoints(question)
+            ? `${points(question.points)} ${pointWord(question.points, 'pt')}`
+            : 'no pts'}
         </span>
         <span className="figures block text-[12px] text-soft">
           <Share share={question.share} next={next} waits={question.waiting > 0} />

@@ -1,5 +1,5 @@
 import type { Virtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
+import { useLayoutEffect, useRef, type RefObject } from 'react';
 import type { CheckRow } from '@/workers/classDesk';
 import type { Place } from '../rows';
 import { DRAW_ALL_COLUMNS } from './columns';
@@ -29,8 +29,10 @@ export function useFocusAt(at: At): void {
   });
   const latest = useRef(at);
   latest.current = at;
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (went === 0) return;
+    // Keys are heard at once; the answer itself takes the focus when its row is drawn.
+    if (!box.current?.contains(document.activeElement)) box.current?.focus({ preventScroll: true });
     const { rows: all, columns: questions, place: to, virtual: list, across: side } = latest.current;
     const index = all.findIndex((row) => row.attemptId === to.attemptId);
     list.scrollToIndex(index, { align: 'auto' });

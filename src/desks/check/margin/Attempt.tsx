@@ -1,3 +1,4 @@
+import { carriesPoints } from '@/core/quiz/placement';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import type { Ruling } from '@/core/quiz/work/attempt';
@@ -159,7 +160,11 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
               {cell.answer || <span className="text-soft">no answer</span>}
             </span>
             <span className="figures font-semibold">
-              {cell.verdict === 'waits' ? 'not marked yet' : points(cell.earned)}
+              {cell.verdict === 'waits'
+                ? 'not marked yet'
+                : carriesPoints(cell)
+                  ? points(cell.earned)
+                  : 'no points'}
             </span>
           </li>
         ))}

@@ -1,3 +1,5 @@
+import { earnedWords } from '../cellWords';
+import { carriesPoints } from '@/core/quiz/placement';
 import { isSilent } from '@/core/content/silence';
 import { nearMissWords } from '@/core/marks/nearMissWords';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
@@ -66,7 +68,12 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
     <p className="mt-2 flex flex-wrap items-baseline gap-x-3 border-l-2 border-petrol pl-3 text-[14px]">
       <span>
         <strong>In the draft:</strong>{' '}
-        {waits ? 'would wait for you' : `would earn ${points(earned)} of ${points(possible)}`}, once applied.
+        {waits
+          ? 'would wait for you'
+          : possible.n === 0
+            ? 'would earn no points'
+            : `would earn ${points(earned)} of ${points(possible)}`}
+        , once applied.
       </span>
       {step !== null && (
         <button type="button" className="link-text cursor-pointer" onClick={() => run(drop)}>
@@ -123,7 +130,7 @@ function OneAnswer(props: Props) {
           )}
         </div>
         <span className="figures font-semibold whitespace-nowrap">
-          {waits ? `${points(cell.waiting)} to come` : `${points(cell.earned)} of ${points(question.points)}`}
+          {waits ? `${points(cell.waiting)} to come` : earnedWords(cell, question.points)}
         </span>
       </div>
       {cell.nearMiss && !cell.override && (
@@ -135,7 +142,7 @@ function OneAnswer(props: Props) {
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened?.draft && <InDraft draft={opened.draft} />}
       {opened && onLook && <Why opened={opened} folded />}
-      {opened ? (
+      {!carriesPoints(cell) ? null : opened ? (
         <Actions
           key={`${row.attemptId}:${question.id}:${judged.what === 'part' ? judged.words : ''}`}
           opened={opened}

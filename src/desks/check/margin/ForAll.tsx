@@ -37,11 +37,13 @@ export function ForAll({ question, rows, column }: Props) {
           <OwnForMany label="Lift them …" attemptIds={lower} question={question} />
         </div>
       )}
-      <OwnForMany
-        label={`Your own score for all ${count(attemptIds.length, 'paper')} shown …`}
-        attemptIds={attemptIds}
-        question={question}
-      />
+      {standing !== 'notMarked' && (
+        <OwnForMany
+          label={`Your own score for all ${count(attemptIds.length, 'paper')} shown …`}
+          attemptIds={attemptIds}
+          question={question}
+        />
+      )}
     </>
   );
 }

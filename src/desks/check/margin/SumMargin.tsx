@@ -1,3 +1,4 @@
+import { carriesPoints } from '@/core/quiz/placement';
 import { useMemo } from 'react';
 import { add, compare, multiply, subtract, ZERO, type Fraction } from '@/core/figures/fraction';
 import { count, points, pointsWord } from '@/ui/words/figures';
@@ -36,7 +37,7 @@ function OfQuestion({ table, rows, column }: Props) {
       <p className="label-small">Question {question?.number}, all papers shown</p>
       <h2 className="mt-0.5 text-[16px] leading-snug">{question?.title}</h2>
       <p className="figures mt-2 font-title text-[22px] font-semibold">
-        {points(sum)} of {points(possible)}
+        {question && !carriesPoints(question) ? 'carries no points' : `${points(sum)} of ${points(possible)}`}
       </p>
       <ol className="figures mt-3 space-y-1 text-[14px]" aria-label="How the sum came about">
         {amounts(cells.map(({ earned }) => earned)).map(([amount, times]) => (

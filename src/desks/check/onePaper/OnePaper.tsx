@@ -1,3 +1,4 @@
+import { carriesPoints } from '@/core/quiz/placement';
 import { asksFor } from '@/core/kinds/progress';
 import { Suspense, useEffect, useRef } from 'react';
 import type { CellAfter } from '@/core/checking/effectCells';
@@ -50,7 +51,14 @@ function TypedIn({ question, attemptId }: GivenProps) {
   return (
     <div className="sit-small mt-2" data-own-keys>
       <Suspense fallback={null}>
-        <Sit face={face} answer={answer} labelledBy={`text-${id}`} language={language} onAnswer={change} />
+        <Sit
+          face={face}
+          answer={answer}
+          labelledBy={`text-${id}`}
+          language={language}
+          marked={false}
+          onAnswer={change}
+        />
       </Suspense>
     </div>
   );
@@ -70,6 +78,7 @@ function Handed({ question }: Pick<GivenProps, 'question'>) {
             answer={answer}
             labelledBy={`text-${id}`}
             language={language}
+            marked={false}
             onAnswer={() => {}}
           />
         </Suspense>
@@ -128,12 +137,18 @@ function Question({ question, row, cell, after, here, at, onPress }: QuestionPro
                 <CellPies cell={cell} after={after} possible={question.points} />
               </span>
               <span aria-hidden className="text-[12.5px] text-soft">
-                {cell.verdict === 'waits' ? (
-                  'waits'
+                {!carriesPoints(cell) ? (
+                  'no points'
                 ) : (
-                  <BeforeAfter now={cell.earned} after={after?.earned ?? null} />
-                )}{' '}
-                of {points(question.points)}
+                  <>
+                    {cell.verdict === 'waits' ? (
+                      'waits'
+                    ) : (
+                      <BeforeAfter now={cell.earned} after={after?.earned ?? null} />
+                    )}{' '}
+                    of {points(question.points)}
+                  </>
+                )}
               </span>
             </button>
           ) : (

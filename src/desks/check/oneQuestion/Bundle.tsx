@@ -17,7 +17,7 @@ function markWords(
 ): string {
   if (nearMiss) return nearMissWords(nearMiss, nearTo);
   if (verdict === 'wrong') return expected ? 'expected as wrong' : '';
-  if (verdict === 'waits' || verdict === 'blank') return '';
+  if (verdict === 'waits' || verdict === 'blank' || verdict === 'unmarked') return '';
   const slips = errors > 0 ? count(errors, 'typing error') : '';
   const share = credit.n === credit.d ? '' : percent(credit);
   return [share, slips].filter(Boolean).join(', ');

@@ -4,7 +4,7 @@ import { Failed } from '@/ui/widgets/press/Failed';
 import { PickLine } from '@/ui/widgets/fields/Find';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count, pointsWord } from '@/ui/words/figures';
+import { count, worthWords } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
 import type { BundleGroup, CheckTable, ShownBundle } from '@/workers/classDesk';
 import type { ViewProps } from '../viewProps';
@@ -109,7 +109,7 @@ function Head({ table, rows, place, onPlace, groups }: HeadProps) {
           {question?.number} · {question?.title}
         </h2>
         <p className="caption figures mt-0.5">
-          {question && pointsWord(question.points)}
+          {question && worthWords(question.points)}
           {different !== undefined && `, ${count(rows.size, 'paper')}, ${different} different answers`}
         </p>
         <p className="mt-1 text-[14px]">

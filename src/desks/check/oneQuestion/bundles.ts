@@ -14,6 +14,7 @@ const TITLES: readonly (readonly [title: string, is: (mark: BundleMark) => boole
   ['Wrong', ({ verdict }) => verdict === 'wrong'],
   ['Partly right', ({ verdict }) => verdict === 'partly'],
   ['Right', ({ verdict }) => verdict === 'right'],
+  ['Not to be marked', ({ verdict }) => verdict === 'unmarked'],
   ['Nothing given', ({ verdict }) => verdict === 'blank'],
 ];
 

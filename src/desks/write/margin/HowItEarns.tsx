@@ -3,7 +3,7 @@ import type { ComparedWay, Earned, Given } from '@/core/checking/ways';
 import { same } from '@/core/figures/deepEqual';
 import type { Fraction } from '@/core/figures/fraction';
 import { kindOf, type Question } from '@/core/kinds';
-import type { Placed } from '@/core/quiz/placement';
+import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { paperAround } from '@/core/scoring/context';
 import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
@@ -170,7 +170,7 @@ export function HowItEarns({ placed, onChange }: Props) {
   const given = useGiven(question.id);
   const { value } = useQuery(
     () =>
-      kindOf(question).hasKey(question)
+      carriesPoints(settled.placement) && kindOf(question).hasKey(question)
         ? quickWorker().compareWays(settled, paperAround(paper, settled), given as Given[] | null)
         : Promise.resolve(null),
     [settled, paper.content, given],

@@ -71,7 +71,9 @@ function Kept({ placed }: { readonly placed: Placed }) {
               ? `${points(trial.earned)}, not ${points(checks[at].points)}`
               : trial.verdict === 'waits'
                 ? 'not marked yet'
-                : `${points(trial.earned)} of ${points(trial.possible)}`}
+                : trial.verdict === 'unmarked'
+                  ? 'carries no points'
+                  : `${points(trial.earned)} of ${points(trial.possible)}`}
           </span>
         </li>
       ))}

@@ -46,7 +46,9 @@ function TrialRow({ question, answer, trial, open, children }: TrialProps) {
         <span className="figures font-semibold whitespace-nowrap">
           {waits
             ? `${points(trial.waiting)} to come`
-            : `${points(trial.earned)} of ${points(trial.possible)}`}
+            : trial.verdict === 'unmarked'
+              ? 'carries no points'
+              : `${points(trial.earned)} of ${points(trial.possible)}`}
         </span>
       </div>
       <div className="pl-[27px]">

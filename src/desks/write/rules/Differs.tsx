@@ -1,5 +1,5 @@
 import { kindOf } from '@/core/kinds';
-import type { Placed } from '@/core/quiz/placement';
+import { carriesPoints, type Placed } from '@/core/quiz/placement';
 
 interface Props {
   readonly placed: Placed;
@@ -8,15 +8,16 @@ interface Props {
 
 /** What a question has of its own where the quiz has a rule for all, in words; empty where nothing. */
 function ownRules({ question, placement }: Placed, shuffles: boolean): string[] {
-  const marked = kindOf(question).about.marks === 'itself';
+  const points = carriesPoints(placement);
+  const marked = points && kindOf(question).about.marks === 'itself';
   return [
-    placement.points !== null && 'its points',
+    points && placement.points !== null && 'its points',
     placement.mustAnswer !== null && 'whether it must be answered',
     marked && question.penalty !== null && 'what a wrong answer costs',
     marked && question.negativeCredit !== null && 'credits below 0',
     shuffles && 'the order of its options',
-    question.language !== null && 'the language of its answers',
-    question.decimalSign !== null && 'its decimal sign',
+    points && question.language !== null && 'the language of its answers',
+    points && question.decimalSign !== null && 'its decimal sign',
   ].filter((words) => words !== false);
 }
 

@@ -26,7 +26,9 @@ export function QuestionHints({ hints, worth, onChange }: Props) {
       {hints.length > 0 && (
         <>
           <p className="label-small">
-            Hints (students ask for them in this order, and are told the price first)
+            {worth.n > 0
+              ? 'Hints (students ask for them in this order, and are told the price first)'
+              : 'Hints (students ask for them in this order)'}
           </p>
           <ol>
             {hints.map((hint, at) => (
@@ -39,16 +41,18 @@ export function QuestionHints({ hints, worth, onChange }: Props) {
                   value={hint.text}
                   onChange={(text) => put(at, { text })}
                 />
-                <span className="pt-1 text-[14px] whitespace-nowrap">
-                  {'costs '}
-                  <PercentField
-                    className="sentence-part"
-                    label={`Price of hint ${at + 1}`}
-                    value={hint.price}
-                    onChange={(price) => put(at, { price })}
-                  />
-                  <span className="caption"> = {pointsWord(multiply(hint.price, worth))}</span>
-                </span>
+                {worth.n > 0 && (
+                  <span className="pt-1 text-[14px] whitespace-nowrap">
+                    {'costs '}
+                    <PercentField
+                      className="sentence-part"
+                      label={`Price of hint ${at + 1}`}
+                      value={hint.price}
+                      onChange={(price) => put(at, { price })}
+                    />
+                    <span className="caption"> = {pointsWord(multiply(hint.price, worth))}</span>
+                  </span>
+                )}
                 <button
                   type="button"
                   className="icon-button"

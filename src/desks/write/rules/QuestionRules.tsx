@@ -1,5 +1,5 @@
 import { kindOf, type Question } from '@/core/kinds';
-import type { MustAnswer, Placed, Placement } from '@/core/quiz/placement';
+import { carriesPoints, type MustAnswer, type Placed, type Placement } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
 import { readingOf } from '@/core/scoring/context';
 import { ChoicePart, SwitchPart } from '@/kinds/shared/parts/ChoicePart';
@@ -98,7 +98,7 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
   const standings = [...new Set([...STANDINGS_BEFORE, standing])];
   return (
     <>
-      {'. It '}
+      {'It '}
       <ChoicePart
         label="How it counts"
         value={standing}
@@ -229,10 +229,16 @@ export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
   const place = (patch: Partial<Placement>) =>
     draft.edit({ question, placement: { ...placement, ...patch } });
   const change = (next: Question) => draft.edit({ question: next, placement });
+  const marked = carriesPoints(placement);
   const { Rules: KindRules } = useFaces(question.kind);
   return (
     <div className="mt-4 leading-loose">
-      <PointsPart placed={draft.value} onPlace={place} />
+      {marked && (
+        <>
+          <PointsPart placed={draft.value} onPlace={place} />
+          {'. '}
+        </>
+      )}
       <PlaceParts placement={placement} onPlace={place} />
       {'. '}
       <KindRules
@@ -240,11 +246,14 @@ export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
         onChange={change}
         context={readingOf(question, quiz.content)}
         optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
+        marked={marked}
       />
-      <ReadingParts question={question} onChange={change} />
-      {kindOf(question).about.marks === 'itself' && <CostParts question={question} onChange={change} />}
+      {marked && <ReadingParts question={question} onChange={change} />}
+      {marked && kindOf(question).about.marks === 'itself' && (
+        <CostParts question={question} onChange={change} />
+      )}
       <Differs placed={draft.value} onReset={draft.edit} />
-      <WhatItEarns placed={draft.value} />
+      {marked && <WhatItEarns placed={draft.value} />}
       <div className="leading-normal">
         <QuestionHints
           hints={question.hints}

@@ -17,6 +17,7 @@ export const SitTry: Faces<Question>['Try'] = ({ question, context, value, onCha
           answer={value}
           labelledBy="try-answer"
           language={context.language}
+          marked={false}
           onAnswer={onChange}
         />
       </Suspense>

@@ -1,11 +1,11 @@
 import type { CSSProperties } from 'react';
 import type { Fraction } from '@/core/figures/fraction';
-import type { Verdict } from '@/core/marks/mark';
+import type { ScoreVerdict } from '@/core/scoring/scoreQuestion';
 import { percent } from '../../words/figures';
 
 interface Props {
   readonly credit: Fraction;
-  readonly verdict?: Verdict;
+  readonly verdict?: ScoreVerdict;
   /** The teacher's own score: a small nib at the foot. */
   readonly overridden?: boolean;
   /** The question is left out, or not marked: a struck ring. */
@@ -15,7 +15,8 @@ interface Props {
   readonly label?: string;
 }
 
-function shapeOf(credit: Fraction, verdict: Verdict | undefined): string {
+function shapeOf(credit: Fraction, verdict: ScoreVerdict | undefined): string {
+  if (verdict === 'unmarked') return 'pie-out';
   if (verdict === 'waits') return 'pie-waits';
   if (verdict === 'blank') return 'pie-blank';
   if (credit.n < 0) return 'pie-below';
@@ -23,7 +24,8 @@ function shapeOf(credit: Fraction, verdict: Verdict | undefined): string {
   return credit.n === credit.d ? 'pie-full' : 'pie-part';
 }
 
-function spoken(credit: Fraction, verdict: Verdict | undefined): string {
+function spoken(credit: Fraction, verdict: ScoreVerdict | undefined): string {
+  if (verdict === 'unmarked') return 'not to be marked';
   if (verdict === 'waits') return 'waits for the teacher';
   if (verdict === 'blank') return 'nothing given';
   return `${percent(credit)} of the points`;

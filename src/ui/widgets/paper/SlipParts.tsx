@@ -20,7 +20,32 @@ const VERDICTS = {
   wrong: 'Not right',
   waits: 'Not marked yet',
   blank: 'No answer',
+  unmarked: '',
 };
+
+/** How a question counts where that decides, beside what the answer was. */
+const STANDINGS = {
+  notMarked: 'carries no points',
+  leftOut: 'left out, carries no points',
+  given: 'full points for everyone',
+  givenToAnswered: 'full points for every answer',
+  bonus: 'bonus',
+};
+
+/** What the answer was and how it counts, as one phrase. */
+function verdictLine({ verdict, standing }: NonNullable<SlipPart['result']>): string {
+  const said = standing === 'notMarked' ? '' : VERDICTS[verdict];
+  const line = [said, standing && STANDINGS[standing]].filter(Boolean).join(', ');
+  return line.charAt(0).toUpperCase() + line.slice(1);
+}
+
+/** What was earned of the question's points; nothing where none are carried. */
+function earnedLine({ result, points: possible }: SlipPart): string {
+  if (!result || possible.n === 0 || result.standing === 'leftOut') return '';
+  return result.verdict === 'waits'
+    ? `${points(possible)} to come`
+    : `${points(result.earned)} of ${points(possible)}`;
+}
 
 function Result({ part }: { readonly part: SlipPart }) {
   const { result } = part;
@@ -29,7 +54,7 @@ function Result({ part }: { readonly part: SlipPart }) {
     <>
       <CreditPie credit={result.credit} verdict={result.verdict} label="" />
       <span className="flex-1 font-semibold">
-        {VERDICTS[result.verdict]}
+        {verdictLine(result)}
         {result.hintsCost.n > 0 && (
           <span className="font-normal">, with {pointsWord(result.hintsCost)} deducted for hints</span>
         )}
@@ -37,11 +62,7 @@ function Result({ part }: { readonly part: SlipPart }) {
           <span className="font-normal">, with {count(result.errors, 'typing error')} deducted</span>
         )}
       </span>
-      <span className="figures">
-        {result.verdict === 'waits'
-          ? `${points(part.points)} to come`
-          : `${points(result.earned)} of ${points(part.points)}`}
-      </span>
+      <span className="figures">{earnedLine(part)}</span>
     </>
   );
 }

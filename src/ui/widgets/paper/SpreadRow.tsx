@@ -1,17 +1,18 @@
 import { NO_SPREAD, type Spread } from '@/core/checking/spread';
 import { ONE, ZERO } from '@/core/figures/fraction';
-import type { Verdict } from '@/core/marks/mark';
+import type { ScoreVerdict } from '@/core/scoring/scoreQuestion';
 import { verdictWords } from '../../words/verdictWords';
 import { CreditPie } from './CreditPie';
 
 const HALF = { n: 1, d: 2 };
-const ORDER: readonly Verdict[] = ['right', 'partly', 'wrong', 'waits', 'blank'];
-const CREDITS: Readonly<Record<Verdict, typeof ONE>> = {
+const ORDER: readonly ScoreVerdict[] = ['right', 'partly', 'wrong', 'waits', 'blank', 'unmarked'];
+const CREDITS: Readonly<Record<ScoreVerdict, typeof ONE>> = {
   right: ONE,
   partly: HALF,
   wrong: ZERO,
   waits: ZERO,
   blank: ZERO,
+  unmarked: ZERO,
 };
 
 /** How many answers came out how: each verdict that occurs as its disc with the number beside it. */
