@@ -22,6 +22,8 @@ interface Editing<Q extends Question> {
   readonly context: MarkingContext;
   /** How the quiz has the options of its questions. */
   readonly optionOrder: OptionOrder;
+  /** False where the question carries no points: how an answer is marked is not asked. */
+  readonly marked: boolean;
 }
 
 /** How a teacher meets a kind of question. What a student answers with stands apart, in the kind's `Sit.tsx`. */
@@ -41,12 +43,7 @@ export interface Faces<Q extends Question> {
     readonly marked: boolean;
   }) => ReactNode;
   /** The rules that the kind adds to the sentence under the question. */
-  readonly Rules: (
-    props: Editing<Q> & {
-      /** False where the question carries no points: what an answer earns is not asked. */
-      readonly marked: boolean;
-    },
-  ) => ReactNode;
+  readonly Rules: (props: Editing<Q>) => ReactNode;
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;

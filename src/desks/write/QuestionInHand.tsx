@@ -235,6 +235,7 @@ export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicat
             seen={quiz.firstHandInAt !== null}
             optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
             context={readingOf(question, quiz.content)}
+            marked={carriesPoints(placement)}
           />
         </NegativeCredit>
         {kindOf(question).asks && (

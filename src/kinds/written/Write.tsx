@@ -49,40 +49,41 @@ function Ideas({
   );
 }
 
-export const Write: Faces<WrittenQuestion>['Write'] = ({ question, onChange }) => (
-  <div>
-    <p className="mt-3">
-      {'You mark it '}
-      <SwitchPart
-        label="How you mark it"
-        value={question.rubric !== null}
-        words={{ true: 'by criteria and levels', false: 'by a number of points' }}
-        onChange={(rubric) =>
-          onChange({ ...question, rubric: rubric ? [newCriterion(newId, '', undefined)] : null })
-        }
-      />
-      {'; until then its points wait.'}
-    </p>
-    {question.rubric && (
-      <Rubric rubric={question.rubric} onChange={(rubric) => onChange({ ...question, rubric })} />
-    )}
-    <Ideas question={question} onChange={onChange} />
-  </div>
-);
+export const Write: Faces<WrittenQuestion>['Write'] = ({ question, onChange, marked }) =>
+  marked && (
+    <div>
+      <p className="mt-3">
+        {'You mark it '}
+        <SwitchPart
+          label="How you mark it"
+          value={question.rubric !== null}
+          words={{ true: 'by criteria and levels', false: 'by a number of points' }}
+          onChange={(rubric) =>
+            onChange({ ...question, rubric: rubric ? [newCriterion(newId, '', undefined)] : null })
+          }
+        />
+        {'; until then its points wait.'}
+      </p>
+      {question.rubric && (
+        <Rubric rubric={question.rubric} onChange={(rubric) => onChange({ ...question, rubric })} />
+      )}
+      <Ideas question={question} onChange={onChange} />
+    </div>
+  );
 
 /** By what it is marked, and what is looked for. */
 export const Folded: Faces<WrittenQuestion>['Folded'] = ({ question: { rubric, ideas }, marked }) => (
   <p className="mt-1.5 text-soft">
-    {rubric
-      ? rubric
-          .map(
-            ({ text, levels }) =>
-              `${text || 'criterion'}: ${levels.map((level) => points(level.points)).join(' · ')}`,
-          )
-          .join('; ')
-      : marked
-        ? 'marked by hand'
-        : 'a few words of their own'}
-    {ideas.length > 0 && `; look for: ${ideas.join(' · ')}`}
+    {!marked
+      ? 'an answer in their own words'
+      : rubric
+        ? rubric
+            .map(
+              ({ text, levels }) =>
+                `${text || 'criterion'}: ${levels.map((level) => points(level.points)).join(' · ')}`,
+            )
+            .join('; ')
+        : 'marked by hand'}
+    {marked && ideas.length > 0 && `; look for: ${ideas.join(' · ')}`}
   </p>
 );
