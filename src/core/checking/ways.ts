@@ -64,7 +64,7 @@ export function compareWays(
   placed: Placed,
   paper: Paper,
   given: readonly Given[],
-): { readonly now: Earned; readonly ways: readonly ComparedWay[] } {
+): { readonly given: readonly Given[]; readonly now: Earned; readonly ways: readonly ComparedWay[] } {
   const around = (question: Question): Paper => paperAround(paper, { ...placed, question });
   const each = pointsOfEach(placed, around(placed.question), given);
   const ways = kindOf(placed.question)
@@ -86,5 +86,5 @@ export function compareWays(
         lower: moved(-1),
       };
     });
-  return { now: earnedFrom(each, given), ways };
+  return { given, now: earnedFrom(each, given), ways };
 }

@@ -1,9 +1,9 @@
 import { valueAt } from '../figures/valueAt';
 import { NO_SPREAD, spreadOf, type Spread } from '../checking/spread';
-import { verdictOf } from '../marks/mark';
 import type { Paper } from '../quiz/quiz';
 import { contextOf } from '../scoring/context';
-import { markAnswer } from '../scoring/markAttempt';
+import { markAnswer, scoreMark } from '../scoring/markAttempt';
+import { verdictOfScore } from '../scoring/scoreQuestion';
 import { madeUpClass } from './class';
 
 /** As many as sit in a usual class, all of them there. */
@@ -20,7 +20,9 @@ export function madeUpSpreads(paper: Paper): Record<string, Spread> {
     paper.questions.map((question) => {
       const context = contextOf(paper, question);
       const verdicts = attempts.map(({ answers }) =>
-        verdictOf(markAnswer(question, valueAt(answers, question.id) ?? null, context)),
+        verdictOfScore(
+          scoreMark(markAnswer(question, valueAt(answers, question.id) ?? null, context), question, paper),
+        ),
       );
       return [question.id, attempts.length === 0 ? NO_SPREAD : spreadOf(verdicts)];
     }),

@@ -4,6 +4,10 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { NO_SPREAD, spreadOf, spreadTotal } from '@/core/checking/spread';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
+import { madeUpAnswers } from '@/core/madeUp/answers';
+import { contextOf } from '@/core/scoring/context';
+import { markAnswer, scoreMark } from '@/core/scoring/markAttempt';
+import { verdictOfScore } from '@/core/scoring/scoreQuestion';
 import { SCHOOL } from '../../../demo/school';
 
 describe('how answers came out', () => {
@@ -12,6 +16,22 @@ describe('how answers came out', () => {
     assert.deepEqual(spread, { right: 3, partly: 1, wrong: 1, waits: 1, blank: 1, unmarked: 1 });
     assert.equal(spreadTotal(spread), 8);
     assert.deepEqual(spreadOf([]), NO_SPREAD);
+  });
+  test('a question alone is answered by the same made-up class as in its paper', () => {
+    for (const { quiz } of SCHOOL) {
+      const spreads = madeUpSpreads(quiz);
+      for (const question of quiz.questions) {
+        const context = contextOf(quiz, question);
+        const alone = madeUpAnswers(question).flatMap(({ answer, times }) => {
+          const verdict = verdictOfScore(scoreMark(markAnswer(question, answer, context), question, quiz));
+          return Array.from({ length: times }, () => verdict);
+        });
+        assert.deepEqual(spreadOf(alone), spreads[question.id], question.id);
+      }
+      // And wherever it stands.
+      const turned = { ...quiz, questions: [...quiz.questions].reverse() };
+      assert.deepEqual(madeUpSpreads(turned), spreads);
+    }
   });
   for (const { quiz } of SCHOOL)
     test(`a made-up class on ${quiz.content.title}: 26 answers to each question, the same every time`, () => {

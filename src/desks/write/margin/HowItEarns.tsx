@@ -1,7 +1,5 @@
 import { useEffect, useState } from 'react';
 import type { ComparedWay, Earned, Given } from '@/core/checking/ways';
-import { same } from '@/core/figures/deepEqual';
-import type { Fraction } from '@/core/figures/fraction';
 import { kindOf, type Question } from '@/core/kinds';
 import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import { pointsOfPlaced } from '@/core/quiz/points';
@@ -10,103 +8,65 @@ import { usePaper, useQuiz } from '@/ui/teacher/quizContext';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useSettled } from '@/ui/widgets/press/useSettled';
 import { count, points } from '@/ui/words/figures';
+import { barsOf, comparedWith, valueOf, type Bar, type Compared, type EarnedBy } from './bars';
 import { classWorker, quickWorker } from '@/workers/clients';
 
-/** Answers that count to one question; null before anybody has answered, where a made-up class stands in. */
-function useGiven(questionId: string): readonly Given[] | null {
+/** Whose answers are looked at: the class's own once somebody's work counts, a made-up class's before that, never both. */
+type Answerers = 'madeUp' | readonly Given[];
+
+/** null until the answers are there, and where nobody has given one. */
+function useAnswerers(questionId: string): Answerers | null {
   const { quiz, attemptsSeq } = useQuiz();
   const counting = quiz.firstHandInAt !== null;
   const { value } = useQuery(
     () => (counting ? classWorker().answersTo(quiz.id, questionId) : Promise.resolve(null)),
     [quiz.id, questionId, counting, counting ? attemptsSeq : 0],
   );
+  if (!counting) return 'madeUp';
   return value && value.length > 0 ? value : null;
 }
 
-/** The result before the last change of one: null until there was one. */
-function useBefore(now: Earned | undefined): Earned | null {
-  const [seen, setSeen] = useState<{ now: Earned | undefined; before: Earned | null }>({ now, before: null });
+/** What the same answers earned before the last change of the rules; null until there was one. */
+function useBefore(value: EarnedBy | undefined): Earned | null {
+  const [compared, setCompared] = useState<Compared>({ latest: null, before: null });
   useEffect(() => {
-    if (now) setSeen((known) => (same(known.now, now) ? known : { now, before: known.now ?? null }));
-  }, [now]);
-  return seen.before;
-}
-
-const MOST_BARS = 6;
-
-interface Bar {
-  readonly label: string;
-  readonly now: number;
-  readonly before: number;
-  /** How full the question's points are there, 0 … 1. */
-  readonly share: number;
-}
-
-const valueOf = (fraction: Fraction): number => fraction.n / fraction.d;
-
-/** How many earn how many points, now and before: one bar for each number of points, or for each stretch of them. */
-function barsOf(now: Earned, before: Earned | null, worth: number): Bar[] {
-  const all = [...now.spread, ...(before?.spread ?? [])];
-  const values = [...new Map(all.map((one) => [valueOf(one.points), one.points])).entries()].sort(
-    ([a], [b]) => a - b,
-  );
-  const within = (earned: Earned | null, from: number, to: number): number =>
-    (earned?.spread ?? []).reduce((sum, one) => {
-      const value = valueOf(one.points);
-      return sum + (value >= from && value < to ? one.times : 0);
-    }, 0);
-  const bar = (label: string, from: number, to: number): Bar => ({
-    label,
-    now: within(now, from, to),
-    before: within(before, from, to),
-    share: worth > 0 ? Math.max(0, Math.min(1, from / worth)) : 0,
-  });
-  if (values.length <= MOST_BARS)
-    return values.map(([value, exact]) => bar(points(exact), value, value + 1e-9));
-  const low = Math.min(0, values[0]?.[0] ?? 0);
-  const high = Math.max(worth, values.at(-1)?.[0] ?? 0);
-  const step = (high - low) / MOST_BARS;
-  const written = (value: number): string => points({ n: Math.round(value * 100), d: 100 });
-  return Array.from({ length: MOST_BARS }, (_, at) => {
-    const from = low + at * step;
-    const to = at === MOST_BARS - 1 ? Infinity : from + step;
-    return bar(`${written(from)}–${written(from + step)}`, from, to);
-  });
+    if (value) setCompared((known) => comparedWith(known, value));
+  }, [value]);
+  return compared.before;
 }
 
 const HEIGHT = 56;
+/** How thick the line is where a bar ended before, in px: it lies within the picture. */
+const LINE = 2;
 
 /** One small picture: how many earn how much under the rules as they are, with a line where it was before the last change. */
-function Bars({ bars, changed }: { readonly bars: readonly Bar[]; readonly changed: boolean }) {
-  const most = Math.max(1, ...bars.flatMap(({ now, before }) => [now, changed ? before : 0]));
-  return (
-    <ul className="mt-2 flex items-end gap-1.5" aria-label="Who earns how much">
-      {bars.map(({ label, now, before, share }) => (
-        <li key={label} className="max-w-14 min-w-8 flex-1 text-center">
-          <span className="sr-only">
-            {label} points: {now}
-            {changed ? `, before ${before}` : ''}
-          </span>
-          <span aria-hidden className="relative flex items-end" style={{ height: HEIGHT }}>
+const Bars = ({ bars }: { readonly bars: readonly Bar[] }) => (
+  <ul className="mt-2 flex items-end gap-1.5" aria-label="Who earns how much">
+    {bars.map(({ label, now, before, height, heightBefore, share }) => (
+      <li key={label} className="max-w-14 min-w-8 flex-1 text-center">
+        <span className="sr-only">
+          {label} points: {now}
+          {before !== null && `, before ${before}`}
+        </span>
+        <span aria-hidden className="relative flex items-end overflow-hidden" style={{ height: HEIGHT }}>
+          <span
+            className={`w-full ${share >= 1 ? 'bg-petrol' : share > 0 ? 'bg-saffron' : 'bg-[var(--none)]'}`}
+            style={{ height: Math.max(now > 0 ? 3 : 1, height * HEIGHT) }}
+          />
+          {before !== null && (
             <span
-              className={`w-full ${share >= 1 ? 'bg-petrol' : share > 0 ? 'bg-saffron' : 'bg-[var(--none)]'}`}
-              style={{ height: Math.max(now > 0 ? 3 : 1, (now / most) * HEIGHT) }}
+              className="absolute inset-x-0 border-t-2 border-dotted border-ink"
+              style={{ bottom: heightBefore * (HEIGHT - LINE) }}
             />
-            {changed && (
-              <span
-                className="absolute inset-x-0 border-t-2 border-dotted border-ink"
-                style={{ bottom: (before / most) * HEIGHT - 1 }}
-              />
-            )}
-          </span>
-          <span aria-hidden className="figures block text-[12px] whitespace-nowrap text-soft">
-            {label}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
+          )}
+        </span>
+        <span aria-hidden className="figures block text-[12px] whitespace-nowrap text-soft">
+          {label}
+        </span>
+      </li>
+    ))}
+  </ul>
+);
 
 /** Whom a way of part credit would move. */
 const movedWords = ({ higher, lower }: ComparedWay): string =>
@@ -167,15 +127,19 @@ export function HowItEarns({ placed, onChange }: Props) {
   // When the hand rests: a trial answer comes first.
   const settled = useSettled(placed, 400);
   const { question } = settled;
-  const given = useGiven(question.id);
+  const answerers = useAnswerers(question.id);
   const { value } = useQuery(
     () =>
-      carriesPoints(settled.placement) && kindOf(question).hasKey(question)
-        ? quickWorker().compareWays(settled, paperAround(paper, settled), given as Given[] | null)
+      answerers && carriesPoints(settled.placement) && kindOf(question).hasKey(question)
+        ? quickWorker().compareWays(
+            settled,
+            paperAround(paper, settled),
+            answerers === 'madeUp' ? null : answerers,
+          )
         : Promise.resolve(null),
-    [settled, paper.content, given],
+    [settled, paper.content, answerers],
   );
-  const before = useBefore(value?.now);
+  const before = useBefore(value ?? undefined);
   if (!value || value.now.mean === null) return null;
   const { now, ways } = value;
   const worth = pointsOfPlaced(settled, quiz.content);
@@ -183,11 +147,11 @@ export function HowItEarns({ placed, onChange }: Props) {
   return (
     <section aria-labelledby="how-it-earns" className="pt-4">
       <h2 id="how-it-earns" className="text-[15px]">
-        {given
+        {answerers !== 'madeUp'
           ? `${count(marked, 'answer')} under these rules`
           : `${marked} made-up students under these rules`}
       </h2>
-      <Bars bars={barsOf(now, before, valueOf(worth))} changed={before !== null} />
+      <Bars bars={barsOf(now, before, valueOf(worth))} />
       <p className="caption figures mt-1">
         mean {points(now.mean ?? worth)} of {points(worth)}
         {before?.mean && `, before your last change ${points(before.mean)}`}
