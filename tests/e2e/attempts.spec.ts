@@ -93,6 +93,14 @@ test(
       await sit.getByRole('button', { name: 'Take the quiz again' }).click();
       await expect(sit.getByText('Question 1 of 8')).toBeVisible();
       await expect(sit.getByRole('radio', { name: 'upper course' })).not.toBeChecked();
+      // The first one's results stay within reach, and what was answered since is there on the way back.
+      await sit.getByRole('radio', { name: 'upper course' }).check();
+      await sit.getByRole('button', { name: 'Results of attempt 1' }).click();
+      await expect(sit.getByText('10.8 of 12')).toBeVisible();
+      await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toHaveCount(0);
+      await sit.getByRole('button', { name: 'Go on with attempt 2' }).click();
+      await sit.getByRole('button', { name: 'Back' }).click();
+      await expect(sit.getByRole('radio', { name: 'upper course' })).toBeChecked();
       await answer(sit, ['upper course', 'oxbow lake']);
       await expect(sit.getByText(/^2\.7 of 12/)).toBeVisible();
       await expect(sit.getByText('Recorded: 6.75 of 12, as the mean of your attempts counts.')).toBeVisible();

@@ -86,6 +86,8 @@ const Working = z.strictObject({
   savedAt: z.number().int().nullable(),
   /** Where nobody goes back: the page that was turned to, from 0; null where one may. */
   reached: z.number().int().nullable(),
+  /** Earlier attempts that are over, by their numbers: their results can be looked at meanwhile. */
+  earlier: z.array(z.number().int()),
   /** When the attempt ends if it is not handed in: ms since 1970; null: with nothing but the teacher's closing. */
   endsAt: z.number().int().nullable(),
   /** What the clock that ends it says now. */
@@ -197,6 +199,8 @@ const Attempts = z.strictObject({
   notCounted: z.enum(['tooLate', 'voided']).nullable(),
   /** The recorded score, with the score, where there are several. */
   recorded: RecordedScore.nullable(),
+  /** The attempt that is being worked at meanwhile. */
+  running: z.number().int().nullable(),
   /** True where another attempt can be begun now. */
   mayBegin: z.boolean(),
 });

@@ -148,6 +148,10 @@ function missingIn({ scene, student, paper, now }: Look): Missing | null {
   return score.state === 'shown' ? { outOf: outOfPaper(paper) } : null;
 }
 
+/** Whether an attempt is over, however it ended. */
+const isOver = ({ window, now }: Pick<Look, 'window' | 'now'>, attempt: Attempt): boolean =>
+  isFinished(attemptState(attempt, window, now));
+
 async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPacket> {
   const { quiz, made, paper, cover, window, now, wanted, student } = look;
   const { overrides, rulings, comments } = await store.teachersWork(
@@ -179,6 +183,7 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
       waiting: recorded.waiting,
       counts,
     },
+    running: made.find((one) => !isOver(look, one))?.number ?? null,
     mayBegin: mayBegin(sittingOf(look), made, now),
   };
   const finished = {
@@ -190,7 +195,8 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
   return { state: 'finished', cover, slip: slipOf(paper, finished, sight), attempts };
 }
 
-function workingPacket(attempt: Attempt, { paper, cover, window, now }: Look): PaperPacket {
+function workingPacket(attempt: Attempt, look: Look): PaperPacket {
+  const { paper, cover, window, now, made } = look;
   const { id, answers, savedAt } = attempt;
   const started = Object.keys(answers).length > 0;
   const questions = questionsForStudent(paper, attempt);
@@ -207,22 +213,26 @@ function workingPacket(attempt: Attempt, { paper, cover, window, now }: Look): P
       answers,
       savedAt: started ? savedAt : null,
       reached: window.goingBack ? null : (attempt.reached ?? 0),
+      // Where nobody comes back to a page, nothing leads away from it.
+      earlier: window.comingBack ? made.filter((one) => isOver(look, one)).map(({ number }) => number) : [],
       endsAt: endOfAttempt(attempt, window),
       now,
     },
   };
 }
 
-/** What a student may see of a quiz: nothing of any key before its time. */
+/** What a student may see of a quiz: nothing of any key before its time. While an attempt is worked at, an earlier one that is asked for. */
 export async function packetFor(store: SittingStore, visit: Visit, wanted?: number): Promise<PaperPacket> {
   const now = store.now();
   const { quiz, made, window } = visit;
   const attempt = made.at(-1);
-  const paper = await store.paper(quiz.id, revisionFor(visit, attempt, now));
+  const isWanted = (one: Attempt) => one.number === wanted && isOver({ window, now }, one);
+  const shown = made.find(isWanted) ?? attempt;
+  const paper = await store.paper(quiz.id, revisionFor(visit, shown, now));
   const scene = await store.scene(visit);
   const cover = coverOf(visit, paper, scene, now);
   const look: Look = { ...visit, paper, cover, scene, now, wanted };
-  if (isFinished(attemptState(attempt, window, now))) return finishedPacket(store, look);
+  if (shown && isOver(look, shown)) return finishedPacket(store, look);
   if (!isOpen(window, now)) {
     const opensAt = window.from !== null && window.from > now ? window.from : null;
     return {

@@ -238,6 +238,7 @@ function Paper({ port, place }: SitProps) {
           working={working}
           isLocked={isLocked}
           onDone={done}
+          onEarlier={setAttempt}
         />
       </PictureSource>
     );
@@ -246,7 +247,14 @@ function Paper({ port, place }: SitProps) {
   const { cover, slip, attempts } = packet;
   return (
     <PictureSource value={picture}>
-      <SlipPage cover={cover} slip={slip} attempts={attempts} onAttempt={setAttempt} onAgain={begin} />
+      <SlipPage
+        cover={cover}
+        slip={slip}
+        attempts={attempts}
+        onAttempt={setAttempt}
+        onAgain={begin}
+        onGoOn={() => setAttempt(undefined)}
+      />
     </PictureSource>
   );
 }

@@ -12,6 +12,8 @@ interface Props {
   readonly attempts: Attempts;
   readonly onAttempt: (number: number) => void;
   readonly onAgain: () => Promise<void>;
+  /** Back to the attempt that is being worked at. */
+  readonly onGoOn: () => void;
 }
 
 const NOT_COUNTED = {
@@ -20,9 +22,9 @@ const NOT_COUNTED = {
 };
 
 /** Which of several attempts the slip is of, and what they come to together. */
-function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttempt'>) {
-  const { number, finished, recorded } = attempts;
-  if (finished.length < 2) return null;
+function AttemptLine({ attempts, onAttempt, onGoOn }: Pick<Props, 'attempts' | 'onAttempt' | 'onGoOn'>) {
+  const { number, finished, recorded, running } = attempts;
+  if (finished.length < 2 && running === null) return null;
   return (
     <div className="mt-4 border-y border-line py-2.5">
       <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Attempts">
@@ -30,13 +32,18 @@ function AttemptLine({ attempts, onAttempt }: Pick<Props, 'attempts' | 'onAttemp
           <button
             key={one}
             type="button"
-            className={`btn h-10 px-4 ${one === number ? 'btn-primary' : 'btn-outline'}`}
+            className={`btn h-10 px-4 ${one !== number ? 'btn-outline' : running === null ? 'btn-primary' : 'btn-outline border-2 font-bold'}`}
             aria-pressed={one === number}
             onClick={() => onAttempt(one)}
           >
             Attempt {one}
           </button>
         ))}
+        {running !== null && (
+          <button type="button" className="btn btn-primary ml-auto h-10 px-4" onClick={onGoOn}>
+            Go on with attempt {running}
+          </button>
+        )}
       </div>
       {recorded && <SlipRecorded recorded={recorded} />}
     </div>
@@ -71,7 +78,7 @@ function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 
 }
 
 /** The receipt, and exactly what the plan shows now; then a sentence about when the rest comes. */
-export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
+export function SlipPage({ cover, slip, attempts, onAttempt, onAgain, onGoOn }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const rest = stillToCome(slip.toCome);
@@ -82,7 +89,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain }: Props) {
       <h1 ref={heading} tabIndex={-1} className="mt-1 text-[24px] outline-none">
         {cover.title}
       </h1>
-      <AttemptLine attempts={attempts} onAttempt={onAttempt} />
+      <AttemptLine attempts={attempts} onAttempt={onAttempt} onGoOn={onGoOn} />
       <p className="mt-2" role="status">
         {slip.timeKnown ? (
           <>

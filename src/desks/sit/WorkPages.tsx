@@ -6,6 +6,7 @@ import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
 import type { Done } from './done';
+import { Earlier } from './Earlier';
 import { KeepLine } from './KeepLine';
 import { bySection, numbersIn, pagesOf, pageTitle, type PageHere } from './pages';
 import { QuestionHere } from './QuestionHere';
@@ -25,6 +26,8 @@ interface Props {
   /** True while the page is locked: it shows nothing, and keeps what was typed. */
   readonly isLocked: boolean;
   readonly onDone: (how: Done) => Promise<void>;
+  /** Shows the results of an attempt that is over. */
+  readonly onEarlier: (attempt: number) => void;
 }
 
 interface WaysProps {
@@ -223,7 +226,7 @@ function holdsWords(
 const HOUR = 3_600_000;
 
 /** Page after page, then the last one before handing in. */
-export function WorkPages({ port, address, cover, working, isLocked, onDone }: Props) {
+export function WorkPages({ port, address, cover, working, isLocked, onDone, onEarlier }: Props) {
   const { questions } = working;
   const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
   const { answers, keep, settled } = answering;
@@ -259,6 +262,10 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
     if (!stands) throw new Error('Not handed in');
     await onDone('handedIn');
   };
+  const lookAtEarlier = async (attempt: number) => {
+    if (!(await settled())) throw new Error('An answer is not saved');
+    onEarlier(attempt);
+  };
   if (isLocked) return null;
   return (
     <div
@@ -292,6 +299,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
                 </p>
               )}
               <Foot keep={keep} asks={here.some(({ face }) => asksFor(face))} onDone={onDone} />
+              {at === 0 && <Earlier numbers={working.earlier} onLook={lookAtEarlier} />}
             </>
           ) : (
             <div className="px-[18px] pt-4 pb-8">
@@ -306,6 +314,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone }: P
               />
             </div>
           )}
+          {!page && <Earlier numbers={working.earlier} onLook={lookAtEarlier} />}
         </WithFormulas>
       </main>
       <Ways

@@ -2,6 +2,9 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { sumsOf } from '@/desks/check/rows';
+import { showAspects } from '@/store/quiz/standing';
+import { studentDesk } from '@/workers/studentDesk';
+import { addressOf } from '../support/sat';
 import { checkTable } from '@/views/check';
 import { classDesk } from '@/workers/classDesk';
 import { anHourIn, begin, hand, quiz, sit } from '../support/openQuiz';
@@ -24,6 +27,25 @@ test('who works at a second attempt has handed in, and is counted so', async () 
       ['notOpened', false],
     ],
   );
+});
+
+test('results of an earlier attempt stay within reach while a later one is worked at, by the plan', async () => {
+  const id = await quiz({ attempts: { most: 3, counts: 'best' } });
+  await showAspects(id, ['score', 'rightWrong', 'ownAnswers', 'questions'], 'show');
+  await sit(id, 's1', 'mud');
+  await begin(id, 's1');
+  const open = async (attempt?: number) => studentDesk.openPaper(await addressOf(id, 's1'), attempt);
+  const working = await open();
+  assert.ok(working.state === 'working');
+  assert.deepEqual(working.working.earlier, [1]);
+  // One that is worked at, or was never begun, has no results.
+  for (const attempt of [2, 3, 9]) assert.equal((await open(attempt)).state, 'working', `attempt ${attempt}`);
+  const first = await open(1);
+  assert.ok(first.state === 'finished');
+  const { number, finished, running, mayBegin } = first.attempts;
+  assert.deepEqual([number, finished, running, mayBegin], [1, [1], 2, false]);
+  assert.equal(first.slip.parts[0]?.result?.verdict, 'wrong');
+  assert.ok(!JSON.stringify(first).includes('silt'), 'the key is not told before its time');
 });
 
 test('of two attempts the one that stands is in the figures; of a mean both are', async () => {
