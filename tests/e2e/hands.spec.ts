@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { LONG } from '../runs';
-import { DEMO, expect, goTo, openDemo, saved, test } from './support';
+import { DEMO, expect, goTo, newQuiz, openDemo, saved, test } from './support';
 
 /** A processor so many times slower, as those of old school computers are. */
 async function slow(page: Page, rate = 4): Promise<void> {
@@ -148,6 +148,33 @@ test('the first press on Write takes the question that is pressed, however soon 
     await expect(page.getByRole('region', { name: `Question ${number} in hand` })).toBeVisible();
     await goTo(page, 'Check');
   }
+});
+
+test('gaps made by quick keys hold the words that were selected, and each is an undo of its own', async ({ page }) => {
+  await newQuiz(page, 'Flow', 'Gaps');
+  await page.keyboard.type('Fill in.');
+  const hand = page.getByRole('region', { name: 'Question 1 in hand' });
+  const passage = hand.getByRole('textbox', { name: 'The text with its gaps' });
+  await passage.click();
+  await page.keyboard.type('Rivers carry silt and sand');
+  await saved(page);
+  await page.keyboard.press('Control+Shift+ArrowLeft');
+  await page.keyboard.press('Control+g');
+  const chips = passage.getByRole('button');
+  await expect(chips).toHaveText([/^sand/]);
+  // The next word, with no more than a moment between.
+  await passage.press('ArrowLeft');
+  for (let at = 0; at < ' and '.length; at++) await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Control+Shift+ArrowLeft');
+  await page.keyboard.press('Control+g');
+  await expect(chips).toHaveText([/^silt/, /^sand/]);
+  await saved(page);
+  const undo = page.getByRole('button', { name: /^Undo/ });
+  await undo.click();
+  await expect(chips).toHaveText([/^sand/]);
+  await undo.click();
+  await expect(chips).toHaveCount(0);
+  await expect(passage).toHaveText('Rivers carry silt and sand');
 });
 
 test('keys work on Check on arrival, by address and by its station, without a press before', async ({

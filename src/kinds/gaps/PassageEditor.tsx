@@ -1,5 +1,6 @@
 import Document from '@tiptap/extension-document';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import { NodeSelection } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { same } from '@/core/figures/deepEqual';
@@ -36,9 +37,18 @@ const Lines = Document.extend({ content: 'paragraph+' });
 const asWritten = (node: { type: { name: string }; attrs: Record<string, unknown> }): string =>
   node.type.name === 'formula' ? written(String(node.attrs['tex'])) : '';
 
+/** What is selected on screen; the editor itself learns of it a moment later. */
+function selectedIn({ state: { selection }, view }: Editor): { readonly from: number; readonly to: number } {
+  const { anchorNode, anchorOffset, focusNode, focusOffset } = getSelection() ?? {};
+  const isText = (node: Node | null | undefined): node is Node => !!node && view.dom.contains(node);
+  if (selection instanceof NodeSelection || !isText(anchorNode) || !isText(focusNode)) return selection;
+  const ends = [view.posAtDOM(anchorNode, anchorOffset ?? 0), view.posAtDOM(focusNode, focusOffset ?? 0)];
+  return { from: Math.min(...ends), to: Math.max(...ends) };
+}
+
 /** Makes a gap of the words that are selected, or an empty one where the caret is. */
 function makeGap(editor: Editor, making: (made: { id: string; words: string }) => void): boolean {
-  const { from, to } = editor.state.selection;
+  const { from, to } = selectedIn(editor);
   const words = editor.state.doc.textBetween(from, to, ' ', asWritten).trim();
   // Spaces that were selected with the words stay in the text.
   const raw = editor.state.doc.textBetween(from, to, '\n', (node) =>

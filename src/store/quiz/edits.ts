@@ -4,6 +4,7 @@ import { newSection, questionsIn } from '@/core/quiz/section';
 import { insertAfter } from '@/core/quiz/order';
 import { newPlacement } from '@/core/quiz/newPlacement';
 import type { Placed } from '@/core/quiz/placement';
+import { sameParts } from '@/core/quiz/sameParts';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
@@ -82,7 +83,9 @@ export async function saveQuestion(
     const before = placedOf(current);
     if (same(before, placed)) return { ok: true, rev: current.rev };
     const change = { kind: 'question', id, before, after: placed } as const;
-    return { ok: true, rev: await record(quizId, [change], label) };
+    // What adds or takes away a part is a step of its own, however quickly it follows what was written before.
+    const own = sameParts(before.question, placed.question) ? label : { ...label, field: '' };
+    return { ok: true, rev: await record(quizId, [change], own) };
   });
 }
 
