@@ -4,6 +4,7 @@ import type { QuizRecord } from '@/store/records/db';
 import { duplicateQuiz, setArchived, setDeleted } from '@/store/quiz/shelf';
 import { SHELF } from '@/store/records/scopes';
 import { undoStep } from '@/store/undo/undo';
+import { arrowKeys } from '@/ui/widgets/press/arrowKeys';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { SaveFile } from '@/ui/teacher/SaveFile';
@@ -55,11 +56,23 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
       >
         <MoreHorizontal size={17} aria-hidden />
       </button>
-      <div ref={menu} id={id} popover="auto" className="menu-sheet" aria-label={`More for ${title}`}>
+      <div
+        ref={menu}
+        id={id}
+        popover="auto"
+        className="menu-sheet"
+        role="group"
+        aria-label={`More for ${title}`}
+        onKeyDown={arrowKeys}
+        onToggle={({ newState }) => {
+          if (newState === 'open') menu.current?.querySelector('button')?.focus();
+        }}
+      >
         {actions.map(({ label, Icon, act }) => (
           <button
             key={label}
             type="button"
+
             className="flex w-full cursor-pointer items-center gap-3 px-4 py-2 text-left hover:bg-base-200"
             onClick={() => {
               menu.current?.hidePopover();

@@ -65,6 +65,30 @@ function useStation(): string {
   return stationOf(hash);
 }
 
+/** A station that was gone to from within another one takes the focus: what was pressed is not there any more. */
+function useFocusInStation(station: string): void {
+  const before = useRef(station);
+  useEffect(() => {
+    if (before.current === station) return;
+    before.current = station;
+    let tries = 0;
+    const focus = () => {
+      const { activeElement } = document;
+      if (activeElement !== null && activeElement !== document.body) return;
+      const heading = document.querySelector<HTMLElement>('main h1, main h2');
+      if (!heading) {
+        if (tries++ < 120) frame = requestAnimationFrame(focus);
+        return;
+      }
+      const field = heading.querySelector<HTMLElement>('input');
+      if (!field) heading.tabIndex = -1;
+      (field ?? heading).focus();
+    };
+    let frame = requestAnimationFrame(focus);
+    return () => cancelAnimationFrame(frame);
+  }, [station]);
+}
+
 /** What waits in the draft, worked out again whenever the key or anyone's work changes. */
 function usePending(view: Omit<QuizView, keyof Draft> | null): Draft {
   const id = view?.quiz.id;
@@ -124,6 +148,7 @@ function Stations() {
     'loading' as Loaded,
   );
   const station = useStation();
+  useFocusInStation(station);
   useCarriedNotice();
   const data = typeof loaded === 'object' ? loaded : null;
   const draft = usePending(data);

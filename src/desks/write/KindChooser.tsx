@@ -1,6 +1,7 @@
-import { useId, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
 import type { About } from '@/core/kinds/kind';
+import { arrowKeys } from '@/ui/widgets/press/arrowKeys';
 
 const MARKS: Readonly<Record<About['marks'], string>> = {
   itself: 'Marks itself',
@@ -13,23 +14,25 @@ const markingWords = ({ marks, part }: About): string =>
   part === '' ? `${MARKS[marks]}.` : `${MARKS[marks]}; ${part}`;
 
 interface Props {
+  /** Whether the first one has the focus when they come: where a press has opened them. */
+  readonly first: boolean;
   readonly onChoose: (kind: KindName) => void;
 }
 
 /** Every kind of question, with what it is and how it is marked; arrow keys go from one to the next. */
-export function KindChooser({ onChoose }: Props) {
+export function KindChooser({ first, onChoose }: Props) {
   const list = useRef<HTMLUListElement>(null);
   const id = useId();
-  const keys = (event: KeyboardEvent) => {
-    const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
-    if (!by || event.altKey) return;
-    event.preventDefault();
-    const buttons = [...(list.current?.querySelectorAll('button') ?? [])];
-    const at = buttons.findIndex((button) => button === document.activeElement);
-    buttons[(at + by + buttons.length) % buttons.length]?.focus();
-  };
+  useEffect(() => {
+    if (first) list.current?.querySelector('button')?.focus();
+  }, [first]);
   return (
-    <ul ref={list} aria-label="Kinds of question" className="grid gap-x-8 sm:grid-cols-2" onKeyDown={keys}>
+    <ul
+      ref={list}
+      aria-label="Kinds of question"
+      className="grid gap-x-8 sm:grid-cols-2"
+      onKeyDown={arrowKeys}
+    >
       {KIND_NAMES.map((kind) => {
         const { title, about } = kindOf({ kind });
         return (

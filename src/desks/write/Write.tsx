@@ -83,7 +83,7 @@ function NextQuestion({ last, onAdd, onCopy, onSection }: AddProps) {
       )}
       {(choosing || !last) && (
         <div className="mt-3">
-          <KindChooser onChoose={add} />
+          <KindChooser first={choosing} onChoose={add} />
         </div>
       )}
     </div>

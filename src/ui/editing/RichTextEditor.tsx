@@ -187,10 +187,12 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     editor.commands.setContent(toEditor(value), { emitUpdate: false });
   }, [editor, value]);
   const box = useRef<HTMLDivElement>(null);
-  // What the editor is drawn into is mounted before this is: the field is there.
+  const landed = useRef(false);
+  // Once, as soon as the editor has its field: one whose code has just been loaded may be made a second time.
   useLayoutEffect(() => {
     const field = box.current?.querySelector<HTMLElement>('.tiptap');
-    if (!autoFocus || !field || !editor) return;
+    if (!autoFocus || !field || !editor || landed.current) return;
+    landed.current = true;
     land(field, (text) => {
       const end = editor.state.doc.content.size;
       // Its own way to focus comes a frame later, when somebody may be writing elsewhere: it is not used.
@@ -201,9 +203,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
       chain.run();
       editor.commands.setTextSelection(editor.state.doc.content.size - 1);
     });
-    // Once, when it comes.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [autoFocus, editor]);
   const empty = value.length === 0;
   return (
     <div ref={box} className="group">

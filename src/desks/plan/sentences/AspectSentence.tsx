@@ -1,3 +1,5 @@
+import { useRef } from 'react';
+import { flushSync } from 'react-dom';
 import { X } from '@/ui/widgets/icons';
 import {
   NEEDS,
@@ -71,6 +73,7 @@ function OneCondition({ subject, condition, index, onChange, onNever, onRemove }
       <select
         className="sentence-part"
         aria-label={`${subject}${also}`}
+        data-condition
         value={choiceOf(condition)}
         onChange={({ target }) =>
           target.value === 'never'
@@ -158,9 +161,15 @@ export function AspectSentence({ aspect, plan, target, comes, onChange, onWaitin
   const subject = SUBJECTS[aspect];
   const { zone } = useQuiz().quiz.content;
   const change = (conditions: Condition[]) => onChange({ only, when: conditions });
+  const line = useRef<HTMLLIElement>(null);
+  /** What adds or takes away a condition hands the focus to the last one. */
+  const changeAndGo = (conditions: Condition[]) => {
+    flushSync(() => change(conditions));
+    [...(line.current?.querySelectorAll<HTMLElement>('[data-condition]') ?? [])].at(-1)?.focus();
+  };
   const isByHand = when !== 'never' && when.some((one) => one.when === 'byTeacher');
   return (
-    <li className="border-b border-hair py-2.5 text-[16px] leading-relaxed">
+    <li ref={line} className="border-b border-hair py-2.5 text-[16px] leading-relaxed">
       {subject}{' '}
       {when === 'never' ? (
         <select
@@ -185,7 +194,7 @@ export function AspectSentence({ aspect, plan, target, comes, onChange, onWaitin
             index={index}
             onChange={(next) => change(when.map((one, at) => (at === index ? next : one)))}
             onNever={() => onChange({ only, when: 'never' })}
-            onRemove={when.length > 1 ? () => change(when.filter((_, at) => at !== index)) : null}
+            onRemove={when.length > 1 ? () => changeAndGo(when.filter((_, at) => at !== index)) : null}
           />
         ))
       )}
@@ -232,7 +241,7 @@ export function AspectSentence({ aspect, plan, target, comes, onChange, onWaitin
         <button
           type="button"
           className="link-text ml-3 cursor-pointer text-[13.5px]"
-          onClick={() => change([...when, { when: 'allClosed', scope: 'all', delay: null }])}
+          onClick={() => changeAndGo([...when, { when: 'allClosed', scope: 'all', delay: null }])}
         >
           and …<span className="sr-only"> ({subject}: one more condition)</span>
         </button>

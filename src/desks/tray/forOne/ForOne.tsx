@@ -77,12 +77,11 @@ function Fields({ given, onGive, timed, mayBeNone }: FieldsProps) {
 interface OfferProps {
   readonly offer: Offer;
   readonly effect: ActEffect | undefined;
-  readonly first: boolean;
   readonly onAct: (act: SittingAct) => Promise<void>;
 }
 
 /** One thing that can be done, with what it would come to. */
-function OneOffer({ offer: { act }, effect, first, onAct }: OfferProps) {
+function OneOffer({ offer: { act }, effect, onAct }: OfferProps) {
   const { zone } = useQuiz().quiz.content;
   const press = usePress(() => onAct(act));
   return (
@@ -90,7 +89,6 @@ function OneOffer({ offer: { act }, effect, first, onAct }: OfferProps) {
       <button
         type="button"
         className="btn btn-outline w-64 shrink-0 font-normal max-sm:w-full"
-        data-first-focus={first || undefined}
         disabled={press.busy || Boolean(effect?.problem)}
         onClick={press.start}
       >
@@ -179,20 +177,14 @@ export function ForOne({ row, onClose }: { readonly row: TrayRow; readonly onClo
   };
   const uses = offers.some((offer) => offer.uses === 'minutes' || offer.uses === 'both');
   return (
-    <Dialog title={row.name} onClose={onClose} wide>
+    <Dialog title={row.name} onClose={onClose} first="heading">
       <p className="caption figures -mt-3 mb-4">{standsWords(row, zone)}.</p>
       <Fields given={given} onGive={setGiven} timed={uses} mayBeNone={isFinished(row.state)} />
       <Told told={value?.told ?? []} name={row.name} />
       {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
       <ul className="mt-4 border-b border-hair">
         {offers.map((offer, index) => (
-          <OneOffer
-            key={offer.act.act}
-            offer={offer}
-            effect={value?.effects[index]}
-            first={index === 0}
-            onAct={act}
-          />
+          <OneOffer key={offer.act.act} offer={offer} effect={value?.effects[index]} onAct={act} />
         ))}
       </ul>
       <p className="caption mt-3">

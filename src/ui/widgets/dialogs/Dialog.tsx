@@ -5,20 +5,22 @@ interface Props {
   readonly onClose: () => void;
   readonly children: ReactNode;
   readonly wide?: boolean;
+  /** What has the focus first: its first field or press, or its heading, where each press does something at once. */
+  readonly first?: 'field' | 'heading';
 }
 
 const FIRST = 'input:not(:disabled), select, textarea, button:not(:disabled)';
 
 /** A native modal dialog: its first field has the focus, which stays inside and goes back where it was; Escape closes. */
-export function Dialog({ title, onClose, children, wide = false }: Props) {
+export function Dialog({ title, onClose, children, wide = false, first = 'field' }: Props) {
   const sheet = useRef<HTMLDialogElement>(null);
   useLayoutEffect(() => {
     const element = sheet.current;
     const before = document.activeElement;
     element?.showModal();
-    const first =
+    const field =
       element?.querySelector<HTMLElement>('[data-first-focus]') ?? element?.querySelector<HTMLElement>(FIRST);
-    first?.focus();
+    field?.focus();
     // It is read from its beginning, also where the first thing to press is at its end.
     if (element) element.scrollTop = 0;
     return () => {
@@ -38,7 +40,13 @@ export function Dialog({ title, onClose, children, wide = false }: Props) {
         onClose();
       }}
     >
-      <h2 className="mb-4 text-xl">{title}</h2>
+      <h2
+        className="mb-4 text-xl outline-none"
+        tabIndex={-1}
+        data-first-focus={first === 'heading' || undefined}
+      >
+        {title}
+      </h2>
       {children}
     </dialog>
   );
