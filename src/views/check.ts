@@ -1,14 +1,13 @@
 import { valueAt } from '@/core/figures/valueAt';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import type { Standing } from '@/core/content/questionBase';
-import { shownLine } from '@/core/content/shownLine';
 import type { Prose } from '@/core/content/prose';
 import type { Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { meanShare } from '@/core/checking/meanShare';
 import { spreadOf, type Spread } from '@/core/checking/spread';
 import type { Given } from '@/core/checking/ways';
-import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { calledAnswer, isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { questionsForStudent } from '@/core/reveal/slip';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
@@ -136,7 +135,7 @@ function cellOf(question: Question, number: number, attempt: Attempt, score: Que
     standing: score.standing,
     earned,
     waiting,
-    answer: answer ? shownLine(shownAnswer(question, answer), question.formulas) : '',
+    answer: answer ? calledAnswer(question, answer) : '',
     nearMiss: marked ? mark.nearMiss : null,
     contradiction: marked && mark.contradiction,
     hints: valueAt(attempt.hints, question.id)?.length ?? 0,

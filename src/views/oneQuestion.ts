@@ -2,11 +2,10 @@ import { valueAt } from '@/core/figures/valueAt';
 import { nearTo as nearToForm } from '@/core/checking/nearTo';
 import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
 import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes';
-import { shownLine } from '@/core/content/shownLine';
 import type { Fraction } from '@/core/figures/fraction';
-import { isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { isAnswerTo, kindOf, calledAnswer, type Answer, type Question } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
-import type { NearMiss, PartMark } from '@/core/marks/mark';
+import { verdictOfPart, type NearMiss, type PartMark } from '@/core/marks/mark';
 import { contextOf, wordsFor } from '@/core/scoring/context';
 import {
   shareOfScore,
@@ -95,10 +94,8 @@ const markOfScore = (score: QuestionScore): BundleMark => ({
 
 /** Part marks wait, are blank, or are right by their key's credit. */
 function markOfPart(part: PartMark): BundleMark {
-  const { state, credit, keyCredit, nearMiss, errors, rule } = part;
-  const byKey: ScoreVerdict = keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
-  const verdict = state === 'marked' ? byKey : state;
-  return { verdict, credit, nearMiss, errors, expected: rule !== null };
+  const { credit, nearMiss, errors, rule } = part;
+  return { verdict: verdictOfPart(part), credit, nearMiss, errors, expected: rule !== null };
 }
 
 const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>
@@ -174,7 +171,7 @@ function bundlesOf(
 const textOf = (question: Question, answer: Answer | undefined): string => {
   if (!answer) return '';
   const typed = 'text' in answer && isAnswerTo(question, answer) ? answer.text : null;
-  return typed ?? shownLine(shownAnswer(question, answer), question.formulas);
+  return typed ?? calledAnswer(question, answer);
 };
 
 /** Everyone's answers to a question, side by side as look-alikes; null for a question that is not there. */

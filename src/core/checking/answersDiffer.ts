@@ -1,6 +1,5 @@
 import { valueAt } from '../figures/valueAt';
-import { shownAnswer, type Answer, type Question } from '../kinds';
-import { shownLine } from '../content/shownLine';
+import { calledAnswer, type Answer, type Question } from '../kinds';
 import { numbersOf } from '../quiz/numbers';
 import type { Paper } from '../quiz/quiz';
 import { same } from '../figures/deepEqual';
@@ -8,7 +7,7 @@ import { same } from '../figures/deepEqual';
 type Answers = Readonly<Record<string, Answer>>;
 
 function spoken(question: Question, answer: Answer | undefined): string {
-  return answer ? `“${shownLine(shownAnswer(question, answer), question.formulas)}”` : 'nothing';
+  return answer ? `“${calledAnswer(question, answer)}”` : 'nothing';
 }
 
 /** The answers of a paper that changed, in words, one entry per question: “question 2: “lagoon” is now “oxbow lake””. */

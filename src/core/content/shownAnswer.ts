@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { Picture } from './picture';
+import { Point, Shape } from './shape';
 
 /** Something that has a name: its text, or what its picture shows. */
 export const ShownThing = z.strictObject({ text: z.string(), picture: Picture.nullable() });
@@ -21,5 +22,12 @@ export const ShownAnswer = z.discriminatedUnion('form', [
   }),
   /** Things in an order, null for an empty place. */
   z.strictObject({ form: z.literal('sequence'), things: z.array(ShownThing.nullable()) }),
+  /** Spots on a picture, in the order in which they were set, or areas of it with their names. */
+  z.strictObject({
+    form: z.literal('onPicture'),
+    picture: Picture,
+    spots: z.array(Point),
+    areas: z.array(z.strictObject({ name: z.string(), shape: Shape })),
+  }),
 ]);
 export type ShownAnswer = z.infer<typeof ShownAnswer>;

@@ -1,5 +1,6 @@
 import { shownText } from '../content/shownText';
 import type { ShownAnswer } from '../content/shownAnswer';
+import { shownLine } from '../content/shownLine';
 import { equal } from '../figures/fraction';
 import type { MarkingContext } from '../marks/mark';
 import { note as line, type TraceLine } from '../marks/trace';
@@ -62,6 +63,12 @@ export const shownAnswer = (question: Question, answer: Answer): ShownAnswer =>
   isAnswerTo(question, answer)
     ? kindOf(question).shown(question, answer)
     : { form: 'text', text: answerText(question, answer) };
+
+/** An answer in one line as the teacher reads it. */
+export function calledAnswer(question: Question, answer: Answer): string {
+  const own = isAnswerTo(question, answer) ? kindOf(question).called(question, answer) : null;
+  return own ?? shownLine(shownAnswer(question, answer), question.formulas);
+}
 
 /** How an answer's mark came about: what it was compared as, which rule matched, why not the others. */
 export function explainAnswer(

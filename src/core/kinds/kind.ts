@@ -5,7 +5,7 @@ import type { Feedback } from '../content/feedback';
 import { ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Random } from '../figures/random';
 import type { LineWords } from '../marks/lineWords';
-import type { Mark, MarkingContext } from '../marks/mark';
+import type { Mark, MarkingContext, PartMark } from '../marks/mark';
 import { change, note, type TraceLine } from '../marks/trace';
 import type { ShownAnswer } from '../content/shownAnswer';
 import type { ClassFace } from './classFace';
@@ -148,6 +148,12 @@ interface Defaulted<Question, Answer, Face> {
   readAnswer(question: Question, text: string, context: MarkingContext): ReadCell<Answer>;
   /** An answer as people are shown it. By default its text. */
   shown(question: Question, answer: Answer): ShownAnswer;
+  /** An answer in one line as the teacher reads it, who knows the key. By default as it is shown to its student. */
+  called(question: Question, answer: Answer): string | null;
+  /** The entries of a shown answer that were marked by themselves, in its order. By default the mark's parts; none where it is one whole. */
+  entries(question: Question, mark: Mark): readonly PartMark[];
+  /** What stands before what a student is given to answer with. */
+  readonly givenTitle: string;
   /** What a student is given to answer with, as it stands on their page: options, items, a passage. By default nothing. */
   given(face: Face): ShownAnswer[];
   /** The right answers as people are shown them, once they may be. By default none. */
@@ -238,6 +244,9 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     answerText,
     readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
+    called: () => null,
+    entries: (_, { parts }) => parts,
+    givenTitle: 'To choose from',
     shownRight: () => [],
     given: () => [],
     textsIn: (answer) => {
@@ -332,6 +341,8 @@ function counting<Question extends { kind: string }, Answer, Face>(
     answerText: (question, answer) => kind.answerText(counts(question), answer),
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
+    called: (question, answer) => kind.called(counts(question), answer),
+    entries: (question, mark) => kind.entries(counts(question), mark),
     given: (face) => kind.given(face),
     shownRight: (question, context) => kind.shownRight(counts(question), context),
     classFace: (question, context) => kind.classFace(counts(question), context),

@@ -9,9 +9,12 @@ import type { Mark } from './mark';
  */
 export function feedbackTold(mark: Pick<Mark, 'state' | 'feedback' | 'parts'>): Feedback {
   if (mark.state !== 'marked' || mark.parts.length === 0) return mark.feedback;
-  const spoken = [mark.feedback, ...mark.parts.map(({ feedback }) => feedback)].filter(
-    (feedback) => !isSilent(feedback),
-  );
+  return joined([mark.feedback, ...mark.parts.map(({ feedback }) => feedback)]);
+}
+
+/** Several pieces of feedback below each other, each link once. */
+export function joined(all: readonly Feedback[]): Feedback {
+  const spoken = all.filter((feedback) => !isSilent(feedback));
   const links = new Map(spoken.flatMap((one) => one.links).map((link) => [JSON.stringify(link), link]));
   return { text: joinProse(spoken.map(({ text }) => text)), links: [...links.values()] };
 }

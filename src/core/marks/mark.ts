@@ -87,6 +87,12 @@ export const BLANK: Mark = {
 /** The teacher decides. */
 export const WAITS: Mark = { ...BLANK, state: 'waits', ifRight: ONE };
 
+/** How one part came out by its key, before any price. */
+export function verdictOfPart({ state, keyCredit }: Pick<PartMark, 'state' | 'keyCredit'>): Verdict {
+  if (state !== 'marked') return state;
+  return keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
+}
+
 /** Right, partly right or wrong as shown and filtered everywhere; waiting and blank are states of their own. */
 export type Verdict = 'right' | 'partly' | 'wrong' | 'waits' | 'blank';
 

@@ -123,7 +123,16 @@ const Part = z.strictObject({
   text: RichText.nullable(),
   /** What there was to answer with, in this student's order, with the text. */
   given: z.array(ShownAnswer),
+  /** What stands before that. */
+  givenTitle: z.string(),
   ownAnswer: ShownAnswer.nullable(),
+  /** Of each entry of the own answer, in its order: how it came out, with right and wrong, and what would help, with the feedback. */
+  entries: z.array(
+    z.strictObject({
+      verdict: z.enum(['right', 'partly', 'wrong', 'waits', 'blank']).nullable(),
+      feedback: FeedbackShown.nullable(),
+    }),
+  ),
   /** The hints that the student asked for, with the own answer. */
   hints: z.array(Prose).nullable(),
   feedback: FeedbackShown.nullable(),

@@ -9,7 +9,7 @@ import { sectionOf, type Section } from '../quiz/section';
 import { bandOf } from '../scoring/band';
 import { partSeed, randomFrom, shuffledAround, type Seed } from '../figures/random';
 import { contextOf } from '../scoring/context';
-import type { Mark } from '../marks/mark';
+import { verdictOfPart, type Mark, type PartMark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
 import type { Paper } from '../quiz/quiz';
@@ -20,7 +20,9 @@ import { ASPECTS, type Aspect, type AspectPlan } from '../quiz/plan/plan';
 import { isOfFilter } from './onlyThose';
 import type { WhatIsShown } from './whatIsShown';
 import { placementIn } from '../quiz/paper';
-import { feedbackTold } from '../marks/feedbackTold';
+import { isSilent } from '../content/silence';
+import { feedbackTold, joined } from '../marks/feedbackTold';
+import { carriesPoints } from '../quiz/placement';
 import { numbersOf } from '../quiz/numbers';
 import { mustAnswer, pointsOf } from '../quiz/points';
 
@@ -170,6 +172,19 @@ export const toCome = (shown: WhatIsShown): ToCome[] =>
     return [{ aspect, for: [...showing.for], until: showing.until }];
   });
 
+/** The entries of an answer of which each is told by itself: not while it waits, nor where the teacher's own score stands instead. */
+const toldEntries = (question: Question, score: QuestionScore): readonly PartMark[] =>
+  score.mark.state === 'marked' && !score.override && carriesPoints(score)
+    ? kindOf(question).entries(question, score.mark)
+    : [];
+
+/** What is read of an answer as a whole, and of parts that are no entry of it. */
+const besideEntries = (mark: Mark, entries: readonly PartMark[]): Feedback =>
+  joined([
+    mark.feedback,
+    ...mark.parts.filter((part) => !entries.includes(part)).map(({ feedback }) => feedback),
+  ]);
+
 /** One question of a slip: of each aspect what is shown of this question. */
 function partOf(
   question: Question,
@@ -182,6 +197,11 @@ function partOf(
   const score = scores[at] as QuestionScore;
   const answer = valueAt(attempt.answers, question.id);
   const kind = kindOf(question);
+  const judged = sees('ownAnswers') && answer ? toldEntries(question, score) : [];
+  const entries = judged.map((part) => ({
+    verdict: sees('rightWrong') ? verdictOfPart(part) : null,
+    feedback: sees('feedback') && !isSilent(part.feedback) ? part.feedback : null,
+  }));
   return {
     number,
     met: met === number ? null : met,
@@ -199,9 +219,15 @@ function partOf(
     section: sees('questions') ? (sectionOf(paper.content).get(question.id)?.id ?? null) : null,
     text: sees('questions') ? question.text : null,
     given: sees('questions') ? kind.given(faceFor(question, at, paper, attempt.seed)) : [],
+    givenTitle: kind.givenTitle,
     ownAnswer: sees('ownAnswers') && answer ? shownAnswer(question, answer) : null,
     hints: sees('ownAnswers') ? hintTexts(question, valueAt(attempt.hints, question.id) ?? []) : null,
-    feedback: sees('feedback') ? feedbackTold(score.mark) : null,
+    entries,
+    feedback: !sees('feedback')
+      ? null
+      : judged.length > 0
+        ? besideEntries(score.mark, judged)
+        : feedbackTold(score.mark),
     right: sees('rightAnswers')
       ? {
           answers: kind.shownRight(question, contextOf(paper, question)),

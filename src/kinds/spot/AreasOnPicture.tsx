@@ -11,7 +11,7 @@ import {
 } from '@/core/kinds/spot/edit';
 import type { Area, Shape, SpotQuestion } from '@/core/kinds/spot/schema';
 import { Picture } from '@/ui/widgets/paper/Picture';
-import { AreaShape } from './AreaShape';
+import { AreaShape } from '@/ui/widgets/paper/AreaShape';
 import { inPercent, placeIn, stepOf, styleAt } from './picture';
 
 type Place = { readonly x: number; readonly y: number };

@@ -11,7 +11,7 @@ import { Picture } from '@/ui/widgets/paper/Picture';
 import type { Faces } from '../faces';
 import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
-import { AreaShape } from './AreaShape';
+import { AreaShape } from '@/ui/widgets/paper/AreaShape';
 import { areaName, AreasOnPicture } from './AreasOnPicture';
 
 const TOOLS = [

@@ -10,7 +10,7 @@ import { questionOf } from '../support/arbitrary';
 function textsOf(given: readonly ShownAnswer[]): string[] {
   const thing = (one: { text: string } | null) => (one ? [one.text] : []);
   return given.flatMap((one) => {
-    if (one.form === 'text') return [];
+    if (one.form === 'text' || one.form === 'onPicture') return [];
     if (one.form === 'pairs') return one.pairs.flatMap(({ left, right }) => [left, ...right].flatMap(thing));
     return one.things.flatMap(thing);
   });

@@ -1,17 +1,16 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
-import { MarkedClass } from '@/core/checking/classWork';
-import type { ScoredSheet } from '@/core/scoring/scoredSheet';
 import { attemptState, counts, isOpen, wholeSpan } from '@/core/quiz/times/window';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import { draftChanges } from '@/core/quiz/draftChanges';
 import { insertAfter, move } from '@/core/quiz/order';
 import { newQuestion } from '@/core/quiz/newQuestion';
 import { emptyContent } from '@/core/quiz/newQuiz';
-import type { Opening, Paper } from '@/core/quiz/quiz';
+import type { Opening } from '@/core/quiz/quiz';
 import type { RevealPlan } from '@/core/quiz/plan/plan';
 import { DEFAULT_PLAN } from '@/core/quiz/plan/defaultPlan';
 import { PaperPacket } from '@/core/reveal/packets';
+import { sheetOf } from '../support/sheet';
 import { questionsForStudent, slipOf, wholeSight } from '@/core/reveal/slip';
 import { whatIsShown, type Scene } from '@/core/reveal/whatIsShown';
 import { paperOf, phraseQuestion, pickOneQuestion, share, variant } from '../support/support';
@@ -19,24 +18,6 @@ import { planFrom, windowOf } from '../support/shown';
 import { sceneOf } from '../support/scenes';
 
 /** The only attempt of a class, marked as the class is. */
-function sheetOf(paper: Paper, answers: Attempt['answers']): ScoredSheet {
-  const attempt: Attempt = {
-    id: 'a', quizId: 'q', studentId: 's', number: 1, revision: 1, openedAt: 1, savedAt: 2, handedInAt: 3, timeKnown: true,
-    source: 'sat', seed: 0, saves: {}, hints: {}, answers, seq: 1,
-  }; // prettier-ignore
-  const work = {
-    attempts: [attempt],
-    windowOf: () => windowOf(null),
-    unfinished: 'taken' as const,
-    overrides: new Map(),
-    rulings: new Map(),
-    at: 10,
-  };
-  const [sheet] = new MarkedClass(paper, work).students()[0]?.sheets ?? [];
-  assert.ok(sheet);
-  return sheet;
-}
-
 const HOUR = 3_600_000;
 const opening: Opening = { from: 10 * HOUR, due: null, grace: 0, until: 20 * HOUR };
 /** One student, who handed in at an hour, or has not, in a quiz of this plan. */

@@ -65,6 +65,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
     ),
   readAnswer,
   shown,
+  givenTitle: 'To sort',
   shownRight,
   given,
   acceptPart,

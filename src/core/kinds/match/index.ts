@@ -88,6 +88,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
     ),
   readAnswer,
   shown,
+  givenTitle: 'To match',
   shownRight,
   given,
   acceptPart,

@@ -77,6 +77,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
     ),
   readAnswer,
   shown,
+  givenTitle: 'To choose from in each row',
   shownRight,
   given,
   acceptPart,

@@ -31,11 +31,12 @@ export function boundLines(raw: Fraction, question: Pick<FeedbackRules, 'negativ
   return [change('credit', raw.n < 0 ? 'creditFloor' : 'creditCap', raw, credit)];
 }
 
-/** The answer's own feedback, else the question's for right, partly right or wrong answers. */
+/** The answer's own feedback, else the question's for right, partly right or wrong answers; of one that is partly right what is said of wrong ones, where nothing else is. */
 export function feedbackFor(question: FeedbackRules, own: Feedback, keyCredit: Fraction): Feedback {
   if (!isSilent(own)) return own;
   if (keyCredit.n <= 0) return question.wrong;
-  return keyCredit.n >= keyCredit.d ? question.right : question.partly;
+  if (keyCredit.n >= keyCredit.d) return question.right;
+  return isSilent(question.partly) ? question.wrong : question.partly;
 }
 
 /** A mark that stands, with its credit brought within bounds. */

@@ -1,17 +1,38 @@
+import { placeWords } from '../../content/shownLine';
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { inWords } from '../../content/shownLine';
-import { spotText } from './cells';
-import type { SpotAnswer, SpotFace, SpotQuestion } from './schema';
+import { hitsOf } from './mark';
+import type { Point, SpotAnswer, SpotFace, SpotQuestion } from './schema';
 
-/** The spots that were set, by their place on the picture. */
-export const shown = (_: SpotQuestion, { spots }: SpotAnswer): ShownAnswer => ({
-  form: 'things',
-  things: spots.map((spot) => inWords(spotText(spot))),
-});
+/** The spots that were set, on the picture. */
+export const shown = ({ picture }: SpotQuestion, { spots }: SpotAnswer): ShownAnswer =>
+  picture
+    ? { form: 'onPicture', picture, spots, areas: [] }
+    : { form: 'text', text: spots.map(placeWords).join('; ') };
 
-/** The names of the areas that earn everything. */
-export const shownRight = ({ areas }: SpotQuestion): ShownAnswer[] =>
-  areas.filter(({ credit }) => credit.n === credit.d).map(({ name }) => ({ form: 'text', text: name }));
+/** The areas that earn everything, on the picture. */
+export function shownRight({ picture, areas }: SpotQuestion): ShownAnswer[] {
+  const right = areas.filter(({ credit }) => credit.n === credit.d);
+  if (right.length === 0) return [];
+  return picture
+    ? [{ form: 'onPicture', picture, spots: [], areas: right.map(({ name, shape }) => ({ name, shape })) }]
+    : right.map(({ name }) => ({ form: 'text', text: name }));
+}
+
+/** A spot by the area that it lies in, as the teacher reads it. */
+function areaWords(question: SpotQuestion, spot: Point): string {
+  const { values, near } = hitsOf(question, spot);
+  const inside = values.findIndex((value, at) => value !== null && !near[at]);
+  const at = inside >= 0 ? inside : values.findIndex((value) => value !== null);
+  if (at < 0) return 'outside every area';
+  return `${near[at] ? 'near' : 'in'} “${question.areas[at]?.name.trim() || `area ${at + 1}`}”`;
+}
+
+/** Where the spots lie, for the teacher alone; where no area is drawn yet, by their places. */
+export const called = (question: SpotQuestion, { spots }: SpotAnswer): string =>
+  spots
+    .slice(0, question.asked)
+    .map((spot) => (question.areas.length > 0 ? areaWords(question, spot) : placeWords(spot)))
+    .join('; ');
 
 /** The picture. */
 export const given = ({ picture }: SpotFace): ShownAnswer[] =>

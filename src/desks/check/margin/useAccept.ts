@@ -1,8 +1,7 @@
 import { calledOf } from '@/core/quiz/numbers';
-import { shownLine } from '@/core/content/shownLine';
 import { equal, ONE, type Fraction } from '@/core/figures/fraction';
 import { same } from '@/core/figures/deepEqual';
-import { keyAnswer, keyPart, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { keyAnswer, keyPart, calledAnswer, type Answer, type Question } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
 import { readingOf } from '@/core/scoring/context';
 import type { Feedback } from '@/core/content/feedback';
@@ -19,7 +18,7 @@ import { ALONE, type Judged } from '../judged';
 
 /** An answer in a few words, with quotation marks. */
 function answerWords(question: Question, answer: Answer | null): string {
-  const line = answer ? shownLine(shownAnswer(question, answer), question.formulas) : '';
+  const line = answer ? calledAnswer(question, answer) : '';
   return `“${line.length > 80 ? `${line.slice(0, 78)} …` : line}”`;
 }
 

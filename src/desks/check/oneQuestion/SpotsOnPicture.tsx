@@ -1,6 +1,6 @@
 import { useId, useMemo } from 'react';
 import { WHOLE } from '@/core/kinds/ground';
-import { AreaShape } from '@/kinds/ground';
+import { AreaShape } from '@/ui/widgets/paper/AreaShape';
 import { Picture } from '@/ui/widgets/paper/Picture';
 import { count } from '@/ui/words/figures';
 import type { OpenedPicture } from '@/workers/classDesk';

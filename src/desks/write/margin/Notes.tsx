@@ -3,9 +3,8 @@ import type { Placed } from '@/core/quiz/placement';
 import { memo } from 'react';
 import { spreadTotal } from '@/core/checking/spread';
 import { equal } from '@/core/figures/fraction';
-import { kindOf, shownAnswer } from '@/core/kinds';
+import { calledAnswer, kindOf } from '@/core/kinds';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
-import { ShownAnswer } from '@/ui/widgets/paper/ShownAnswer';
 import { SpreadRow } from '@/ui/widgets/paper/SpreadRow';
 import { count, points } from '@/ui/words/figures';
 import { verdictWords } from '@/ui/words/verdictWords';
@@ -64,7 +63,7 @@ function Kept({ placed }: { readonly placed: Placed }) {
             label={verdictWords(trial.verdict, trial.credit)}
           />
           <span className="min-w-0 flex-1 truncate">
-            {answers[at] ? <ShownAnswer answer={shownAnswer(placed.question, answers[at])} /> : 'no answer'}
+            {answers[at] ? calledAnswer(placed.question, answers[at]) : 'no answer'}
           </span>
           <span className="figures whitespace-nowrap">
             {checks[at] && !equal(checks[at].points, trial.earned)

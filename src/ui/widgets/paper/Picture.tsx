@@ -51,10 +51,14 @@ const NARROW = 440 / 100;
 export function Picture({
   picture,
   small = false,
+  seen = false,
   fills = false,
 }: {
   readonly picture: PictureData;
+  /** As large as a mark beside words. */
   readonly small?: boolean;
+  /** As large as one must be to see what it shows. */
+  readonly seen?: boolean;
   /** As wide as what it stands in, without room around it. */
   readonly fills?: boolean;
 }) {
@@ -62,10 +66,12 @@ export function Picture({
   const address = useStored(hash);
   const style = small
     ? { height: 40, width: 'auto', maxWidth: 96 }
-    : {
-        width: fills ? '100%' : `max(${share}%, min(100%, ${Math.max(150, share * NARROW)}px))`,
-        aspectRatio: `${width} / ${height}`,
-      };
+    : seen
+      ? { height: 'auto', width: 'auto', maxHeight: 120, maxWidth: 'min(180px, 100%)' }
+      : {
+          width: fills ? '100%' : `max(${share}%, min(100%, ${Math.max(150, share * NARROW)}px))`,
+          aspectRatio: `${width} / ${height}`,
+        };
   if (!address) {
     return (
       <span

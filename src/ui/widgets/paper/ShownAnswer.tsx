@@ -1,33 +1,105 @@
-import { Fragment } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import type { ShownAnswer as Data, ShownThing } from '@/core/content/shownAnswer';
 import { Words } from './Formula';
+import { OnPicture } from './OnPicture';
 import { Picture } from './Picture';
+
+/** What stands before and behind one entry of an answer: how it came out, and what would help. */
+export interface BesideEntry {
+  readonly before: ReactNode;
+  readonly behind: ReactNode;
+}
+
+interface Props {
+  readonly answer: Data;
+  /** Beside each entry, in their order; entries without one have nothing. */
+  readonly beside?: readonly BesideEntry[];
+}
 
 function Thing({ thing }: { readonly thing: ShownThing | null }) {
   if (thing === null) return <span className="font-normal text-soft">left open</span>;
   return (
     <>
-      {thing.picture && <Picture picture={thing.picture} small />}
+      {thing.picture && <Picture picture={thing.picture} seen />}
       <Words text={thing.text} />
     </>
   );
 }
 
-const Things = ({ things }: { readonly things: readonly (ShownThing | null)[] }) =>
-  things.map((thing, at) => (
+const hasPicture = (things: readonly (ShownThing | null)[]): boolean =>
+  things.some((thing) => thing !== null && thing.picture !== null);
+
+/** Things beside each other: words parted by commas, pictures by room. */
+function Things({ things }: { readonly things: readonly (ShownThing | null)[] }) {
+  if (hasPicture(things))
+    return (
+      <span className="flex flex-wrap items-end gap-x-4 gap-y-1">
+        {things.map((thing, at) => (
+          <span key={at}>
+            <Thing thing={thing} />
+          </span>
+        ))}
+      </span>
+    );
+  return things.map((thing, at) => (
     <Fragment key={at}>
       {at > 0 && ', '}
       <Thing thing={thing} />
     </Fragment>
   ));
+}
 
-/** An answer as people are shown it, of whatever kind: it says nothing of what is right. */
-export function ShownAnswer({ answer }: { readonly answer: Data }) {
+/** One entry with what stands beside it. */
+const Entry = ({
+  beside,
+  children,
+}: {
+  readonly beside: BesideEntry | undefined;
+  readonly children: ReactNode;
+}) =>
+  beside ? (
+    <>
+      {beside.before} {children}
+      {beside.behind}
+    </>
+  ) : (
+    children
+  );
+
+/** An answer as people are shown it, of whatever kind. By itself it says nothing of what is right. */
+export function ShownAnswer({ answer, beside = [] }: Props) {
   switch (answer.form) {
     case 'text':
       return <span className="font-semibold break-words whitespace-pre-line">{answer.text}</span>;
-    case 'things':
+    case 'onPicture':
       return (
+        <>
+          <OnPicture answer={answer} />
+          {beside.length > 0 && (
+            <ul>
+              {beside.map((one, at) => (
+                <li key={at}>
+                  <Entry beside={one}>
+                    <span className="font-semibold">Spot {at + 1}</span>
+                  </Entry>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      );
+    case 'things':
+      return beside.length > 0 ? (
+        <ul className="font-semibold break-words">
+          {answer.things.map((thing, at) => (
+            <li key={at}>
+              <Entry beside={beside[at]}>
+                <Thing thing={thing} />
+              </Entry>
+            </li>
+          ))}
+        </ul>
+      ) : (
         <span className="font-semibold break-words">
           <Things things={answer.things} />
         </span>
@@ -37,7 +109,9 @@ export function ShownAnswer({ answer }: { readonly answer: Data }) {
         <ol className="list-inside list-decimal font-semibold break-words">
           {answer.things.map((thing, at) => (
             <li key={at}>
-              <Thing thing={thing} />
+              <Entry beside={beside[at]}>
+                <Thing thing={thing} />
+              </Entry>
             </li>
           ))}
         </ol>
@@ -47,10 +121,12 @@ export function ShownAnswer({ answer }: { readonly answer: Data }) {
         <ul className="break-words">
           {answer.pairs.map(({ left, right }, at) => (
             <li key={at}>
-              <Thing thing={left} />:{' '}
-              <span className="font-semibold">
-                <Things things={right.length > 0 ? right : [null]} />
-              </span>
+              <Entry beside={beside[at]}>
+                <Thing thing={left} />:{' '}
+                <span className="font-semibold">
+                  <Things things={right.length > 0 ? right : [null]} />
+                </span>
+              </Entry>
             </li>
           ))}
         </ul>
@@ -58,11 +134,18 @@ export function ShownAnswer({ answer }: { readonly answer: Data }) {
   }
 }
 
+/** Whether an answer takes lines of its own: then nothing stands between two but a word. */
+const isTall = (answer: Data): boolean =>
+  answer.form === 'onPicture' ||
+  answer.form === 'pairs' ||
+  answer.form === 'sequence' ||
+  (answer.form === 'things' && hasPicture(answer.things));
+
 /** Several answers of which each is right. */
 export const ShownAnswers = ({ answers }: { readonly answers: readonly Data[] }) =>
   answers.map((answer, at) => (
     <Fragment key={at}>
-      {at > 0 && ', or '}
+      {at > 0 && (isTall(answer) ? <span className="block">or</span> : ', or ')}
       <ShownAnswer answer={answer} />
     </Fragment>
   ));

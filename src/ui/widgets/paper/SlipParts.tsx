@@ -10,7 +10,7 @@ import { FeedbackView } from './FeedbackView';
 import { WithFormulas } from './Formula';
 import { ProseView } from './ProseView';
 import { count, percent, points, pointsWord } from '../../words/figures';
-import { ShownAnswer, ShownAnswers } from './ShownAnswer';
+import { ShownAnswer, ShownAnswers, type BesideEntry } from './ShownAnswer';
 import { RichText } from './RichText';
 import { countsWords } from '../../words/attemptWords';
 
@@ -116,10 +116,10 @@ export const SlipWords = ({ slip }: { readonly slip: Slip }) => (
 );
 
 /** What there was to answer with, as the student met it; on paper there is no room for it. */
-const Given = ({ given }: { readonly given: SlipPart['given'] }) => (
+const Given = ({ given, title }: { readonly given: SlipPart['given']; readonly title: string }) => (
   <div className="print:hidden">
     <div className="slip-line mt-1.5 text-soft [&_.font-semibold]:font-normal">
-      <span className="label-small">Given </span>
+      <span className="label-small">{title} </span>
       <ul>
         {given.map((one, at) => (
           <li key={at}>
@@ -131,9 +131,25 @@ const Given = ({ given }: { readonly given: SlipPart['given'] }) => (
   </div>
 );
 
+const CREDITS = { right: { n: 1, d: 1 }, partly: { n: 1, d: 2 }, wrong: { n: 0, d: 1 }, waits: { n: 0, d: 1 }, blank: { n: 0, d: 1 } }; // prettier-ignore
+
+/** How one entry of the answer came out, and what would help with it. */
+const besideEntry = ({ verdict, feedback }: SlipPart['entries'][number]): BesideEntry => ({
+  before: verdict && (
+    <span className="relative -top-px mr-1">
+      <CreditPie credit={CREDITS[verdict]} verdict={verdict} size={12} label={VERDICTS[verdict]} />
+    </span>
+  ),
+  behind: feedback && (
+    <div className="mb-1 ml-5 border-l-2 border-saffron pl-3 font-normal">
+      <FeedbackView feedback={feedback} />
+    </div>
+  ),
+});
+
 /** One question of a slip: exactly what is shown of it. */
 function SlipQuestion({ part }: { readonly part: SlipPart }) {
-  const { text, given, ownAnswer, hints, feedback, right, comment } = part;
+  const { text, given, givenTitle, ownAnswer, entries, hints, feedback, right, comment } = part;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
@@ -142,11 +158,11 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
-      {given.length > 0 && <Given given={given} />}
+      {given.length > 0 && <Given given={given} title={givenTitle} />}
       {text && ownAnswer !== null && (
         <div className="slip-line mt-1.5">
           <span className="label-small">Your answer </span>
-          <ShownAnswer answer={ownAnswer} />
+          <ShownAnswer answer={ownAnswer} beside={entries.map(besideEntry)} />
         </div>
       )}
       {hints && <HintsTaken hints={hints} />}

@@ -1,7 +1,6 @@
 import type { SVGProps } from 'react';
-import { boxOf } from '@/core/kinds/spot/edit';
-import { placeOf, WHOLE } from '@/core/kinds/spot/places';
-import type { Shape } from '@/core/kinds/spot/schema';
+import type { Shape } from '@/core/content/shape';
+import type { Fraction } from '@/core/figures/fraction';
 
 interface Props extends Omit<SVGProps<SVGElement>, 'ref'> {
   readonly shape: Shape;
@@ -11,16 +10,18 @@ interface Props extends Omit<SVGProps<SVGElement>, 'ref'> {
 
 /** The outline of an area, drawn on its picture. */
 export function AreaShape({ shape, size, ...look }: Props) {
-  const [sx, sy] = [size.width / WHOLE, size.height / WHOLE];
+  const across = ({ n, d }: Fraction): number => (n * size.width) / d;
+  const down = ({ n, d }: Fraction): number => (n * size.height) / d;
   if (shape.kind === 'polygon') {
-    const points = shape.corners
-      .map(placeOf)
-      .map(({ x, y }) => `${x * sx},${y * sy}`)
-      .join(' ');
+    const points = shape.corners.map(({ x, y }) => `${across(x)},${down(y)}`).join(' ');
     return <polygon points={points} {...(look as SVGProps<SVGPolygonElement>)} />;
   }
-  const { left, top, right, bottom } = boxOf(shape);
-  const [x, y, width, height] = [left * sx, top * sy, (right - left) * sx, (bottom - top) * sy];
+  const [x, y, width, height] = [
+    across(shape.left),
+    down(shape.top),
+    across(shape.width),
+    down(shape.height),
+  ];
   return shape.kind === 'rectangle' ? (
     <rect x={x} y={y} width={width} height={height} {...(look as SVGProps<SVGRectElement>)} />
   ) : (

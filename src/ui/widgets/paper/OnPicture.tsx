@@ -1,0 +1,45 @@
+import { placeWords } from '@/core/content/shownLine';
+import type { ShownAnswer } from '@/core/content/shownAnswer';
+import { AreaShape } from './AreaShape';
+import { Picture } from './Picture';
+
+/** Spots and areas on their picture: spots by their numbers, areas by their outline with their names below. */
+export function OnPicture({
+  answer: { picture, spots, areas },
+}: {
+  readonly answer: Extract<ShownAnswer, { form: 'onPicture' }>;
+}) {
+  const { width, height } = picture;
+  return (
+    <span className="mt-1 block max-w-[420px]">
+      <span className="spot-picture block !cursor-default">
+        <Picture picture={picture} fills />
+        <svg
+          className="absolute inset-0 size-full"
+          viewBox={`0 0 ${width} ${height}`}
+          preserveAspectRatio="none"
+          aria-hidden
+        >
+          {areas.map(({ shape }, at) => (
+            <AreaShape key={at} shape={shape} size={{ width, height }} className="area-outline" />
+          ))}
+        </svg>
+        {spots.map(({ x, y }, at) => (
+          <span
+            key={at}
+            className="spot-marker spot-marker-small"
+            style={{ left: `${(x.n * 100) / x.d}%`, top: `${(y.n * 100) / y.d}%` }}
+          >
+            <span aria-hidden>{at + 1}</span>
+            <span className="sr-only">
+              Spot {at + 1}: {placeWords({ x, y })}.{' '}
+            </span>
+          </span>
+        ))}
+      </span>
+      {areas.length > 0 && (
+        <span className="block font-semibold break-words">{areas.map(({ name }) => name).join(', ')}</span>
+      )}
+    </span>
+  );
+}
