@@ -13,3 +13,40 @@ export function completeAddress(typed: string): string {
 
 /** What the student is to do at a remedial link. */
 export const LINK_KINDS = { read: 'Read', watch: 'Watch', practise: 'Practise' } as const;
+
+/** A stretch of text, with the address that it is, where it is one. */
+export interface LinkedPart {
+  readonly text: string;
+  readonly address: string | null;
+}
+
+const ADDRESS = /(?<![\p{L}\p{N}_@])(?:https?:\/\/|www\.)[^\s<>"“”„«»]+/giu;
+const CLOSES: Readonly<Record<string, string>> = { ')': '(', ']': '[', '}': '{' };
+
+/** An address without what closes the sentence that it stands in: a full stop, a bracket that it does not open itself. */
+function withoutEnd(found: string): string {
+  let address = found;
+  for (;;) {
+    const last = address.at(-1) ?? '';
+    const opens = CLOSES[last];
+    const isClosing = opens !== undefined && address.split(last).length > address.split(opens).length;
+    if (!isClosing && !/[.,;:!?'’…*_]/.test(last)) return address;
+    address = address.slice(0, -1);
+  }
+}
+
+/** Text with the addresses of pages that were typed in it: those with http://, https:// or www. in front. */
+export function linkedParts(text: string): LinkedPart[] {
+  const parts: LinkedPart[] = [];
+  let from = 0;
+  for (const { index, 0: found } of text.matchAll(ADDRESS)) {
+    const typed = withoutEnd(found);
+    const address = /^www\./i.test(typed) ? `https://${typed}` : typed;
+    if (!/\/\/[^/.]+\.[^/.]|\/\/localhost/i.test(address) || !isSafeAddress(address)) continue;
+    if (index > from) parts.push({ text: text.slice(from, index), address: null });
+    parts.push({ text: typed, address });
+    from = index + typed.length;
+  }
+  if (from < text.length || parts.length === 0) parts.push({ text: text.slice(from), address: null });
+  return parts;
+}

@@ -63,11 +63,11 @@ describe('pick several', () => {
     const answer = pick('levee', 'gorge');
     assert.deepEqual(words(question('rightMinusWrong', { lambda: share('1/2') }), answer), [
       'Picked “levee, gorge”',
-      '1 right minus 0.5 × 1 wrong, out of 2: 25%',
+      '1 of 2 right ones picked, and 1 wrong one costs 0.5 times what a right one earns: 25%',
       'The right answer is “delta”',
     ]);
     assert.deepEqual(words(question('rightMinusWrong'), pick('gorge', 'cliff')).slice(1, 3), [
-      '0 right minus 1 × 2 wrong, out of 2: -100%',
+      '0 of 2 right ones picked, and 2 wrong ones cost as much as a right one earns, each: -100%',
       'Not below 0: 0% instead of -100%',
     ]);
     assert.ok(words(question('allOrNothing'), answer)[1]?.includes('all or nothing gives 0%'));
@@ -197,7 +197,7 @@ describe('boxes and order', () => {
       '“delta” is left unmatched',
       '“bend” with “lower”: right',
       '“dune” with “upper”: wrong, it has no match',
-      '2 right and 1 wrong, out of 3 that belong in a box, each wrong one at 0.5: 50%',
+      '2 right, out of 3 that belong in a box, and 1 wrong one costs 0.5 times what a right one earns: 50%',
     ]);
     comesBack(question, answer);
   });

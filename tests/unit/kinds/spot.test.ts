@@ -131,7 +131,7 @@ describe('spots as answers', () => {
     assert.deepEqual(kindOf(near).explain(near, answer, context).map(traceWords), [
       'Spot 1 is in “Source”: 100%',
       'Spot 2 is in an area that is already counted',
-      '1 earned minus 1 × 0 astray, out of 2: 50%',
+      '1 of 2 spots earned: 50%',
     ]);
     const text = kindOf(near).answerText(near, answer);
     assert.equal(text, '20 / 20; 30.5 / 20');

@@ -1,4 +1,4 @@
-import { costOfWrong } from '../shared/costWords';
+import { costOfWrong, wrongOnesCost } from '../shared/costWords';
 import { type Problem } from '../kind';
 import { optionName } from '../shared/pick/optionName';
 import { boxName, hasKey } from './mark';
@@ -38,5 +38,5 @@ export const lines: LineWords = {
   'boxes.allOrNothing': (v, line, say) => `${boxesText(v)}: all or nothing gives ${say.share(line.after)}`,
   'boxes.shareRight': (v, line, say) => `${boxesText(v)}: ${say.share(line.after)}`,
   'boxes.rightMinusWrong': (v, line, say) =>
-    `${boxesText(v)}, each wrong one at ${say.points(v['lambda'])}: ${say.share(line.after)}`,
+    `${text(v['right'])} right, out of ${text(v['belong'])} that belong in a box${wrongOnesCost(v['wrong'], v['lambda'], 'wrong one', 'right one')}: ${say.share(line.after)}`,
 };

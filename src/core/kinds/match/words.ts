@@ -1,4 +1,4 @@
-import { costOfWrong } from '../shared/costWords';
+import { costOfWrong, wrongOnesCost } from '../shared/costWords';
 import { type Problem } from '../kind';
 import { optionName } from '../shared/pick/optionName';
 import { hasKey } from './mark';
@@ -45,6 +45,6 @@ export const lines: LineWords = {
   'pairs.allOrNothing': (v, line, say) => `${pairsText(v)}: all or nothing gives ${say.share(line.after)}`,
   'pairs.shareRight': (v, line, say) => `${pairsText(v)}: ${say.share(line.after)}`,
   'pairs.rightMinusWrong': (v, line, say) =>
-    `${pairsText(v)}, each wrong one at ${say.points(v['lambda'])}: ${say.share(line.after)}`,
+    `${text(v['right'])} right, out of ${counted(v['partners'], 'pair')}${wrongOnesCost(v['wrong'], v['lambda'], 'wrong one', 'right one')}: ${say.share(line.after)}`,
   'pairs.pairWeights': (v, line, say) => `${pairsText(v)}, by their weights: ${say.share(line.after)}`,
 };

@@ -1,10 +1,11 @@
 import { toPercentText } from '../../figures/fraction';
-import { costOfWrong } from '../shared/costWords';
+import { costOfWrong, wrongOnesCost } from '../shared/costWords';
 import { type Problem } from '../kind';
 import { optionName } from '../shared/pick/optionName';
 import { hasKey, openOptions } from './mark';
 import type { PickSeveralQuestion } from './schema';
 import { counted, text, type LineWords } from '../../marks/lineWords';
+import type { TraceLine } from '../../marks/trace';
 
 export function problems(question: PickSeveralQuestion): Problem[] {
   const found: Problem[] = [];
@@ -39,14 +40,20 @@ export function describe(question: PickSeveralQuestion): string[] {
   return [...options, rule];
 }
 
+/** Picks beyond the number of right ones, and what they cost; nothing where there are none. */
+function beyondWords(v: TraceLine['values']): string {
+  const beyond = Number(v['pickedRight']) + Number(v['pickedWrong']) - Number(v['right']);
+  return beyond > 0 ? wrongOnesCost(beyond, { n: 1, d: 1 }, 'extra pick', 'right one') : '';
+}
+
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
   'picks.allOrNothing': (v, line, say) =>
     `${text(v['pickedRight'])} of ${text(v['right'])} right ones picked, ${text(v['pickedWrong'])} wrong: all or nothing gives ${say.share(line.after)}`,
   'picks.shareOfRight': (v, line, say) =>
-    `${text(v['pickedRight'])} right and ${text(v['pickedWrong'])} wrong picks, minus every pick beyond ${text(v['right'])}, out of ${text(v['right'])}: ${say.share(line.after)}`,
+    `${text(v['pickedRight'])} of ${counted(v['right'], 'right one')} picked${beyondWords(v)}: ${say.share(line.after)}`,
   'picks.rightMinusWrong': (v, line, say) =>
-    `${text(v['pickedRight'])} right minus ${say.points(v['lambda'])} × ${text(v['pickedWrong'])} wrong, out of ${text(v['right'])}: ${say.share(line.after)}`,
+    `${text(v['pickedRight'])} of ${counted(v['right'], 'right one')} picked${wrongOnesCost(v['pickedWrong'], v['lambda'], 'wrong one', 'right one')}: ${say.share(line.after)}`,
   'picks.everyOption': (v, line, say) =>
     `${counted(v['pickedRight'], 'right one')} picked and ${counted(v['leftWrong'], 'wrong one')} left unpicked, out of ${text(v['options'])} options: ${say.share(line.after)}`,
   'picks.ownWeights': (_, line, say) => `The weights of the picks add up to ${say.share(line.after)}`,

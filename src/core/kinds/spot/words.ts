@@ -1,7 +1,8 @@
 import { type Problem } from '../kind';
+import { wrongOnesCost } from '../shared/costWords';
 import { hasKey } from './mark';
 import type { SpotQuestion } from './schema';
-import { text, quoted, fractionText, type LineWords } from '../../marks/lineWords';
+import { counted, text, quoted, fractionText, type LineWords } from '../../marks/lineWords';
 
 export const problems = (question: SpotQuestion): Problem[] => {
   const found: Problem[] = hasKey(question) ? [] : [{ code: 'noKey', text: 'no area' }];
@@ -16,5 +17,5 @@ export const lines: LineWords = {
   spotCounted: (v) => `Spot ${text(v['spot'])} is in an area that is already counted`,
   spotAstray: (v) => `Spot ${text(v['spot'])} is not in any area`,
   spots: (v, line, say) =>
-    `${fractionText(v['earned'])} earned minus ${say.points(v['lambda'])} × ${text(v['astray'])} astray, out of ${text(v['asked'])}: ${say.share(line.after)}`,
+    `${fractionText(v['earned'])} of ${counted(v['asked'], 'spot')} earned${wrongOnesCost(v['astray'], v['lambda'], 'spot outside every area', 'right one')}: ${say.share(line.after)}`,
 };

@@ -1,5 +1,5 @@
 import type { Prose } from '@/core/content/prose';
-import { Words } from './Formula';
+import { Linked } from './Linked';
 import { RichText } from './RichText';
 
 /** Words that may be formatted, as their reader sees them: plain ones keep their lines. */
@@ -7,7 +7,7 @@ export function ProseView({ text }: { readonly text: Prose }) {
   if (typeof text !== 'string') return <RichText text={text} className="prose-inherit" />;
   return (
     <span className="whitespace-pre-line">
-      <Words text={text} />
+      <Linked text={text} />
     </span>
   );
 }

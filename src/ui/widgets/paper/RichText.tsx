@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Words } from './Formula';
+import { Linked } from './Linked';
 import { isSafeAddress } from '@/core/content/links';
 import { Picture } from './Picture';
 import type { Block, RichText as Tree, TextRun } from '@/core/content/richText';
@@ -7,8 +8,9 @@ import type { Block, RichText as Tree, TextRun } from '@/core/content/richText';
 const WRAP = { bold: 'strong', italic: 'em', sub: 'sub', sup: 'sup' } as const;
 
 function run({ text, marks, link }: TextRun, key: number): ReactNode {
-  const marked = withMarks(text, marks, key);
-  if (!link || !isSafeAddress(link)) return marked;
+  const isLink = link !== undefined && isSafeAddress(link);
+  const marked = withMarks(isLink ? <Words text={text} /> : <Linked text={text} />, marks, key);
+  if (!isLink) return marked;
   return (
     <a key={key} className="link-text" href={link} target="_blank" rel="noopener noreferrer">
       {marked}
@@ -16,15 +18,13 @@ function run({ text, marks, link }: TextRun, key: number): ReactNode {
   );
 }
 
-function withMarks(text: string, marks: TextRun['marks'], key: number): ReactNode {
+function withMarks(words: ReactNode, marks: TextRun['marks'], key: number): ReactNode {
   return marks.reduce<ReactNode>(
     (inner, mark) => {
       const Tag = WRAP[mark];
       return <Tag key={key}>{inner}</Tag>;
     },
-    <span key={key}>
-      <Words text={text} />
-    </span>,
+    <span key={key}>{words}</span>,
   );
 }
 

@@ -158,7 +158,8 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
-      {given.length > 0 && <Given given={given} title={givenTitle} />}
+      {/* Where the answer stands on its picture, that is there already. */}
+      {given.length > 0 && ownAnswer?.form !== 'onPicture' && <Given given={given} title={givenTitle} />}
       {text && ownAnswer !== null && (
         <div className="slip-line mt-1.5">
           <span className="label-small">Your answer </span>
