@@ -4,6 +4,7 @@ import { hasSymbols } from '@/core/answers/text/symbols';
 import { unify } from '@/core/answers/text/unify';
 import type { WayOfMatching } from '@/core/answers/text/settings';
 import { formProblem } from '@/core/kinds/shared/textKey/formProblems';
+import { isOtherSpelling } from '@/core/kinds/shared/textKey/otherSpelling';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { TextKey, Variant } from '@/core/kinds/shared/textKey/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
@@ -22,6 +23,12 @@ const WAYS: Readonly<Record<WayOfMatching, string>> = {
 };
 
 interface RowProps {
+  /** The first of the right answers: beside it stands what another form is. */
+  readonly first: boolean;
+  /** The earlier right answer of which this one looks like another spelling; null where of none. */
+  readonly alike: Variant | null;
+  /** Makes its forms those of the one that it looks like. */
+  readonly onJoin: () => void;
   readonly settings: TextKey['settings'];
   readonly variant: Variant;
   readonly language: string;
@@ -85,7 +92,7 @@ function Forms({ variant, name, onChange }: FormsProps) {
   );
 }
 
-function VariantRow({ settings, variant, language, onChange, onRemove }: RowProps) {
+function VariantRow({ settings, variant, first, alike, language, onChange, onRemove, onJoin }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
   const trouble = formTrouble(settings, variant, language);
   const note = trouble === null ? formNote(settings, variant) : null;
@@ -108,6 +115,17 @@ function VariantRow({ settings, variant, language, onChange, onRemove }: RowProp
             onChange={(match) => onChange({ ...variant, match })}
           />
         </div>
+        {first && (
+          <p className="caption">Other forms pass as well; students are shown the first one alone.</p>
+        )}
+        {alike && (
+          <p className="caption">
+            Students are shown this one too.{' '}
+            <button type="button" className="link-text cursor-pointer" onClick={onJoin}>
+              Make it a form of “{alike.forms[0]}”
+            </button>
+          </p>
+        )}
         {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
         {note && <p className="caption mt-1">{note}</p>}
       </div>
@@ -138,13 +156,28 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
   const texts = TEXTS[side];
   const { settings, variants: all } = textKey;
   const variants = all.filter((variant) => variant.credit.n > 0 === (side === 'right'));
+  const alikeTo = (variant: Variant, at: number): Variant | null =>
+    side === 'right'
+      ? (variants.slice(0, at).find((earlier) => isOtherSpelling(variant, earlier, language)) ?? null)
+      : null;
+  const join = (variant: Variant, at: number) => {
+    const into = alikeTo(variant, at);
+    if (!into) return;
+    const forms = [...new Set([...into.forms, ...variant.forms])];
+    onChange(
+      all.flatMap((old) => (old.id === variant.id ? [] : old.id === into.id ? { ...into, forms } : old)),
+    );
+  };
   return (
     <div className="mt-3">
       <p className="label-small">{texts.title}</p>
       <ul>
-        {variants.map((variant) => (
+        {variants.map((variant, at) => (
           <VariantRow
             key={variant.id}
+            first={side === 'right' && at === 0}
+            alike={alikeTo(variant, at)}
+            onJoin={() => join(variant, at)}
             settings={settings}
             variant={variant}
             language={language}
