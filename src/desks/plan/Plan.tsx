@@ -86,7 +86,7 @@ export default function Plan() {
               }
             />
             <PlanSentences plans={shown} lanes={view?.lanes ?? []} onChange={change} />
-            <h2 className="mt-5 text-[15px]">Ready-made plans</h2>
+            <h2 className="on-screen mt-5 text-[15px]">Ready-made plans</h2>
             <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
             {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
             <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>

@@ -5,7 +5,10 @@ import { attemptsSeq } from '@/store/records/sequence';
 import { redo, undo } from '@/store/undo/undo';
 import { SHELF } from '@/store/records/scopes';
 import type { QuizRecord } from '@/store/records/db';
-import { createEmptyQuiz } from '@/store/quiz/quizzes';
+import { createEmptyQuiz, getQuiz } from '@/store/quiz/quizzes';
+import { listClasses } from '@/store/class/classes';
+import { carryNotice } from '@/ui/teacher/carriedNotice';
+import { setToWords } from '@/ui/words/setToWords';
 import { schoolState, listQuizzes, sweep } from '@/store/quiz/shelf';
 import { dropKeys, holdKeysAcross } from '@/ui/editing/heldKeys';
 import { Boundary } from '@/ui/widgets/press/Boundary';
@@ -35,6 +38,13 @@ async function load(): Promise<Listed> {
 }
 
 const goTo = (id: string) => location.assign(`/quiz/?id=${encodeURIComponent(id)}#write`);
+
+/** Whom a new quiz is for, where there are several classes: nobody has chosen that yet. */
+async function setToTold(quizId: string): Promise<string> {
+  const [quiz, classes] = await Promise.all([getQuiz(quizId), listClasses()]);
+  const words = setToWords(quiz?.standing.setTo ?? [], classes);
+  return classes.length > 1 && words !== '' ? `This quiz is for ${words}: the Tray changes it` : '';
+}
 
 /** Where the browser refuses to promise that it keeps the data, the Shelf says so. */
 function usePersistence(): boolean | null {
@@ -136,6 +146,8 @@ function Quizzes() {
       dropKeys();
       throw error;
     });
+    const words = await setToTold(id);
+    if (words !== '') carryNotice({ text: words });
     goTo(id);
   });
   const create = {

@@ -48,8 +48,30 @@ function Message({ title, text, missing, onAgain }: MessageProps) {
   );
 }
 
+/** A browser may print the page's address in the foot: one that opens a student's paper does not go on paper. */
+function useAddressOffPaper(): void {
+  useEffect(() => {
+    let own: string | null = null;
+    const hide = () => {
+      own = location.href;
+      history.replaceState(history.state, '', location.pathname);
+    };
+    const restore = () => {
+      if (own !== null) history.replaceState(history.state, '', own);
+      own = null;
+    };
+    addEventListener('beforeprint', hide);
+    addEventListener('afterprint', restore);
+    return () => {
+      removeEventListener('beforeprint', hide);
+      removeEventListener('afterprint', restore);
+    };
+  }, []);
+}
+
 /** A student's paper: nothing but the quiz, and what comes back. It knows only what the port hands out. */
 export function Sit(props: SitProps) {
+  useAddressOffPaper();
   return (
     <SitBoundary>
       <Paper {...props} />

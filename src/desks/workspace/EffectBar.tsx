@@ -34,7 +34,7 @@ interface FootProps {
 function Foot({ label, className, children }: FootProps) {
   const foot = useCovered<HTMLElement>('foot');
   return (
-    <section ref={foot} aria-label={label} className={`sticky bottom-0 z-10 mt-auto ${className}`}>
+    <section ref={foot} aria-label={label} className={`on-screen sticky bottom-0 z-10 mt-auto ${className}`}>
       {children}
     </section>
   );

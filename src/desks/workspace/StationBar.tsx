@@ -197,7 +197,7 @@ export function StationBar({ station }: { readonly station: string }) {
   return (
     <header
       ref={head}
-      className="sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-x-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1 max-sm:gap-x-2 max-sm:px-0 max-sm:pt-1.5 max-sm:pb-0 max-sm:[&>:first-child]:pl-2 max-sm:[&>:last-child]:pr-3"
+      className="on-screen sticky top-0 z-20 grid grid-cols-[minmax(180px,1fr)_minmax(0,auto)_1fr] items-center gap-x-6 border-b border-line bg-paper px-5 py-2 max-lg:grid-cols-[1fr_auto] max-lg:gap-y-1 max-sm:gap-x-2 max-sm:px-0 max-sm:pt-1.5 max-sm:pb-0 max-sm:[&>:first-child]:pl-2 max-sm:[&>:last-child]:pr-3"
     >
       <div className="flex min-w-0 items-center gap-2">
         <a

@@ -102,6 +102,7 @@ function Edge({ record, number, called, content, inHand, acts, grip, problem }: 
         <button
           type="button"
           className="figures block min-h-6 w-full min-w-7 cursor-pointer text-right font-title text-[16px] font-semibold hover:text-petrol"
+          data-prints
           aria-expanded={inHand}
           aria-label={asBegun(called)}
           onClick={() => acts.take(record.id)}
@@ -168,13 +169,20 @@ const Body = memo(function Body(props: BodyProps) {
           }
         >
           {inHand ? (
-            <QuestionInHand
-              record={record}
-              called={called}
-              onWritten={setWritten}
-              onRemove={() => acts.remove(record.id)}
-              onDuplicate={() => acts.duplicate(record.id)}
-            />
+            <>
+              <div className="on-screen">
+                <QuestionInHand
+                  record={record}
+                  called={called}
+                  onWritten={setWritten}
+                  onRemove={() => acts.remove(record.id)}
+                  onDuplicate={() => acts.duplicate(record.id)}
+                />
+              </div>
+              <div className="hidden print:block">
+                <Folded record={record} content={content} acts={acts} />
+              </div>
+            </>
           ) : (
             <Folded record={record} content={content} acts={acts} />
           )}

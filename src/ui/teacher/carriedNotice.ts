@@ -4,13 +4,9 @@ import { undoStep } from '@/store/undo/undo';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 
-/** A notice of something that was done on one page and is told on the next, with the step that takes it back. */
-const Carried = z.strictObject({
-  text: z.string(),
-  label: z.string(),
-  scope: z.string(),
-  step: z.number(),
-});
+/** A notice of something that was done on one page and is told on the next, with the step that takes it back, where there is one. */
+const Undoing = z.strictObject({ text: z.string(), label: z.string(), scope: z.string(), step: z.number() });
+const Carried = z.union([Undoing, z.strictObject({ text: z.string() })]);
 type Carried = z.infer<typeof Carried>;
 
 const KEY = 'yentrel-notice';
@@ -31,7 +27,7 @@ function stored(write?: string): string | null {
 export const carryNotice = (notice: Carried): void => void stored(JSON.stringify(notice));
 
 /** Tells it now, with the press that takes it back. */
-export const noticeWithUndo = ({ text, label, scope, step }: Carried): void =>
+export const noticeWithUndo = ({ text, label, scope, step }: z.infer<typeof Undoing>): void =>
   notify(text, {
     label,
     run: () =>
@@ -47,6 +43,8 @@ export function useCarriedNotice(): void {
     const text = stored();
     if (text === null) return;
     const read = Carried.safeParse(JSON.parse(text));
-    if (read.success) noticeWithUndo(read.data);
+    if (!read.success) return;
+    if ('step' in read.data) noticeWithUndo(read.data);
+    else notify(read.data.text);
   }, []);
 }

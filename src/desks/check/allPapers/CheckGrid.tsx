@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { shareAfter, sumsAfter } from '../effect/after';
 import { sumsOf } from '../rows';
 import type { ViewProps } from '../viewProps';
+import { usePrinting } from '@/ui/widgets/layout/usePrinting';
 import { DRAW_ALL_COLUMNS, widthsOf } from './columns';
 import { GridFoot } from './GridFoot';
 import { GridHead } from './GridHead';
@@ -52,11 +53,13 @@ export function CheckGrid(props: ViewProps) {
   });
   useEffect(() => across.measure(), [across, widths]);
   const shown = across.getVirtualItems();
+  const printing = usePrinting();
   const [from, to] =
-    columns.length > DRAW_ALL_COLUMNS
+    columns.length > DRAW_ALL_COLUMNS && !printing
       ? [shown[0]?.index ?? 0, (shown.at(-1)?.index ?? 0) + 1]
       : [0, columns.length];
-  const drawn = virtual.getVirtualItems();
+  const inView = virtual.getVirtualItems();
+  const drawn = printing ? rows.map((_, index) => ({ index })) : inView;
   // A row that leaves the view hands its elements to one that enters: scrolling makes no garbage.
   const slots = useRef(1);
   slots.current = Math.max(slots.current, drawn.length);
@@ -66,7 +69,7 @@ export function CheckGrid(props: ViewProps) {
       <div
         ref={box}
         tabIndex={-1}
-        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none"
+        className="max-h-[max(420px,calc(100dvh-250px))] overflow-auto overscroll-contain outline-none print:max-h-none print:overflow-visible"
         onKeyDown={(event) => {
           if (event.ctrlKey || event.metaKey || event.altKey) return;
           if (onKey(event.key)) event.preventDefault();
@@ -86,7 +89,7 @@ export function CheckGrid(props: ViewProps) {
           </colgroup>
           <GridHead {...{ table, columns, sort, onSort, after, shares, from, to }} />
           <tbody>
-            <Gap height={drawn[0]?.start ?? 0} />
+            <Gap height={printing ? 0 : (inView[0]?.start ?? 0)} />
             {drawn.map(({ index }) => {
               const row = rows[index];
               return row ? (
@@ -105,12 +108,12 @@ export function CheckGrid(props: ViewProps) {
                 />
               ) : null;
             })}
-            <Gap height={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
+            <Gap height={printing ? 0 : virtual.getTotalSize() - (inView.at(-1)?.end ?? 0)} />
           </tbody>
           <GridFoot {...{ table, columns, place, onPlace, sums, sumsAfter: next, from, to }} />
         </table>
       </div>
-      <p className="caption px-6 pt-3">
+      <p className="caption px-6 pt-3 print:hidden">
         Under each number: its points, and the mean share of them that was earned
         {rows.length < table.rows.length && ' in the papers shown'}; a press on it sorts by it. A dot marks a
         near miss, an answer that matches two different entries of the key, or a score of yours that automatic

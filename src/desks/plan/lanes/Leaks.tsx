@@ -98,26 +98,28 @@ export function Leaks({ view, zone, plans: { plan, ownPlans }, onPlans }: Props)
         {leaks.slice(0, MOST).map((leak) => (
           <li key={`${leak.kind} ${leak.hearers}`}>
             <strong>{whoWords(leak, view)}</strong> {spanWords(leak, view, zone)}{' '}
-            <button
-              type="button"
-              className="link-text cursor-pointer font-semibold"
-              onClick={() => hold([leak])}
-            >
-              {leak.kind === 'self'
-                ? 'Hold it until the last attempt is used'
-                : 'Hold it until everyone has closed'}
-              <span className="sr-only">: {whoWords(leak, view)}</span>
-            </button>{' '}
-            or{' '}
-            <button type="button" className="link-text cursor-pointer" onClick={() => know([leak])}>
-              let it be<span className="sr-only">: {whoWords(leak, view)}</span>
-            </button>
-            .
+            <span className="on-screen">
+              <button
+                type="button"
+                className="link-text cursor-pointer font-semibold"
+                onClick={() => hold([leak])}
+              >
+                {leak.kind === 'self'
+                  ? 'Hold it until the last attempt is used'
+                  : 'Hold it until everyone has closed'}
+                <span className="sr-only">: {whoWords(leak, view)}</span>
+              </button>{' '}
+              or{' '}
+              <button type="button" className="link-text cursor-pointer" onClick={() => know([leak])}>
+                let it be<span className="sr-only">: {whoWords(leak, view)}</span>
+              </button>
+              .
+            </span>
           </li>
         ))}
       </ul>
       {leaks.length > 1 && (
-        <p className="mt-2 border-t border-line pt-1.5">
+        <p className="on-screen mt-2 border-t border-line pt-1.5">
           {leaks.length > MOST && `There are ${leaks.length - MOST} more of the kind. `}
           <button
             type="button"

@@ -22,7 +22,7 @@ export function OwnTimes() {
           Times for {named.name}
         </button>
       ))}
-      <label className="caption">
+      <label className="on-screen caption">
         Set times for{' '}
         <TargetChoice
           label="Set times for a class, a group or a student"

@@ -132,7 +132,8 @@ function Bar({ lane, span, zone, leak, onTimes, onMarks }: BarProps) {
     width: `${Math.max(0.6, place(to ?? span.to) - place(from))}%`,
   });
   return (
-    <div className="relative h-12">
+    // Room at the end for what stands at or beside the last moment.
+    <div className="relative mr-5 h-12">
       {span.days.map((day) => (
         <span
           key={day}
@@ -214,7 +215,7 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
       {span && (
         <div className="plan-lane max-sm:hidden" aria-hidden>
           <span />
-          <div className="relative h-5">
+          <div className="relative mr-5 h-5">
             {span.days.map((at) => (
               <span
                 key={at}
@@ -270,7 +271,7 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
             right answers
           </span>
           {view.leaks.length > 0 && <span>▨ others can tell them</span>}
-          <span>Drag what is on the line, or move it with the arrow keys.</span>
+          <span className="on-screen">Drag what is on the line, or move it with the arrow keys.</span>
         </p>
       )}
     </div>

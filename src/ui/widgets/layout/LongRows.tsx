@@ -1,5 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { usePrinting } from './usePrinting';
 
 /** Up to this many rows are drawn all at once: the browser's own search and a screen reader then find each. */
 const DRAW_ALL = 100;
@@ -98,5 +99,7 @@ function AllRows<Row>({ rows, as = 'table', goTo, draw }: Props<Row>) {
 }
 
 /** The rows of a long table or list that scrolls with the page: of a big class only those in view are drawn. */
-export const LongRows = <Row,>(props: Props<Row>) =>
-  props.rows.length > DRAW_ALL ? <RowsInView {...props} /> : <AllRows {...props} />;
+export function LongRows<Row>(props: Props<Row>) {
+  const printing = usePrinting();
+  return props.rows.length > DRAW_ALL && !printing ? <RowsInView {...props} /> : <AllRows {...props} />;
+}

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
-/** Widths below which a page shows itself in another way, as Tailwind's `sm` and `lg`. */
-const BELOW = { phone: '(width < 40rem)', tablet: '(width < 64rem)' } as const;
+/** Widths below which a page shows itself in another way, as Tailwind's `sm` and `lg`; on paper nothing is tucked away. */
+const BELOW = { phone: 'screen and (width < 40rem)', tablet: 'screen and (width < 64rem)' } as const;
 type Width = keyof typeof BELOW;
 
 const lists = new Map<Width, MediaQueryList>();
