@@ -2,7 +2,7 @@ import type { WorkEffect } from '@/core/checking/effect';
 import { effectOfWork } from '@/core/checking/effect';
 import { saysAnything } from '@/core/content/silence';
 import { isEmptyProse } from '@/core/content/prose';
-import { kindOf } from '@/core/kinds';
+import { kindOf, type Question } from '@/core/kinds';
 import { inZone } from '@/core/quiz/times/inZone';
 import { isKnown, type KnownLeak } from '@/core/quiz/plan/knownLeak';
 import { ASPECTS, NEEDS, type Aspect } from '@/core/quiz/plan/plan';
@@ -65,8 +65,12 @@ export interface PlanView {
   /** How many more there are that the teacher knows of. */
   readonly known: number;
   readonly silence: Silence;
-  /** Aspects that will say nothing, as nothing of theirs is written. */
-  readonly empty: readonly ('feedback' | 'explanations')[];
+  /** Questions of which nothing is written that students could read, by their numbers; `of`: how many there are. */
+  readonly unwritten: {
+    readonly feedback: readonly number[];
+    readonly explanations: readonly number[];
+    readonly of: number;
+  };
   /** Students of two groups, or classes, that say different things. */
   readonly torn: readonly string[];
   /** When all this was. */
@@ -228,8 +232,8 @@ export async function planView(quizId: string, plans: Plans | null = null): Prom
   const lanes = lanesOf(reveal);
   const calledOf = namer(live, reveal, new Map(classes.map(({ id, name }) => [id, name])));
   const says = paper.questions.filter((question) => kindOf(question).asks);
-  const isSilent = !says.some(saysAnything);
-  const unexplained = says.every(({ explanation }) => isEmptyProse(explanation));
+  const numbers = (without: (question: Question) => boolean) =>
+    says.flatMap((question, at) => (without(question) ? [at + 1] : []));
   return {
     lanes: lanes.map((lane) => ({
       ...calledOf(lane),
@@ -240,10 +244,11 @@ export async function planView(quizId: string, plans: Plans | null = null): Prom
     })),
     ...leaksIn(live, reveal, lanes),
     silence: silenceOf(reveal),
-    empty: [
-      ...(isSilent ? (['feedback'] as const) : []),
-      ...(unexplained ? (['explanations'] as const) : []),
-    ],
+    unwritten: {
+      feedback: numbers((question) => !saysAnything(question)),
+      explanations: numbers(({ explanation }) => isEmptyProse(explanation)),
+      of: says.length,
+    },
     torn: reveal
       .listed()
       .filter(({ seat }) => seat.window.torn.length > 0)

@@ -9,7 +9,7 @@ import { inBand, keyNumber } from '@/core/answers/number/compare';
 import type { Band } from '@/core/answers/number/schema';
 import { exact, toDouble } from '@/core/figures/exact';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
-import { windowOf } from '@/desks/check/oneQuestion/line';
+import { stretchOf } from '@/desks/check/oneQuestion/line';
 import { JOURNEY } from '../../../demo/quizzes/journey';
 import { FLOODS } from '../../../demo/quizzes/floods';
 import { runs } from '../../runs';
@@ -311,12 +311,12 @@ describe('the ends of what is accepted around a key', () => {
 test('the part of the line that is drawn: what is accepted with room beside it, what lies far off is counted', () => {
   const value = (number: number, givers = 1) => ({ value: number, text: '', verdict: 'wrong' as const, who: Array(givers).fill('x') as string[] }); // prettier-ignore
   const bands = [{ from: 4, to: 6, credit: { n: 1, d: 1 } }];
-  const { from, to, below, above } = windowOf({
+  const { from, to, below, above } = stretchOf({
     bands,
     values: [value(-900), value(5), value(9, 3), value(5000, 2)],
   });
   assert.deepEqual([below, above], [1, 2]);
   assert.ok(from < 4 && from > 3 && to > 9 && to < 10);
-  const alone = windowOf({ bands: [], values: [] });
+  const alone = stretchOf({ bands: [], values: [] });
   assert.ok(alone.to > alone.from, 'a question that has no key and no answers is a line all the same');
 });

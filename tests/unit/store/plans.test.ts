@@ -290,3 +290,20 @@ describe('once everything was marked', () => {
     assert.equal((await db.rulings.get([id, attempt]))?.markedAt, undefined);
   });
 });
+
+test('the plan names the questions of which nothing is written that students could read', async () => {
+  const said = { right: { text: 'Yes.', links: [] }, explanation: 'Water carries it.' };
+  const named = (id: string, more: object = {}) =>
+    phraseQuestion([variant('v', ['silt'])], {}, { id, ...more });
+  const ids = ['a', 'b', 'c'];
+  const made = (...questions: Parameters<typeof quizOf>[1]) =>
+    quizOf({ ...emptyContent('Rivers', 'UTC'), order: ids }, questions);
+  const some = await made(named('a', said), named('b'), named('c', { explanation: 'It slows down.' }));
+  assert.deepEqual((await classDesk.planView(some)).unwritten, {
+    feedback: [2, 3],
+    explanations: [2],
+    of: 3,
+  });
+  const none = await made(...ids.map((id) => named(id)));
+  assert.deepEqual((await classDesk.planView(none)).unwritten.feedback, [1, 2, 3]);
+});

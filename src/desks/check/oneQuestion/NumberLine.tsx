@@ -12,7 +12,7 @@ import {
 import type { Fraction } from '@/core/figures/fraction';
 import { worthOf } from '@/core/kinds/classFace';
 import { percent } from '@/ui/words/figures';
-import { windowOf, type LinePicture } from './line';
+import { stretchOf, type LinePicture } from './line';
 
 const figures = new Intl.NumberFormat(undefined, { maximumSignificantDigits: 6 });
 
@@ -59,7 +59,7 @@ function Dot({ cx = 0, cy = 0, payload }: DotProps) {
 /** Every value on a line over what is accepted; the same answers stand side by side below, for those who read them. */
 export function NumberLine({ picture }: { readonly picture: LinePicture }) {
   const { bands, values, unit, others } = picture;
-  const { from, to, below, above } = windowOf(picture);
+  const { from, to, below, above } = stretchOf(picture);
   const dots = values
     .filter(({ value }) => value >= from && value <= to)
     .map(({ value, who, verdict }) => ({

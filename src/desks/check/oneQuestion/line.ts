@@ -4,7 +4,7 @@ import type { OpenedPicture } from '@/workers/classDesk';
 export type LinePicture = Extract<OpenedPicture['picture'], { form: 'line' }>;
 
 /** What of the line is drawn: from where to where, and how many answers lie beyond each end. */
-export interface Window {
+export interface Stretch {
   readonly from: number;
   readonly to: number;
   readonly below: number;
@@ -25,7 +25,7 @@ const reachOf = (bands: readonly LineBand[]): number => {
  * The part of the line that is worth drawing: what is accepted with room beside it, as far as there are answers. A value far
  * from all of that would press the rest together; it is counted instead.
  */
-export function windowOf({ bands, values }: Pick<LinePicture, 'bands' | 'values'>): Window {
+export function stretchOf({ bands, values }: Pick<LinePicture, 'bands' | 'values'>): Stretch {
   const all = values.map(({ value }) => value);
   const [low, high] = [Math.min(...bands.map(({ from }) => from)), Math.max(...bands.map(({ to }) => to))];
   const isOpen = bands.length === 0;

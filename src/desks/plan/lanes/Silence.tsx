@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import type { UnreadText } from '@/core/reveal/silence';
 import { ASPECT_NAMES } from '@/ui/words/aspectNames';
 import type { PlanView } from '@/workers/classDesk';
@@ -8,10 +9,19 @@ const TEXTS: Readonly<Record<UnreadText, string>> = {
   ifMissed: 'what is said of right things that were missed',
   bands: 'what is said of the whole score',
 };
-const EMPTY = {
-  feedback: 'feedback: no question has any',
-  explanations: 'explanations: no question has one',
-} as const;
+/** So many questions are named by their numbers. */
+const MOST_NAMED = 8;
+const list = new Intl.ListFormat('en');
+
+/** What is not written for some questions, or for any: “feedback: none is written for questions 2 and 5”. */
+function unwrittenWords(what: string, without: readonly number[], of: number): string[] {
+  if (without.length === 0 || of === 0) return [];
+  if (without.length === of) return [`${what}: no question has any`];
+  const named = without.slice(0, MOST_NAMED).map(String);
+  const more = without.length - named.length;
+  const numbers = list.format(more > 0 ? [...named, `${more} more`] : named);
+  return [`${what}: none is written for ${plural(without.length, 'question')} ${numbers}`];
+}
 
 interface PartProps {
   readonly title: string;
@@ -36,7 +46,7 @@ function Part({ title, lines }: PartProps) {
 
 /** What nobody will ever see under the plan, and what waits for nothing but the closing. */
 export function Silence({ view }: { readonly view: PlanView }) {
-  const { silence, empty, torn } = view;
+  const { silence, unwritten, torn } = view;
   const texts = silence.texts.filter(
     (text) => !(text === 'explanations' && silence.never.includes('rightAnswers')),
   );
@@ -47,7 +57,8 @@ export function Silence({ view }: { readonly view: PlanView }) {
         lines={[
           ...silence.never.map((aspect) => ASPECT_NAMES[aspect]),
           ...texts.map((text) => TEXTS[text]),
-          ...empty.map((what) => EMPTY[what]),
+          ...unwrittenWords('feedback', unwritten.feedback, unwritten.of),
+          ...unwrittenWords('explanations', unwritten.explanations, unwritten.of),
         ]}
       />
       <Part
