@@ -62,7 +62,7 @@ function lookThrough(xml: string): void {
   const fill = () => {
     if (cell === null) return;
     const place = placeOf(cell);
-    if (!place) throw new OutOfBounds(`“${cell.slice(0, 20)}” is no place of a cell.`);
+    if (!place) throw new OutOfBounds(`“${cell.slice(0, 20)}” is not the address of a cell.`);
     if (place.row > MOST_SHEET_ROWS || place.column > MOST_SHEET_COLUMNS) throw outside(cell);
     furthest.row = Math.max(furthest.row, place.row);
     furthest.column = Math.max(furthest.column, place.column);

@@ -150,7 +150,9 @@ test('the first press on Write takes the question that is pressed, however soon 
   }
 });
 
-test('gaps made by quick keys hold the words that were selected, and each is an undo of its own', async ({ page }) => {
+test('gaps made by quick keys hold the words that were selected, and each is an undo of its own', async ({
+  page,
+}) => {
   await newQuiz(page, 'Flow', 'Gaps');
   await page.keyboard.type('Fill in.');
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });

@@ -90,7 +90,7 @@ describe('spreadsheets whose cells lie far apart', () => {
     ['spelt in signs', '<row r="9"><c r="&#88;FD9"><v>1</v></c></row>', /^Cell XFD9/],
     ['within both, but not together', '<row r="90000"><c r="ZZ90000"><v>1</v></c></row>', /more than 4000000 cells/],
     ['in a row that no spreadsheet has', '<row r="99999999999"><c r="A99999999999"/></row>', /no valid number/],
-    ['without an address', '<row r="9"><c><v>1</v></c></row>', /no place of a cell|cannot be read/],
+    ['without an address', '<row r="9"><c><v>1</v></c></row>', /not the address of a cell|cannot be read/],
   ]; // prettier-ignore
   for (const [name, far, words] of refused)
     test(`something ${name} is refused with its place, within little time and room`, async () => {
