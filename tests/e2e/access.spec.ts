@@ -165,6 +165,7 @@ test('paper has what the questions need, and nothing that only fills it', async 
   await page.emulateMedia({ media: 'print' });
   // The map above the questions is there, unfolded; what could be chosen from is not said again.
   await expect(slip.getByRole('img').first()).toBeVisible();
-  for (const given of await slip.getByText('Given', { exact: true }).all()) await expect(given).toBeHidden();
-  expect(await slip.getByText('Given', { exact: true }).count()).toBeGreaterThan(0);
+  for (const given of await slip.getByText('To choose from', { exact: true }).all())
+    await expect(given).toBeHidden();
+  expect(await slip.getByText('To choose from', { exact: true }).count()).toBeGreaterThan(0);
 });

@@ -5,7 +5,9 @@ test('a question that carries no points asks for no key, and is nobody’s to ma
   test.setTimeout(90_000);
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();
-  // Typed at once, as fast as somebody types: nothing is lost on the way from page to page.
+  // Typed as soon as the new page has begun to be read, long before its field is there: nothing is lost.
+  await page.waitForURL('**/quiz/**', { waitUntil: 'commit' });
+  await page.waitForFunction(() => 'earlyKeys' in window);
   await page.keyboard.type('A walk along the river', { delay: 90 });
   await expect(page.getByLabel('Title of the quiz')).toHaveValue('A walk along the river');
   await page.getByRole('button', { name: 'Word or phrase', exact: true }).click();

@@ -27,6 +27,8 @@ test('desks on paper: the table whole, the rest as text, nothing to press', asyn
   await expect(page.getByRole('complementary', { name: 'Margin' })).toHaveCount(0);
 
   await page.goto(`${DEMO}#write`);
+  await expect(page.getByText('Stones carried by a river')).toBeVisible();
+  await onPaper(page);
   await expect(page.getByText('In which part of its course').filter({ visible: true })).toHaveCount(1);
   await expect(page.getByRole('button', { name: /^(Delete|Duplicate|Move|Next question)/ })).toHaveCount(0);
   await expect(page.getByText('Stones carried by a river')).toBeVisible();

@@ -15,6 +15,7 @@ import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { RichText } from '@/ui/widgets/paper/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
 import { useNarrow } from '@/ui/widgets/layout/useNarrow';
+import { usePrinting } from '@/ui/widgets/layout/usePrinting';
 import { InHand } from './margin/Margin';
 import { Notes } from './margin/Notes';
 import type { MarginState } from './margin/useMarginState';
@@ -155,6 +156,7 @@ const Body = memo(function Body(props: BodyProps) {
   const inHand = margin !== null;
   const { question } = record;
   const narrow = useNarrow('tablet');
+  const printing = usePrinting();
   // What is written is marked before it is stored: marks follow the keys, however large the paper is.
   const [written, setWritten] = useState<Placed | null>(null);
   return (
@@ -179,9 +181,11 @@ const Body = memo(function Body(props: BodyProps) {
                   onDuplicate={() => acts.duplicate(record.id)}
                 />
               </div>
-              <div className="hidden print:block">
-                <Folded record={record} content={content} acts={acts} />
-              </div>
+              {printing && (
+                <div className="hidden print:block">
+                  <Folded record={record} content={content} acts={acts} />
+                </div>
+              )}
             </>
           ) : (
             <Folded record={record} content={content} acts={acts} />
