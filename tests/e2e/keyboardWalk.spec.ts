@@ -91,7 +91,7 @@ test('Shelf and Write by keyboard alone: after each press the focus is in what i
   }
 });
 
-test('Plan, Tray, Check, Hand back and Classes by keyboard alone', async ({ page }) => {
+test('Plan, Tray, Check, Hand back and Classes by keyboard alone', { tag: '@long' }, async ({ page }) => {
   test.setTimeout(120_000);
   await page.goto(`${DEMO}#plan`);
   await expect(page.getByLabel('The score appears', { exact: true })).toBeVisible();
