@@ -8,7 +8,7 @@ import type { Done } from './done';
 import { run } from './run';
 import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
-import { WorkPages } from './WorkPages';
+import { WorkPages } from './work/WorkPages';
 
 interface SitProps {
   readonly port: StudentPort;

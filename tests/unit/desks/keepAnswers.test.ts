@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import type { Answer } from '@/core/kinds';
 import type { Receipt } from '@/core/reveal/packets';
-import { keepAnswers } from '@/desks/sit/keepAnswers';
+import { keepAnswers } from '@/desks/sit/work/keepAnswers';
 
 const said = (text: string): Answer => ({ kind: 'phrase', text });
 

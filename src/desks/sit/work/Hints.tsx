@@ -1,7 +1,7 @@
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { pointsWord } from '@/ui/words/figures';
 import { ProseView } from '@/ui/widgets/paper/ProseView';
-import { useSitPress } from './useSitPress';
+import { useSitPress } from '../useSitPress';
 
 type Hint = StudentQuestion['hints'][number];
 

@@ -1,4 +1,4 @@
-import { useSitPress } from './useSitPress';
+import { useSitPress } from '../useSitPress';
 
 interface Props {
   /** The attempts that are over. */

@@ -8,7 +8,7 @@ import { plainText } from '@/core/content/plainText';
 import { numbersIn } from './pages';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';
-import { useSitPress } from './useSitPress';
+import { useSitPress } from '../useSitPress';
 
 interface Props {
   readonly headingRef: RefObject<HTMLHeadingElement | null>;
