@@ -43,53 +43,55 @@ async function walk(page: Page, stops: readonly Stop[]): Promise<void> {
 
 const CLOSE = 'Escape' as const;
 
-test('Shelf and Write by keyboard alone: after each press the focus is in what it added or opened', async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await page.goto('/');
-  await expect(page.getByText('24 of 26 handed in')).toBeVisible();
-  await walk(page, [
-    [/^Actions$/, /^Find an action$/, CLOSE],
-    [/^More for How rivers shape/, /^Duplicate$/, CLOSE],
-    [/^reset it$/, /^Cancel$/, CLOSE],
-    [/^start empty$/, /^Cancel$/, CLOSE],
-    [/^New quiz$/, /^Title of the quiz$/],
-    [/^Not opened yet/, /^Cancel$/, CLOSE],
-    [/^Add feedback on the whole score$/, /^Feedback for band 1$/],
-    [/^Pick one$/, /^Text of question 1$/],
-    [/^Insert a formula$/, /^Formula in TeX$/, CLOSE],
-    [/^Add a picture to Option 1$/, /^Choose a file$/, CLOSE],
-    [/^Format what is said of Option 1$/, /^Feedback for Option 1$/],
-    [/^Add a link for Option 1$/, /^Link title for Option 1$/],
-    [/^Another option$/, /^Option 4$/],
-    [/^Format what is said of right answers$/, /^Feedback for right answers$/],
-    [/^Add a link for wrong answers$/, /^Link title for wrong answers$/],
-    [/^Format what explains it$/, /^Explanation$/],
-    [/^Add a hint$/, /^Hint 1$/],
-    [/^Another hint$/, /^Hint 2$/],
-    [/^Copy questions/, /^1Question without text/, CLOSE],
-    [/^Add a section$/, /^Heading of the section$/],
-    [/^or another kind$/, /^Pick one$/],
-    [/^Match$/, /^Text of question 2$/],
-    [/^Next question: match$/, /^Text of question 3$/],
-    [/^Duplicate question 3$/, /^Text of question 4$/],
-    [/^Delete question 4$/, /^Text of question 3$/],
-  ]);
-  // What Tab reaches in a kind's own fields: each press that adds a row.
-  for (const [kind, adds, field] of [
-    ['Pick several', /^Another option$/, /^Option 4$/],
-    ['Sort into boxes', /^Another box$/, /^Name of box 3$/],
-    ['Put in order', /^Another item$/, /^Item \d$/],
-    ['Row by row', /^Another row$/, /^Row \d$/],
-  ] as const) {
+test(
+  'Shelf and Write by keyboard alone: after each press the focus is in what it added or opened',
+  { tag: '@long' },
+  async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto('/');
+    await expect(page.getByText('24 of 26 handed in')).toBeVisible();
     await walk(page, [
+      [/^Actions$/, /^Find an action$/, CLOSE],
+      [/^More for How rivers shape/, /^Duplicate$/, CLOSE],
+      [/^reset it$/, /^Cancel$/, CLOSE],
+      [/^start empty$/, /^Cancel$/, CLOSE],
+      [/^New quiz$/, /^Title of the quiz$/],
+      [/^Not opened yet/, /^Cancel$/, CLOSE],
+      [/^Add feedback on the whole score$/, /^Feedback for band 1$/],
+      [/^Pick one$/, /^Text of question 1$/],
+      [/^Insert a formula$/, /^Formula in TeX$/, CLOSE],
+      [/^Add a picture to Option 1$/, /^Choose a file$/, CLOSE],
+      [/^Format what is said of Option 1$/, /^Feedback for Option 1$/],
+      [/^Add a link for Option 1$/, /^Link title for Option 1$/],
+      [/^Another option$/, /^Option 4$/],
+      [/^Format what is said of right answers$/, /^Feedback for right answers$/],
+      [/^Add a link for wrong answers$/, /^Link title for wrong answers$/],
+      [/^Format what explains it$/, /^Explanation$/],
+      [/^Add a hint$/, /^Hint 1$/],
+      [/^Another hint$/, /^Hint 2$/],
+      [/^Copy questions/, /^1Question without text/, CLOSE],
+      [/^Add a section$/, /^Heading of the section$/],
       [/^or another kind$/, /^Pick one$/],
-      [new RegExp(`^${kind}$`), /^Text of question \d+$/],
-      [adds, field],
+      [/^Match$/, /^Text of question 2$/],
+      [/^Next question: match$/, /^Text of question 3$/],
+      [/^Duplicate question 3$/, /^Text of question 4$/],
+      [/^Delete question 4$/, /^Text of question 3$/],
     ]);
-  }
-});
+    // What Tab reaches in a kind's own fields: each press that adds a row.
+    for (const [kind, adds, field] of [
+      ['Pick several', /^Another option$/, /^Option 4$/],
+      ['Sort into boxes', /^Another box$/, /^Name of box 3$/],
+      ['Put in order', /^Another item$/, /^Item \d$/],
+      ['Row by row', /^Another row$/, /^Row \d$/],
+    ] as const) {
+      await walk(page, [
+        [/^or another kind$/, /^Pick one$/],
+        [new RegExp(`^${kind}$`), /^Text of question \d+$/],
+        [adds, field],
+      ]);
+    }
+  },
+);
 
 test('Plan, Tray, Check, Hand back and Classes by keyboard alone', { tag: '@long' }, async ({ page }) => {
   test.setTimeout(120_000);
