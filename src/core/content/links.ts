@@ -23,16 +23,22 @@ export interface LinkedPart {
 const ADDRESS = /(?<![\p{L}\p{N}_@])(?:https?:\/\/|www\.)[^\s<>"“”„«»]+/giu;
 const CLOSES: Readonly<Record<string, string>> = { ')': '(', ']': '[', '}': '{' };
 
+const timesIn = (text: string, sign: string): number => text.split(sign).length - 1;
+
 /** An address without what closes the sentence that it stands in: a full stop, a bracket that it does not open itself. */
 function withoutEnd(found: string): string {
-  let address = found;
-  for (;;) {
-    const last = address.at(-1) ?? '';
-    const opens = CLOSES[last];
-    const isClosing = opens !== undefined && address.split(last).length > address.split(opens).length;
-    if (!isClosing && !/[.,;:!?'’…*_]/.test(last)) return address;
-    address = address.slice(0, -1);
+  // By how many each bracket is closed more often than it is opened.
+  const unopened = new Map(
+    Object.entries(CLOSES).map(([close, open]) => [close, timesIn(found, close) - timesIn(found, open)]),
+  );
+  let end = found.length;
+  for (; end > 0; end--) {
+    const last = found[end - 1] ?? '';
+    const over = unopened.get(last) ?? 0;
+    if (over > 0) unopened.set(last, over - 1);
+    else if (!/[.,;:!?'’…*_]/.test(last)) break;
   }
+  return found.slice(0, end);
 }
 
 /** Text with the addresses of pages that were typed in it: those with http://, https:// or www. in front. */

@@ -25,6 +25,11 @@ describe('addresses that were typed among words', () => {
       assert.equal(parts.map((part) => part.text).join(''), text);
     });
 
+  test('of a page of brackets those go that it does not open itself', () => {
+    const [part] = linkedParts(`https://rivers.example/${'a)'.repeat(50_000)}${')'.repeat(50_000)}`);
+    assert.ok(part?.address?.endsWith('a'));
+  });
+
   test('law: no letter is lost, and every address is safe', () => {
     const bits = fc.constantFrom(
       'https://',
