@@ -3,6 +3,7 @@ import { use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
+import { isSilent } from '@/core/content/silence';
 import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/context';
 import { plainText } from '@/core/content/plainText';
@@ -135,7 +136,11 @@ function General({ question, onChange: edit }: Editing) {
           <FeedbackField
             value={question[side]}
             about={about}
-            placeholder="Feedback where an answer has none of its own"
+            placeholder={
+              side === 'partly' && !isSilent(question.wrong)
+                ? 'As for wrong answers, unless you say something here'
+                : 'Feedback where an answer has none of its own'
+            }
             onChange={(feedback) => edit({ ...question, [side]: feedback })}
           />
         </div>
