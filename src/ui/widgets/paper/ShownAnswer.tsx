@@ -66,6 +66,22 @@ const Entry = ({
     children
   );
 
+/** Things below each other, each with what stands beside it. */
+const ThingLines = ({
+  things,
+  beside,
+}: {
+  readonly things: readonly (ShownThing | null)[];
+  readonly beside: readonly BesideEntry[];
+}) =>
+  things.map((thing, at) => (
+    <li key={at}>
+      <Entry beside={beside[at]}>
+        <Thing thing={thing} />
+      </Entry>
+    </li>
+  ));
+
 /** An answer as people are shown it, of whatever kind. By itself it says nothing of what is right. */
 export function ShownAnswer({ answer, beside = [] }: Props) {
   switch (answer.form) {
@@ -91,13 +107,7 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
     case 'things':
       return beside.length > 0 ? (
         <ul className="font-semibold break-words">
-          {answer.things.map((thing, at) => (
-            <li key={at}>
-              <Entry beside={beside[at]}>
-                <Thing thing={thing} />
-              </Entry>
-            </li>
-          ))}
+          <ThingLines things={answer.things} beside={beside} />
         </ul>
       ) : (
         <span className="font-semibold break-words">
@@ -107,13 +117,7 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
     case 'sequence':
       return (
         <ol className="list-inside list-decimal font-semibold break-words">
-          {answer.things.map((thing, at) => (
-            <li key={at}>
-              <Entry beside={beside[at]}>
-                <Thing thing={thing} />
-              </Entry>
-            </li>
-          ))}
+          <ThingLines things={answer.things} beside={beside} />
         </ol>
       );
     case 'pairs':
