@@ -43,6 +43,15 @@ describe('bars', () => {
     assert.deepEqual(barsOf(earned({ 1: 3 }), null, 1)[0]?.before, null);
   });
 
+  test('a value on the edge of two stretches is in one of them', () => {
+    const edges = { '-7/4': 0, '-1/4': 0, '1/4': 0, '7/4': 1 };
+    const bars = barsOf(earned(edges), earned({ 0: 0, '1/2': 0, '21/4': 0 }), 4);
+    assert.equal(
+      bars.reduce((sum, { now }) => sum + now, 0),
+      1,
+    );
+  });
+
   test('law: none reaches above the picture, nobody is lost, the most reaches its top', () => {
     const some = fc.array(fc.tuple(fc.integer({ min: -8, max: 24 }), fc.integer({ min: 0, max: 40 })), {
       maxLength: 15,

@@ -62,9 +62,9 @@ export function barsOf(now: Earned, before: Earned | null, worth: number): Bar[]
     values.length <= MOST_BARS
       ? values.map(([value, exact]) => counted(points(exact), value, value + 1e-9))
       : Array.from({ length: MOST_BARS }, (_, at) => {
-          const from = low + at * step;
-          const to = at === MOST_BARS - 1 ? Infinity : from + step;
-          return counted(`${written(from)}–${written(from + step)}`, from, to);
+          // Where one stretch ends the next one begins, to the last bit: nobody falls between two.
+          const [from, to] = [low + at * step, low + (at + 1) * step];
+          return counted(`${written(from)}–${written(to)}`, from, at === MOST_BARS - 1 ? Infinity : to);
         });
   const most = Math.max(1, ...bars.flatMap((bar) => [bar.now, bar.before ?? 0]));
   return bars.map((bar) => ({ ...bar, height: bar.now / most, heightBefore: (bar.before ?? 0) / most }));
