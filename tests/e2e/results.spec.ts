@@ -49,7 +49,7 @@ test('results say of each option and pair whether it was right, with what helps 
   await expect(entry('gorge')).toContainText('A gorge is cut.');
   // Partly right, of which nothing is said: what is said of wrong answers.
   await expect(first).toContainText('Look at the map again.');
-  await fits(sheet);
+  await fits(sheet, 'results by entries');
   await expectAccessibleHere(sheet, 'results by entries');
   await sheet.close();
   await goTo(page, 'Check');
