@@ -5,7 +5,7 @@ import type { GivenText, LookReading } from '@/core/checking/lookAlikes/classes'
 import type { Fraction } from '@/core/figures/fraction';
 import { isAnswerTo, kindOf, calledAnswer, type Answer, type Question } from '@/core/kinds';
 import type { GivenPart } from '@/core/kinds/givenPart';
-import { verdictOfPart, type NearMiss, type PartMark } from '@/core/marks/mark';
+import { verdictOf, type NearMiss, type PartMark } from '@/core/marks/mark';
 import { contextOf, wordsFor } from '@/core/scoring/context';
 import {
   shareOfScore,
@@ -95,7 +95,7 @@ const markOfScore = (score: QuestionScore): BundleMark => ({
 /** Part marks wait, are blank, or are right by their key's credit. */
 function markOfPart(part: PartMark): BundleMark {
   const { credit, nearMiss, errors, rule } = part;
-  return { verdict: verdictOfPart(part), credit, nearMiss, errors, expected: rule !== null };
+  return { verdict: verdictOf(part), credit, nearMiss, errors, expected: rule !== null };
 }
 
 const markKey = ({ verdict, credit, nearMiss, expected }: BundleMark): string =>

@@ -87,16 +87,10 @@ export const BLANK: Mark = {
 /** The teacher decides. */
 export const WAITS: Mark = { ...BLANK, state: 'waits', ifRight: ONE };
 
-/** How one part came out by its key, before any price. */
-export function verdictOfPart({ state, keyCredit }: Pick<PartMark, 'state' | 'keyCredit'>): Verdict {
-  if (state !== 'marked') return state;
-  return keyCredit.n <= 0 ? 'wrong' : keyCredit.n === keyCredit.d ? 'right' : 'partly';
-}
-
-/** Right, partly right or wrong as shown and filtered everywhere; waiting and blank are states of their own. */
+/** Right, partly right or wrong, of a whole answer or of a part, as shown and filtered everywhere; waiting and blank are states of their own. */
 export type Verdict = 'right' | 'partly' | 'wrong' | 'waits' | 'blank';
 
-export function verdictOf(mark: Mark): Verdict {
+export function verdictOf(mark: Pick<Mark, 'state' | 'keyCredit'>): Verdict {
   if (mark.state !== 'marked') return mark.state;
   if (mark.keyCredit.n <= 0) return 'wrong';
   return mark.keyCredit.n === mark.keyCredit.d ? 'right' : 'partly';

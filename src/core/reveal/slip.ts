@@ -9,7 +9,7 @@ import { sectionOf, type Section } from '../quiz/section';
 import { bandOf } from '../scoring/band';
 import { partSeed, randomFrom, shuffledAround, type Seed } from '../figures/random';
 import { contextOf } from '../scoring/context';
-import { verdictOfPart, type Mark, type PartMark } from '../marks/mark';
+import { verdictOf, type Mark, type PartMark } from '../marks/mark';
 import { shareOfScore, verdictOfScore, type QuestionScore } from '../scoring/scoreQuestion';
 import type { Total } from '../scoring/total';
 import type { Paper } from '../quiz/quiz';
@@ -199,7 +199,7 @@ function partOf(
   const kind = kindOf(question);
   const judged = sees('ownAnswers') && answer ? toldEntries(question, score) : [];
   const entries = judged.map((part) => ({
-    verdict: sees('rightWrong') ? verdictOfPart(part) : null,
+    verdict: sees('rightWrong') ? verdictOf(part) : null,
     feedback: sees('feedback') && !isSilent(part.feedback) ? part.feedback : null,
   }));
   return {

@@ -146,7 +146,8 @@ function Quizzes() {
       dropKeys();
       throw error;
     });
-    const words = await setToTold(id);
+    // The quiz is there, whether or not this can be told.
+    const words = await setToTold(id).catch(() => '');
     if (words !== '') carryNotice({ text: words });
     goTo(id);
   });

@@ -3,7 +3,7 @@ import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { SitProps } from '../faces';
 import { PickLabel } from '../shared/PickLabel';
 
-/** Every row is answered by itself: one of its options, or every one that fits. */
+/** Each row has an answer of its own: one of its options, or every one that fits. */
 export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
   const spoken = useSpoken();
   if (face.kind !== 'rows') return null;

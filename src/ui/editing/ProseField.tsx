@@ -19,7 +19,7 @@ interface Props {
 
 /**
  * Words that may be formatted: typed in a plain field, until something is wanted that a plain field cannot hold. What is
- * formatted stands in the editor of the question's text, and is plain again once nothing in it is.
+ * formatted is written in the editor of the question's text, and is plain again once nothing in it is.
  */
 export function ProseField(props: Props) {
   const { value, label, format, placeholder, className = 'plain-field', onChange } = props;

@@ -10,7 +10,7 @@ import { keyOf, TargetChoice, useTargets, type Named } from '@/ui/teacher/useTar
 import { AspectSentence } from './AspectSentence';
 import { sentenceOf } from './conditionWords';
 
-/** The plans with what is set apart for somebody in place of what was: nothing set apart is no plan of their own. */
+/** The plans with what is set apart for somebody in place of what was: where nothing is set apart, they have no plan of their own. */
 function withOwn({ plan, ownPlans }: Plans, target: Target, aspects: OwnPlan['aspects']): Plans {
   const known = ownPlans.find((one) => same(one.for, target));
   const others = ownPlans.filter((one) => one !== known);

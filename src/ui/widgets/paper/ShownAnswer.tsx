@@ -82,7 +82,7 @@ const ThingLines = ({
     </li>
   ));
 
-/** An answer as people are shown it, of whatever kind. By itself it says nothing of what is right. */
+/** An answer as people are shown it, of whatever kind. Without anything beside its entries it says nothing of what is right. */
 export function ShownAnswer({ answer, beside = [] }: Props) {
   switch (answer.form) {
     case 'text':
