@@ -390,3 +390,9 @@ export function quiz(
 
 /** Nothing is shown before the teacher says so. */
 export const ALL_BY_HAND: QuizContent['plan'] = planOf(waitsFor(at('byTeacher')), { classDid: NEVER });
+
+/** The right answers come to each group as it closes: a group that is through could pass them on to one that is not. */
+export const EACH_AS_IT_CLOSES: QuizContent['plan'] = planOf(waitsFor(at('handedIn')), {
+  rightAnswers: waitsFor(at('closed')),
+  classDid: NEVER,
+});

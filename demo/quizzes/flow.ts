@@ -1,4 +1,5 @@
 import {
+  EACH_AS_IT_CLOSES,
   expected,
   number,
   option,
@@ -124,4 +125,5 @@ export const FLOW = quiz(
     ),
   ],
   { 'q-flow': 3, 'q-section': 2, 'q-float': 2 },
+  { plan: EACH_AS_IT_CLOSES },
 );

@@ -12,7 +12,7 @@ import { windowOfQuiz } from '@/core/quiz/times/window';
 import type { OwnWindow } from '@/core/quiz/times/windows';
 import { windowsOf } from '@/core/quiz/times/windowsOf';
 import { lanesOf, type Lane } from '@/core/reveal/lanes';
-import { leaksOf, TELLING, type Leak, type Telling } from '@/core/reveal/leaks';
+import { givesKeyAway, leaksOf, TELLING, type Leak, type Telling } from '@/core/reveal/leaks';
 import { planEffect, type PlanEffect } from '@/core/reveal/planEffect';
 import { silenceOf, type Silence } from '@/core/reveal/silence';
 import { delayedAt, Reveal } from '@/core/reveal/whatIsShown';
@@ -53,6 +53,8 @@ export interface PlanLeak {
   readonly aspects: readonly Telling[];
   readonly from: number;
   readonly until: number | null;
+  /** How many can hear it and still hand in. */
+  readonly hearing: number;
   /** The same as it is kept once the teacher knows of it: between each two of them. */
   readonly as: readonly KnownLeak[];
 }
@@ -60,8 +62,10 @@ export interface PlanLeak {
 /** The plan as the class meets it. */
 export interface PlanView {
   readonly lanes: readonly PlanLane[];
-  /** What the teacher does not know of yet. */
+  /** What gives the key away, and all else where the teacher is strict, without what the teacher knows of. */
   readonly leaks: readonly PlanLeak[];
+  /** What can be passed on and is no alarm: what was right, feedback, the questions. Empty where the teacher is strict. */
+  readonly hints: readonly PlanLeak[];
   /** How many more there are that the teacher knows of. */
   readonly known: number;
   readonly silence: Silence;
@@ -197,6 +201,7 @@ function together(leaks: ReadonlyMap<Leak, KnownLeak>, lanes: readonly Lane[]): 
       aspects: TELLING.filter((aspect) => told.has(aspect)),
       from: Math.min(as.from, known?.from ?? as.from),
       until,
+      hearing: hearers.seats.filter(({ noMore }) => !noMore.held).length,
       as: [...(known?.as ?? []), as],
     });
   }
@@ -209,15 +214,21 @@ function revealUnder(live: ClassPapers, plans: Plans | null, at: number): Reveal
   return plans ? new Reveal({ ...reveal.scene, ...plans }, at) : reveal;
 }
 
-/** What can be told too early and the teacher does not know of, and what is known besides: by who hears it. */
-function leaksIn(live: ClassPapers, reveal: Reveal, lanes: readonly Lane[]) {
-  const all = between(leaksOf(reveal, lanes));
-  const { known } = live.quiz.standing;
-  const parted = (wanted: boolean) => new Map([...all].filter(([, as]) => isKnown(as, known) === wanted));
-  return { leaks: together(parted(false), lanes), known: together(parted(true), lanes).length };
+/** What can be told too early and the teacher does not know of, what is known besides, and what only hints: by who hears it. */
+function leaksIn({ quiz }: ClassPapers, reveal: Reveal, lanes: readonly Lane[]) {
+  const all = leaksOf(reveal, lanes);
+  const { known } = quiz.standing;
+  const alarms = quiz.content.strict ? all : all.filter(givesKeyAway);
+  const told = between(alarms);
+  const parted = (wanted: boolean) => new Map([...told].filter(([, as]) => isKnown(as, known) === wanted));
+  return {
+    leaks: together(parted(false), lanes),
+    hints: together(between(all.filter((leak) => !alarms.includes(leak))), lanes),
+    known: together(parted(true), lanes).length,
+  };
 }
 
-/** How many leaks are named for a quiz. */
+/** How many warnings there are for a quiz. */
 export async function leakCount(quizId: string): Promise<number> {
   const live = await liveClass(quizId);
   const reveal = revealOf(live, now());

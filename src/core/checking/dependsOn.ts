@@ -43,4 +43,5 @@ export const marksDependOn = (quiz: Depended): string => JSON.stringify(marks(qu
 export const sceneDependsOn = (quiz: Depended): string => JSON.stringify(scene(quiz));
 
 /** What a view of everyone's work depends on, besides that work. */
-export const viewsDependOn = (quiz: Depended): string => JSON.stringify([marks(quiz), scene(quiz)]);
+export const viewsDependOn = (quiz: Depended): string =>
+  JSON.stringify([marks(quiz), scene(quiz), quiz.content.strict]);

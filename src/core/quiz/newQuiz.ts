@@ -31,6 +31,7 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   bands: [],
   bandsOnCover: false,
   plan: DEFAULT_PLAN,
+  strict: false,
   unfinished: 'taken',
   missing: 'empty',
   attempts: { most: 1, counts: 'best' },

@@ -53,6 +53,8 @@ export const QuizContent = z.strictObject({
   /** Whether the first page tells what is expected: the bands' words. */
   bandsOnCover: z.boolean(),
   plan: RevealPlan,
+  /** Whether hints that can be passed on, such as what was right, are warned of as well, and not the key alone. */
+  strict: z.boolean(),
   /** What happens to work that is not handed in when the quiz closes. */
   unfinished: z.enum(['taken', 'notCounted']),
   /** What is recorded for a student who handed in nothing and can hand in no more: nothing, or a 0. */
@@ -121,7 +123,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(11),
+  version: z.literal(12),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

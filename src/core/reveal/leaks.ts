@@ -31,6 +31,9 @@ export interface Leak {
   readonly until: number | null;
 }
 
+/** Whether a leak gives the key away, and does not only hint at it: an alarm for every teacher. */
+export const givesKeyAway = ({ aspect }: Pick<Leak, 'aspect'>): boolean => aspect === 'rightAnswers';
+
 const NOT_YET = Number.POSITIVE_INFINITY;
 const first = (instants: readonly number[]): number => Math.min(NOT_YET, ...instants);
 

@@ -35,7 +35,7 @@ export const importPapers = (
     const { standing } = await head(quizId);
     const [set] = standing.setTo;
     // Nobody could come onto any list, nor any paper count.
-    if (!set) throw new StoreError('conflict', 'The quiz is set to no class');
+    if (!set) throw new StoreError('conflict', 'The quiz is set for no class');
     const target = {
       quizId,
       paper,

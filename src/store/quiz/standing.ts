@@ -117,11 +117,11 @@ export const setPlans = (quizId: string, plans: Plans, seen: Plans): Promise<num
 
 /** Says that the teacher knows what can be told: it is named no more until it grows. */
 export const knowLeaks = (quizId: string, leaks: readonly KnownLeak[]): Promise<number> =>
-  act(quizId, 'Know of what can be told', (acts) => ({ ...acts, known: [...acts.known, ...leaks] }));
+  act(quizId, 'Ignore a warning', (acts) => ({ ...acts, known: [...acts.known, ...leaks] }));
 
-/** Names again what the teacher knew of. */
+/** Warns again of what the teacher knew of. */
 export const nameLeaksAgain = (quizId: string): Promise<number> =>
-  act(quizId, 'Name again what can be told', (acts) => ({ ...acts, known: [] }));
+  act(quizId, 'Show ignored warnings again', (acts) => ({ ...acts, known: [] }));
 
 /** Counts a quiz's days by another zone: times that were typed stay the same on the clock. */
 export const changeZone = (quizId: string, zone: string): Promise<number> =>

@@ -24,6 +24,7 @@ import { form7 } from '@/core/forms/form7';
 import { form9 } from '@/core/forms/form9';
 import { form10 } from '@/core/forms/form10';
 import { form11 } from '@/core/forms/form11';
+import { form12 } from '@/core/forms/form12';
 import { now, ownZone } from '@/device/clock';
 import { newTicket } from '@/device/ids';
 import { tablesBy } from './tablesBy';
@@ -215,6 +216,7 @@ class YentrelDb extends Dexie {
     this.version(10).upgrade(tablesBy(form9));
     this.version(11).upgrade(tablesBy(form10));
     this.version(12).upgrade(tablesBy(form11));
+    this.version(13).upgrade(tablesBy(form12));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -35,6 +35,7 @@ const FORMS = [
   'form-8',
   'form-9',
   'form-10',
+  'form-11',
 ];
 
 interface Frac {
@@ -157,6 +158,23 @@ async function seenBy(quizId: string): Promise<unknown[]> {
 }
 const seenThen = (form: string): unknown =>
   (JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { sees: unknown }).sees;
+
+describe('a database of the form in which every hint was an alarm', () => {
+  const rows = rowsOf('form-11');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(12, TABLES_6, rows));
+
+  test('everyone sees what they saw, of the same scores; quizzes keep their plans, and none is strict', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-11'));
+    assert.deepEqual(await seenBy(quizId), seenThen('form-11'));
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+    const { content } = (await db.quizzes.get(quizId)) ?? assert.fail();
+    const before = rows['quizzes']?.[0]?.['content'] as { readonly plan: unknown };
+    assert.deepEqual(content.plan, before.plan);
+    assert.equal(content.strict, false);
+  });
+});
 
 describe('a database of the form whose attempts had short seeds', () => {
   const rows = rowsOf('form-10');

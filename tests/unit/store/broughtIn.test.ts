@@ -173,7 +173,7 @@ const classPart = ({ quizId, people, classes, members, attempts, commented }: Ma
 
 const quizFile = (one: Made): QuizFile => ({
   format: 'yentrel-quiz',
-  version: 11,
+  version: 12,
   quiz: written(one),
   share: null,
   class: classPart(one),
@@ -193,7 +193,7 @@ const backed = (one: Made): BackedQuiz => ({
 
 const backupOf = (one: Made): BackupFile => ({
   format: 'yentrel-backup',
-  version: 11,
+  version: 12,
   madeAt: AT,
   quizzes: [one.quizId],
   students: [...one.people],

@@ -163,7 +163,7 @@ describe('somebody in a file who is not on the list', () => {
     assert.ok(read.ok);
     const { columns } = await classDesk.previewFile(id, read.table, null, null);
     const choices = { ...DEFAULT_CHOICES, unlisted: 'add' as const };
-    await assert.rejects(classDesk.importFile(id, read.table, [...columns], choices), /set to no class/);
+    await assert.rejects(classDesk.importFile(id, read.table, [...columns], choices), /set for no class/);
     assert.deepEqual([await db.students.count(), await db.attempts.count()], [7, 0]);
   });
   test('and was taken off it comes back onto it; undone, they are off it as before', async () => {

@@ -57,6 +57,7 @@ const CONTENT: Changes<QuizContent> = {
   negativeCredit: true,
   order: ['q1', 's9'],
   sections: [newSection('s9')],
+  strict: true,
   shuffled: true,
   shuffledOptions: true,
   pages: 'one',

@@ -56,7 +56,7 @@ export function compareCopies(mine: BackedQuiz, theirs: BackedQuiz): Standing {
 
 const SETTINGS: Readonly<Record<string, string>> = {
   title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
-  defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the reveal plan',
+  defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the plan', strict: 'whether hints are warned of',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
   scoring: 'the rules of the score', penalty: 'what wrong answers cost', negativeCredit: 'credits below 0', sections: 'the sections',
   pages: 'the pages', bands: 'the feedback on the score', bandsOnCover: 'what the first page tells', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
