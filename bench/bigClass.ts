@@ -49,7 +49,7 @@ const longTasks = (page: Page): Promise<number[]> =>
 
 async function checkReady(page: Page): Promise<number> {
   await page.goto(`${address}/quiz/?id=demo-rivers#plan`);
-  await page.getByRole('heading', { name: 'Reveal plan' }).waitFor();
+  await page.getByRole('heading', { name: 'Plan', exact: true }).waitFor();
   await page.waitForTimeout(1500);
   await longTasks(page);
   return page.evaluate(async () => {

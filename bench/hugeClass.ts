@@ -142,7 +142,7 @@ const longTasks = (page: Page): Promise<number[]> =>
 
 async function ready(page: Page, quiz: string): Promise<number> {
   await page.goto(`${address}/quiz/?id=${quiz}#plan`);
-  await page.getByRole('heading', { name: 'Reveal plan' }).waitFor();
+  await page.getByRole('heading', { name: 'Plan', exact: true }).waitFor();
   await page.waitForTimeout(200);
   return page.evaluate(async () => {
     const start = performance.now();

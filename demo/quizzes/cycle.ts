@@ -47,7 +47,7 @@ export const CYCLE_QUIZ = quiz(
         variant('rain', ['rain', 'rainfall'], 50, say('Rain is one kind of it.')),
       ],
     ),
-    pickOne(shared('q-over', 'What is the water called that flows down the slope at arrow 4?'), [
+    pickOne(shared('q-over', 'What do we call the water that flows down the slope at arrow 4?'), [
       option('runoff', 'surface runoff', 100),
       option(
         'ground',

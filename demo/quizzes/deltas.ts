@@ -45,7 +45,7 @@ export const DELTAS = quiz(
       ],
     ),
     phrase(
-      shared('q-fan', 'What is the land called that a river builds up at its mouth?'),
+      shared('q-fan', 'What do we call the land that a river builds up at its mouth?'),
       settings('smallErrorsPass', 0.1),
       [
         variant('delta', ['delta', 'river delta'], 100),
@@ -65,7 +65,7 @@ export const DELTAS = quiz(
       },
     ),
     phrase(
-      shared('q-tide', 'What is a river mouth called in which the tide runs in and out?'),
+      shared('q-tide', 'What do we call a river mouth in which the tide runs in and out?'),
       settings('smallErrorsPass', 0.1),
       [],
     ),

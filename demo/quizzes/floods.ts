@@ -67,7 +67,7 @@ export const FLOODS = quiz(
       ],
     }),
     phrase(
-      shared('q-name', 'What is the time between the heaviest rain and the peak called?'),
+      shared('q-name', 'What do we call the time between the heaviest rain and the peak?'),
       settings('smallErrorsPass', 0.1),
       [
         variant('lag', ['lag time'], 100, say('Yes.')),
@@ -130,7 +130,7 @@ export const FLOODS = quiz(
       'waits',
     ),
     phrase(
-      shared('q-wall', 'What is the wall of earth called that keeps a flood away from houses?'),
+      shared('q-wall', 'What do we call the wall of earth that keeps a flood away from houses?'),
       settings('spellingCounts'),
       [
         variant('bank', ['embankment', 'levee', 'dyke', 'dike'], 100),

@@ -55,7 +55,7 @@ export const MAPS = quiz(
             },
             { id: idOf('h-share'), text: 'Then share the fall out over the 6 km.', price: { n: 1, d: 4 } },
           ],
-          explanation: 'From 340 m to 220 m are 120 m; 120 m ÷ 6 km = 20 m in each kilometre.',
+          explanation: '340 m − 220 m = 120 m; 120 m ÷ 6 km = 20 m in each kilometre.',
         },
       ),
       '20',
@@ -103,7 +103,7 @@ export const MAPS = quiz(
       option('wet', 'wet land', 0),
     ]),
     phrase(
-      shared('q-ridge', 'What is the line along the ridge called that parts the water of two rivers?'),
+      shared('q-ridge', 'What do we call the line along the ridge that parts the water of two rivers?'),
       settings('smallErrorsPass', 0.1),
       [
         variant('shed', ['watershed', 'divide', 'drainage divide', 'water divide'], 100),

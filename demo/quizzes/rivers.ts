@@ -28,7 +28,7 @@ const QUESTIONS: readonly Question[] = [
   phrase(
     shared(
       'q-oxbow',
-      'A meander is cut off in a flood. What is the crescent of still water called that is left behind?',
+      'A meander is cut off in a flood. What do we call the crescent of still water that is left behind?',
       { explanation: 'The river takes the short way through the neck; the old bend is sealed off by silt.' },
     ),
     settings('smallErrorsPass', 0.1),
@@ -71,7 +71,7 @@ const QUESTIONS: readonly Question[] = [
     ],
   ),
   phrase(
-    shared('q-floodplain', 'What is the flat land beside a river called that lies under water in a flood?', {
+    shared('q-floodplain', 'What do we call the flat land beside a river that lies under water in a flood?', {
       right: say('Yes.'),
       wrong: say('Look at the blue hatching on the flood map.', 'Reading the flood map', 'flood-map'),
     }),

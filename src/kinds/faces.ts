@@ -15,6 +15,13 @@ export interface SitProps {
   readonly onAnswer: (answer: Answer | null) => void;
 }
 
+/** A rule that holds, in a few words. */
+export interface RuleWords {
+  readonly words: string;
+  /** True where it is not what is usual. */
+  readonly own: boolean;
+}
+
 interface Editing<Q extends Question> {
   readonly question: Q;
   readonly onChange: (question: Q) => void;
@@ -44,6 +51,11 @@ export interface Faces<Q extends Question> {
   }) => ReactNode;
   /** The rules that the kind adds to the sentence under the question. */
   readonly Rules: (props: Editing<Q>) => ReactNode;
+  /** The same rules in a few words, for the line in which they are folded. */
+  readonly ruled: (
+    question: Q,
+    how: { readonly optionOrder: OptionOrder; readonly marked: boolean },
+  ) => readonly RuleWords[];
   /** Where the teacher gives a trial answer. */
   readonly Try: (props: {
     readonly question: Q;

@@ -26,13 +26,10 @@ import { traceTotal, type Total } from '@/core/scoring/total';
 import { traceJoin } from '@/core/scoring/traceJoin';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import type { Override } from '@/core/quiz/work/override';
-import type { SetTo } from '@/core/quiz/people/school';
 import { questionTitle } from '@/core/content/plainText';
 import { carriesPoints } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
-import { studentsSetTo } from '@/store/class/roster';
-import { db } from '@/store/records/db';
 import { keyField, stepOf } from '@/store/records/steps';
 import { draftPaper } from '@/store/quiz/quizzes';
 import { placementIn } from '@/core/quiz/paper';
@@ -42,6 +39,7 @@ import { finishedAt, type NotCounted } from '@/core/quiz/times/window';
 import { tryAnswer, type Trial } from '@/views/tryAnswer';
 import { readerWords } from './readerWords';
 import { byName, liveClass, namesakes, disambiguator, workOf, type NamedWork } from './papers';
+import { circlesOf, type Circle } from './circles';
 
 export interface CheckCell {
   /** The question's number on the paper. */
@@ -85,12 +83,6 @@ export interface CheckRow {
   readonly figures: boolean;
   readonly source: Attempt['source'];
   readonly cells: readonly CheckCell[];
-}
-
-/** A class or a group of one whose students have work here. */
-export interface Circle {
-  readonly name: string;
-  readonly studentIds: readonly string[];
 }
 
 /** One column of the table. */
@@ -240,26 +232,6 @@ export async function answersTo(quizId: string, questionId: string): Promise<Giv
     else given.set(key, { answer, times: 1 });
   }
   return [...given.values()];
-}
-
-/** Classes and groups, each with those of its students who have work; none where it would be everybody. */
-async function circlesOf(setTo: readonly SetTo[], working: ReadonlySet<string>): Promise<Circle[]> {
-  const names = new Map((await db.classes.toArray()).map(({ id, name }) => [id, name]));
-  const classIds = [...new Set(setTo.map(({ classId }) => classId))];
-  const circles = await Promise.all(
-    classIds.map(async (classId): Promise<Circle[]> => {
-      const own = setTo.filter((one) => one.classId === classId);
-      const students = (await studentsSetTo(own)).filter(({ id }) => working.has(id));
-      const className = names.get(classId) ?? '';
-      const groups = [...new Set(students.flatMap((student) => student.groups))].sort();
-      const inGroup = (group: string): Circle => ({
-        name: classIds.length > 1 ? `${className}, ${group}` : group,
-        studentIds: students.filter((student) => student.groups.includes(group)).map(({ id }) => id),
-      });
-      return [{ name: className, studentIds: students.map(({ id }) => id) }, ...groups.map(inGroup)];
-    }),
-  );
-  return circles.flat().filter(({ studentIds }) => studentIds.length > 0 && studentIds.length < working.size);
 }
 
 /** Attempts × questions: every mark, and the totals. */

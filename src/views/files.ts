@@ -103,9 +103,13 @@ export async function scoresFile(
 }
 
 /** All answers of the class as a file that reads back as an answer file. */
-export async function answersFile(quizId: string, form: 'csv' | 'xlsx'): Promise<Uint8Array> {
+export async function answersFile(
+  quizId: string,
+  form: 'csv' | 'xlsx',
+  only?: readonly string[],
+): Promise<Uint8Array> {
   const live = await liveClass(quizId);
-  const rows = answerRows(live.marked, live.students);
+  const rows = answerRows(live.marked, live.students, only && new Set(only));
   return form === 'csv' ? new TextEncoder().encode(answersCsv(rows)) : writeWorkbook(sheetRows(rows));
 }
 

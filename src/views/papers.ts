@@ -133,7 +133,7 @@ export function namesakes(students: Iterable<{ readonly name: string }>): Readon
   return twice;
 }
 
-/** What tells a student from another of the same name: number, else e-mail address, else groups; empty for one name of its own. */
+/** What tells a student from another of the same name: number, else email address, else groups; empty for one name of its own. */
 export function disambiguator(
   student: Pick<Student, 'name' | 'number' | 'email' | 'groups'> | undefined,
   twice: ReadonlySet<string>,

@@ -1,3 +1,4 @@
+import { circles } from '../views/circles';
 import { seenAt } from '../views/atAnotherTime';
 import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from '../views/planView';
 import { actEffects } from '../views/sittingActs';
@@ -67,6 +68,7 @@ export const classDesk = {
   revisions,
   classPicture,
   tray,
+  circles,
   workOutside,
   quizCounts,
   spreads,
@@ -83,3 +85,4 @@ export const classDesk = {
   saveBackup,
 };
 export type ClassDesk = typeof classDesk;
+export type { Circle } from '../views/circles';

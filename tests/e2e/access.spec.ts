@@ -1,5 +1,6 @@
 import { expectAccessible } from './accessible';
 import { DEMO, expect, openDemo, test } from './support';
+import { come, unfold } from './come';
 
 test('the Shelf, and pages that are not there', async ({ page }) => {
   await page.goto('/');
@@ -37,21 +38,23 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
   await expectAccessible(page, 'write, pick one');
   await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await unfold(page, 'Rules');
+  await unfold(page, 'Rules of this question');
   await page.getByRole('button', { name: 'Show all settings' }).click();
   await page.getByRole('textbox', { name: 'Try an answer' }).fill('flood plain');
   await expect(page.getByText('Near miss:')).toBeVisible();
-  await page.getByLabel('Another form of floodplain').fill('flood plain');
+  await (await come(page, 'Another form of floodplain')).fill('flood plain');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('5 students up')).toBeVisible();
+  await expect(page.getByText('5 scores go up')).toBeVisible();
   await expectAccessible(page, 'write, word or phrase');
   await page.getByRole('button', { name: 'See who' }).click();
-  await expect(page.getByRole('list', { name: 'Who moves' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Whose score changes' })).toBeVisible();
   await expectAccessible(page, 'who goes up');
-  await page.getByRole('button', { name: 'Changes of the key' }).click();
+  await page.getByRole('button', { name: 'Changes to the key' }).click();
   await expect(page.getByText('As it was opened')).toBeVisible();
   await expectAccessible(page, 'changes of the key');
   await page.goto('/quiz/?id=demo-rivers#plan');
-  await expect(page.getByRole('heading', { name: 'Reveal plan' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Plan', exact: true })).toBeVisible();
   await expectAccessible(page, 'plan');
   await page.getByRole('button', { name: /^Open · closes/ }).click();
   await expectAccessible(page, 'opening');
@@ -71,7 +74,7 @@ test('every station, with dialogs and the effect bar', async ({ page }) => {
 
 test('handing back, printing, the palette, keys, pictures and the class list’s file', async ({ page }) => {
   await openDemo(page, 'handback');
-  await expect(page.getByText('24 of 24 students see some of their result')).toBeVisible();
+  await expect(page.getByText('Some results are shown to 24 of 24 students.')).toBeVisible();
   await expectAccessible(page, 'hand back');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
@@ -83,7 +86,8 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
   await page.keyboard.press('Escape');
   await page.goto('/quiz/?id=demo-rivers#write');
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-  await page.getByRole('button', { name: 'Add a picture to Option 1' }).click();
+  await page.getByRole('textbox', { name: 'Option 1', exact: true }).click();
+  await page.getByRole('button', { name: 'Picture for Option 1' }).click();
   await expectAccessible(page, 'adding a picture');
   await page.keyboard.press('Escape');
   await page.goto('/quiz/?id=demo-rivers#plan');
@@ -92,7 +96,7 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
   await expect(page.getByLabel('Time of row 1')).toBeVisible();
   await expectAccessible(page, 'attempts and lateness');
   await page.goto('/print/?quiz=demo-rivers&right=with');
-  await expect(page.getByRole('region', { name: 'Slip of Ada Marsh' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Results of Ada Marsh' })).toBeVisible();
   await expectAccessible(page, 'print');
   await page.goto('/class/');
   await page.getByLabel('Class list file').setInputFiles('demo/import/class-list.csv');
@@ -159,9 +163,9 @@ test.describe('in the dark look', () => {
 
 test('paper has what the questions need, and nothing that only fills it', async ({ page }) => {
   await page.goto('/print/?quiz=demo-maps&right=with');
-  const slip = page.getByRole('region', { name: /^Slip of/ }).first();
+  const slip = page.getByRole('region', { name: /^Results of/ }).first();
   await expect(slip).toBeVisible();
-  await expect(page).toHaveTitle(/^Reading .*: slips/);
+  await expect(page).toHaveTitle(/^Reading .*: results/);
   await page.emulateMedia({ media: 'print' });
   // The map above the questions is there, unfolded; what could be chosen from is not said again.
   await expect(slip.getByRole('img').first()).toBeVisible();

@@ -16,6 +16,7 @@ async function setDue(page: Page, due: number): Promise<void> {
     .getByRole('dialog')
     .getByLabel('Open from')
     .fill(wall(due - 48 * HOUR));
+  await page.getByRole('button', { name: 'Late work' }).click();
   await page.getByLabel(/^Due /).fill(wall(due));
   await page.getByRole('button', { name: 'Change the times' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
@@ -61,7 +62,7 @@ test(
     const sit = await pageOf(page, 'Yann Isle');
     await sit.setViewportSize({ width: 360, height: 740 });
     await expect(
-      sit.getByText('You can take this quiz twice; the mean of your attempts counts.'),
+      sit.getByText('You can take this quiz twice; the average of your attempts counts.'),
     ).toBeVisible();
     await expect(
       sit.getByText(
@@ -85,7 +86,7 @@ test(
       await expect(sit.getByText('12, minus 10% of the points earned for handing in late')).toBeVisible();
       await expect(
         sit.getByText(
-          'You can take this quiz twice, and have done so once; the mean of your attempts counts.',
+          'You can take this quiz twice, and have done so once; the average of your attempts counts.',
         ),
       ).toBeVisible();
     });
@@ -103,7 +104,9 @@ test(
       await expect(sit.getByRole('radio', { name: 'upper course' })).toBeChecked();
       await answer(sit, ['upper course', 'oxbow lake']);
       await expect(sit.getByText(/^2\.7 of 12/)).toBeVisible();
-      await expect(sit.getByText('Recorded: 6.75 of 12, as the mean of your attempts counts.')).toBeVisible();
+      await expect(
+        sit.getByText('Recorded: 6.75 of 12, as the average of your attempts counts.'),
+      ).toBeVisible();
       await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toHaveCount(0);
       await sit.getByRole('button', { name: 'Attempt 1' }).click();
       await expect(sit.getByText('10.8 of 12')).toBeVisible();
@@ -152,9 +155,9 @@ test(
     });
     await test.step('the printed slip has the recorded score as well', async () => {
       await page.goto('/print/?quiz=demo-rivers&student=demo-25');
-      const slip = page.getByRole('region', { name: 'Slip of Yann Isle' });
+      const slip = page.getByRole('region', { name: 'Results of Yann Isle' });
       await expect(slip).toContainText('attempt 2 of 2');
-      await expect(slip).toContainText('Recorded: 7.35 of 12, as the mean of your attempts counts.');
+      await expect(slip).toContainText('Recorded: 7.35 of 12, as the average of your attempts counts.');
     });
   },
 );

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
 import { anotherKind, expect, goTo, hearWorkers, pageOf, putIntoEffect, saved, test } from './support';
+import { come } from './come';
 
 interface Chunk {
   modules: string[];
@@ -58,24 +59,24 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   await page.getByLabel('Option 1', { exact: true }).fill('alpha');
   await page.getByLabel('Option 2', { exact: true }).fill('beta');
   await page.getByRole('button', { name: 'alpha is right' }).click();
-  await page.getByLabel('Feedback for alpha', { exact: true }).fill('CANARY feedback');
-  await page.getByLabel('Feedback for right answers').fill('CANARY right');
-  await page.getByLabel('Feedback for wrong answers').fill('CANARY wrong');
-  await page.getByLabel('Explanation', { exact: true }).fill('CANARY explanation');
-  await page.getByLabel('Feedback for alpha if it is missed').fill('CANARY missed');
-  await page.getByRole('button', { name: 'Add a hint' }).click();
+  await (await come(page, 'Feedback for alpha')).fill('CANARY feedback');
+  await (await come(page, 'Feedback for right answers')).fill('CANARY right');
+  await (await come(page, 'Feedback for wrong answers')).fill('CANARY wrong');
+  await (await come(page, 'Explanation')).fill('CANARY explanation');
+  await (await come(page, 'Feedback for alpha if it is missed')).fill('CANARY missed');
+  await page.getByRole('button', { name: /^Hint of / }).click();
   await page.getByRole('textbox', { name: 'Hint 1', exact: true }).fill('CANARY hint');
-  await page.getByRole('button', { name: 'Add feedback on the whole score' }).click();
-  await page.getByLabel('Feedback for band 1').fill('CANARY band');
+  await page.getByRole('button', { name: 'Feedback on the whole score' }).click();
+  await (await come(page, 'Feedback for score level 1')).fill('CANARY band');
   await anotherKind(page, 'Word or phrase');
   await page.getByLabel('Another right answer').fill('CANARY form');
   await page.keyboard.press('Enter');
   await page.getByLabel('Another expected wrong answer').fill('CANARY expected');
   await page.keyboard.press('Enter');
   await saved(page);
-  await goTo(page, 'Reveal plan');
-  await page.getByRole('button', { name: 'All by hand' }).click();
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await goTo(page, 'Plan');
+  await page.getByRole('radio', { name: /^Everything when I choose/ }).click();
+  await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
   await page.getByRole('button', { name: 'Open it' }).click();
   await goTo(page, 'Tray');
   const sit = await pageOf(page, 'Ada Marsh');
@@ -93,7 +94,7 @@ test('no key reaches the student’s page before its time', async ({ page, conte
   expect(before).not.toContain('CANARY');
   expect(before).not.toContain('credit');
 
-  await goTo(page, 'Reveal plan');
+  await goTo(page, 'Plan');
   // Feedback says nothing without the questions: it waits for them too.
   await page.getByLabel('Feedback with its links appears', { exact: true }).selectOption('handedIn');
   await page.getByLabel('The questions appear', { exact: true }).selectOption('handedIn');

@@ -24,14 +24,14 @@ test(
     test.setTimeout(120_000);
     await page.goto('/quiz/?id=demo-journey#check');
     // One more paper, from paper: twenty answers wait.
-    await page.getByRole('button', { name: 'Type in a paper …' }).click();
+    await page.getByRole('button', { name: 'Type in a paper…' }).click();
     await page.getByRole('dialog', { name: 'Type in a paper' }).getByRole('button', { name: /^Elif Haven/ }).click(); // prettier-ignore
     await page
       .getByRole('group', { name: /^The paper of Elif Haven/ })
       .getByRole('textbox')
       .last()
       .fill('Slower water drops what it carries, and stones get smaller.');
-    await expect(page.getByText('20 answers waiting for you')).toBeVisible();
+    await expect(page.getByText('20 answers to mark')).toBeVisible();
     await page.getByRole('button', { name: 'By hand', exact: true }).click();
     await expect(progress(page)).toHaveText('0 of 20 marked');
     await expect(page.getByRole('form', { name: 'Rubric' })).toBeFocused();
@@ -124,7 +124,7 @@ test('waiting answers by points: full ones in one key, a comment by a few letter
   await expect(progress(page)).toHaveText('2 of 3 marked');
   const list = page.getByRole('region', { name: 'All answers to it' });
   await list.getByRole('button', { name: /1\.5 of 2 points/ }).click();
-  await margin(page).getByRole('button', { name: 'Take my points back' }).click();
+  await margin(page).getByRole('button', { name: 'Remove my points' }).click();
   await expect(progress(page)).toHaveText('1 of 3 marked');
   await page.setViewportSize({ width: 360, height: 740 });
   await fits(page, 'by hand');

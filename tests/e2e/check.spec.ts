@@ -4,7 +4,8 @@ import { checkRow, expect, openDemo, test } from './support';
 const total = async (page: Page, name: string) => (await checkRow(page, name)).at(-1);
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
-const moves = (page: Page) => margin(page).getByRole('list', { name: 'Who moves' }).getByRole('listitem');
+const moves = (page: Page) =>
+  margin(page).getByRole('list', { name: 'Whose score changes' }).getByRole('listitem');
 
 test('an unforeseen right form is accepted with one key, for everyone, after its effect was seen', async ({
   page,
@@ -16,7 +17,7 @@ test('an unforeseen right form is accepted with one key, for everyone, after its
     .click();
   await page.keyboard.press('a');
   await expect(
-    bar(page).getByText('5 students up, 19 unchanged, 5 students have seen the old score'),
+    bar(page).getByText('5 scores go up, 19 stay, 5 students have seen the old score'),
   ).toBeVisible();
   await bar(page).getByRole('button', { name: 'See who' }).click();
   await expect(moves(page)).toHaveText([
@@ -48,16 +49,16 @@ test('an answer is accepted for part of the points, another is expected as wrong
   await openDemo(page, 'check');
   await page.getByRole('button', { name: 'Question 2: wrong, 0 points, near miss, “oxbow”' }).click();
   await page.keyboard.press('p');
-  await margin(page).getByLabel('Credit for this answer, per cent').fill('75');
-  await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
-  await expect(bar(page).getByText('1 student up, 23 unchanged')).toBeVisible();
+  await margin(page).getByLabel('Points for this answer, %').fill('75');
+  await margin(page).getByRole('button', { name: 'Accept for 75%', exact: true }).click();
+  await expect(bar(page).getByText('1 score goes up, 23 stay')).toBeVisible();
   await page.getByRole('button', { name: 'Question 8: not marked yet, “rubbing”' }).click();
   await page.keyboard.press('w');
   await margin(page).getByLabel('Feedback for this answer').fill('Which word is in the booklet?');
   await margin(page).getByRole('button', { name: 'Add as a wrong answer', exact: true }).click();
   await expect(bar(page).getByText('2 changes not applied')).toBeVisible();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
-  await expect.poll(() => total(page, 'Karl Mead')).toBe('+2 to come5.5');
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('+2 not marked yet5.5');
   await expect.poll(() => total(page, 'Wim Eddy')).toBe('4.5');
   await page.getByRole('button', { name: 'Question 8: wrong, 0 points, “rubbing”' }).click();
   await expect(margin(page).getByText('Which word is in the booklet?')).toBeVisible();
@@ -75,7 +76,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await margin(page).getByLabel('Reason').fill('the right idea');
   await page.keyboard.press('Enter');
   await expect.poll(() => total(page, 'Karl Mead')).toBe('5.5');
-  await expect(page.getByText('24 papers marked, 2 answers waiting for you')).toBeVisible();
+  await expect(page.getByText('24 papers marked, 2 answers to mark')).toBeVisible();
   await expect(margin(page).getByText('Pia Strand, question 8')).toBeVisible();
   await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, marked by hand/ }).click();
   await expect(margin(page).getByText('Your own score counts: 1.5 of 2 (“the right idea”)')).toBeVisible();
@@ -88,7 +89,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
 
   await page.getByRole('button', { name: /^Question 8: partly right, 1.5 points, marked by hand/ }).click();
   await page.keyboard.press('a');
-  await expect(bar(page).getByText('1 score you set would differ')).toBeVisible();
+  await expect(bar(page).getByText('1 of your own scores differs from marking')).toBeVisible();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
   await expect(page.getByRole('button', { name: '1 marked by hand 1 differ' })).toBeVisible();
   expect(await total(page, 'Karl Mead')).toBe('5.5');

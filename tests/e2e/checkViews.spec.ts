@@ -20,11 +20,11 @@ test(
     const near = await page.locator('td .near-mark').count();
     expect(near).toBeGreaterThan(4);
     await page.getByLabel('Showing').selectOption('all');
-    await page.getByLabel('of', { exact: true }).selectOption('blue');
+    await page.getByLabel('Class or group').selectOption('blue');
     const blue = await names(page).count();
     expect(blue).toBeGreaterThan(5);
     expect(blue).toBeLessThan(25);
-    await page.getByLabel('of', { exact: true }).selectOption('everybody');
+    await page.getByLabel('Class or group').selectOption('everybody');
 
     // A press on a question's head sorts by what was earned in it.
     const head = page.getByRole('columnheader', { name: /^4.*sort by it/ });
@@ -100,7 +100,7 @@ test(
   { tag: '@long' },
   async ({ page }) => {
     await openDemo(page, 'check');
-    await page.getByRole('button', { name: 'Type in a paper …' }).click();
+    await page.getByRole('button', { name: 'Type in a paper…' }).click();
     const dialog = page.getByRole('dialog', { name: 'Type in a paper' });
     await dialog.getByLabel('Find whose paper it is').fill('ora');
     await dialog.getByLabel('Find whose paper it is').fill('');
@@ -141,7 +141,7 @@ test('one question: look-alikes together, what wants a look first, who gave them
   await answers.getByRole('button', { name: 'Nora Pool' }).click();
   await expect(margin(page).getByText('Nora Pool, question 4')).toBeVisible();
   await page.keyboard.press('a');
-  await expect(page.getByRole('region', { name: 'Changes not applied' }).getByText(/^5 students up/)).toBeVisible(); // prettier-ignore
+  await expect(page.getByRole('region', { name: 'Changes not applied' }).getByText(/^5 scores go up/)).toBeVisible(); // prettier-ignore
   await page.getByRole('button', { name: 'Apply to all' }).click();
   const right = answers.getByRole('region', { name: 'Right' });
   await expect(right.getByRole('button', { name: /flood plain/ }).first()).toBeVisible();
@@ -172,15 +172,15 @@ test(
     const before = await bundles.count();
     await bundle(/cutoff lake/).click();
     // Nothing of the key changes: no bar asks to apply anything.
-    await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+    await answers.getByLabel('Group with').selectOption({ label: 'cut-off' });
     await expect(bundles).toHaveCount(before - 1);
     await expect(bundle(/cut-off/)).toHaveText(/^2.*cut-off.*cutoff lake/);
     await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
     // Answers that are marked differently can be the same thing, too: the bundle says what each earns.
     await bundle(/lagoon/).click();
-    await answers.getByLabel('The same thing as').selectOption({ label: 'horseshoe lake' });
+    await answers.getByLabel('Group with').selectOption({ label: 'horseshoe lake' });
     await bundle(/horseshoe lake/).click();
-    await answers.getByLabel('The same thing as').selectOption({ label: 'cut-off' });
+    await answers.getByLabel('Group with').selectOption({ label: 'cut-off' });
     await expect(bundle(/horseshoe lake/)).toHaveText(/3 wrong, 2 partly right|2 partly right, 3 wrong/);
     await page.reload();
     await page.getByRole('button', { name: /^Question 2: partly right/ }).first().click(); // prettier-ignore
@@ -188,7 +188,7 @@ test(
     await expect(bundles).toHaveCount(before - 3);
     const joined = bundle(/cut-off/);
     await joined.click();
-    await answers.getByRole('button', { name: /^Take out “lagoon”|^Take out “horseshoe lake”/ }).first().click(); // prettier-ignore
+    await answers.getByRole('button', { name: /^Ungroup “lagoon”|^Ungroup “horseshoe lake”/ }).first().click(); // prettier-ignore
     await expect(bundles).toHaveCount(before - 2);
     await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
     await expect(bundles).toHaveCount(before - 3);
@@ -200,7 +200,7 @@ test(
   'the class at once: shares by thirds, who put what where, spots on the picture, numbers on a line',
   { tag: '@long' },
   async ({ page }) => {
-    const atOnce = page.getByRole('region', { name: 'The class at once' });
+    const atOnce = page.getByRole('region', { name: 'Class overview' });
     const look = async (quiz: string, question: number) => {
       await page.goto(`/quiz/?id=${quiz}#check`);
       await view(page, 'One question').click();
@@ -214,7 +214,7 @@ test(
     await atOnce.getByRole('button', { name: 'Hana Reed' }).click();
     await expect(margin(page).getByText('Hana Reed, question 5')).toBeVisible();
     await expectAccessibleHere(page, 'shares');
-    // The class at once is of the papers that are shown.
+    // Class overview is of the papers that are shown.
     await page.getByLabel('Find a student').fill('Bela');
     await expect(atOnce.getByRole('row').filter({ hasText: 'much lower' })).toHaveText(/1100%/);
 
@@ -266,7 +266,7 @@ test(
     await gap.click();
     await expect(margin(page).getByText(/^Gap 2: “deposits”$/)).toBeVisible();
     await page.keyboard.press('a');
-    await expect(bar.getByText(/^3 students up, 19 unchanged/)).toBeVisible();
+    await expect(bar.getByText(/^3 scores go up, 19 stay/)).toBeVisible();
     // Keys go from bundle to bundle, also from one gap to the next.
     await gap.focus();
     await page.keyboard.press('ArrowDown');
@@ -276,7 +276,7 @@ test(
     await expect(margin(page).getByText(/^Gap 3: “[^”]*”$/)).toBeVisible();
 
     await pick(6);
-    const atOnce = page.getByRole('region', { name: 'The class at once' });
+    const atOnce = page.getByRole('region', { name: 'Class overview' });
     await atOnce
       .getByRole('button', { name: /it does not say/ })
       .first()
@@ -287,21 +287,27 @@ test(
     await page.keyboard.press('a');
     await expect(bar.getByText('2 changes not applied')).toBeVisible();
     await page.keyboard.press('p');
-    await margin(page).getByRole('button', { name: 'Add to the key', exact: true }).click();
+    await margin(page).getByRole('button', { name: 'Accept for 75%', exact: true }).click();
     await expect(page.getByText(/A thing is right in a box or it is not/)).toBeVisible();
 
     await page.keyboard.press('Escape');
     await bar.getByRole('button', { name: 'See who' }).click();
-    const waits = margin(page).getByRole('list', { name: 'What waits' }).getByRole('listitem');
+    const waits = margin(page).getByRole('list', { name: 'Not applied yet' }).getByRole('listitem');
     await expect(waits).toHaveText([
       /Accept Gap 2: “deposits”, question 3/,
       /Accept “silting” to “wears away”, 3 students, question 6/,
     ]);
     await expectAccessibleHere(page, 'what waits');
-    await waits.first().getByRole('button', { name: /^Drop/ }).click();
+    await waits
+      .first()
+      .getByRole('button', { name: /^Discard/ })
+      .click();
     await expect(waits).toHaveCount(1);
     await expect(bar.getByText('1 change not applied')).toBeVisible();
-    await waits.first().getByRole('button', { name: /^Drop/ }).click();
+    await waits
+      .first()
+      .getByRole('button', { name: /^Discard/ })
+      .click();
     await expect(bar).toHaveCount(0);
   },
 );

@@ -46,14 +46,19 @@ async function totals(page: Page): Promise<Record<string, string>> {
   for (const name of NAMES)
     found.push([
       name,
-      ((await checkRow(page, name)).at(-1) ?? '').replace(/^\+.*to come/, '').replace(/ →.*$/, ''),
+      ((await checkRow(page, name)).at(-1) ?? '').replace(/^\+.*not marked yet/, '').replace(/ →.*$/, ''),
     ]);
   return Object.fromEntries(found);
 }
 
 /** Who moves by the change that waits, and from what to what. */
 const moves = async (page: Page): Promise<string[]> =>
-  (await margin(page).getByRole('list', { name: 'Who moves' }).getByRole('listitem').allTextContents())
+  (
+    await margin(page)
+      .getByRole('list', { name: 'Whose score changes' })
+      .getByRole('listitem')
+      .allTextContents()
+  )
     .map((text) => text.replace(/ →becomes /, ' → ').replace(/(has seen|\d not marked).*$/, ''))
     .sort();
 
@@ -85,7 +90,7 @@ test(
       await expect.poll(() => totals(page)).toEqual(worksheet({}));
       await goTo(page, 'Tray');
       const address = await page
-        .getByRole('link', { name: 'Slip of Bram Spate', exact: true })
+        .getByRole('link', { name: 'Results of Bram Spate', exact: true })
         .getAttribute('href');
       const phone = await context.newPage();
       await phone.goto(address ?? '');
@@ -105,7 +110,7 @@ test(
       await expect(first).toContainText(/^10.*flood plain/);
       await first.click();
       await page.keyboard.press('a');
-      await expect(bar(page).getByText(/^10 students up, 23 unchanged/)).toBeVisible();
+      await expect(bar(page).getByText(/^10 scores go up, 23 stay/)).toBeVisible();
       await page.keyboard.press('e');
       const imported = FLOOD_PLAIN.map((name) => `${name}${worksheet({})[name]} → ${worksheet({ accepted: true })[name]} of 12`); // prettier-ignore
       const demo = ['Bela Fenn8 → 10 of 12', 'Emil Brook3 → 5 of 12', 'Hana Reed2 → 4 of 12', 'Nora Pool8 → 10 of 12', 'Wim Eddy4.5 → 6.5 of 12']; // prettier-ignore
@@ -158,10 +163,10 @@ test(
     });
 
     await test.step('the change of the key is put back; the question stays left out, own scores stay', async () => {
-      await page.getByRole('button', { name: 'Changes of the key' }).click();
+      await page.getByRole('button', { name: 'Changes to the key' }).click();
       const change = margin(page).getByRole('listitem').filter({ hasText: 'Accept “flood plain”' }).first();
-      await change.getByRole('button', { name: 'Put it back as it was' }).click();
-      await expect(bar(page).getByText(/^10 students down, 23 unchanged/)).toBeVisible();
+      await change.getByRole('button', { name: 'Undo this change' }).click();
+      await expect(bar(page).getByText(/^10 scores go down, 23 stay/)).toBeVisible();
       await bar(page).getByRole('button', { name: 'Apply to all' }).click();
       await expect.poll(() => totals(page)).toEqual(worksheet({ byHand: true, own: true, out: true }));
     });
@@ -171,7 +176,7 @@ test(
         .getByRole('row')
         .filter({ has: page.getByRole('rowheader', { name: 'Bram Spate', exact: true }) });
       await row.getByRole('button').last().click();
-      await page.getByRole('button', { name: 'Changes of the key' }).click();
+      await page.getByRole('button', { name: 'Changes to the key' }).click();
       const all = margin(page).getByRole('list', { name: 'Revisions, the newest first' }).locator('> li');
       await expect(all).toHaveCount(4);
       const by = (at: number) => all.nth(at).locator('strong');

@@ -1,5 +1,6 @@
 import { expectAccessibleHere } from './accessible';
 import { expect, newQuiz, saved, test } from './support';
+import { come } from './come';
 
 test(
   'what each way of part credit would give is seen before one is chosen; kept checks speak up and are mended',
@@ -16,11 +17,11 @@ test(
     }
     await hand.getByRole('button', { name: 'delta is right' }).click();
     await hand.getByRole('button', { name: 'levee is right' }).click();
-    await hand.getByLabel('Points', { exact: true }).fill('2');
+    await (await come(hand, 'Points')).fill('2');
     const margin = page.getByRole('complementary', { name: 'Margin' });
 
     // Two answers are kept, with what they earn now: one right pick and a wrong one 0, one right pick 1.
-    const keep = margin.getByRole('button', { name: 'Keep as a check' });
+    const keep = margin.getByRole('button', { name: 'Save as a test answer' });
     await margin.getByRole('checkbox', { name: 'delta' }).check();
     await margin.getByRole('checkbox', { name: 'gorge' }).check();
     await expect(margin.getByText('0 of 2', { exact: true })).toBeVisible();
@@ -28,8 +29,8 @@ test(
     await margin.getByRole('checkbox', { name: 'levee' }).check();
     await expect(margin.getByText('1 of 2', { exact: true })).toBeVisible();
     await keep.click();
-    const checks = margin.getByRole('list', { name: 'Checks' });
-    await expect(checks.getByText('as you wanted')).toHaveCount(2);
+    const checks = margin.getByRole('list', { name: 'Test answers' });
+    await expect(checks.getByText('as expected')).toHaveCount(2);
 
     // The made-up class, and what other ways would give the same answers.
     await expect(
@@ -52,7 +53,7 @@ test(
     await expect(margin.getByText('You wanted 0 of 2; now it earns 1.2.')).toBeVisible();
     await expect(margin.getByText('You wanted 1 of 2; now it earns 1.6.')).toBeVisible();
     await expect(margin.getByText(`mean ${promised} of 2, before your last change`)).toBeVisible();
-    await expect(hand.getByLabel('Part credit')).toHaveValue('everyOption');
+    await expect(hand.getByLabel('Partial credit')).toHaveValue('everyOption');
     await saved(page);
     await expect(margin.getByText('2 checks are not met')).toBeVisible();
 
@@ -67,14 +68,14 @@ test(
     // Mended: one by wanting what it earns now, the other by the rule.
     await page.getByRole('button', { name: 'Question 1', exact: true }).click();
     await checks.getByRole('button', { name: 'Want 1.6 from now on' }).click();
-    await expect(checks.getByText('as you wanted')).toHaveCount(1);
-    await checks.getByRole('button', { name: 'Delete this check' }).last().click();
-    await expect(checks.getByRole('button', { name: 'Delete this check' })).toHaveCount(1);
+    await expect(checks.getByText('as expected')).toHaveCount(1);
+    await checks.getByRole('button', { name: 'Delete this test answer' }).last().click();
+    await expect(checks.getByRole('button', { name: 'Delete this test answer' })).toHaveCount(1);
     await expect(margin.getByText('check is not met')).toHaveCount(0);
-    await hand.getByLabel('Part credit').selectOption('rightMinusWrong');
+    await (await come(hand, 'Partial credit')).selectOption('rightMinusWrong');
     await expect(margin.getByText('You wanted 1.6 of 2; now it earns 1.')).toBeVisible();
     await checks.getByRole('button', { name: 'Want 1 from now on' }).click();
-    await expect(checks.getByText('as you wanted')).toHaveCount(1);
+    await expect(checks.getByText('as expected')).toHaveCount(1);
     await saved(page);
   },
 );
@@ -92,7 +93,7 @@ test(
     const now = margin.getByText(/^mean [\d.]+ of 2/);
     const before = await now.textContent();
     const hand = page.getByRole('region', { name: 'Question 1 in hand' });
-    await hand.getByLabel('Part credit').selectOption('allOrNothing');
+    await (await come(hand, 'Partial credit')).selectOption('allOrNothing');
     await expect(now).toContainText(
       `before your last change ${/mean ([\d.]+)/.exec(before ?? '')?.[1] ?? ''}`,
     );

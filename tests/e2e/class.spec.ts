@@ -20,7 +20,7 @@ const accepted = (name: string): Column =>
 async function totals(page: Page): Promise<Record<string, string>> {
   const found: Record<string, string> = {};
   for (const name of Object.keys(WORKSHEET))
-    found[name] = ((await checkRow(page, name)).at(-1) ?? '').replace(/^\+.*to come/, '');
+    found[name] = ((await checkRow(page, name)).at(-1) ?? '').replace(/^\+.*not marked yet/, '');
   return found;
 }
 const sheet = (columns: (name: string) => Column) =>
@@ -53,7 +53,7 @@ test(
 
     await test.step('everything of the result waits for the teacher', async () => {
       await openDemo(page, 'plan');
-      await page.getByRole('button', { name: 'All by hand' }).click();
+      await page.getByRole('radio', { name: /^Everything when I choose/ }).click();
       await expect(page.getByLabel('The score appears', { exact: true })).toHaveValue('byTeacher');
       await putIntoEffect(page);
     });
@@ -70,13 +70,13 @@ test(
       await expect(dialog.getByLabel('Column Remarks')).toHaveValue('note');
       await expect(
         dialog.getByText(
-          'Alva Creek 12 of 12 · Bram Spate 6.3 of 12 · Cleo Ripple 5 of 12 so far, 2 to come',
+          'Alva Creek 12 of 12 · Bram Spate 6.3 of 12 · Cleo Ripple 5 of 12 so far, 2 not marked yet',
         ),
       ).toBeVisible();
       await expect(dialog.getByText('2 students in the file are not on the class list.')).toBeVisible();
       for (const reason of [
-        'line 6: no name, number or e-mail address',
-        'line 12: 2 students are called Kaja Run: a number or an e-mail address tells them apart',
+        'line 6: no name, number or email address',
+        'line 12: 2 students are called Kaja Run: a number or an email address tells them apart',
         'line 13: 907 belongs to Gita Bend, but the row says Hugo Bend',
         'line 14: 999 is not on the class list',
         'line 17: Jonas Run appears again on line 18; that row is used',
@@ -120,7 +120,7 @@ test(
 
     await test.step('the scores are those of the worksheet', async () => {
       await goTo(page, 'Check');
-      await expect(page.getByText('33 papers marked, 6 answers waiting for you')).toBeVisible();
+      await expect(page.getByText('33 papers marked, 6 answers to mark')).toBeVisible();
       await expect.poll(() => totals(page)).toEqual(sheet((name) => WORKSHEET[name] ?? []));
     });
 
@@ -130,9 +130,9 @@ test(
         .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
         .click();
       await page.keyboard.press('a');
-      await expect(bar(page).getByText('10 students up, 23 unchanged')).toBeVisible();
+      await expect(bar(page).getByText('10 scores go up, 23 stay')).toBeVisible();
       await bar(page).getByRole('button', { name: 'See who' }).click();
-      const list = page.getByRole('list', { name: 'Who moves' }).getByRole('listitem');
+      const list = page.getByRole('list', { name: 'Whose score changes' }).getByRole('listitem');
       await expect(list).toHaveCount(10);
       const rows = await list.allTextContents();
       const imported = FLOOD_PLAIN.map((name) => {
@@ -174,7 +174,7 @@ test(
     const sheetOf = async () => {
       await goTo(page, 'Tray');
       const address = await page
-        .getByRole('link', { name: 'Slip of Cleo Ripple', exact: true })
+        .getByRole('link', { name: 'Results of Cleo Ripple', exact: true })
         .getAttribute('href');
       const phone = await context.newPage();
       await phone.setViewportSize({ width: 360, height: 740 });
@@ -191,10 +191,10 @@ test(
       await expect(phone.getByText('sand-papering')).toHaveCount(0);
 
       await goTo(page, 'Hand back');
-      await expect(page.getByText('0 of 33 students see some of their result')).toBeVisible();
+      await expect(page.getByText('Some results are shown to 0 of 33 students.')).toBeVisible();
       await page.getByLabel('Comment to Cleo Ripple').fill('Good work.');
       await page.getByRole('button', { name: 'Show to Cleo Ripple' }).click();
-      await expect(page.getByText('1 of 33 students see some of their result')).toBeVisible();
+      await expect(page.getByText('Some results are shown to 1 of 33 students.')).toBeVisible();
       await phone.bringToFront();
       await phone.reload();
       await expect(phone.getByText(`${sum(accepted('Cleo Ripple')) + CLEO_BY_HAND} of 12`)).toBeVisible();
@@ -214,11 +214,11 @@ test(
       await page.bringToFront();
       await page.getByRole('button', { name: 'Show to all' }).click();
       await page.getByRole('dialog').getByRole('button', { name: 'Show to all' }).click();
-      await expect(page.getByText('33 of 33 students see some of their result')).toBeVisible();
+      await expect(page.getByText('Some results are shown to 33 of 33 students.')).toBeVisible();
       await page.keyboard.press('Control+z');
-      await expect(page.getByText('0 of 33 students see some of their result')).toBeVisible();
+      await expect(page.getByText('Some results are shown to 0 of 33 students.')).toBeVisible();
       await page.keyboard.press('Control+Shift+z');
-      await expect(page.getByText('33 of 33 students see some of their result')).toBeVisible();
+      await expect(page.getByText('Some results are shown to 33 of 33 students.')).toBeVisible();
       await phone.close();
     });
 

@@ -60,7 +60,7 @@ test(
     await dialog.getByRole('group', { name: 'Groups of 9B' }).getByLabel('green').check();
     await expectAccessibleHere(page, 'whom a quiz is set to');
     await dialog.getByRole('button', { name: 'Set the quiz' }).click();
-    await expect(page.getByText('Set to 9A and 9B (green).')).toBeVisible();
+    await expect(page.getByText('Set for 9A and 9B (green).')).toBeVisible();
     await expect(page.getByText('0 of 40 handed in')).toBeVisible();
 
     // A file with students of both, of the other group, and of the made-up school: only those meant are known.
@@ -87,7 +87,7 @@ test(
     await expect(page.getByText('24 of 26 handed in')).toBeVisible();
     await expect(page.getByText('3 of 40 handed in')).toHaveCount(0);
 
-    // Set to nobody, it takes no file and says so; what came in is kept, and comes back with one undo.
+    // Set for nobody, it takes no file and says so; what came in is kept, and comes back with one undo.
     await page.getByLabel('Class', { exact: true }).selectOption('');
     await page.getByRole('link', { name: 'New quiz', exact: true }).click();
     await goTo(page, 'Tray');
@@ -95,7 +95,7 @@ test(
     await dialog.getByLabel('9A, 30 students').uncheck();
     await dialog.getByRole('group', { name: 'Groups of 9B' }).getByLabel('green').uncheck();
     await dialog.getByRole('button', { name: 'Set the quiz' }).click();
-    await expect(page.getByText('Nobody can take this quiz before it is set to a class.')).toBeVisible();
+    await expect(page.getByText('Nobody can take this quiz before it is set for a class.')).toBeVisible();
     await expect(page.getByText('3 other students have work here')).toBeVisible();
     await expect(page.getByLabel('Answer file', { exact: true })).toHaveCount(0);
     await page.keyboard.press('Control+z');

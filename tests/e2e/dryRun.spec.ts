@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { expect, saved, test } from './support';
+import { come } from './come';
 
 /** Everything in the browser's database, letter by letter; pictures by their size. */
 const everything = (page: Page): Promise<string> =>
@@ -46,7 +47,7 @@ test('a dry run takes the draft as a student, marks it and shows what comes back
   // What was changed a moment ago is what is tried.
   await page.getByRole('button', { name: 'Question 2', exact: true }).click();
   const hand = page.getByRole('region', { name: 'Question 2 in hand' });
-  await hand.getByLabel('Points', { exact: true }).fill('7');
+  await (await come(hand, 'Points')).fill('7');
   await saved(page);
   await page.waitForTimeout(1500);
   const before = await everything(page);
@@ -54,10 +55,10 @@ test('a dry run takes the draft as a student, marks it and shows what comes back
 
   const [trial] = await Promise.all([
     page.context().waitForEvent('page'),
-    page.getByRole('link', { name: 'Take it as a student' }).first().click(),
+    page.getByRole('link', { name: 'Try it as a student' }).first().click(),
   ]);
   await trial.setViewportSize({ width: 360, height: 740 });
-  await expect(trial.getByText('nothing is kept')).toBeVisible();
+  await expect(trial.getByText('nothing is saved')).toBeVisible();
   await expect(trial.getByRole('button', { name: 'Begin' })).toBeVisible();
   await fits(trial, 'the dry run');
   await expectAccessibleHere(trial, 'the dry run');

@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { drawing, expect, saved } from './support';
+import { come } from './come';
 
 /** A quiz with a question of every kind, written by keys alone; and how students answer it, by keys and by touch. */
 
@@ -20,7 +21,7 @@ async function question(page: Page, number: number, kind: string, text: string, 
   const field = hand.getByRole('textbox', { name: `Text of ${called}`, exact: true });
   await expect(field).toBeFocused();
   await page.keyboard.type(text);
-  if (points !== undefined) await hand.getByLabel('Points', { exact: true }).fill(String(points));
+  if (points !== undefined) await (await come(hand, 'Points')).fill(String(points));
   return hand;
 }
 
@@ -77,8 +78,8 @@ async function writeFirst(page: Page): Promise<void> {
   await page.keyboard.press('Enter');
   await page.keyboard.type('delta');
   await enter(hand.getByRole('button', { name: 'gorge is right' }));
-  await hand.getByLabel('Credit for levee, per cent').fill('50');
-  await hand.getByRole('textbox', { name: 'Feedback for delta' }).fill('A delta is built, not cut.');
+  await (await come(hand, 'Points for levee, %')).fill('50');
+  await (await come(hand, 'Feedback for delta')).fill('A delta is built, not cut.');
 
   hand = await question(page, 2, 'Pick several', 'Which are built by a river?', 2);
   await hand.getByLabel('Option 1', { exact: true }).fill('delta');
@@ -91,20 +92,20 @@ async function writeFirst(page: Page): Promise<void> {
 
   hand = await question(page, 3, 'True or false', 'Water flows fastest along the inner bank.');
   await enter(hand.getByRole('button', { name: 'False is right' }));
-  await hand.getByRole('textbox', { name: 'Feedback for True' }).fill('Which bank has the longer way?');
+  await (await come(hand, 'Feedback for True')).fill('Which bank has the longer way?');
 
   hand = await question(page, 4, 'Word or phrase', 'What is a cut-off bend called?');
   await hand.getByLabel('Another right answer').fill('oxbow lake');
   await page.keyboard.press('Enter');
   await hand.getByLabel('Another right answer').fill('lake');
   await page.keyboard.press('Enter');
-  await hand.getByLabel('Credit for lake, per cent').fill('50');
+  await (await come(hand, 'Points for lake, %')).fill('50');
 
   hand = await question(page, 5, 'Number', 'How many metres does it fall in a kilometre?');
   await hand.getByLabel('The right number').fill('20');
   await hand.getByLabel('Another expected wrong answer').fill('40');
   await page.keyboard.press('Enter');
-  await hand.getByLabel('Credit for 40, per cent').fill('50');
+  await (await come(hand, 'Points for 40, %')).fill('50');
   await writeGaps(page, 6);
 }
 

@@ -74,7 +74,7 @@ const PLACES: readonly Place[] = [
         .first()
         .click();
       await page.keyboard.press('a');
-      await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+      await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
     },
     press: (page) => bar(page).getByRole('button', { name: 'Apply to all' }).click(),
     said: FULL,
@@ -98,7 +98,7 @@ const PLACES: readonly Place[] = [
     press: (page) => page.keyboard.press('a'),
     said: FULL,
     again: tryAgain,
-    done: (page) => expect(bar(page).getByText(/5 students up/)).toBeVisible(),
+    done: (page) => expect(bar(page).getByText(/5 scores go up/)).toBeVisible(),
   },
   {
     name: 'an answer file of 4 papers',
@@ -199,7 +199,7 @@ const PLACES: readonly Place[] = [
     name: 'the demo school reset',
     ready: async (page) => {
       await page.goto('/');
-      await page.getByRole('button', { name: 'reset it' }).click();
+      await page.getByRole('button', { name: 'Reset demo' }).click();
     },
     press: (page) =>
       page
@@ -276,7 +276,7 @@ test('no write can be kept: a backup restored', async ({ page }) => {
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Back up everything now' }).click(),
   ]);
-  await page.getByRole('button', { name: 'start empty' }).click();
+  await page.getByRole('button', { name: 'Remove demo' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('24 of 26 handed in')).toHaveCount(0);
   await page.getByLabel('Quiz file, backup or rescue file').setInputFiles(await file.path());
@@ -315,7 +315,7 @@ test('an effect that cannot be worked out is said, and worked out when tried aga
     .first()
     .click();
   await page.keyboard.press('a');
-  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+  await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
   await writes(page, 'read nothing');
   await page.keyboard.press('Control+z');
   await expect(bar(page).getByText(/could not be worked out/)).toBeVisible();
@@ -324,13 +324,13 @@ test('an effect that cannot be worked out is said, and worked out when tried aga
   await bar(page).getByRole('button', { name: 'Try again' }).click();
   await expect(bar(page)).toHaveCount(0);
   await page.keyboard.press('Control+Shift+z');
-  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+  await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
 });
 
 test('how answers came out is said beside a question once it can be read again', async ({ page }) => {
   await openDemo(page, 'plan');
   // The worker is there once the line of stations says what waits: only then does it hear that nothing can be read.
-  await expect(page.getByRole('navigation', { name: 'Stations' }).getByText('3 waiting')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Desks' }).getByText('3 to mark')).toBeVisible();
   await writes(page, 'read nothing');
   await goTo(page, 'Write');
   const beside = margin(page);

@@ -1,5 +1,6 @@
 import { expectAccessibleHere } from './accessible';
-import { expect, goTo, newQuiz, openIt, pageOf, putIntoEffect, saved, test } from './support';
+import { expect, finer, goTo, newQuiz, openIt, pageOf, putIntoEffect, saved, test } from './support';
+import { come } from './come';
 
 test(
   'feedback that is complete: formatted, if missed, on the whole score, and comments that are used again',
@@ -16,10 +17,11 @@ test(
     }
     await hand.getByRole('button', { name: 'delta is right' }).click();
     await hand.getByRole('button', { name: 'levee is right' }).click();
-    await hand.getByLabel('Points', { exact: true }).fill('2');
-    await hand.getByLabel('Feedback for levee if it is missed').fill('Floods leave levees behind.');
+    await (await come(hand, 'Points')).fill('2');
+    await (await come(hand, 'Feedback for levee if it is missed')).fill('Floods leave levees behind.');
     // A wrong option has nothing to be missed.
     await expect(hand.getByLabel('Feedback for gorge if it is missed')).toHaveCount(0);
+    await come(hand, 'Feedback for gorge');
     await hand.getByRole('button', { name: 'Format what is said of gorge' }).click();
     const said = hand.getByRole('textbox', { name: 'Feedback for gorge' });
     await said.click();
@@ -27,13 +29,13 @@ test(
     await page.keyboard.type('Worn away');
     await page.keyboard.press('Control+b');
     await page.keyboard.type(', not built.');
-    await hand.getByLabel('Explanation', { exact: true }).fill('Speed is \\(v = \\frac{s}{t}\\).');
-    await page.getByRole('button', { name: 'Add feedback on the whole score' }).click();
-    await page.getByLabel('Feedback for band 1').fill('You know the river.');
-    await page.getByRole('button', { name: 'Another band' }).click();
-    await page.getByLabel('Where band 2 begins, per cent').fill('0');
-    await page.getByLabel('Feedback for band 2').fill('Walk along it once more.');
-    await page.getByLabel('Whether the first page tells what is expected').selectOption('true');
+    await (await come(hand, 'Explanation')).fill('Speed is \\(v = \\frac{s}{t}\\).');
+    await page.getByRole('button', { name: 'Feedback on the whole score' }).click();
+    await (await come(page, 'Feedback for score level 1')).fill('You know the river.');
+    await page.getByRole('button', { name: 'Another score level' }).click();
+    await page.getByLabel('Where score level 2 begins, %').fill('0');
+    await (await come(page, 'Feedback for score level 2')).fill('Walk along it once more.');
+    await page.getByLabel('Whether the first page shows what is expected').selectOption('true');
     await saved(page);
     await expectAccessibleHere(page, 'feedback in Write');
     await page.reload();
@@ -42,7 +44,8 @@ test(
     );
 
     await openIt(page);
-    await goTo(page, 'Reveal plan');
+    await goTo(page, 'Plan');
+    await finer(page);
     await page
       .getByLabel('The right answers and explanations appear', { exact: true })
       .selectOption('handedIn');

@@ -3,6 +3,7 @@ import type { Download, Page } from '@playwright/test';
 import { zipSync } from 'fflate';
 import papa from 'papaparse';
 import { checkRow, downloaded, expect, goTo, openDemo, test } from './support';
+import { come } from './come';
 
 async function shelf(page: Page): Promise<void> {
   await page.goto('/');
@@ -58,9 +59,9 @@ test(
     const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
     const other = await elsewhere.newPage();
     await shelf(other);
-    await other.getByRole('button', { name: 'start empty' }).click();
+    await other.getByRole('button', { name: 'Remove demo' }).click();
     await other.getByRole('button', { name: 'Remove it' }).click();
-    await expect(other.getByText('The shelf is empty.')).toBeVisible();
+    await expect(other.getByText('The Shelf is empty.')).toBeVisible();
     await openFile(other, backup.name, backup.buffer);
     const dialog = other.getByRole('dialog', { name: /^Backup of/ });
     await expect(dialog.getByText('not on this Shelf')).toHaveCount(7);
@@ -111,7 +112,7 @@ test(
     const elsewhere = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/Berlin' });
     const colleague = await elsewhere.newPage();
     await shelf(colleague);
-    await colleague.getByRole('button', { name: 'start empty' }).click();
+    await colleague.getByRole('button', { name: 'Remove demo' }).click();
     await colleague.getByRole('button', { name: 'Remove it' }).click();
     await openFile(colleague, first.name, first.buffer);
     await expect(colleague.getByText('8 questions, without students. From M. Weir.')).toBeVisible();
@@ -119,7 +120,7 @@ test(
     await colleague.getByRole('button', { name: 'Add it to the Shelf' }).click();
     await expect(colleague.getByText('8 questions · 12 points')).toBeVisible();
     await colleague.getByRole('button', { name: 'Question 4', exact: true }).click();
-    await colleague.getByLabel('Another form of floodplain').fill('flood plain');
+    await (await come(colleague, 'Another form of floodplain')).fill('flood plain');
     await colleague.keyboard.press('Enter');
     await expect(colleague.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
     await shelf(colleague);
@@ -136,7 +137,7 @@ test(
     await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
     await page.getByRole('button', { name: 'Import it' }).click();
     await expect(
-      page.getByText('5 students up, 0 unchanged').or(page.getByText(/5 students up, \d+ unchanged/)),
+      page.getByText('5 scores go up, 0 stay').or(page.getByText(/5 scores go up, \d+ stay/)),
     ).toBeVisible();
     await page.getByRole('button', { name: /^Undo/ }).first().click();
     await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
@@ -194,7 +195,7 @@ test(
   { tag: '@long' },
   async ({ page }) => {
     await openDemo(page, 'hand-back');
-    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Hand back' }).click();
+    await page.getByRole('navigation', { name: 'Desks' }).getByRole('link', { name: 'Hand back' }).click();
     const file = await downloaded(page, () => page.getByRole('button', { name: 'Answers as CSV' }).click());
     expect(file.name).toBe('How-rivers-shape-the-land-answers.csv');
     const rows = papa.parse(file.text.replace(/^\uFEFF/, '').trim(), { delimiter: ',' }).data;
@@ -245,7 +246,7 @@ test('a file says whom it adds to a class, and one press takes them off again', 
   await dialog.getByRole('button', { name: 'Import it' }).click();
   await expect(page.getByText('1 student added to 8C')).toBeVisible();
   await page.getByRole('button', { name: 'Take them off' }).click();
-  await expect(page.getByText('Taken back')).toBeVisible();
+  await expect(page.getByText('Undone')).toBeVisible();
   await page.goto('/class/');
   await expect(page.getByText('26 students.')).toBeVisible();
   await there.close();

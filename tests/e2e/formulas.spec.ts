@@ -1,6 +1,7 @@
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { anotherKind, expect, goTo, outAndIn, pageOf, saved, test } from './support';
+import { come } from './come';
 
 const maths = (name: string | RegExp) => ({ role: 'math' as const, name });
 
@@ -62,11 +63,11 @@ test(
     await change.getByRole('button', { name: 'Save' }).click();
     await expect(first.getByLabel('Option 2', { exact: true })).toHaveValue('about \\(\\frac{5}{3}\\)');
     await first.getByRole('button', { name: '0.6 m divided by s is right' }).click();
-    await first.getByLabel('Feedback for wrong answers').fill('Turn it round: \\(\\frac{s}{t}\\).');
-    await first.getByLabel('Explanation').fill('\\(\\frac{12}{20} = 0.6\\) and \\(\\nosuch\\)');
+    await (await come(first, 'Feedback for wrong answers')).fill('Turn it round: \\(\\frac{s}{t}\\).');
+    await (await come(first, 'Explanation')).fill('\\(\\frac{12}{20} = 0.6\\) and \\(\\nosuch\\)');
     await saved(page);
     await expect(page.getByText('the formula \\nosuch cannot be shown: correct it').first()).toBeVisible();
-    await first.getByLabel('Explanation').fill('\\(\\frac{12}{20} = 0.6\\)');
+    await (await come(first, 'Explanation')).fill('\\(\\frac{12}{20} = 0.6\\)');
 
     // In a text with gaps, too; undone in one step, and there again.
     await anotherKind(page, 'Gaps');
@@ -94,7 +95,7 @@ test(
     await expect(folded.getByRole('math', maths('five thirds'))).toBeVisible();
 
     // The student's page: set, spoken, with no typesetter; nothing that only the key says.
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
@@ -167,7 +168,7 @@ test('what is typed is stored at once, also while the typesetter is still on its
   // Nobody writes in the instructions again: a student reads their formula all the same.
   await saved(page);
   await page.goto(
-    (await page.getByRole('link', { name: 'Take it as a student' }).first().getAttribute('href')) ?? '',
+    (await page.getByRole('link', { name: 'Try it as a student' }).first().getAttribute('href')) ?? '',
   );
   await expect(page.getByRole('math', maths('y cubed'))).toBeVisible();
 });

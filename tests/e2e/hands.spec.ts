@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { LONG } from '../runs';
 import { DEMO, expect, goTo, newQuiz, openDemo, saved, test } from './support';
+import { come } from './come';
 
 /** A processor so many times slower, as those of old school computers are. */
 async function slow(page: Page, rate = 4): Promise<void> {
@@ -28,18 +29,18 @@ test('what is typed right after a press is in what the press added', async ({ pa
   await page.getByRole('button', { name: 'Add a section' }).click();
   await page.keyboard.type('The map');
   await expect(page.getByLabel('Heading of the section')).toHaveValue('The map');
-  await page.getByRole('button', { name: 'Add a hint' }).click();
+  await page.getByRole('button', { name: /^Hint of / }).click();
   await page.keyboard.type('Look north.');
   await expect(page.getByLabel('Hint 1', { exact: true })).toHaveValue('Look north.');
-  await page.getByRole('button', { name: 'Add feedback on the whole score' }).click();
+  await page.getByRole('button', { name: 'Feedback on the whole score' }).click();
   await page.keyboard.type('Well read.');
-  await expect(page.getByLabel('Feedback for band 1')).toHaveValue('Well read.');
+  await expect(page.getByLabel('Feedback for score level 1')).toHaveValue('Well read.');
   await saved(page);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Text of question 1' })).toHaveText(
     'What is your river? Name it.',
   );
-  await expect(page.getByLabel('Feedback for band 1')).toHaveValue('Well read.');
+  await expect(page.getByLabel('Feedback for score level 1')).toHaveValue('Well read.');
 });
 
 test('whoever has gone on writing elsewhere is not fetched back', async ({ page }) => {
@@ -49,7 +50,7 @@ test('whoever has gone on writing elsewhere is not fetched back', async ({ page 
   await slow(page);
   await page.getByRole('button', { name: 'Number', exact: true }).click();
   await page.keyboard.type('How long');
-  await page.getByLabel('Topic', { exact: true }).click();
+  await (await come(page, 'Topic')).click();
   await page.keyboard.type('Maps');
   await expect(page.getByRole('textbox', { name: 'Text of question 1' })).toHaveText('How long');
   await expect(page.getByLabel('Topic', { exact: true })).toBeFocused();

@@ -1,6 +1,7 @@
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { downloaded, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
+import { come } from './come';
 
 test(
   'a hint is asked for by a press that names its price, and is found on the slip, on Check, in the trace and in the file',
@@ -12,8 +13,8 @@ test(
     await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('What is built up at a mouth?');
     await hand.getByLabel('Another right answer').fill('delta');
     await page.keyboard.press('Enter');
-    await hand.getByLabel('Points', { exact: true }).fill('2');
-    await hand.getByRole('button', { name: 'Add a hint' }).click();
+    await (await come(hand, 'Points')).fill('2');
+    await hand.getByRole('button', { name: /^Hint of / }).click();
     await hand.getByRole('textbox', { name: 'Hint 1', exact: true }).fill('It is a Greek letter, too.');
     await expect(hand.getByText('= 0.5 points')).toBeVisible();
     await hand.getByRole('button', { name: 'Another hint' }).click();
@@ -34,7 +35,7 @@ test(
     await dialog.getByLabel('Address').fill('rivers.example/alder');
     await expect(dialog.getByText('Saved as https://rivers.example/alder')).toBeVisible();
     await dialog.getByRole('button', { name: 'Insert link' }).click();
-    await hand.getByLabel('Price of hint 2, per cent').fill('50');
+    await (await come(hand, 'Price of hint 2, %')).fill('50');
     await saved(page);
     await expectAccessibleHere(page, 'hints in Write');
 

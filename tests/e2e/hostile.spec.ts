@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { downloaded, expect, goTo, openDemo, saved, test } from './support';
+import { come } from './come';
 
 /** Texts that would do harm where they were taken for anything but text. */
 const MARKUP = '<img src=x onerror="window.harmed=1"><script>window.harmed=1</script>';
@@ -37,8 +38,8 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
   await page.getByRole('button', { name: 'Question 2', exact: true }).click();
   await page.getByLabel('Another expected wrong answer').fill(MARKUP);
   await page.keyboard.press('Enter');
-  await page.getByLabel(`Feedback for ${MARKUP}`).fill(`Not ${MARKUP}`);
-  await page.getByLabel('Explanation').fill(MARKUP);
+  await (await come(page, `Feedback for ${MARKUP}`)).fill(`Not ${MARKUP}`);
+  await (await come(page, 'Explanation')).fill(MARKUP);
   await saved(page);
   await page
     .getByRole('region', { name: 'Changes not applied' })
@@ -87,7 +88,7 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
 
   const slip = await context.newPage();
   const address = await page
-    .getByRole('link', { name: `Slip of ${SHOWN[0]}`, exact: true })
+    .getByRole('link', { name: `Results of ${SHOWN[0]}`, exact: true })
     .getAttribute('href');
   await slip.goto(address ?? '');
   await expect(slip.getByText(`${SHOWN[0]}’s results`)).toBeVisible();
@@ -95,7 +96,7 @@ test('names, answers, feedback and comments with markup, formulas and odd charac
   await expect(slip.getByText(`=1+1 ${MARKUP}`)).toBeVisible();
   await unharmed(slip, 'slip');
   await slip.goto('/print/?quiz=demo-rivers&right=with');
-  await expect(slip.getByRole('region', { name: 'Slip of Lock kcol Gate' })).toContainText(SHOWN_ANSWER);
-  await expect(slip.getByRole('region', { name: `Slip of ${SHOWN[0]}` })).toContainText(MARKUP);
+  await expect(slip.getByRole('region', { name: 'Results of Lock kcol Gate' })).toContainText(SHOWN_ANSWER);
+  await expect(slip.getByRole('region', { name: `Results of ${SHOWN[0]}` })).toContainText(MARKUP);
   await unharmed(slip, 'print');
 });

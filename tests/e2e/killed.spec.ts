@@ -1,3 +1,4 @@
+import { come } from './come';
 import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { LONG, times } from '../runs';
 import { expect, newQuiz, openDemo, saved, test as base } from './support';
@@ -56,7 +57,7 @@ const PLACES: readonly Place[] = [
     field: async (page) => {
       await openDemo(page, 'write');
       await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-      return page.getByLabel('Explanation');
+      return come(page, 'Explanation');
     },
     kept: saved,
   },

@@ -15,6 +15,7 @@ import {
   saved,
   test,
 } from './support';
+import { come, tool } from './come';
 
 const PHONE = { width: 360, height: 740 };
 
@@ -30,7 +31,9 @@ const NAMES = Object.keys(WORTH) as Name[];
 
 async function allScores(page: Page): Promise<void> {
   for (const name of NAMES) {
-    await expect.poll(async () => (await checkRow(page, name)).at(-1)).toBe(`+3 to come${TOTALS[name]}`);
+    await expect
+      .poll(async () => (await checkRow(page, name)).at(-1))
+      .toBe(`+3 not marked yet${TOTALS[name]}`);
     const cells = (await checkRow(page, name)).slice(0, -1);
     expect(cells.length, 'no column for a note').toBe(12);
     WORTH[name].forEach((points, at) =>
@@ -101,7 +104,7 @@ test(
     await expect(page.getByText('Full marks cannot be reached')).toHaveCount(0);
     await expectAccessible(page, 'a quiz of every kind');
 
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
@@ -125,7 +128,7 @@ test(
     await page.getByRole('button', { name: /^Open/ }).click();
     await page.getByRole('button', { name: 'Close now' }).click();
     await goTo(page, 'Tray');
-    const slip = await pageOf(page, 'Cato Weir', 'Slip');
+    const slip = await pageOf(page, 'Cato Weir', 'Results');
     await slip.setViewportSize(PHONE);
     await expect(slip.getByText('A delta is built, not cut.')).toBeVisible();
     await expect(slip.getByText('Which bank has the longer way?')).toBeVisible();
@@ -163,9 +166,9 @@ test(
     await page.goto('/');
     await page.getByRole('button', { name: 'New quiz' }).click();
     await page.getByLabel('Title of the quiz').fill('Flüsse');
-    await page.getByLabel('Language of the answers').selectOption('de');
-    await page.getByLabel('Order of options', { exact: true }).selectOption('true');
-    await page.getByLabel('Must questions be answered').selectOption('every');
+    await (await come(page, 'Language of the answers')).selectOption('de');
+    await (await come(page, 'Order of options')).selectOption('true');
+    await (await come(page, 'Must questions be answered')).selectOption('every');
     await page.getByRole('button', { name: 'Pick one', exact: true }).click();
     const first = page.getByRole('region', { name: 'Question 1 in hand' });
     await first.getByRole('textbox', { name: 'Text of question 1' }).fill('Was baut ein Fluss auf?');
@@ -175,9 +178,9 @@ test(
       await page.keyboard.type(name);
     }
     await first.getByRole('button', { name: 'Delta is right' }).click();
-    await first.getByRole('button', { name: 'nichts davon keeps its place' }).click();
-    await first.getByLabel('Short name, for you alone').fill('built up');
-    await first.getByLabel('Another topic').fill('landforms');
+    await tool(first, 'Keep in place', 'nichts davon');
+    await (await come(first, 'Short name, for you alone')).fill('built up');
+    await (await come(first, 'Another topic')).fill('landforms');
     await page.keyboard.press('Enter');
     await anotherKind(page, 'Word or phrase');
     await page
@@ -187,7 +190,7 @@ test(
     await page.keyboard.press('Enter');
     await saved(page);
 
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
@@ -240,7 +243,7 @@ test(
     );
     await page.keyboard.press('Alt+Shift+Delete');
     await expect(page.getByText('Question 3 deleted')).toBeVisible();
-    await page.getByRole('button', { name: 'Copy questions …' }).click();
+    await page.getByRole('button', { name: 'Copy questions…' }).click();
     const dialog = page.getByRole('dialog', { name: 'Copy questions' });
     await expectAccessible(page, 'copying questions');
     await dialog.getByRole('checkbox', { name: /built up/ }).check();
@@ -277,7 +280,7 @@ test(
     await page.getByRole('button', { name: 'More for The journey of a river' }).click();
     await page.getByRole('button', { name: 'Duplicate' }).filter({ visible: true }).click();
     await page.getByRole('link', { name: /The journey of a river \(copy\)/ }).click();
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
@@ -330,7 +333,7 @@ test('by mouse: an area is drawn, moved and pulled; a spot and items are dragged
   await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 35% / 85%');
   await drag(at(0.35, 0.85), at(0.45, 0.95));
   await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 45% / 95%');
-  await hand.getByLabel('Right edge of area 4, per cent').fill('40');
+  await hand.getByLabel('Right edge of area 4, %').fill('40');
   await expect(area).toHaveAccessibleName('area 4: from 15% / 65% to 40% / 95%');
   await area.press('Delete');
   await expect(area).toHaveCount(0);
@@ -419,11 +422,11 @@ test(
 
     // Stretches that earn what a table says: 2 together a quarter, 3 a half, all 4 everything.
     const order = await take(5);
-    await order.getByLabel('Part credit').selectOption('longestRun');
+    await (await come(order, 'Partial credit')).selectOption('longestRun');
     await order.getByLabel('What a stretch earns').selectOption('false');
     for (const [at, credit] of ['25', '50', '100'].entries()) {
       await expect(order.getByLabel(`Length of stretch ${at + 1}`)).toHaveValue(String(at + 2));
-      await order.getByLabel(`Credit for stretch ${at + 1}`).fill(credit);
+      await order.getByLabel(`Points for stretch ${at + 1}`).fill(credit);
     }
     await margin.getByRole('button', { name: 'Leave them in this order' }).click();
     const key = ['waterfall', 'confluence', 'oxbow lake', 'delta'];
@@ -475,7 +478,7 @@ test(
     await page.keyboard.press('Enter');
     await expect(table.getByLabel(`Option 4 of ${second}`, { exact: true })).toHaveValue('about');
     await table.getByRole('button', { name: 'Credits of their own' }).click();
-    await table.getByLabel(`Credit for about for ${second}`).fill('50');
+    await table.getByLabel(`Points for about for ${second}`).fill('50');
     const row = (name: string) => margin.getByRole('group', { name });
     await row('It carries mud at its end.').getByRole('radio', { name: 'yes' }).check();
     await row(second).getByRole('radio', { name: 'about' }).check();

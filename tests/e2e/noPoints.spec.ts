@@ -1,5 +1,6 @@
 import { expectAccessibleHere } from './accessible';
 import { anotherKind, expect, goTo, openIt, pageOf, saved, test } from './support';
+import { come } from './come';
 
 test('a question that carries no points asks for no key, and is nobody’s to mark', async ({ page }) => {
   test.setTimeout(90_000);
@@ -17,17 +18,17 @@ test('a question that carries no points asks for no key, and is nobody’s to ma
   await page.keyboard.type('silt\n');
   await anotherKind(page, 'Written answer');
   await page.keyboard.type('What did you like?');
-  await hand(2).getByLabel('How it counts').selectOption('carries no points');
+  await (await come(hand(2), 'How it counts')).selectOption('carries no points');
   await expect(hand(2).getByLabel('Points', { exact: true })).toHaveCount(0);
   await anotherKind(page, 'Pick one');
   await page.keyboard.type('How was it?');
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('1 without key');
-  await hand(3).getByLabel('How it counts').selectOption('carries no points');
+  await expect(page.getByRole('navigation', { name: 'Desks' })).toContainText('1 without key');
+  await (await come(hand(3), 'How it counts')).selectOption('carries no points');
   await hand(3).getByLabel('Option 1', { exact: true }).press('End');
   await page.keyboard.type('long\nshort');
   await saved(page);
-  await expect(page.getByRole('navigation', { name: 'Stations' })).not.toContainText('without key');
-  for (const rule of ['Points', 'What a wrong answer costs', 'Credits below 0'])
+  await expect(page.getByRole('navigation', { name: 'Desks' })).not.toContainText('without key');
+  for (const rule of ['Points', 'What a wrong answer costs', 'Below 0'])
     await expect(hand(3).getByLabel(rule, { exact: true })).toHaveCount(0);
   await expect(page.getByRole('complementary', { name: 'Margin' })).not.toContainText('no key');
   await expectAccessibleHere(page, 'a question without points');
@@ -51,11 +52,11 @@ test('a question that carries no points asks for no key, and is nobody’s to ma
   await sheet.getByRole('button', { name: 'Hand in' }).click();
   await expect(sheet.getByText('1 of 1', { exact: true }).first()).toBeVisible();
   await expect(sheet.getByText('Carries no points')).toHaveCount(2);
-  await expect(sheet.getByText('to come')).toHaveCount(0);
+  await expect(sheet.getByText('not marked yet')).toHaveCount(0);
 
   await goTo(page, 'Check');
   await expect(page.getByRole('gridcell', { name: /^Question 2: carries no points/ }).or(page.getByRole('button', { name: /^Question 2: carries no points/ }))).toBeVisible(); // prettier-ignore
   await expect(page.getByText('waiting for you')).toHaveCount(0);
   await page.getByRole('button', { name: 'By hand', exact: true }).click();
-  await expect(page.getByText('No answer waits for you')).toBeVisible();
+  await expect(page.getByText('Nothing to mark by hand now')).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { takeRow } from './come';
 import { DEMO, expect, newQuiz, openDemo, saved, test } from './support';
 
 /** Parts that do not come: what needs them says so, and comes once they do. */
@@ -28,7 +29,7 @@ test('a word list that is still being made comes without a press', async ({ page
   );
   await openDemo(page, 'check');
   await expect(page.getByText(/is still being made/).first()).toBeVisible();
-  await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+  await expect(page.getByText('24 papers marked, 3 answers to mark')).toBeVisible();
 });
 
 for (const [what, how] of [
@@ -49,7 +50,7 @@ for (const [what, how] of [
     await expect(sit.getByRole('button', { name: 'Begin' })).toBeVisible();
     await page.bringToFront();
     await page.getByRole('button', { name: 'Try again' }).first().click();
-    await expect(page.getByText('24 papers marked, 3 answers waiting for you')).toBeVisible();
+    await expect(page.getByText('24 papers marked, 3 answers to mark')).toBeVisible();
   });
 
 test('a pattern is tried by a part that comes when it is asked for; where it does not come, the paper waits for it', async ({
@@ -63,12 +64,13 @@ test('a pattern is tried by a part that comes when it is asked for; where it doe
   await hand.getByLabel('Another right answer').click();
   await page.keyboard.type('flood ?plains?');
   await page.keyboard.press('Enter');
+  await takeRow(hand, 'flood ?plains?');
   await hand.locator('select').filter({ hasText: 'as a pattern' }).first().selectOption('pattern');
   await saved(page);
   await context.route(/patternEngine[^/]*\.js$/, (route) => route.abort());
   const [sit] = await Promise.all([
     context.waitForEvent('page'),
-    page.getByRole('link', { name: 'Take it as a student' }).first().click(),
+    page.getByRole('link', { name: 'Try it as a student' }).first().click(),
   ]);
   await sit.getByRole('button', { name: 'Begin' }).click();
   await sit.getByRole('textbox').click();

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { checkRow, downloaded, expect, goTo, pageOf, saved, test } from './support';
+import { come, unfold } from './come';
 
 const total = async (page: Page, name: string) => (await checkRow(page, name)).at(-1);
 const bar = (page: Page) => page.getByRole('region', { name: 'Changes not applied' });
@@ -18,23 +19,23 @@ const ANSWERS = [
 
 async function writeQuestion(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByLabel('Decimal sign of the answers').selectOption('comma');
+  await (await come(page, 'Decimal sign of the answers')).selectOption('comma');
   await page.getByRole('button', { name: 'Number', exact: true }).click();
   const hand = page.getByRole('region', { name: 'Question 1 in hand' });
   await hand.getByLabel('Text of question 1').fill('How long is the meander?');
   // The unit that is typed with the number becomes the question’s own.
   await hand.getByLabel('The right number').fill('1,5 km');
-  await expect(hand.getByLabel('Unit', { exact: true })).toHaveValue('optional');
-  await hand.getByLabel('Unit', { exact: true }).selectOption('required');
-  await hand.getByLabel('Share without a unit, per cent').fill('50');
+  await expect(await come(hand, 'Unit')).toHaveValue('optional');
+  await (await come(hand, 'Unit')).selectOption('required');
+  await hand.getByLabel('Share without a unit, %').fill('50');
   await hand.getByRole('button', { name: 'Another tolerance' }).click();
   await hand.getByLabel('Kind of tolerance 2').selectOption('amount');
   await hand.getByLabel('Amount of tolerance 2').fill('0,1');
-  await hand.getByLabel('Credit for tolerance 2, per cent').fill('50');
+  await (await come(hand, 'Points for tolerance 2, %')).fill('50');
   await hand.getByLabel('Another expected wrong answer').fill('15');
   await page.keyboard.press('Enter');
-  await hand.getByLabel('Feedback for 15').fill('Look at the scale once more.');
-  await hand.getByLabel('Points', { exact: true }).fill('4');
+  await (await come(hand, 'Feedback for 15')).fill('Look at the scale once more.');
+  await (await come(hand, 'Points')).fill('4');
   await saved(page);
 }
 
@@ -61,7 +62,7 @@ test(
     await expect(page.getByLabel('The right number')).toHaveValue('1,5');
     await expect(page.getByLabel('Amount of tolerance 2')).toHaveValue('0,1');
 
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
@@ -86,10 +87,11 @@ test(
 
     // Another unit is written into the key; its effect is seen before it holds.
     await goTo(page, 'Write');
+    await unfold(page, 'Rules of this question');
     await page.getByLabel('Another unit').fill('m');
     await page.keyboard.press('Enter');
     await page.getByLabel('Size of the unit m').fill('0,001');
-    await expect(bar(page).getByText('1 student up, 6 unchanged')).toBeVisible();
+    await expect(bar(page).getByText('1 score goes up, 6 stay')).toBeVisible();
     await goTo(page, 'Check');
     await bar(page).getByRole('button', { name: 'Apply to all' }).click();
     for (const [name, , , after] of ANSWERS) await expect.poll(() => total(page, name)).toBe(String(after));
@@ -97,7 +99,7 @@ test(
     // A value that was typed in a comma quiz means in the key what it meant in the answer.
     await page.getByRole('button', { name: /“1,55 km”$/ }).click();
     await page.keyboard.press('a');
-    await expect(bar(page).getByText('1 student up, 6 unchanged')).toBeVisible();
+    await expect(bar(page).getByText('1 score goes up, 6 stay')).toBeVisible();
     await bar(page).getByRole('button', { name: 'Apply to all' }).click();
     await expect.poll(() => total(page, 'Cato Weir')).toBe('4');
     await goTo(page, 'Write');
@@ -110,7 +112,7 @@ test(
       page.context().waitForEvent('page'),
       page
         .getByRole('row', { name: /Emil Brook/ })
-        .getByRole('link', { name: /Slip/ })
+        .getByRole('link', { name: /^Results of/ })
         .click(),
     ]);
     await expect(slip.getByText('15 km', { exact: true })).toBeVisible();

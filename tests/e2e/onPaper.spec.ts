@@ -22,7 +22,7 @@ test('desks on paper: the table whole, the rest as text, nothing to press', asyn
     element.clientHeight,
   ]);
   expect(height[0]).toBeGreaterThanOrEqual(height[1] ?? 0);
-  for (const press of ['Scores as CSV', 'Type in a paper …', 'Actions'])
+  for (const press of ['Scores as CSV', 'Type in a paper…', 'Actions'])
     await expect(page.getByRole('button', { name: press })).toHaveCount(0);
   await expect(page.getByRole('complementary', { name: 'Margin' })).toHaveCount(0);
 
@@ -35,15 +35,15 @@ test('desks on paper: the table whole, the rest as text, nothing to press', asyn
   // The question in hand is read there like the others.
   await expect(page.getByRole('region', { name: 'Question 1 in hand' })).toHaveCount(0);
   await page.goto(`${DEMO}#plan`);
-  await expect(
-    page.getByRole('combobox', { name: 'The right answers and explanations appear', exact: true }),
-  ).toBeVisible();
-  await expect(page.getByRole('button', { name: /^(Hold it|let it be|All by hand)/ })).toHaveCount(0);
+  await expect(page.getByText('Score and feedback on hand-in, right answers after closing')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^(Finer|Draw it|Open to students|Be strict)/ })).toHaveCount(
+    0,
+  );
 });
 
 test('a student’s page on paper does not tell its ticket', async ({ page }) => {
   await openDemo(page, 'tray');
-  const slip = await pageOf(page, 'Ada Marsh', 'Slip');
+  const slip = await pageOf(page, 'Ada Marsh', 'Results');
   await expect(slip.getByText('It has been received.')).toBeVisible();
   expect(slip.url()).toContain('ticket=');
   await onPaper(slip);

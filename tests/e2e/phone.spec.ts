@@ -20,7 +20,7 @@ function finger() {
 
 const STATIONS = ['write', 'plan', 'tray', 'check', 'handback'] as const;
 const quiz = (id: string, station: string) => `/quiz/?id=${id}#${station}`;
-const ready = (page: Page) => expect(page.getByRole('button', { name: /All stations/ })).toBeVisible();
+const ready = (page: Page) => expect(page.getByRole('button', { name: /All desks/ })).toBeVisible();
 
 // axe looks at both looks by turns; with much time, at each page in both.
 for (const theme of LONG ? ['chalk', 'slate'] : ['chalk'])
@@ -43,20 +43,20 @@ for (const theme of LONG ? ['chalk', 'slate'] : ['chalk'])
         await expectAccessible(page, `${id} ${station}`);
       }
     await page.goto(quiz('demo-rivers', 'plan'));
-    await expect(page.getByText('Attempts, time and being late')).toBeVisible();
-    await page.getByRole('button', { name: /All stations/ }).tap();
+    await expect(page.getByRole('heading', { name: 'Late and missing work' })).toBeVisible();
+    await page.getByRole('button', { name: /All desks/ }).tap();
     await fits(page, 'the line of stations');
     await expectAccessible(page, 'the line of stations');
-    const check = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Check/ });
-    await page.getByRole('heading', { name: 'Ready-made plans' }).tap();
+    const check = page.getByRole('navigation', { name: 'Desks' }).getByRole('link', { name: /^Check/ });
+    await page.getByRole('heading', { name: 'What students see, and when' }).tap();
     await expect(check).toBeHidden();
-    await page.getByRole('button', { name: /All stations/ }).tap();
+    await page.getByRole('button', { name: /All desks/ }).tap();
     await check.tap();
     await page
       .getByRole('button', { name: /^Question 4: wrong/ })
       .first()
       .tap();
-    await expect(page.getByText('How this came about')).toBeVisible();
+    await expect(page.getByText('How it was marked')).toBeVisible();
     await fits(page, 'an answer');
     await expectAccessible(page, 'an answer');
     await page.getByRole('button', { name: /^Closes/ }).tap();
@@ -81,14 +81,14 @@ test('who has not handed in: from the Shelf in two taps', async ({ page }) => {
   await tap(page.getByRole('button', { name: 'Not handed in (2)' }));
   expect(taps()).toBeLessThanOrEqual(3);
   const listed = page.getByRole('main').getByRole('listitem');
-  await expect(listed).toHaveText([/Yann Isle.*not opened/, /Zoe Mere.*not opened/]);
+  await expect(listed).toHaveText([/Yann Isle.*not started/, /Zoe Mere.*not started/]);
 });
 
 test('why this score: from any station in three taps, beside the answer', async ({ page }) => {
   const { tap, taps } = finger();
   await page.goto(quiz('demo-rivers', 'tray'));
-  await tap(page.getByRole('button', { name: /All stations/ }));
-  await tap(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Check/ }));
+  await tap(page.getByRole('button', { name: /All desks/ }));
+  await tap(page.getByRole('navigation', { name: 'Desks' }).getByRole('link', { name: /^Check/ }));
   const disc = page.getByRole('button', { name: /^Question 2: .*1\.8 points, “oxbow laek”/ });
   await tap(disc);
   expect(taps()).toBeLessThanOrEqual(3);
@@ -118,10 +118,12 @@ test('accept this answer for all: in three taps, its effect seen before', async 
   );
   await tap(page.getByRole('button', { name: 'Accept as right, for everyone' }));
   const bar = page.getByRole('region', { name: 'Changes not applied' });
-  await expect(bar.getByText('5 students up')).toBeVisible();
+  await expect(bar.getByText('5 scores go up')).toBeVisible();
   await expect(page.getByText(/would earn 2 of 2/)).toBeInViewport();
   await bar.getByRole('button', { name: 'See who' }).tap();
-  const moves = page.getByRole('complementary', { name: 'Margin' }).getByRole('list', { name: 'Who moves' });
+  const moves = page
+    .getByRole('complementary', { name: 'Margin' })
+    .getByRole('list', { name: 'Whose score changes' });
   await expect(moves.getByText('Bela Fenn')).toBeInViewport();
   await expect(moves.getByRole('listitem').first()).toContainText(/8 →becomes 10 of 12/);
   await fits(page, 'who goes up');
@@ -138,12 +140,12 @@ test('accept this answer for all: in three taps, its effect seen before', async 
 test('show to all: from the Hand back station in one tap, and taken back in one', async ({ page }) => {
   const { tap, taps } = finger();
   await page.goto(quiz('demo-floods', 'handback'));
-  await expect(page.getByText(/^0 of 21 students see/)).toBeVisible();
+  await expect(page.getByText(/^Some results are shown to 0 of 21 students/)).toBeVisible();
   await tap(page.getByRole('button', { name: 'Show to all' }));
   expect(taps()).toBeLessThanOrEqual(3);
-  await expect(page.getByText(/^21 of 21 students see/)).toBeVisible();
+  await expect(page.getByText(/^Some results are shown to 21 of 21 students/)).toBeVisible();
   await page.getByRole('button', { name: 'Hide from all' }).tap();
-  await expect(page.getByText(/^0 of 21 students see/)).toBeVisible();
+  await expect(page.getByText(/^Some results are shown to 0 of 21 students/)).toBeVisible();
 });
 
 test('a question is written, keyed and tried on a phone', async ({ page }) => {

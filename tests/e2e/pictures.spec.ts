@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { drawing, expect, openDemo, pageOf, goTo, saved, test } from './support';
+import { come } from './come';
 
 const stored = (page: Page) =>
   page.evaluate(
@@ -24,6 +25,7 @@ test('a picture in a question and the same in an option: described, made smaller
   const buffer = await drawing(page, 2400, 1200);
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
   await page.getByRole('textbox', { name: 'Text of question 1' }).click();
+  await page.getByRole('button', { name: 'Format the text' }).click();
   await page.getByRole('button', { name: 'Picture', exact: true }).click();
   const dialog = page.getByRole('dialog');
   await dialog
@@ -40,7 +42,8 @@ test('a picture in a question and the same in an option: described, made smaller
   await dialog.getByRole('button', { name: 'Insert picture' }).click();
   await expect(page.getByRole('img', { name: 'The valley from above' })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Add a picture to Option 2' }).click();
+  await page.getByRole('textbox', { name: 'Option 2', exact: true }).click();
+  await page.getByRole('button', { name: 'Picture for Option 2' }).click();
   await dialog.getByLabel('Picture file').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer });
   await dialog.getByLabel(/^Description/).fill('A wide valley');
   await dialog.getByRole('button', { name: 'Insert picture' }).click();
@@ -89,13 +92,14 @@ test(
       ['Slopes in figures', 'https://rivers.example/slopes', 'watch'],
       ['Ask me', 'mailto:maps@rivers.example', 'practise'],
     ] as const) {
+      await (await come(page, 'Feedback for the same')).focus();
       await page.getByRole('button', { name: /^Add (a|another) link for the same$/ }).click();
       await page.getByLabel('What the link for the same is for').selectOption(kind);
       await page.getByLabel('Link title for the same').fill(title);
       await page.getByLabel('Link address for the same').fill(address);
-      await page.getByLabel('Explanation').focus();
+      await (await come(page, 'Explanation')).focus();
     }
-    await page.getByLabel('Feedback for partly right answers').fill('Half of it.');
+    await (await come(page, 'Feedback for partly right answers')).fill('Half of it.');
     await saved(page);
     const margin = page.getByRole('complementary', { name: 'Margin' });
     await margin.getByLabel('Try an answer', { exact: true }).selectOption('the same');

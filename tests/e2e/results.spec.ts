@@ -1,6 +1,7 @@
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { anotherKind, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
+import { come } from './come';
 
 test('results say of each option and pair whether it was right, with what helps beside it', async ({
   page,
@@ -15,9 +16,9 @@ test('results say of each option and pair whether it was right, with what helps 
     await hand(1)
       .getByRole('button', { name: `${right} is right` })
       .click();
-  await hand(1).getByLabel('Feedback for gorge', { exact: true }).click();
+  await (await come(hand(1), 'Feedback for gorge')).click();
   await page.keyboard.type('A gorge is cut.');
-  await hand(1).getByLabel('Feedback for wrong answers', { exact: true }).click();
+  await (await come(hand(1), 'Feedback for wrong answers')).click();
   await page.keyboard.type('Look at the map again.');
   // A second spelling becomes a form of the first by one press.
   await anotherKind(page, 'Word or phrase');

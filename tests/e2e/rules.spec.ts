@@ -1,5 +1,6 @@
 import { expectAccessibleHere } from './accessible';
 import { anotherKind, checkRow, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
+import { come, unfold } from './come';
 
 test(
   'every rule set as a sentence is found in the figures below it, the trial, the score, the trace and the slip',
@@ -24,24 +25,24 @@ test(
     }
     await first.getByRole('button', { name: 'delta is right' }).click();
     await first.getByRole('button', { name: 'levee is right' }).click();
-    await first.getByLabel('Points', { exact: true }).fill('2');
+    await (await come(first, 'Points')).fill('2');
     await expect(earn(1)).toContainText(
       'every option ticked 0 · none ticked 0 · the right ones and a wrong one 1',
     );
-    await first.getByLabel('Price of a wrong pick').fill('0.5');
+    await (await come(first, 'Price of a wrong pick')).fill('0.5');
     await expect(earn(1)).toContainText(
       'every option ticked 0.5 · none ticked 0 · the right ones and a wrong one 1.5',
     );
-    await first.getByLabel('What a wrong answer costs').selectOption('points');
+    await (await come(first, 'What a wrong answer costs')).selectOption('points');
     await expect(first.getByLabel('Points that a wrong answer costs')).toHaveValue('0.5');
     await margin.getByRole('checkbox', { name: 'gorge' }).check();
     await expect(margin.getByText('-0.5 of 2', { exact: true })).toBeVisible();
     // A credit below 0 takes points away, once that is wanted: the larger loss counts.
-    await first.getByLabel('Credits below 0').selectOption('true');
+    await (await come(first, 'Below 0')).selectOption('true');
     await margin.getByRole('checkbox', { name: 'waterfall' }).check();
     await margin.getByRole('checkbox', { name: 'cave' }).check();
     await expect(margin.getByText('-1.5 of 2', { exact: true })).toBeVisible();
-    await first.getByLabel('Credits below 0').selectOption('false');
+    await (await come(first, 'Below 0')).selectOption('false');
     await expect(margin.getByText('-0.5 of 2', { exact: true })).toBeVisible();
 
     // Guessing one of three gains nothing, once it costs what it would gain.
@@ -54,21 +55,22 @@ test(
       await page.keyboard.type(name);
     }
     await second.getByRole('button', { name: 'outside is right' }).click();
+    await unfold(second, 'Rules of this question');
     await expect(earn(2)).toContainText('a wrong option 0 · guessing, on average 0.33');
     // An option of its own loss, which can be typed once points may be taken away.
-    const loss = second.getByLabel('Credit for inside, per cent');
+    const loss = await come(second, 'Points for inside, %');
     await loss.fill('-50');
     // Whatever is stored or drawn meanwhile, what was typed stays as it was typed.
     await saved(page);
     await expect(loss).toHaveValue('-50');
     await expect(loss).toHaveClass(/text-error/);
-    await second.getByLabel('Credits below 0').focus();
-    await second.getByLabel('Credits below 0').selectOption('true');
-    await loss.fill('-50');
+    await (await come(second, 'Below 0')).focus();
+    await (await come(second, 'Below 0')).selectOption('true');
+    await (await come(second, 'Points for inside, %')).fill('-50');
     await expect(earn(2)).toContainText('a wrong option -0.25 · guessing, on average 0.17');
     await loss.fill('0');
-    await second.getByLabel('Credits below 0').selectOption('false');
-    await second.getByLabel('What a wrong answer costs').selectOption('guessing');
+    await (await come(second, 'Below 0')).selectOption('false');
+    await (await come(second, 'What a wrong answer costs')).selectOption('guessing');
     await expect(earn(2)).toContainText('a wrong option -0.5 · guessing, on average 0');
 
     // One on top of the maximum, one that only asks.
@@ -76,24 +78,24 @@ test(
     await inHand(3).getByRole('textbox', { name: 'Text of question 3' }).fill('What is a bend called?');
     await inHand(3).getByLabel('Another right answer').fill('meander');
     await page.keyboard.press('Enter');
-    await inHand(3).getByLabel('How it counts').selectOption('bonus');
+    await (await come(inHand(3), 'How it counts')).selectOption('bonus');
     await anotherKind(page, 'Word or phrase');
     await inHand(4).getByRole('textbox', { name: 'Text of question 4' }).fill('What should we do next?');
     await inHand(4).getByLabel('Another right answer').fill('maps');
     await page.keyboard.press('Enter');
-    await inHand(4).getByLabel('How it counts').selectOption('notMarked');
+    await (await come(inHand(4), 'How it counts')).selectOption('notMarked');
 
     // The score of the paper: out of 100, whole points, bonus on top, below 0 if it comes to that.
-    await page.getByLabel('What the score is out of').selectOption('false');
+    await (await come(page, 'What the score is out of')).selectOption('false');
     await expect(page.getByLabel('Score out of')).toHaveValue('100');
-    await page.getByLabel('How scores are rounded').selectOption('1');
-    await page.getByLabel('Scores below 0').selectOption('false');
-    await page.getByLabel('What bonus points can do').selectOption('true');
+    await (await come(page, 'How scores are rounded')).selectOption('1');
+    await (await come(page, 'Scores below 0')).selectOption('false');
+    await (await come(page, 'What bonus points can do')).selectOption('true');
     await saved(page);
     await expect(page.getByText('4 questions · 3 points, given out of 100')).toBeVisible();
     await expectAccessibleHere(page, 'rules as sentences');
     await page.reload();
-    await expect(page.getByLabel('How scores are rounded')).toHaveValue('1');
+    await expect(await come(page, 'How scores are rounded')).toHaveValue('1');
 
     await openIt(page);
     await goTo(page, 'Tray');
@@ -152,11 +154,11 @@ test(
     await hand.getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
     await hand.getByRole('button', { name: 'True is right' }).click();
     // The quiz's own sentence is the first on the page.
-    await page.getByLabel('What a wrong answer costs').first().selectOption('share');
-    await expect(page.getByLabel('Share that a wrong answer costs, per cent')).toHaveValue('25');
+    await (await come(page, 'What a wrong answer costs')).selectOption('share');
+    await expect(page.getByLabel('Share that a wrong answer costs, %')).toHaveValue('25');
     await saved(page);
-    const own = hand.getByLabel('What a wrong answer costs');
-    await expect(own.locator('option:checked')).toHaveText('25% of the points, as the quiz sets');
+    const own = await come(hand, 'What a wrong answer costs');
+    await expect(own.locator('option:checked')).toHaveText('25% of the points (quiz default)');
     await margin.getByRole('radio', { name: 'False' }).check();
     await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
     await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
@@ -164,7 +166,7 @@ test(
     const differs = hand.getByRole('status', { name: 'What differs from the quiz' });
     await expect(differs).toHaveCount(0);
     await own.selectOption('none');
-    await hand.getByLabel('Points', { exact: true }).fill('3');
+    await (await come(hand, 'Points')).fill('3');
     await expect(differs).toContainText(
       'Set for this question alone: its points and what a wrong answer costs.',
     );
@@ -172,7 +174,7 @@ test(
     await differs.getByRole('button', { name: 'Use the quiz’s rules' }).click();
     await expect(differs).toHaveCount(0);
     await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
-    await expect(page.getByText('Worst possible paper')).toBeVisible();
+    await expect(page.getByText('Worst possible score')).toBeVisible();
 
     // Points follow the number of pairs.
     await anotherKind(page, 'Match');
@@ -190,9 +192,9 @@ test(
       else await second.locator('[data-row]').first().focus();
       await page.keyboard.type(words);
     }
-    await second.getByLabel('What the points are for').selectOption('true');
+    await (await come(second, 'What the points are for')).selectOption('true');
     await expect(second.getByText('= 3 points for 3 pairs')).toBeVisible();
-    await second.getByLabel('Points', { exact: true }).fill('2');
+    await (await come(second, 'Points')).fill('2');
     await expect(second.getByText('= 6 points for 3 pairs')).toBeVisible();
     await saved(page);
     await expect(page.getByText('2 questions · 7 points')).toBeVisible();
@@ -206,10 +208,10 @@ test(
     await third.getByRole('textbox', { name: 'Text of question 3' }).fill('How do you say river in German?');
     await third.getByLabel('Another right answer').fill('Fluss');
     await page.keyboard.press('Enter');
-    await third.getByLabel('What counts in spelling').selectOption('onlyTheSense');
+    await (await come(third, 'What counts in spelling')).selectOption('onlyTheSense');
     await margin.getByRole('textbox', { name: 'Try an answer' }).fill('der Fluß');
     await expect(margin.getByText('-0.25 of 1', { exact: true })).toBeVisible();
-    await third.getByLabel('Language of its answers').selectOption('de');
+    await (await come(third, 'Language of its answers')).selectOption('de');
     await expect(margin.getByText('1 of 1', { exact: true })).toBeVisible();
     await expect(third.getByRole('status', { name: 'What differs from the quiz' })).toContainText(
       'the language of its answers',

@@ -1,6 +1,7 @@
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
 import { drawing, expect, goTo, newQuiz, openIt, outAndIn, pageOf, saved, test } from './support';
+import { come } from './come';
 
 /** A second of silence as a WAV file. */
 function silence(): Buffer {
@@ -34,6 +35,7 @@ test(
     await page.keyboard.type('The map');
     const section = page.getByRole('region', { name: 'Section The map' });
     await section.getByRole('textbox', { name: 'Text of the section' }).fill('Look at the map of the Alder.');
+    await section.getByRole('button', { name: 'Format the text' }).click();
     await section.getByRole('button', { name: 'Picture' }).click();
     await page.getByLabel('Picture file').setInputFiles({
       name: 'map.png',
@@ -42,8 +44,8 @@ test(
     });
     await page.getByLabel('Description, read aloud to students').fill('A map of the Alder');
     await page.getByRole('button', { name: 'Insert picture' }).click();
-    await section.getByRole('button', { name: 'Add a sound or a film' }).click();
-    const files = page.getByLabel('Sound or film');
+    await section.getByRole('button', { name: 'Add a sound or a video' }).click();
+    const files = page.getByLabel('Sound or video');
     await files.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('rivers') });
     await expect(section.getByRole('alert')).toContainText('This file type is not supported.');
     await files.setInputFiles({ name: 'big.mp3', mimeType: 'audio/mpeg', buffer: Buffer.alloc(20_000_001) });
@@ -126,13 +128,13 @@ test(
       await page.getByRole('button', { name: 'Next question: true or false' }).click();
       await text(number).fill(`Thing ${number}.`);
     }
-    await page.getByLabel('Pages', { exact: true }).selectOption('breaks');
-    await page.getByLabel('Where its page begins').selectOption('true');
+    await (await come(page, 'Pages')).selectOption('breaks');
+    await (await come(page, 'Where its page begins')).selectOption('true');
     await saved(page);
     const trial = async () => {
       const [opened] = await Promise.all([
         page.context().waitForEvent('page'),
-        page.getByRole('link', { name: 'Take it as a student' }).first().click(),
+        page.getByRole('link', { name: 'Try it as a student' }).first().click(),
       ]);
       await opened.getByRole('button', { name: 'Begin' }).click();
       return opened;
@@ -151,7 +153,7 @@ test(
     await expectAccessibleHere(broken, 'two questions on a page');
     await broken.close();
 
-    await page.getByLabel('Pages', { exact: true }).selectOption('one');
+    await (await come(page, 'Pages')).selectOption('one');
     await saved(page);
     const whole = await trial();
     for (const number of [1, 2, 3])
@@ -162,7 +164,7 @@ test(
     const phone = whole.frameLocator('iframe[title="The quiz on a phone"]');
     await phone.getByRole('button', { name: 'Begin' }).click();
     await expect(phone.getByRole('heading', { name: 'Thing 3.' })).toBeAttached();
-    await whole.getByRole('button', { name: 'Start again' }).click();
+    await whole.getByRole('button', { name: 'Replace the last attempt' }).click();
     await expect(phone.getByRole('button', { name: 'Begin' })).toBeVisible();
   },
 );

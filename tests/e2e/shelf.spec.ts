@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './support';
+import { come } from './come';
 
 const titles = (page: Page) =>
   page
@@ -16,7 +17,7 @@ async function newQuiz(page: Page, title: string, topic: string): Promise<void> 
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();
   await page.getByLabel('Title of the quiz').fill(title);
-  await page.getByLabel('Topic').fill(topic);
+  await (await come(page, 'Topic')).fill(topic);
   await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
 }
 
@@ -51,10 +52,10 @@ test(
 
     await more(page, 'Maps', 'Archive');
     await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', demo]);
-    await page.getByLabel('Among').selectOption('away');
+    await page.getByLabel('Show').selectOption('away');
     await expect(titles(page)).toHaveText(['Maps']);
-    await more(page, 'Maps', 'Back on the Shelf');
-    await page.getByLabel('Among').selectOption('shelf');
+    await more(page, 'Maps', 'Return to Shelf');
+    await page.getByLabel('Show').selectOption('shelf');
 
     await more(page, demo, 'Delete');
     await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps']);
@@ -64,9 +65,9 @@ test(
     await more(page, 'Floods', 'Delete');
     await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Maps', demo]);
     await page.reload();
-    await page.getByLabel('Among').selectOption('deleted');
+    await page.getByLabel('Show').selectOption('deleted');
     await page.getByRole('button', { name: 'Restore', exact: true }).click();
-    await page.getByLabel('Among').selectOption('shelf');
+    await page.getByLabel('Show').selectOption('shelf');
     await expect(titles(page)).toHaveText([`${demo} (copy)`, 'Floods', 'Maps', demo]);
   },
 );
@@ -80,7 +81,7 @@ test(
     await page.getByLabel('Title of the quiz').fill('Changed rivers');
     await expect(page.getByRole('banner').getByText('saved', { exact: true })).toBeVisible();
     await page.goto('/');
-    await page.getByRole('button', { name: 'reset it' }).click();
+    await page.getByRole('button', { name: 'Reset demo' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Reset it' }).click();
     await expect(titles(page)).toHaveText(['Floods', 'How rivers shape the land']);
     // Every quiz of the school says where it stands, and what waits for the teacher.
@@ -88,14 +89,14 @@ test(
     await expect(rows).toHaveText([
       /Floods.*Draft/,
       /Where a river ends.*8C.*Draft.*for 26 students.*1 question without a key/,
-      /How rivers shape the land.*8C.*Open.*24 of 26 handed in.*results shown to 24.*3 answers waiting/,
+      /How rivers shape the land.*8C.*Open.*24 of 26 handed in.*results shown to 24.*3 answers to mark/,
       /How much water.*7B.*Open until.*10 of 22 handed in.*results shown to 10.*all marked/,
-      /When the river rises.*7B.*Closed.*21 of 22 handed in.*no results shown yet.*9 answers waiting/,
-      /The journey of a river.*7B.*Closed.*22 of 22 handed in.*no results shown yet.*19 answers waiting/,
+      /When the river rises.*7B.*Closed.*21 of 22 handed in.*no results shown yet.*9 answers to mark/,
+      /The journey of a river.*7B.*Closed.*22 of 22 handed in.*no results shown yet.*19 answers to mark/,
       /Reading the map of a valley.*8C \(blue\).*Closed.*13 of 13 handed in.*results shown to 13.*all marked/,
       /Round and round.*8C and 7B.*Closed.*46 of 48 handed in.*all marked/,
     ]);
-    await page.getByRole('button', { name: 'start empty' }).click();
+    await page.getByRole('button', { name: 'Remove demo' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).click();
     await expect(rows).toHaveText([/Floods.*Draft.*for 0 students/]);
     await page.reload();

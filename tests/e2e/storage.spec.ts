@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { BrowserContext, Page } from '@playwright/test';
 import { downloaded, expect, openDemo, saved, test } from './support';
+import { come } from './come';
 
 /**
  * Lets the pages of a browser store so many bytes, from before the first write; gives what changes it. It hangs on a page
@@ -65,7 +66,7 @@ test.describe('a full storage', () => {
     await saved(page);
     await fillUp(page);
     const typed = `Typed while full. ${'x'.repeat(3000)}`;
-    await page.getByLabel('Explanation').fill(typed);
+    await (await come(page, 'Explanation')).fill(typed);
     const alert = page.getByRole('alert').filter({ hasText: 'The storage of this browser is full' });
     await expect(alert).toBeVisible();
     await expect(page.getByLabel('Explanation')).toHaveValue(typed);
@@ -118,9 +119,9 @@ test.describe('a storage too small for a film', { tag: '@long' }, () => {
     await expect(page.getByLabel('Heading of the section')).toBeFocused();
     await page.keyboard.type('A film');
     const section = page.getByRole('region', { name: 'Section A film' });
-    await section.getByRole('button', { name: 'Add a sound or a film' }).click();
+    await section.getByRole('button', { name: 'Add a sound or a video' }).click();
     const film = { name: 'weir.mp4', mimeType: 'video/mp4', buffer: noise(15_000_000) };
-    await page.getByLabel('Sound or film').setInputFiles(film);
+    await page.getByLabel('Sound or video').setInputFiles(film);
     const alert = section.getByRole('alert');
     await expect(alert).toContainText('The storage of this browser is full. Nothing was changed');
     // What is typed beside it goes on being stored.

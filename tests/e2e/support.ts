@@ -33,14 +33,22 @@ export const DEMO = '/quiz/?id=demo-rivers';
 /** Opens a station of the demo quiz in a fresh browser. */
 export async function openDemo(page: Page, station: string): Promise<void> {
   await page.goto(`${DEMO}#${station}`);
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Desks' })).toBeVisible();
 }
 
 /** Goes to a station of the quiz at hand. */
 export async function goTo(page: Page, title: string): Promise<void> {
   // A page behind another one draws once a second only.
   await page.bringToFront();
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: title }).click();
+  await page.getByRole('navigation', { name: 'Desks' }).getByRole('link', { name: title }).click();
+}
+
+/** Unfolds the sentences of the plan, unless they are. */
+export async function finer(page: Page): Promise<void> {
+  await expect(page.getByRole('radiogroup', { name: 'What students see, and when' })).toBeVisible();
+  const press = page.getByRole('button', { name: 'Finer, or for one group' });
+  if ((await press.count()) > 0 && (await press.getAttribute('aria-expanded')) === 'false')
+    await press.click();
 }
 
 export const saved = (page: Page) =>
@@ -56,7 +64,7 @@ export async function newQuiz(page: Page, title: string, kind: string): Promise<
 
 /** Opens the quiz at hand, from now on and without an end. */
 export async function openIt(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
   await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
   await page.getByRole('button', { name: 'Open it' }).click();
 }
@@ -85,7 +93,7 @@ export async function putIntoEffect(page: Page): Promise<string> {
   const changes = page.getByRole('region', { name: 'Changes to the plan' });
   await expect(changes.getByText('Working out whom it concerns')).toHaveCount(0);
   const words = (await changes.getByRole('status').textContent()) ?? '';
-  await changes.getByRole('button', { name: 'Put it into effect' }).click();
+  await changes.getByRole('button', { name: 'Apply' }).click();
   await expect(changes).toHaveCount(0);
   return words;
 }
@@ -119,8 +127,12 @@ export async function anotherKind(page: Page, kind: string): Promise<void> {
     .click();
 }
 
-/** Adds a student's page: the address behind their name in the tray; once handed in, the slip stands there. */
-export async function pageOf(page: Page, name: string, what: 'Page' | 'Slip' = 'Page'): Promise<Page> {
+/** Adds a student's page: the address behind their name in the tray; once handed in, their results stand there. */
+export async function pageOf(
+  page: Page,
+  name: string,
+  what: 'Student’s page' | 'Results' = 'Student’s page',
+): Promise<Page> {
   const [opened] = await Promise.all([
     page.context().waitForEvent('page'),
     page.getByRole('link', { name: `${what} of ${name}`, exact: true }).click(),

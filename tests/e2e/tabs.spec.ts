@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { checkRow, expect, openDemo, saved, test } from './support';
+import { come } from './come';
 
 /** Holds the questions table locked in a tab, so that both tabs' saves queue up behind it. */
 const lock = (page: Page, ms: number) =>
@@ -26,16 +27,16 @@ const lock = (page: Page, ms: number) =>
 async function ready(page: Page): Promise<void> {
   await openDemo(page, 'write');
   await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-  await expect(page.getByLabel('Explanation')).toBeVisible();
+  await expect(await come(page, 'Explanation')).toBeVisible();
 }
 
 test('an edit in one tab appears in the other', async ({ page, context }) => {
   await ready(page);
   const other = await context.newPage();
   await ready(other);
-  await page.getByLabel('Explanation').fill('From the first tab.');
+  await (await come(page, 'Explanation')).fill('From the first tab.');
   await expect(other.getByLabel('Explanation')).toHaveValue('From the first tab.');
-  await other.getByLabel('Explanation').fill('From the second tab.');
+  await (await come(other, 'Explanation')).fill('From the second tab.');
   await expect(page.getByLabel('Explanation')).toHaveValue('From the second tab.');
 });
 
@@ -48,8 +49,8 @@ for (const choice of ['here', 'other'] as const) {
       const other = await context.newPage();
       await ready(other);
       await lock(page, 1500);
-      await page.getByLabel('Explanation').fill('From the first tab.');
-      await other.getByLabel('Explanation').fill('From the second tab.');
+      await (await come(page, 'Explanation')).fill('From the first tab.');
+      await (await come(other, 'Explanation')).fill('From the second tab.');
       const alert = other.getByRole('alert').filter({ hasText: 'Question 1 was changed in another tab' });
       await expect(alert).toBeVisible();
       await expect(other.getByLabel('Explanation')).toHaveValue('From the second tab.');
@@ -110,7 +111,7 @@ test(
     await page.keyboard.press('a');
     const bar = (tab: Page) => tab.getByRole('region', { name: 'Changes not applied' });
     for (const tab of [page, other])
-      await expect(bar(tab).getByText('5 students up, 19 unchanged')).toBeVisible();
+      await expect(bar(tab).getByText('5 scores go up, 19 stay')).toBeVisible();
     await other.bringToFront();
     await bar(other).getByRole('button', { name: 'Apply to all' }).click();
     for (const tab of [page, other])

@@ -61,17 +61,17 @@ async function timedQuiz(page: Page): Promise<void> {
   await newQuiz(page, 'Against the clock', 'Word or phrase');
   await page.getByLabel('Another right answer').fill('silt');
   await page.keyboard.press('Enter');
-  await goTo(page, 'Reveal plan');
-  await page.getByLabel('How long an attempt can take').selectOption('40 minutes');
+  await goTo(page, 'Plan');
+  await page.getByLabel('How long an attempt can take').selectOption('for 40 minutes');
   await saved(page);
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
   await page.getByRole('button', { name: 'Open it' }).click();
   await goTo(page, 'Tray');
 }
 
 const rowOf = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
 const adjust = async (page: Page, name: string) => {
-  await page.getByRole('button', { name: `Adjust time and attempts of ${name}` }).click();
+  await page.getByRole('button', { name: `Time and attempts of ${name}` }).click();
   return page.getByRole('dialog', { name });
 };
 
@@ -166,7 +166,7 @@ test(
     await page.bringToFront();
     await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
     sheet = await adjust(page, 'Ada Marsh');
-    await sheet.getByRole('button', { name: 'Give it back with its answers' }).click();
+    await sheet.getByRole('button', { name: 'Reopen with its answers' }).click();
     await expect(page.getByText('Ada Marsh can go on with the answers')).toBeVisible();
     await sit.bringToFront();
     await sit.reload();
@@ -182,7 +182,7 @@ test(
     await page.reload();
     sheet = await adjust(page, 'Ada Marsh');
     await expect(sheet.getByText(/The score 1 of 1 no longer counts\./)).toHaveCount(2);
-    await sheet.getByRole('button', { name: 'Start again' }).click();
+    await sheet.getByRole('button', { name: 'Replace the last attempt' }).click();
     await sit.bringToFront();
     await sit.reload();
     await expect(sit.getByText('Your teacher does not count this attempt.')).toBeVisible();
@@ -198,15 +198,15 @@ test('taken back for now: nobody sits, and the clock stands still until it goes 
   await sit.getByRole('textbox').fill('silt');
   await page.bringToFront();
   await page.getByRole('button', { name: /^Open/ }).click();
-  await page.getByRole('button', { name: 'Take it back for now' }).click();
-  await expect(page.getByRole('button', { name: 'Taken back' })).toBeVisible();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(page.getByRole('button', { name: 'Paused' })).toBeVisible();
   await sit.bringToFront();
   await sit.reload();
   await expect(sit.getByText('Your teacher has taken the quiz back for now.')).toBeVisible();
   await page.bringToFront();
-  await page.getByRole('button', { name: 'Taken back' }).click();
-  await page.getByRole('button', { name: 'Let it go on' }).click();
-  await expect(page.getByText('The quiz goes on')).toBeVisible();
+  await page.getByRole('button', { name: 'Paused' }).click();
+  await page.getByRole('button', { name: 'Resume' }).click();
+  await expect(page.getByText('The quiz is open again')).toBeVisible();
   await sit.bringToFront();
   await looks(sit);
   await sit.getByRole('button', { name: 'Back' }).click();
@@ -223,10 +223,10 @@ test(
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'or another kind' }).click();
     await page.getByRole('list', { name: 'Kinds of question' }).getByRole('button', { name: 'True or false', exact: true }).click(); // prettier-ignore
-    await goTo(page, 'Reveal plan');
-    await page.getByLabel('Once they have gone on from a page, students').selectOption('cannot');
+    await goTo(page, 'Plan');
+    await page.getByLabel('Going back to a page').selectOption('cannot');
     await saved(page);
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByRole('button', { name: 'Open it' }).click();
     await goTo(page, 'Tray');
     const sit = await pageOf(page, 'Ada Marsh');
@@ -263,7 +263,7 @@ test('a clock that was changed on the device changes nothing', async ({ page }) 
   await sit.getByRole('button', { name: 'Hand in' }).click();
   await expect(sit.getByText('0 of 1').first()).toBeVisible();
   await expect(
-    sit.getByText(/^The right answers will come on .*, when the quiz has closed\.$/),
+    sit.getByText(/^The right answers will come on .*, when the quiz has closed for everyone\.$/),
   ).toBeVisible();
   await expect(sit.getByText('silt')).toHaveCount(0);
 });
@@ -274,10 +274,10 @@ test('where nobody comes back: a page that was left is locked, keeps what was ty
   await newQuiz(page, 'Stay here', 'Word or phrase');
   await page.getByLabel('Another right answer').fill('silt');
   await page.keyboard.press('Enter');
-  await goTo(page, 'Reveal plan');
+  await goTo(page, 'Plan');
   await page.getByLabel('Students who leave the page for two minutes').selectOption('cannot');
   await saved(page);
-  await page.getByRole('button', { name: 'Not opened yet' }).click();
+  await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
   await page.getByRole('button', { name: 'Open it' }).click();
   await goTo(page, 'Tray');
   const sit = await timedPage(page, 'Ada Marsh');
@@ -301,8 +301,8 @@ test('where nobody comes back: a page that was left is locked, keeps what was ty
   await page.reload();
   await expect(page.getByText('1 working (1 locked)')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
-  await page.getByRole('button', { name: /^Let go on/ }).click();
-  await expect(page.getByText('Ada Marsh can go on', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /^Unlock/ }).click();
+  await expect(page.getByText('Ada Marsh can continue', { exact: true })).toBeVisible();
   await sit.bringToFront();
   await looks(sit);
   await expect(sit.getByRole('button', { name: /^(Hand in|Back)$/ }).first()).toBeVisible();

@@ -1,3 +1,4 @@
+import { come, unfold } from './come';
 import type { Page } from '@playwright/test';
 import { checkRow, expect, goTo, openDemo, pageOf, putIntoEffect, saved, test } from './support';
 
@@ -12,7 +13,7 @@ const acceptFloodPlain = async (page: Page) => {
     .first()
     .click();
   await page.keyboard.press('a');
-  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+  await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
 };
 
 test('after Apply to all, Ctrl Z takes the applying back: scores and draft are as before it', async ({
@@ -24,7 +25,7 @@ test('after Apply to all, Ctrl Z takes the applying back: scores and draft are a
   await expect.poll(() => total(page, 'Nora Pool')).toBe('10');
   await page.keyboard.press('Control+z');
   await expect.poll(() => total(page, 'Nora Pool')).toBe('8 →would be 10');
-  await expect(bar(page).getByText(/5 students up/)).toBeVisible();
+  await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
   await expect.poll(() => total(page, 'Nora Pool')).toBe('10');
 });
@@ -58,7 +59,7 @@ test('what was applied is what was shown: a change in another tab is seen first'
   await page.bringToFront();
   // The bar tells of both before they can be applied.
   await expect(bar(page).getByText('2 changes not applied')).toBeVisible();
-  await expect(bar(page).getByText(/students? up/)).not.toHaveText(/^5 students up/);
+  await expect(bar(page).getByText(/scores? goe?s? up/)).not.toHaveText(/^5 scores go up/);
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
   await expect(bar(page)).toHaveCount(0);
 });
@@ -74,7 +75,7 @@ test('an own score as it may be typed, and what is not taken for one', async ({ 
     await expect(page.getByText('not a number from 0 to 1000')).toBeVisible();
     await expect(margin(page).getByRole('button', { name: 'Save this score' })).toBeDisabled();
     await page.keyboard.press('Enter');
-    expect(await total(page, 'Karl Mead')).toBe('+2 to come4');
+    expect(await total(page, 'Karl Mead')).toBe('+2 not marked yet4');
   }
   await page.keyboard.press('Escape');
   for (const [typed, kept] of [
@@ -101,6 +102,7 @@ test(
     await page.getByLabel('What late work loses').selectOption({ index: 1 });
     await page.getByRole('button', { name: /^Open · closes/ }).click();
     const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Late work' }).click();
     await dialog.getByLabel(/^Due/).fill('2020-01-01T08:00');
     await dialog.getByLabel('Open from').fill('2019-12-01T08:00');
     await dialog.getByRole('button', { name: 'Change the times' }).click();
@@ -139,7 +141,7 @@ test('the Open dialog shows what is set, and what other times would change befor
 test('a date to come is scheduled, said, and can be called off', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();
-  await page.getByRole('button', { name: /^Not opened yet/ }).click();
+  await page.getByRole('button', { name: /^Open to students/ }).click();
   await page.getByLabel('Open from').fill('2099-01-01T08:00');
   await page.getByLabel('Until', { exact: true }).fill('2099-01-02T08:00');
   await page.getByRole('button', { name: 'Schedule it' }).click();
@@ -148,8 +150,8 @@ test('a date to come is scheduled, said, and can be called off', async ({ page }
     .getByRole('banner')
     .getByRole('button', { name: /^Opens/ })
     .click();
-  await page.getByRole('button', { name: 'Cancel the opening' }).click();
-  await expect(page.getByRole('banner').getByRole('button', { name: /^Not opened yet/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Don’t open it' }).click();
+  await expect(page.getByRole('banner').getByRole('button', { name: /^Open to students/ })).toBeVisible();
 });
 
 test('an option without text or picture never reaches a student', { tag: '@long' }, async ({ page }) => {
@@ -169,14 +171,14 @@ test('“Show to all” says that it holds for later hand-ins, and asks while th
   page,
 }) => {
   await openDemo(page, 'plan');
-  await page.getByRole('button', { name: 'All by hand' }).click();
+  await page.getByRole('radio', { name: /^Everything when I choose/ }).click();
   expect(await putIntoEffect(page)).toContain('from 24 students');
   await goTo(page, 'Hand back');
   await page.getByRole('button', { name: 'Show to all' }).click();
   const dialog = page.getByRole('dialog', { name: 'Show to all while the quiz is open?' });
   await expect(dialog).toContainText(/later|hand in/);
   await page.keyboard.press('Escape');
-  await expect(page.getByText('0 of 24 students see some of their result')).toBeVisible();
+  await expect(page.getByText('Some results are shown to 0 of 24 students.')).toBeVisible();
 });
 
 test('a link is typed letter by letter, and taken when it is whole; an address in the name’s field is the address', async ({
@@ -186,6 +188,7 @@ test('a link is typed letter by letter, and taken when it is whole; an address i
   await page.getByRole('button', { name: 'Question 2', exact: true }).click();
   const hand = page.getByRole('region', { name: 'Question 2 in hand' });
   const told = page.getByText(/was not saved/);
+  await come(hand, 'Feedback for meander');
   await hand.getByRole('button', { name: 'Add a link for meander', exact: true }).click();
   await page.keyboard.type('Bends, page 3');
   await page.keyboard.press('Tab');
@@ -200,6 +203,7 @@ test('a link is typed letter by letter, and taken when it is whole; an address i
   await saved(page);
 
   // Another one, whose address is typed into the first field at hand, without its beginning.
+  await (await come(hand, 'Feedback for meander')).focus();
   await hand.getByRole('button', { name: 'Add another link for meander' }).click();
   await page.keyboard.type('www.rivers.example/floods');
   await page.keyboard.press('Enter');
@@ -210,6 +214,7 @@ test('a link is typed letter by letter, and taken when it is whole; an address i
   await expect(told).toHaveCount(0);
 
   // What is no address stays in the field and is named; left, it is said not to be saved.
+  await (await come(hand, 'Feedback for meander')).focus();
   await hand.getByRole('button', { name: 'Add another link for meander' }).click();
   await page.keyboard.press('Tab');
   await page.keyboard.type('the library');
@@ -268,13 +273,16 @@ test('figures in fields have the reader’s decimal sign, and stay what they are
   const page = await context.newPage();
   await openDemo(page, 'write');
   const points = page.getByLabel('Points', { exact: true });
+  await unfold(page, 'Rules of this question');
   await points.fill('2,5');
   await saved(page);
   await page.reload();
+  await unfold(page, 'Rules of this question');
   await expect(points).toHaveValue('2,5');
   await points.fill('1.25');
   await saved(page);
   await page.reload();
+  await unfold(page, 'Rules of this question');
   await expect(points).toHaveValue('1,25');
   await context.close();
 });

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { anotherKind, checkRow, expect, goTo, newQuiz, pageOf, saved, test } from './support';
+import { come } from './come';
 
 const HOUR = 3_600_000;
 
@@ -47,7 +48,9 @@ test(
     const hand = (number: number) => page.getByRole('region', { name: `Question ${number} in hand` });
     await hand(1).getByRole('textbox', { name: 'Text of question 1' }).fill('Water flows downhill.');
     await hand(1).getByRole('button', { name: 'True is right' }).click();
-    await hand(1).getByRole('button', { name: 'Add a hint' }).click();
+    await hand(1)
+      .getByRole('button', { name: /^Hint of / })
+      .click();
     await hand(1).getByRole('textbox', { name: 'Hint 1', exact: true }).fill('Pour some out.');
     await anotherKind(page, 'Word or phrase');
     await hand(2).getByRole('textbox', { name: 'Text of question 2' }).fill('What settles last?');
@@ -55,28 +58,29 @@ test(
     await page.keyboard.press('Enter');
     await hand(2).getByLabel('Another right answer').fill('mud');
     await page.keyboard.press('Enter');
-    await hand(2).getByLabel('Credit for mud, per cent').fill('50');
+    await (await come(hand(2), 'Points for mud, %')).fill('50');
     await anotherKind(page, 'Word or phrase');
     await hand(3).getByRole('textbox', { name: 'Text of question 3' }).fill('What is a bend called?');
     await hand(3).getByLabel('Another right answer').fill('meander');
     await page.keyboard.press('Enter');
-    await hand(3).getByLabel('How it counts').selectOption('bonus');
-    await hand(3).getByLabel('Points', { exact: true }).fill('1');
-    await page.getByLabel('Points of a question').fill('2');
-    await page.getByLabel('What a wrong answer costs').first().selectOption('points');
-    await page.getByLabel('What the score is out of').selectOption('false');
-    await page.getByLabel('How scores are rounded').selectOption('2');
-    await goTo(page, 'Reveal plan');
+    await (await come(hand(3), 'How it counts')).selectOption('bonus');
+    await (await come(hand(3), 'Points')).fill('1');
+    await (await come(page, 'Points of a question')).fill('2');
+    await (await come(page, 'What a wrong answer costs')).selectOption('points');
+    await (await come(page, 'What the score is out of')).selectOption('false');
+    await (await come(page, 'How scores are rounded')).selectOption('2');
+    await goTo(page, 'Plan');
     await page.getByLabel('How often each student can take the quiz').selectOption('2');
     await page.getByLabel('Which attempt counts').selectOption('latest');
     await page.getByLabel('What late work loses').selectOption('steps');
     await saved(page);
     await goTo(page, 'Write');
-    await page.getByLabel('What a repeated attempt loses').selectOption('false');
-    await page.getByLabel('What each repeat loses, per cent').fill('20');
+    await (await come(page, 'What a repeated attempt loses')).selectOption('false');
+    await page.getByLabel('What each repeat loses, %').fill('20');
     await saved(page);
-    await page.getByRole('button', { name: 'Not opened yet' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Open to students' }).click();
     await page.getByLabel('Open from').fill(wall(Date.now() - 48 * HOUR));
+    await page.getByRole('button', { name: 'Late work' }).click();
     await page.getByLabel(/^Due /).fill(wall(Date.now() - 2 * HOUR));
     await page.getByRole('checkbox', { name: 'It stays open until I close it' }).check();
     await page.getByRole('button', { name: 'Open it' }).click();

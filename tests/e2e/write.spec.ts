@@ -66,6 +66,7 @@ test('formatted text keeps its format when folded', async ({ page }) => {
   await page.getByRole('button', { name: 'Word or phrase', exact: true }).click();
   await page.getByRole('textbox', { name: 'Text of question 1' }).click();
   await page.keyboard.type('Speed in m s');
+  await page.getByRole('button', { name: 'Format the text' }).click();
   await page.getByLabel('Text format').last().getByRole('button', { name: 'Superscript' }).click();
   await page.keyboard.type('-1');
   await anotherKind(page, 'Pick one');

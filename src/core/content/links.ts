@@ -3,7 +3,7 @@ export function isSafeAddress(address: string): boolean {
   return /^(https?:\/\/[^\s/]|mailto:[^\s@]+@[^\s@])[^\s]*$/i.test(address.trim());
 }
 
-/** An address as people type it, made whole: `www.rivers.example` gets https://, an e-mail address mailto:. */
+/** An address as people type it, made whole: `www.rivers.example` gets https://, an email address mailto:. */
 export function completeAddress(typed: string): string {
   const address = typed.trim();
   if (isSafeAddress(address) || /^[a-z][a-z0-9+.-]*:/i.test(address)) return address;

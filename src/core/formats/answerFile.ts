@@ -118,7 +118,7 @@ class Owners {
     line: number,
   ): { readonly student: Student | null; readonly odd: string | null } | { readonly problem: string } {
     if (SUMMARIES.has(compared(who.name)) && this.#index.named(who.name).length === 0)
-      return { problem: `“${who.name}” sums up the other rows and is not a student` };
+      return { problem: `“${who.name}” looks like a total and is skipped` };
     const found = this.#index.find(who);
     if ('problem' in found) return found;
     if (found.student) return { student: found.student, odd: found.odd };
@@ -304,7 +304,7 @@ function contentOf(
       if (!question) return;
       const read = readCell(question, unguarded(cell), contextOf(reading.paper, question));
       if (read.answer) answers[use.questionId] = read.answer;
-      if (read.problem !== null) problem(`${read.problem}: it is kept as it is, and waits for you`);
+      if (read.problem !== null) problem(`${read.problem}: it is kept as it is, and is for you to mark`);
     }
   });
   return { answers, hints, points, note, handedInAt, attempt: attempt ?? 1, saysAttempt: attempt !== null };

@@ -71,16 +71,20 @@ const cellText = (cell: Cell): string | number | null =>
     : cell;
 
 /**
- * One row per attempt, by name and attempt: student, number, e-mail, groups, attempt, times, the order in which the student met the questions where the quiz shuffles them, then for each question the answer,
+ * One row per attempt, by name and attempt: student, number, email, groups, attempt, times, the order in which the student met the questions where the quiz shuffles them, then for each question the answer,
  * the numbers of the hints that were shown where it has hints, its points (empty while it waits) and the rule that decided. The first row holds the headings.
  */
-export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, StudentDetails>): Cell[][] {
+export function answerRows(
+  marked: MarkedClass,
+  named: ReadonlyMap<string, StudentDetails>,
+  only?: ReadonlySet<string>,
+): Cell[][] {
   const { paper, work } = marked;
   const { zone } = paper.content;
   const header = [
     'Student',
     'Number',
-    'E-mail',
+    'Email',
     'Groups',
     'Attempt',
     'Opened',
@@ -96,6 +100,7 @@ export function answerRows(marked: MarkedClass, named: ReadonlyMap<string, Stude
   const numbers = numbersOf(paper.questions);
   const collator = new Intl.Collator('en');
   const rows = marked.students().flatMap(({ studentId, sheets }) => {
+    if (only && !only.has(studentId)) return [];
     const who = named.get(studentId) ?? { name: studentId, number: '', email: '', groups: [] };
     return sheets.map(({ attempt, scores }): Cell[] => [
       who.name,

@@ -6,7 +6,7 @@ import type { Student } from '../quiz/people/school';
 /** How names and headings of files are compared: capitals, punctuation and spaces apart. */
 export const compared = (text: string): string => comparedText(text, DEFAULT_SETTINGS, 'en');
 
-/** How numbers and e-mail addresses are compared: capitals and outer spaces apart. */
+/** How numbers and email addresses are compared: capitals and outer spaces apart. */
 export const comparedCode = (text: string): string => text.trim().toLowerCase();
 
 /** What a row of a file says of its student; each may be empty. */
@@ -30,10 +30,10 @@ const LONGEST_EMAIL = 254;
 const LONGEST_NAME = 200;
 
 function malformed({ name, number, email }: Who): string | null {
-  if (name === '' && number === '' && email === '') return 'no name, number or e-mail address';
+  if (name === '' && number === '' && email === '') return 'no name, number or email address';
   if (name.length > LONGEST_NAME) return 'the name is longer than 200 characters';
   if (number.length > LONGEST_CODE && !number.includes('@')) return 'the number is longer than 60 characters';
-  return email.length > LONGEST_EMAIL ? 'the e-mail address is longer than 254 characters' : null;
+  return email.length > LONGEST_EMAIL ? 'the email address is longer than 254 characters' : null;
 }
 
 /** A name's words without accents, in the order of the alphabet: the same for “van der Berg, Lotte”. */
@@ -59,7 +59,7 @@ function byItsCode(
   return namesakes.length > 0 ? { problem: says } : { student, odd: `${says}: taken as ${student.name}` };
 }
 
-/** Students by what they are known by: number, e-mail address, name. */
+/** Students by what they are known by: number, email address, name. */
 export class StudentIndex {
   readonly #byNumber = new Map<string, Student>();
   readonly #byEmail = new Map<string, Student>();
@@ -126,7 +126,7 @@ export class StudentIndex {
       );
     if (named.length > 1)
       return {
-        problem: `${named.length} students are called ${name}: a number or an e-mail address tells them apart`,
+        problem: `${named.length} students are called ${name}: a number or an email address tells them apart`,
       };
     const [only] = named;
     if (!only) return { student: null, likely: this.likely(name) };

@@ -68,7 +68,7 @@ export function attemptOf(
           ? readCell(question, given, contextOf(paper, question))
           : { answer: given, problem: null };
       if (read.answer) answers[question.id] = read.answer;
-      if (read.problem !== null) problems.push(`answers “${key}”: ${read.problem}, so it waits for you`);
+      if (read.problem !== null) problems.push(`answers “${key}”: ${read.problem}, so it is for you to mark`);
     }
   }
   const hints: Record<string, string[]> = {};

@@ -11,5 +11,5 @@ export function writeRefused(table: Table, problems: readonly RowProblem[]): str
   for (const { line, row, text } of problems) if (row === 'refused') reasons.set(line, text);
   const rows = table.rows.filter((row) => reasons.has(row.line));
   const body = rows.map((row) => [row.line, reasons.get(row.line) ?? '', ...row.cells]);
-  return csvText([['Line', 'Why it was left out', ...table.header], ...body]);
+  return csvText([['Line', 'Why it was skipped', ...table.header], ...body]);
 }

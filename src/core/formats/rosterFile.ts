@@ -73,7 +73,7 @@ function trouble({ name, number, email, groups }: Row): string | null {
   if (name === '') return 'no name';
   if (name.length > 200) return 'the name is longer than 200 characters';
   if (number.length > 60) return 'the number is longer than 60 characters';
-  if (email.length > 254) return 'the e-mail address is longer than 254 characters';
+  if (email.length > 254) return 'the email address is longer than 254 characters';
   return groups.length > 20 || groups.some((group) => group.length > 60)
     ? 'too many groups, or a group name is too long'
     : null;
@@ -154,7 +154,7 @@ class RosterReader {
     const key = compared(name);
     const other = this.#names.get(key);
     if (other !== undefined && number === '' && email === '') {
-      const text = `${name} is on line ${other} too: both are imported. A column of numbers or e-mail addresses would tell them apart`;
+      const text = `${name} is on line ${other} too: both are imported. A column of numbers or email addresses would tell them apart`;
       this.problems.push({ line, column: null, row: 'kept', text });
     }
     if (other === undefined) this.#names.set(key, line);
@@ -180,7 +180,7 @@ class RosterReader {
 }
 
 /**
- * The file's rows against the class list: who is new, who changes. `elsewhere` are those of other classes. A student is known by number or e-mail address,
+ * The file's rows against the class list: who is new, who changes. `elsewhere` are those of other classes. A student is known by number or email address,
  * else by name; of several with one name each row is another one. Nothing is stored here.
  */
 export function readRoster(

@@ -53,7 +53,7 @@ const percentOf = (score: Fraction | null, outOf: Fraction): number | null =>
 export const SCORE_HEADINGS: Readonly<Record<Exclude<ScoreColumn, 'questions'>, string>> = {
   name: 'Name',
   number: 'Number',
-  email: 'E-mail',
+  email: 'Email',
   groups: 'Groups',
   score: 'Score',
   outOf: 'Out of',

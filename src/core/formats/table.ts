@@ -51,7 +51,7 @@ function headingAmong(top: readonly Row[]): Row | undefined {
   return top.find((row) => filledCells(row) * 2 > most);
 }
 
-/** A cell that is data rather than a heading: an e-mail address, a date or a number of several digits. */
+/** A cell that is data rather than a heading: an email address, a date or a number of several digits. */
 const isData = (cell: string): boolean =>
   /@.+\.|^\s*\d{2,}\s*$|^\s*\d{1,4}[-./]\d{1,2}[-./]\d{1,4}/.test(cell);
 

@@ -58,7 +58,7 @@ export function upgradeFirstRescues(file: unknown, zone: string): unknown {
   };
 }
 
-/** A student of the first form, which knew no e-mail address. */
+/** A student of the first form, which knew no email address. */
 const student = (old: unknown): unknown => (isRecord(old) ? { email: '', ...old } : old);
 
 /** An attempt of the first form: its time was always taken as known. */

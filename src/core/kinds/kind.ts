@@ -2,6 +2,7 @@ import type { Seed } from '../figures/random';
 import type { z } from '../zod';
 import { shownText } from '../content/shownText';
 import type { Feedback } from '../content/feedback';
+import type { PastedBlock } from '../content/pastedBlock';
 import { ONE, ZERO, type Fraction } from '../figures/fraction';
 import type { Random } from '../figures/random';
 import type { LineWords } from '../marks/lineWords';
@@ -185,6 +186,8 @@ interface Defaulted<Question, Answer, Face> {
   handMarked(question: Question): HandMarked | null;
   /** The picture on which it is answered, and its areas. null, the default, without one. */
   ground(question: Question): Ground | null;
+  /** The question with these options in place of its empty ones; null, the default, where it has no options to fill. */
+  withOptions(question: Question, options: PastedBlock['options'], newId: () => string): Question | null;
   /** How everybody's answers are seen at once. null, the default, where look-alikes side by side say it all. */
   classFace(question: Question, context: MarkingContext): ClassFace<Answer> | null;
   /** What is said of the right things that an answer missed, in their order. By default nothing. */
@@ -257,6 +260,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     handMarked: () => null,
     ground: () => null,
     classFace: () => null,
+    withOptions: () => null,
     accept: () => notKeyed('An answer of several parts is marked by hand'),
     acceptPart: () => notKeyed('This part cannot be judged by itself: change the key in Write'),
     missed: () => [],

@@ -28,14 +28,14 @@ const JOINED: Readonly<Record<string, string>> = {
 const SCORING: LineWords = {
   pointsEarned: (v, line, say) => earned(v, line, say),
   pointsWait: (v, line, say) =>
-    `${say.exactPoints(line.after)} of ${say.points(v['possible'])} so far, ${say.points(v['waiting'])} to come`,
+    `${say.exactPoints(line.after)} of ${say.points(v['possible'])} so far, ${say.points(v['waiting'])} not marked yet`,
   overrideDiffers: (v, _, say) =>
-    `Marking gave ${v['gave'] ? say.points(v['gave']) : 'nothing yet'} when you set your own score, and gives ${v['gives'] ? say.points(v['gives']) : 'nothing yet'} now`,
+    `Automatic marking gave ${v['gave'] ? say.points(v['gave']) : 'nothing yet'} when you set your own score; now it gives ${v['gives'] ? say.points(v['gives']) : 'nothing yet'}`,
   override: (v, line, say) =>
     `Your own score counts: ${say.points(line.after)} of ${say.points(v['possible'])}${v['reason'] ? ` (“${text(v['reason'])}”)` : ''}`,
   sum: (v, line, say) =>
     `${counted(v['questions'], 'question')} ${plural(Number(v['questions']), 'adds', 'add')} up to ${say.exactPoints(line.after)} of ${say.points(v['outOf'])}`,
-  stillWaiting: (v, _, say) => `${say.points(v['waiting'])} points are not marked yet`,
+  stillWaiting: (v, _, say) => notMarkedYet(v, say, 'point'),
   late: (v, line, say) =>
     `${howLate(v)}, which costs ${lateShare(v, say)} of the ${text(v['of'])} points: ${say.exactPoints(line.after)} left of ${say.exactPoints(line.before)}`,
   lateFree: (v) => `${howLate(v)}, which costs nothing`,
@@ -51,15 +51,16 @@ const SCORING: LineWords = {
   penalty: (_, line, say) =>
     `Nothing in it was right: the penalty makes it ${say.exactPoints(line.after)} instead of ${say.exactPoints(line.before)}`,
   hints: (v, line, say) => `Hints cost ${say.points(v['hints'])}: ${say.exactPoints(line.after)} left`,
-  questionFloor: (_, line, say) => `Not below the question’s floor: ${say.exactPoints(line.after)}`,
+  questionFloor: (_, line, say) => `Cannot go lower for this question: ${say.exactPoints(line.after)}`,
   standingNotMarked: () => 'The question carries no points: the answer is not marked',
-  standingLeftOut: () => 'The question is left out: nothing earned, nothing possible',
-  standingGiven: (_, line, say) => `The question is given to all: ${say.exactPoints(line.after)}`,
+  standingLeftOut: () => 'The question is excluded: it does not count towards the score',
+  standingGiven: (_, line, say) =>
+    `Everyone gets full points for this question: ${say.exactPoints(line.after)}`,
   standingGivenToAnswered: (_, line, say) =>
-    `The question is given to all who answered: ${say.exactPoints(line.after)}`,
+    `Everyone who answered gets full points: ${say.exactPoints(line.after)}`,
   standingBonus: (_, line, say) => `A bonus: ${say.exactPoints(line.after)} on top of the maximum`,
   shownPartsDiffer: () => 'Shown with 2 decimals, the parts do not add up to the sum; the exact parts do',
-  bonusWaiting: (v, _, say) => `${say.points(v['waiting'])} bonus points are not marked yet`,
+  bonusWaiting: (v, _, say) => notMarkedYet(v, say, 'bonus point'),
   noScore: () => 'No question counts towards the score, so there is none',
   quizFloor: () => 'Not below 0: the sum becomes 0',
   repeat: (v, line, say) =>
@@ -85,14 +86,25 @@ const lateShare = (v: TraceLine['values'], say: Say): string =>
 const howLate = (v: TraceLine['values']): string =>
   `Late: ${counted(v['started'], text(v['unit']))} (a part of ${v['unit'] === 'hour' ? 'an hour' : 'a day'} counts as a whole one)`;
 
+/** The word that goes with so many points. */
+const pointWord = (value: TraceLine['values'][string] | undefined, one = 'point'): string =>
+  isFraction(value) ? plural(value.n / value.d, one) : `${one}s`;
+
+/** That some points are not marked yet, as a whole sentence: of one point it is said in the singular. */
+const notMarkedYet = (v: TraceLine['values'], say: Say, one: string): string => {
+  const waiting = v['waiting'];
+  const verb = isFraction(waiting) ? plural(waiting.n / waiting.d, 'is', 'are') : 'are';
+  return `${say.points(waiting)} ${pointWord(waiting, one)} ${verb} not marked yet`;
+};
+
 /** What a share of the points comes to; all and nothing are said as such. */
 function earned(v: TraceLine['values'], line: TraceLine, say: Say): string {
   const credit = v['credit'];
   const possible = say.points(v['possible']);
   if (!isFraction(credit)) return '';
-  if (credit.n === 0) return `No credit: 0 of ${possible}`;
-  if (credit.n === credit.d) return `Full credit: ${say.points(line.after)} of ${possible}`;
-  return `${toFractionText(credit)} of ${possible} = ${say.points(line.after)}`;
+  if (credit.n === 0) return `No points: 0 of ${possible}`;
+  if (credit.n === credit.d) return `Full points: ${say.points(line.after)} of ${possible}`;
+  return `Earns ${toFractionText(credit)} of ${possible} ${pointWord(v['possible'])}: ${say.points(line.after)}`;
 }
 
 /** The words of every line, each code once. */

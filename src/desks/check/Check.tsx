@@ -1,3 +1,4 @@
+import { useChosenCircle } from '@/ui/teacher/circles';
 import { earnedWords } from './cellWords';
 import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Failed } from '@/ui/widgets/press/Failed';
@@ -37,8 +38,9 @@ function NothingShown(props: {
   readonly table: CheckTable;
   readonly rows: readonly CheckRow[];
   readonly asked: Asked;
+  readonly onAll: () => void;
 }) {
-  const { table, rows, asked } = props;
+  const { table, rows, asked, onAll } = props;
   const name = asked.search.trim();
   return (
     <>
@@ -54,10 +56,13 @@ function NothingShown(props: {
       {table.rows.length > 0 && rows.length === 0 && (
         <p className="px-6 py-12 text-center text-soft">
           {name === ''
-            ? 'No paper is like that.'
+            ? 'No paper matches. '
             : asked.show === 'all' && asked.circle === ''
-              ? `No student’s name contains “${name}”.`
-              : `No such paper has a name that contains “${name}”.`}
+              ? `No student’s name contains “${name}”. `
+              : `No such paper has a name that contains “${name}”. `}
+          <button type="button" className="link-text cursor-pointer" onClick={onAll}>
+            Show all papers
+          </button>
         </p>
       )}
     </>
@@ -174,7 +179,8 @@ function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => 
 /** The papers and their margin; keys act on the answer at hand. */
 function Papers({ table: named }: { readonly table: CheckTable }) {
   const { pending } = useQuiz();
-  const [chosen, setChosen] = useState(AT_FIRST);
+  const [circle] = useChosenCircle();
+  const [chosen, setChosen] = useState(() => ({ ...AT_FIRST, asked: { ...AT_FIRST.asked, circle } }));
   const [up, setUp] = useState(false);
   const [judged, setJudged] = useState(ALONE);
   const margin = useRef<HTMLElement>(null);
@@ -266,7 +272,17 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
             setAside('revisions');
           }}
         />
-        <NothingShown table={table} rows={rows} asked={asked} />
+        <NothingShown
+          table={table}
+          rows={rows}
+          asked={asked}
+          onAll={() =>
+            setChosen((before) => ({
+              ...before,
+              asked: { ...before.asked, search: '', show: 'all', circle: '' },
+            }))
+          }
+        />
         {place && rows.length > 0 && (
           <Suspense fallback={<p className="px-6 py-16 text-center text-soft">…</p>}>
             <Shown
@@ -336,7 +352,7 @@ export default function Check() {
       {failure ? (
         <Failed className="mx-6 my-8" text={readingFailed(failure)} onAgain={again} />
       ) : (
-        <p className="px-6 py-16 text-center text-soft">Marking …</p>
+        <p className="px-6 py-16 text-center text-soft">Marking…</p>
       )}
     </main>
   );

@@ -1,3 +1,4 @@
+import { CircleLine, useChosenCircle } from '@/ui/teacher/circles';
 import { Download } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
 import { FindField, PickLine } from '@/ui/widgets/fields/Find';
@@ -30,16 +31,16 @@ const ORDERS: readonly (readonly [SortBy, string])[] = [
   ['name', 'name'],
   ['highest', 'highest total'],
   ['lowest', 'lowest total'],
-  ['waiting', 'points waiting'],
+  ['waiting', 'points to mark'],
   ['late', 'how late'],
 ];
 
 const SHOWN: readonly (readonly [Show, string])[] = [
   ['all', 'all papers'],
-  ['waiting', 'those with answers waiting'],
-  ['near', 'those with near misses'],
-  ['changed', 'those that the draft changes'],
-  ['own', 'those with scores of yours'],
+  ['waiting', 'with answers to mark'],
+  ['near', 'with near misses'],
+  ['changed', 'changed by the draft'],
+  ['own', 'with your own scores'],
 ];
 
 interface HeadProps {
@@ -83,6 +84,7 @@ function Tools({
   children,
 }: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped' | 'onRevisions'> & { readonly children: ReactNode }) {
   const { asked, view, hardestFirst, namesHidden } = chosen;
+  const [, onCircle] = useChosenCircle();
   const ask = (more: Partial<Chosen['asked']>) => onChosen({ ...chosen, asked: { ...asked, ...more } });
   const question = /^question (\d+)$/.exec(asked.sort)?.[1];
   const sorted = question === undefined ? undefined : table.questions[Number(question)];
@@ -90,7 +92,6 @@ function Tools({
     ? [...ORDERS, [asked.sort, `question ${sorted.number}, lowest first`] as const]
     : ORDERS;
   const shown = SHOWN.filter(([show]) => show !== 'changed' || changed > 0 || asked.show === 'changed');
-  const circles = [['', 'everybody'] as const, ...table.circles.map(({ name }) => [name, name] as const)];
   if (table.rows.length === 0) return <div className="px-6 pb-3">{children}</div>;
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-6 pb-3 text-[14px] max-sm:px-4 [&_input]:!w-40">
@@ -99,9 +100,14 @@ function Tools({
         <PickLine label="Sorted by" value={asked.sort} options={orders} onChange={(sort) => ask({ sort })} />
       )}
       <PickLine label="Showing" value={asked.show} options={shown} onChange={(show) => ask({ show })} />
-      {table.circles.length > 0 && (
-        <PickLine label="of" value={asked.circle} options={circles} onChange={(circle) => ask({ circle })} />
-      )}
+      <CircleLine
+        circles={table.circles}
+        value={asked.circle}
+        onChange={(circle) => {
+          onCircle(circle);
+          ask({ circle });
+        }}
+      />
       {view === 'all' && (
         <PickLine
           label="Questions"
@@ -147,7 +153,7 @@ export function Head(props: HeadProps) {
           <h1 className="station-title">Check</h1>
           <p className="caption figures mt-1 text-balance max-sm:mt-0">
             {markedWords(table)}
-            {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} waiting for you` : ''}
+            {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} to mark` : ''}
           </p>
         </div>
         {table.rows.length > 0 && <Views view={chosen.view} onView={onView} />}
@@ -163,11 +169,11 @@ export function Head(props: HeadProps) {
       </div>
       <Tools {...props}>
         <button type="button" className="link-text cursor-pointer" onClick={() => setTyping(true)}>
-          Type in a paper …
+          Type in a paper…
         </button>
         {table.rows.length > 0 && chosen.view !== 'hand' && (
           <button type="button" className="link-text cursor-pointer" onClick={props.onRevisions}>
-            Changes of the key
+            Changes to the key
           </button>
         )}
       </Tools>

@@ -18,7 +18,7 @@ const wouldBe = (after: CellAfter): string =>
 
 /** How the question stands where that says more than the mark. */
 const STANDING: Readonly<Partial<Record<Standing, string>>> = {
-  leftOut: 'left out',
+  leftOut: 'excluded',
   notMarked: 'carries no points',
   given: 'full points for everyone',
   givenToAnswered: 'full points for whoever answered',

@@ -55,7 +55,7 @@ export function usePlace(
   const look = (by: 1 | -1) => {
     const found = next(by);
     if (found) go(found);
-    else notify('Nothing else is marked wrong or waiting');
+    else notify('Nothing else is wrong or not marked yet');
   };
   // An answer that was just marked by hand still waits in this table, and so may those before it.
   // Answers that are the same share a cell: what is settled is known by its place.

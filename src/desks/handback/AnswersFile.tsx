@@ -4,16 +4,23 @@ import { Failed } from '@/ui/widgets/press/Failed';
 import { usePress } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { saveAnswers, type AnswersForm } from '@/ui/teacher/saveAnswers';
+import type { Circle } from '@/workers/classDesk';
 
 /** Every answer as a file, to look through elsewhere; points that are changed in it come back as own scores. */
-export function AnswersFile({ disabled }: { readonly disabled: boolean }) {
+export function AnswersFile({
+  disabled,
+  only,
+}: {
+  readonly disabled: boolean;
+  readonly only: Circle | null;
+}) {
   const { quiz } = useQuiz();
   const form = useRef<AnswersForm>('csv');
-  const save = usePress(() => saveAnswers(quiz.id, quiz.content.title, form.current));
+  const save = usePress(() => saveAnswers(quiz.id, quiz.content.title, form.current, only ?? undefined));
   return (
     <section aria-labelledby="answers-file" className="mt-7">
       <h2 id="answers-file" className="text-[15px]">
-        All answers as a file
+        {only ? `Answers of ${only.name} as a file` : 'All answers as a file'}
       </h2>
       <p className="mt-1 text-[14px] text-soft">
         Every attempt with its answers, points and the rule that decided. If you import the file again in the

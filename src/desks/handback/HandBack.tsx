@@ -14,7 +14,6 @@ import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
-import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { notify } from '@/ui/widgets/press/notices';
 import { run, usePress, type Press } from '@/ui/widgets/press/press';
@@ -23,10 +22,12 @@ import { useQuiz } from '@/ui/teacher/quizContext';
 import { useNow } from '@/ui/widgets/press/useNow';
 import { useQuery, type Query } from '@/ui/widgets/press/useQuery';
 import { classWorker } from '@/workers/clients';
-import type { HandBackRow } from '@/workers/classDesk';
+import type { Circle, HandBackRow } from '@/workers/classDesk';
+import { useCircles } from '@/ui/teacher/circles';
 import { AnswersFile } from './AnswersFile';
 import { printAddress } from './printAddress';
 import { Results } from './Results';
+import { handedBackWords } from '@/ui/words/resultWords';
 import { ScoresFile } from './ScoresFile';
 
 function useRows(): Query<HandBackRow[]> {
@@ -96,7 +97,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   if (byHand.length === 0) {
     return (
       <p className="mt-3">
-        Your plan releases everything automatically.{' '}
+        Your plan shows everything automatically.{' '}
         <a className="link-text" href="#plan">
           Change the plan
         </a>{' '}
@@ -109,7 +110,7 @@ function ShowAll({ rows }: { readonly rows: readonly HandBackRow[] }) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
       <p>
-        {open.length > 0 ? 'Held until you release it: ' : 'Shown to all: '}
+        {open.length > 0 ? 'Waiting for you to show it: ' : 'Shown to all: '}
         <strong>{openNames || names}</strong>.
       </p>
       {open.length > 0 && (
@@ -162,34 +163,46 @@ function NeverOpened() {
 }
 
 /** The ways out besides the screen: printed slips, scores and answers as files. */
-function PaperAndFiles({ none }: { readonly none: boolean }) {
+function PaperAndFiles({ none, circle }: { readonly none: boolean; readonly circle: Circle | null }) {
   const { quiz } = useQuiz();
   return (
     <aside
       aria-label="On paper and as a file"
       className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
     >
-      <h2 className="text-[15px]">Printed slips</h2>
+      <h2 className="text-[15px]">Printed results</h2>
       <p className="mt-1 text-[14px] text-soft">
-        One student per page, with score, answers, feedback and comments, whatever the plan shows on screen.
+        One student per page, with score, answers, feedback and comments, even what the plan hides on screen.
       </p>
       <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
-        <a className="link-text" href={printAddress(quiz.id, 'with')} target="_blank" rel="noopener">
-          With right answers
+        <a
+          className="link-text"
+          href={printAddress(quiz.id, 'with', { circle })}
+          target="_blank"
+          rel="noopener"
+        >
+          Print with right answers
         </a>
-        <a className="link-text" href={printAddress(quiz.id, 'without')} target="_blank" rel="noopener">
-          Without them
+        <a
+          className="link-text"
+          href={printAddress(quiz.id, 'without', { circle })}
+          target="_blank"
+          rel="noopener"
+        >
+          Print without right answers
         </a>
       </p>
-      <ScoresFile disabled={none} />
-      <AnswersFile disabled={none} />
+      <ScoresFile disabled={none} only={circle} />
+      <AnswersFile disabled={none} only={circle} />
     </aside>
   );
 }
 
 /** Results go back: shown on screen, printed, or as a file for the gradebook. */
 export default function HandBack() {
-  const { value: rows, failure, again } = useRows();
+  const { value: all, failure, again } = useRows();
+  const whose = useCircles();
+  const rows = whose.isThere ? (all?.filter(({ studentId }) => whose.holds(studentId)) ?? null) : null;
   const seeing =
     rows?.filter((row) => !row.notCounted && row.shown.some((aspect) => aspect !== 'comments')).length ?? 0;
   const provisional = rows?.filter((row) => row.recorded?.provisional).length ?? 0;
@@ -202,19 +215,25 @@ export default function HandBack() {
             {rows === null
               ? failure
                 ? ''
-                : 'Marking …'
-              : `${seeing} of ${count(rows.length, 'student')} ${rows.length === 1 ? 'sees' : 'see'} some of their result${provisional > 0 ? `; ${count(provisional, 'score')} can still change, because answers wait` : ''}`}
+                : 'Marking…'
+              : handedBackWords({ seeing, all: rows.length, provisional })}
           </p>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
           {rows !== null && rows.length > 0 && <NeverOpened />}
-          {rows !== null && <ShowAll rows={rows} />}
+          {rows !== null && <ShowAll rows={all ?? rows} />}
+          {rows !== null && <p className="mt-2 text-[14px]">{whose.line}</p>}
         </div>
         {rows !== null && rows.length === 0 && (
-          <p className="px-9 py-8 max-sm:px-4">Nothing has been handed in yet.</p>
+          <p className="px-9 py-8 max-sm:px-4">
+            Nothing has been handed in yet. Once papers come in, their results are shown, printed and saved
+            here.
+          </p>
         )}
-        {rows !== null && rows.length > 0 && <Results rows={rows} />}
+        {rows !== null && rows.length > 0 && <Results rows={rows} classOf={whose.classOf} />}
       </div>
-      {(rows !== null || failure) && <PaperAndFiles none={rows === null || rows.length === 0} />}
+      {(rows !== null || failure) && (
+        <PaperAndFiles none={rows === null || rows.length === 0} circle={whose.circle} />
+      )}
     </main>
   );
 }

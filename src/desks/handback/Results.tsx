@@ -28,13 +28,15 @@ function seenWords({ shown, waitsForTeacher, notCounted }: HandBackRow): string 
     return `everything but ${missing.map((aspect) => ASPECT_NAMES[aspect]).join(' and ')}`;
   const told = TOLD.filter((aspect) => shown.includes(aspect));
   if (told.length > 0) return told.map((aspect) => ASPECT_NAMES[aspect]).join(', ');
-  return waitsForTeacher.length > 0 ? 'nothing until you release it' : 'nothing yet';
+  return waitsForTeacher.length > 0 ? 'nothing until you show it' : 'nothing yet';
 }
 
 interface RowProps {
   readonly index: number;
   readonly measure: (element: Element | null) => void;
   readonly row: HandBackRow;
+  /** The class, where there are several. */
+  readonly ofClass: string | null;
   /** True where the plan has something that waits for the teacher's press. */
   readonly byHand: boolean;
 }
@@ -44,7 +46,9 @@ const RecordedScore = ({ recorded }: { readonly recorded: NonNullable<HandBackRo
     <span className="font-semibold">{points(recorded.score)}</span>{' '}
     <span className="text-soft">of {points(recorded.outOf)}</span>
     {recorded.waiting.n > 0 && (
-      <span className="block text-[12.5px] text-saffron-text">+{points(recorded.waiting)} to come</span>
+      <span className="block text-[12.5px] text-saffron-text">
+        +{points(recorded.waiting)} not marked yet
+      </span>
     )}
   </>
 );
@@ -77,15 +81,15 @@ function Ways({ row, byHand }: Pick<RowProps, 'row' | 'byHand'>) {
     <>
       {byHand && <ShowOne row={row} />}
       <a className="link-text" href={slip} target="_blank" rel="noopener">
-        Slip<span className="sr-only"> of {row.name}</span>
+        Results<span className="sr-only"> of {row.name}</span>
       </a>{' '}
       <a
         className="link-text ml-2 max-sm:ml-4"
-        href={printAddress(id, 'with', row.studentId)}
+        href={printAddress(id, 'with', { student: row.studentId })}
         target="_blank"
         rel="noopener"
       >
-        Print<span className="sr-only"> the slip of {row.name}</span>
+        Print<span className="sr-only"> the results of {row.name}</span>
       </a>
     </>
   );
@@ -101,12 +105,13 @@ const WholeComment = ({ row }: { readonly row: HandBackRow }) => (
   />
 );
 
-function Row({ row, byHand, index, measure }: RowProps) {
+function Row({ row, ofClass, byHand, index, measure }: RowProps) {
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair align-middle hover:bg-base-200">
       <th scope="row" className="py-2 pr-4 pl-9 text-left font-semibold">
         <StudentName name={row.name} apart={row.apart} />
       </th>
+      {ofClass !== null && <td className="caption py-2 pr-4">{ofClass}</td>}
       <td className="figures py-2 pr-5 text-right whitespace-nowrap">
         {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
       </td>
@@ -122,7 +127,7 @@ function Row({ row, byHand, index, measure }: RowProps) {
 }
 
 /** The same on a phone: what belongs to a student below the name. */
-function Item({ row, byHand, index, measure }: RowProps) {
+function Item({ row, ofClass, byHand, index, measure }: RowProps) {
   return (
     <li ref={measure} data-index={index} className="border-b border-hair px-4 py-2">
       <div className="flex items-baseline gap-3">
@@ -133,7 +138,9 @@ function Item({ row, byHand, index, measure }: RowProps) {
           {row.recorded ? <RecordedScore recorded={row.recorded} /> : '–'}
         </p>
       </div>
-      <p className="caption">sees {seenWords(row)}</p>
+      <p className="caption">
+        {ofClass && `${ofClass} · `}sees {seenWords(row)}
+      </p>
       <WholeComment row={row} />
       <p className="flex min-h-9 items-center">
         <Ways row={row} byHand={byHand} />
@@ -144,14 +151,17 @@ function Item({ row, byHand, index, measure }: RowProps) {
 
 interface ResultsProps {
   readonly rows: readonly HandBackRow[];
+  /** The class of each student; null where there is one alone. */
+  readonly classOf: ReadonlyMap<string, string> | null;
   readonly byHand: boolean;
 }
 
-const ResultTable = ({ rows, byHand }: ResultsProps) => (
+const ResultTable = ({ rows, classOf, byHand }: ResultsProps) => (
   <table className="mt-4 w-full">
     <thead>
       <tr className="label-small border-b border-line text-left">
         <th className="pb-1 pl-9 font-semibold">Student</th>
+        {classOf && <th className="pb-1 font-semibold">Class</th>}
         <th className="pr-5 pb-1 text-right font-semibold">Score</th>
         <th className="pb-1 font-semibold">Sees now</th>
         <th className="pb-1 font-semibold">Comment</th>
@@ -164,30 +174,46 @@ const ResultTable = ({ rows, byHand }: ResultsProps) => (
       rows={rows}
       height={46}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Row key={row.studentId} row={row} byHand={byHand} {...at} />}
+      draw={(row, at) => (
+        <Row
+          key={row.studentId}
+          row={row}
+          ofClass={classOf && (classOf.get(row.studentId) ?? '')}
+          byHand={byHand}
+          {...at}
+        />
+      )}
     />
   </table>
 );
 
-const ResultList = ({ rows, byHand }: ResultsProps) => (
+const ResultList = ({ rows, classOf, byHand }: ResultsProps) => (
   <div className="mt-3 border-t border-line">
     <LongRows
       rows={rows}
       as="list"
       height={128}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Item key={row.studentId} row={row} byHand={byHand} {...at} />}
+      draw={(row, at) => (
+        <Item
+          key={row.studentId}
+          row={row}
+          ofClass={classOf && (classOf.get(row.studentId) ?? '')}
+          byHand={byHand}
+          {...at}
+        />
+      )}
     />
   </div>
 );
 
 /** Everyone with finished work: what is recorded, what they see, and what can be done about it. */
-export function Results({ rows }: { readonly rows: readonly HandBackRow[] }) {
+export function Results({ rows, classOf }: Pick<ResultsProps, 'rows' | 'classOf'>) {
   const { quiz } = useQuiz();
   const byHand = useMemo(
     () => aspectsByHand(quiz.content.plan, quiz.standing.plans).length > 0,
     [quiz.content.plan, quiz.standing.plans],
   );
   const View = useNarrow('phone') ? ResultList : ResultTable;
-  return <View rows={rows} byHand={byHand} />;
+  return <View rows={rows} classOf={classOf} byHand={byHand} />;
 }

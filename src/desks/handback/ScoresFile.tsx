@@ -12,12 +12,19 @@ import { Failed } from '@/ui/widgets/press/Failed';
 import { run, usePress } from '@/ui/widgets/press/press';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { saveScores } from '@/ui/teacher/saveAnswers';
+import type { Circle } from '@/workers/classDesk';
 
 /** Columns are chosen by the names that they have in the file. */
 const NAMES: Readonly<Record<ScoreColumn, string>> = { ...SCORE_HEADINGS, questions: 'Each question' };
 
+interface Props {
+  readonly disabled: boolean;
+  /** Whose; null: everybody’s. */
+  readonly only: Circle | null;
+}
+
 /** The scores as a file with the columns that are wanted; the choice is remembered with the quiz. */
-export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
+export function ScoresFile({ disabled, only }: Props) {
   const { quiz } = useQuiz();
   const kept = useLiveQuery(() => scoreColumns(quiz.id), [quiz.id], DEFAULT_SCORE_COLUMNS);
   const [mine, setMine] = useState<readonly ScoreColumn[] | null>(null);
@@ -27,11 +34,11 @@ export function ScoresFile({ disabled }: { readonly disabled: boolean }) {
     setMine(next);
     run(() => keepScoreColumns(quiz.id, next));
   };
-  const save = usePress(() => saveScores(quiz.id, quiz.content.title, chosen));
+  const save = usePress(() => saveScores(quiz.id, quiz.content.title, chosen, only ?? undefined));
   return (
     <section aria-labelledby="scores-file" className="mt-7">
       <h2 id="scores-file" className="text-[15px]">
-        Scores as a file
+        {only ? `Scores of ${only.name} as a file` : 'Scores as a file'}
       </h2>
       <fieldset className="mt-2 grid grid-cols-2 gap-x-4 gap-y-1 text-[14px]">
         <legend className="caption mb-1">Its columns</legend>

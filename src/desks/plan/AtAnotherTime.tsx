@@ -130,12 +130,10 @@ export function AtAnotherTime() {
             <StateThen packet={value} zone={zone} />
           )
         ) : (
-          <p className="caption">Looking …</p>
+          <p className="caption">Looking…</p>
         )}
       </div>
-      <p className="caption mt-1">
-        Presses, hand-ins, own scores and comments of later are not there; the key is today’s.
-      </p>
+      <p className="caption mt-1">Later hand-ins, scores and comments are not shown; the key is today’s.</p>
     </section>
   );
 }

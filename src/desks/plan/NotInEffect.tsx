@@ -25,8 +25,8 @@ function listed(those: readonly Concerned[], to: string): string {
 
 /** What a changed plan would do, in sentences. */
 export function planEffectWords(effect: PlanEffect | null): string {
-  if (!effect) return 'Working out whom it concerns …';
-  if (concernsNobody(effect)) return 'It changes nothing for anybody.';
+  if (!effect) return 'Working out whom it concerns…';
+  if (concernsNobody(effect)) return 'Nobody is affected.';
   const { shows, hides, moves } = effect;
   const all = [
     shows.length > 0 ? `It shows ${listed(shows, 'to')} at once.` : '',
@@ -57,7 +57,7 @@ export function NotInEffect({ plans, onHold, onLeave }: Props) {
       className="sticky bottom-0 z-10 -mx-9 mt-4 border-t border-petrol bg-wash px-9 py-3 max-sm:-mx-4 max-sm:px-4"
     >
       <p role="status">
-        <strong>Not in effect yet.</strong> {!failure && planEffectWords(effect)}
+        <strong>Not applied yet.</strong> {!failure && planEffectWords(effect)}
       </p>
       {failure && <Failed className="mt-1" text={readingFailed(failure)} onAgain={again} />}
       {hold.error && <Failed className="mt-1" text={hold.error} onAgain={hold.start} />}
@@ -68,10 +68,10 @@ export function NotInEffect({ plans, onHold, onLeave }: Props) {
           disabled={hold.busy || effect === null}
           onClick={hold.start}
         >
-          Put it into effect
+          Apply
         </button>
         <button type="button" className="btn btn-sm btn-ghost" onClick={onLeave}>
-          Leave the plan as it was
+          Discard changes
         </button>
       </div>
     </section>

@@ -1,104 +1,166 @@
-import { ASPECTS, at, NEVER, planOf, waitsFor, type RevealPlan } from '@/core/quiz/plan/plan';
+import type { ReactNode } from 'react';
+import { ASPECTS } from '@/core/quiz/plan/plan';
+import { wholeSpan } from '@/core/quiz/times/window';
 import { Conflict } from '@/ui/editing/Conflict';
+import { useUnfolded } from '@/ui/editing/unfolded';
+import { useOpening } from '@/ui/teacher/opening';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { SetToLine } from '@/ui/teacher/SetToLine';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
+import { dayAndTimeIn } from '@/ui/words/zoneTime';
+import type { PlanView } from '@/workers/classDesk';
 import { AtAnotherTime } from './AtAnotherTime';
+import { Part } from './first/Part';
+import { readyMadeOf } from './first/readyMade';
+import { Rules } from './first/Rules';
+import { SeenWhen } from './first/SeenWhen';
 import { Leaks } from './lanes/Leaks';
 import { OwnTimes } from './lanes/OwnTimes';
 import { Silence } from './lanes/Silence';
 import { TimeLine } from './lanes/TimeLine';
 import { usePlanView } from './lanes/usePlanView';
-import { ComingBackSentence, GoingBackSentence, MissingSentence } from './sentences/PageSentences';
+import { NotInEffect } from './NotInEffect';
+import { sentenceOf } from './sentences/conditionWords';
 import { PlanSentences } from './sentences/PlanSentences';
 import { ZoneSentence } from './sentences/ZoneSentence';
-import { NotInEffect } from './NotInEffect';
-import { UnfinishedSentence } from './sentences/UnfinishedSentence';
 import { usePlans } from './usePlans';
-import { AttemptSentence } from './sentences/AttemptSentence';
-import { sentenceOf } from './sentences/conditionWords';
-import { LateSentence } from './sentences/LateSentence';
-import { TimeSentence } from './sentences/TimeSentence';
 
-const AT_ONCE = waitsFor(at('handedIn'));
-const ALL_CLOSED = waitsFor({ when: 'allClosed', scope: 'all', delay: null });
-const BY_HAND = waitsFor(at('byTeacher'));
-const READY_MADE: readonly { title: string; plan: RevealPlan }[] = [
-  { title: 'All at once, at hand-in', plan: planOf(AT_ONCE, { classDid: NEVER }) },
-  {
-    title: 'Score at hand-in, the rest after closing for all',
-    plan: planOf(ALL_CLOSED, { score: AT_ONCE, classDid: NEVER }),
-  },
-  { title: 'All after closing for all', plan: planOf(ALL_CLOSED, { classDid: NEVER }) },
-  { title: 'All by hand', plan: planOf(BY_HAND, { classDid: NEVER }) },
-];
-
-const ReadyMade = ({ onPlan }: { readonly onPlan: (plan: RevealPlan) => void }) => (
-  <div className="mt-2 flex flex-wrap gap-2">
-    {READY_MADE.map(({ title, plan: readyMade }) => (
-      <button
-        key={title}
-        type="button"
-        className="btn btn-sm btn-outline font-normal"
-        onClick={() => onPlan(readyMade)}
-      >
-        {title}
+/** When the quiz is open, and the press that opens it or changes that; who has times of their own. */
+function WhenPart({ children }: { readonly children: ReactNode }) {
+  const { quiz } = useQuiz();
+  const ask = useOpening();
+  const { zone } = quiz.content;
+  const { opening } = quiz.standing;
+  return (
+    <Part title="When">
+      {opening ? (
+        <>
+          From <strong>{dayAndTimeIn(opening.from, zone)}</strong>{' '}
+          {opening.until === null ? (
+            'until you close it'
+          ) : (
+            <>
+              until <strong>{dayAndTimeIn(opening.until, zone)}</strong>
+            </>
+          )}
+          {opening.due !== null && `, late from ${dayAndTimeIn(opening.due, zone)}`}.{' '}
+        </>
+      ) : (
+        'Not opened yet. '
+      )}
+      <button type="button" className="link-text on-screen cursor-pointer" onClick={ask}>
+        {wholeSpan(quiz.standing) ? 'Change when it is open…' : 'Open to students…'}
       </button>
-    ))}
-  </div>
-);
+      <OwnTimes />
+      {children}
+    </Part>
+  );
+}
 
-/** When who can sit, what of the result is shown when, and what that gives away: drawn, and as sentences that can be changed. */
-export default function Plan() {
-  const { draft, shown, pending, change, putIntoEffect, leave } = usePlans();
+interface LineProps {
+  readonly plans: ReturnType<typeof usePlans>;
+  readonly view: PlanView;
+}
+
+/** The line with its lanes: as soon as there is more than one, and by a press before. */
+function Line({ plans, view }: LineProps) {
+  const { quiz } = useQuiz();
+  const [asked, setAsked] = useUnfolded('line of the plan');
+  if (view.lanes.length === 0)
+    return <p className="text-soft">Choose who takes the quiz to see times here.</p>;
+  const several = view.lanes.length > 1;
+  return (
+    <>
+      {!several && (
+        <button
+          type="button"
+          className="link-text on-screen cursor-pointer text-[14px]"
+          aria-expanded={asked}
+          onClick={() => setAsked(!asked)}
+        >
+          {asked ? 'Hide the time line' : 'Draw it on a time line'}
+        </button>
+      )}
+      {(several || asked) && (
+        <TimeLine view={view} zone={quiz.content.zone} plans={plans.shown} onPlans={plans.change} />
+      )}
+    </>
+  );
+}
+
+/** What students see, and when: a ready-made plan, and by a press sentence by sentence. */
+function SeenPart({ plans, view }: LineProps) {
   const { quiz } = useQuiz();
   const { zone } = quiz.content;
-  const { value: view, failure, again } = usePlanView(pending);
+  const { shown, change, pending, putIntoEffect, leave, draft } = plans;
+  const [asked, setAsked] = useUnfolded('sentences of the plan');
+  const own = readyMadeOf(shown.plan) === null || shown.ownPlans.length > 0;
+  const byHand = ASPECTS.some((aspect) => {
+    const { when } = shown.plan.aspects[aspect];
+    return when !== 'never' && when.some((one) => one.when === 'byTeacher');
+  });
+  // What is held by hand is shown by the presses in its sentences.
+  const open = asked || own || byHand;
+  return (
+    <>
+      <Part title="What students see, and when">
+        <SeenWhen plan={shown.plan} onPlan={(plan) => change({ ...shown, plan })} />
+        {!own && !byHand && (
+          <button
+            type="button"
+            className="link-text on-screen min-h-8 cursor-pointer text-[14px]"
+            aria-expanded={asked}
+            onClick={() => setAsked(!asked)}
+          >
+            Finer, or for one group
+          </button>
+        )}
+      </Part>
+      <Leaks view={view} zone={zone} plans={shown} onPlans={change} />
+      <Conflict
+        draft={draft}
+        what="The plan"
+        show={(version) =>
+          ASPECTS.map((aspect) => <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>)
+        }
+      />
+      {open && <PlanSentences plans={shown} lanes={view.lanes} onChange={change} />}
+      {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
+    </>
+  );
+}
+
+/** Who can take the quiz, when, how often and how long; what of the result is shown when, and what that gives away. */
+export default function Plan() {
+  const plans = usePlans();
+  const { value: view, failure, again } = usePlanView(plans.pending);
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_320px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
       <div className="min-w-0 bg-paper px-9 py-7 max-sm:px-4 max-sm:py-3">
-        <h1 className="station-title">Reveal plan</h1>
+        <h1 className="station-title">Plan</h1>
         <p className="caption mt-1">
-          When who can take the quiz, and what of their result they see when. <ZoneSentence />
+          Who can take the quiz, and when each part of the result is shown. <ZoneSentence />
         </p>
         {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
         {!view && !failure ? (
-          <p className="mt-4 text-soft">Working out who sees what when …</p>
+          <p className="mt-4 text-soft">Working out who sees what when…</p>
         ) : (
           <>
-            {view && view.lanes.length > 0 && (
-              <TimeLine view={view} zone={zone} plans={shown} onPlans={change} />
+            <h2 className="sr-only">Who, when and how</h2>
+            <div className="mt-3 border-t border-hair">
+              <Part title="Who">
+                <SetToLine />
+              </Part>
+              <WhenPart>{view && <Line plans={plans} view={view} />}</WhenPart>
+              <Rules />
+            </div>
+            <h2 className="sr-only">What is shown</h2>
+            {view && (
+              <div className="border-t border-hair">
+                <SeenPart plans={plans} view={view} />
+              </div>
             )}
-            {view && view.lanes.length === 0 && (
-              <p className="mt-3 text-soft">
-                The quiz is set to nobody yet, so that there is nobody to draw.
-              </p>
-            )}
-            <OwnTimes />
-            {view && <Leaks view={view} zone={zone} plans={shown} onPlans={change} />}
-            <Conflict
-              draft={draft}
-              what="The reveal plan"
-              show={(version) =>
-                ASPECTS.map((aspect) => (
-                  <p key={aspect}>{sentenceOf(aspect, version.aspects[aspect], zone)}</p>
-                ))
-              }
-            />
-            <PlanSentences plans={shown} lanes={view?.lanes ?? []} onChange={change} />
-            <h2 className="on-screen mt-5 text-[15px]">Ready-made plans</h2>
-            <ReadyMade onPlan={(plan) => change({ ...shown, plan })} />
-            {pending && <NotInEffect plans={pending} onHold={putIntoEffect} onLeave={leave} />}
-            <h2 className="mt-6 text-[17px]">Attempts, time and being late</h2>
-            <ul className="mt-1">
-              <AttemptSentence />
-              <TimeSentence />
-              <GoingBackSentence />
-              <ComingBackSentence />
-              <LateSentence />
-              <MissingSentence />
-              <UnfinishedSentence />
-            </ul>
           </>
         )}
       </div>

@@ -39,7 +39,7 @@ interface PlansHere {
  */
 export function usePlans(): PlansHere {
   const { quiz } = useQuiz();
-  const draft = useContentField('plan', 'Change the reveal plan');
+  const draft = useContentField('plan', 'Change the plan');
   const stored: Plans = { plan: draft.value, ownPlans: quiz.standing.plans };
   const [pending, setPending] = useState(() => waiting.get(quiz.id) ?? null);
   const wait = (next: Waiting | null) => {
@@ -70,7 +70,7 @@ export function usePlans(): PlansHere {
     if (!pending) return;
     const step = await hold(pending.plans, pending.seen ?? stored);
     if (step !== null)
-      notify('The changed plan is in effect', {
+      notify('The changed plan is applied', {
         label: 'Undo',
         run: () => run(() => undoStep(quiz.id, step)),
       });

@@ -16,7 +16,7 @@ function Page({ title, printed }: { readonly title: string; readonly printed: Pr
   const { name, number, email, groups, attempt, recorded, slip } = printed;
   return (
     <section
-      aria-label={`Slip of ${name}`}
+      aria-label={`Results of ${name}`}
       className="mx-auto my-6 max-w-[720px] break-after-page bg-paper px-10 py-8 last:break-after-auto print:m-0 print:max-w-none print:p-0"
     >
       <p className="caption">{title}</p>
@@ -51,20 +51,27 @@ function Slips() {
   const query = new URLSearchParams(location.search);
   const quizId = query.get('quiz') ?? '';
   const student = query.get('student');
+  const of = query.get('of');
+  /** Whose results: of one student, of a class or a group, or null for everybody’s. */
+  const those = async (): Promise<readonly string[] | null> => {
+    if (student) return [student];
+    if (of === null) return null;
+    return (await classWorker().circles(quizId)).find(({ name }) => name === of)?.studentIds ?? [];
+  };
   const [right, setRight] = useState<'with' | 'without'>(
     query.get('right') === 'without' ? 'without' : 'with',
   );
   const ready = useReady();
   const { value, failure, again } = useQuery(
-    async () => (ready === 'ready' ? classWorker().printed(quizId, right, student ? [student] : null) : null),
-    [ready, quizId, right, student],
+    async () => (ready === 'ready' ? classWorker().printed(quizId, right, await those()) : null),
+    [ready, quizId, right, student, of],
   );
   const trouble =
     ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure);
   const slips = value?.slips ?? [];
   // A file that is printed to is named by it.
-  const whose = slips.length === 1 ? ` of ${slips[0]?.name}` : '';
-  const title = value && `${value.title || 'Untitled quiz'}: slips${whose}`;
+  const whose = of !== null ? ` of ${of}` : slips.length === 1 ? ` of ${slips[0]?.name}` : '';
+  const title = value && `${value.title || 'Untitled quiz'}: results${whose}`;
   useEffect(() => {
     if (title) document.title = title;
   }, [title]);
@@ -79,8 +86,10 @@ function Slips() {
   return (
     <PictureSource value={pictureBlob}>
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line bg-paper px-6 py-3 print:hidden">
-        <h1 className="text-[18px]">Printed slips</h1>
-        <p className="caption flex-1">{count(slips.length, 'slip')}; long ones run on to a second page</p>
+        <h1 className="text-[18px]">Printed results</h1>
+        <p className="caption flex-1">
+          {count(slips.length, 'result sheet')}; long ones run on to a second page
+        </p>
         <label className="flex items-center gap-2">
           <input
             type="checkbox"
@@ -101,7 +110,7 @@ function Slips() {
         <Commands actions={actions} />
       </header>
       <main>
-        {!value && !trouble && <p className="py-16 text-center text-soft">Marking …</p>}
+        {!value && !trouble && <p className="py-16 text-center text-soft">Marking…</p>}
         {trouble && <Failed className="mx-auto my-12 max-w-2xl" text={trouble} onAgain={again} />}
         {value && slips.length === 0 && (
           <p className="py-16 text-center">No attempt counts yet, so there is nothing to print.</p>

@@ -190,9 +190,9 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
           <ClassName one={one} fresh={fresh} />
           <p className="caption mt-1">
             {all === null
-              ? 'Loading the list …'
+              ? 'Loading the list…'
               : listed.length > 0 &&
-                `${count(listed.length, 'student')}. They can take every open quiz that is set to the class.`}
+                `${count(listed.length, 'student')}. They can take every open quiz that is set for the class.`}
           </p>
         </div>
         {all !== null && listed.length === 0 && (

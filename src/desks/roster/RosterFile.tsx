@@ -23,7 +23,7 @@ const USES: Readonly<Record<RosterUse, string>> = {
   name: 'name, or last name',
   firstName: 'first name',
   number: 'number',
-  email: 'e-mail address',
+  email: 'email address',
   groups: 'groups',
   ignored: 'is ignored',
 };
@@ -138,14 +138,14 @@ function Preview({ classId, table: read, students, onClose }: PreviewProps) {
             removed.
           </p>
         ) : (
-          !failure && <p className="text-soft">Looking through the file …</p>
+          !failure && <p className="text-soft">Looking through the file…</p>
         )}
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
         {preview && <Changes preview={preview} students={students} />}
         <RowsFound problems={problems} />
       </div>
       <DialogFoot
-        label={take.busy ? 'Importing …' : `Import ${count(changes.length, 'student')}`}
+        label={take.busy ? 'Importing…' : `Import ${count(changes.length, 'student')}`}
         onGo={take.start}
         onLeave={onClose}
         disabled={changes.length === 0 || take.busy}
@@ -166,7 +166,7 @@ export function RosterFile({ classId, students }: Pick<PreviewProps, 'classId' |
         language={navigator.language}
         onTable={setRead}
       >
-        CSV or XLSX, one row per student: name, number, e-mail address, groups. You see what would change
+        CSV or XLSX, one row per student: name, number, email address, groups. You see what would change
         before it does.
       </TableFile>
       {read && <Preview classId={classId} table={read} students={students} onClose={() => setRead(null)} />}

@@ -78,7 +78,7 @@ function Namesake({ student, other }: { readonly student: Student; readonly othe
     <p className="text-[13px] text-saffron-text">
       {apart
         ? `Same name as ${other.number || other.email}: told apart by that`
-        : 'Two have this name: give both a number or an e-mail address, so that files can tell them apart'}
+        : 'Two have this name: give both a number or an email address, so that files can tell them apart'}
     </p>
   );
 }
@@ -159,8 +159,8 @@ function useFace({ classId, student, namesake }: Props) {
     email: (
       <PlainField
         field={email}
-        label={`E-mail address of ${student.name}`}
-        empty="no e-mail"
+        label={`Email address of ${student.name}`}
+        empty="no email"
         type="email"
         most={254}
       />

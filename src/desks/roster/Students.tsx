@@ -15,7 +15,7 @@ const StudentTable = ({ classId, shown, namesakes }: StudentsProps) => (
       <tr className="label-small border-b border-line text-left">
         <th className="pb-1 pl-9 font-semibold">Number</th>
         <th className="pb-1 font-semibold">Name</th>
-        <th className="pb-1 font-semibold">E-mail</th>
+        <th className="pb-1 font-semibold">Email</th>
         <th className="pb-1 font-semibold">Groups</th>
         <th className="pb-1 font-semibold">More time</th>
         <th className="pb-1">

@@ -96,7 +96,11 @@ const Folder = ({ folder, trouble, onAgain }: FolderProps) => (
         Give the browser permission again
       </button>
     )}
-    {trouble === 'failed' && <span className="text-saffron-text">The folder cannot be written to. </span>}{' '}
+    {trouble === 'failed' && (
+      <span className="text-saffron-text">
+        The folder cannot be written to. Choose another folder or back up now.{' '}
+      </span>
+    )}{' '}
     <button type="button" className="link-text cursor-pointer" onClick={() => run(forgetFolder)}>
       Stop automatic backups
     </button>

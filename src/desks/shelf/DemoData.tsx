@@ -18,17 +18,17 @@ export function DemoData() {
   });
   return (
     <p>
-      The quizzes marked “Demo” and their students are made up:{' '}
+      The quizzes marked “Demo” and their students are made up.{' '}
       <button type="button" className="link-text cursor-pointer" onClick={() => setAsking('reset')}>
-        reset it
-      </button>{' '}
-      or{' '}
+        Reset demo
+      </button>
+      {' · '}
       <button type="button" className="link-text cursor-pointer" onClick={() => setAsking('empty')}>
-        start empty
+        Remove demo
       </button>
       {asking && (
         <Dialog
-          title={asking === 'reset' ? 'Reset the demo school?' : 'Start empty?'}
+          title={asking === 'reset' ? 'Reset the demo school?' : 'Remove the demo school?'}
           onClose={() => setAsking(null)}
         >
           <p>

@@ -229,7 +229,7 @@ export function OpenFile() {
       />
       {state.is === 'reading' && (
         <Dialog title="Reading the file" onClose={stop}>
-          <p role="status">Everything in it is checked before anything is imported …</p>
+          <p role="status">Everything in it is checked before anything is imported…</p>
           <div className="mt-6 flex justify-end">
             <button type="button" className="btn btn-ghost" onClick={stop}>
               Stop

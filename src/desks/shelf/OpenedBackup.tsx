@@ -207,7 +207,7 @@ export function OpenedBackupDialog({
         </p>
       )}
       <DialogFoot
-        label={take.busy ? 'Restoring …' : 'Restore'}
+        label={take.busy ? 'Restoring…' : 'Restore'}
         onGo={take.start}
         onLeave={onClose}
         disabled={take.busy}

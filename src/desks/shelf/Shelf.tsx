@@ -70,7 +70,11 @@ const NothingShown = ({ quizzes }: { readonly quizzes: readonly QuizRecord[] }) 
   <p className="bg-paper px-6 py-12 text-center">
     {quizzes.every((quiz) => quiz.deletedAt !== null) ? (
       <>
-        The shelf is empty. <strong>New quiz</strong> begins one; everything is saved automatically.
+        The Shelf is empty. Start with <strong>New quiz</strong>; everything is saved automatically.
+        <span className="mt-2 block text-[14px] text-soft">
+          You write the questions with their answers, open the quiz to a class, and check the scores that come
+          out.
+        </span>
       </>
     ) : (
       'No quiz matches. Try a shorter search or another list.'
@@ -118,8 +122,8 @@ const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean
     <div className="space-y-1">
       <p className="max-w-lg">
         {kept === false
-          ? 'Everything is kept in this browser, which may delete it when space runs short.'
-          : 'Everything is kept in this browser.'}
+          ? 'Everything is stored only in this browser, which may clear it when space runs low. Keep a backup.'
+          : 'Everything is stored only in this browser. Keep a backup.'}
       </p>
       {ready && <Backup />}
     </div>
@@ -165,7 +169,7 @@ function Quizzes() {
         <div className="flex flex-wrap items-end gap-4 pt-6 pb-5 max-sm:gap-y-2 max-sm:pt-2">
           <div className="flex-1 max-sm:basis-full">
             <h1 className="text-[28px]">Shelf</h1>
-            <p className="caption">Your quizzes, each with where it stands.</p>
+            <p className="caption">Your quizzes, and what each one needs next.</p>
           </div>
           {ready === 'ready' && <OpenFile />}
           <button
@@ -179,7 +183,7 @@ function Quizzes() {
         </div>
         {create.error && <Failed className="mb-4" text={create.error} onAgain={create.start} />}
         {listed === null && (ready === 'ready' || ready === 'starting') && (
-          <p className="waiting-text py-12 text-center text-soft">Loading your quizzes …</p>
+          <p className="waiting-text py-12 text-center text-soft">Loading your quizzes…</p>
         )}
         {ready !== 'ready' && ready !== 'starting' && (
           <p role="alert" className="border-l-2 border-saffron bg-wash px-4 py-3">

@@ -39,7 +39,7 @@ export function ShelfMenu({ quiz }: { readonly quiz: QuizRecord }) {
     { label: 'Save as a file', Icon: FileDown, act: async () => setSaving(true) },
     quiz.archivedAt === null
       ? { label: 'Archive', Icon: Archive, act: archive }
-      : { label: 'Back on the Shelf', Icon: ArchiveRestore, act: archive },
+      : { label: 'Return to Shelf', Icon: ArchiveRestore, act: archive },
     { label: 'Delete', Icon: Trash2, act: remove },
   ];
   const opener = useRef<HTMLButtonElement>(null);

@@ -19,8 +19,7 @@ import { classWorker } from '@/workers/clients';
 function stands({ standing, content: { zone } }: QuizRecord): { word: string; detail: string } {
   const opening = wholeSpan(standing);
   if (!opening) return { word: 'Draft', detail: 'never opened' };
-  if (isTakenBack(standing.pauses, now()))
-    return { word: 'Taken back', detail: 'nobody can take it for now' };
+  if (isTakenBack(standing.pauses, now())) return { word: 'Paused', detail: 'nobody can take it for now' };
   if (isOpen(opening, now())) {
     return {
       word: 'Open',
@@ -28,7 +27,7 @@ function stands({ standing, content: { zone } }: QuizRecord): { word: string; de
     };
   }
   if (isOver(opening, now()))
-    return { word: 'Closed', detail: `since ${dayAndTimeIn(opening.until ?? 0, zone)}` };
+    return { word: 'Closed', detail: `on ${dayAndTimeIn(opening.until ?? 0, zone)}` };
   return { word: 'Scheduled', detail: `opens on ${dayAndTimeIn(opening.from, zone)}` };
 }
 
@@ -75,7 +74,7 @@ function ToDo({ quiz, work }: CountsProps) {
     return (
       <p>
         <a className={urgent} href={`${here}#check`}>
-          {count(work.waiting, 'answer')} waiting
+          {count(work.waiting, 'answer')} to mark
         </a>
       </p>
     );

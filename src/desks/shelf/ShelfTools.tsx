@@ -50,7 +50,7 @@ export function ShelfTools({ quizzes, filter, onFilter }: Props) {
       )}
       {(away > 0 || deleted > 0 || filter.among !== 'shelf') && (
         <PickLine
-          label="Among"
+          label="Show"
           value={filter.among}
           options={[
             ['shelf', 'on the Shelf'],

@@ -9,7 +9,7 @@ import { oftenWords, whenResultsCome } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';
 
 function dueWords({ due, grace, late, overdue }: Cover): string {
-  const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} of grace` : ''}`;
+  const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} more before it counts as late` : ''}`;
   return `${until}. ${overdue ? 'That has passed: what you hand in now is late. ' : ''}${lateRuleWords(late)}`;
 }
 
@@ -56,7 +56,7 @@ export function CoverPage({
     ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
     cover.comingBack
       ? 'Your answers are saved as you go: you can leave and come back on this device.'
-      : 'Your answers are saved as you go. Stay on this page until you hand in: if you leave it for two minutes, it is locked until your teacher lets you go on.',
+      : 'Your answers are saved as you go. Stay on this page until you hand in: if you leave it for two minutes, it is locked until your teacher unlocks it.',
     ...(cover.goingBack
       ? []
       : ['You cannot go back: once you go on, the answers of a page stay as they are.']),
@@ -68,8 +68,8 @@ export function CoverPage({
         ? 'You can change them until you hand in. You can hand in only once.'
         : 'You can change them until you hand in.',
     cover.unfinished === 'taken'
-      ? 'Anything not handed in by then will be collected as it is.'
-      : 'Anything not handed in by then does not count.',
+      ? 'Anything not handed in by closing time will be collected as it is.'
+      : 'Anything not handed in by closing time does not count.',
   ];
   return (
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">

@@ -95,7 +95,7 @@ function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
 const LOOK = 15_000;
 
 const LOCKED =
-  'This page was left for more than two minutes, so your paper is locked. What you had answered is kept. Ask your teacher to let you go on; this page then continues automatically.';
+  'This page was left for more than two minutes, so your paper is locked. What you had answered is kept. Ask your teacher to unlock it; this page then continues automatically.';
 
 const DONE: Readonly<Record<Done, string>> = { handedIn: 'Handed in', timeOver: 'The time is over' };
 
@@ -218,7 +218,7 @@ function Paper({ port, place }: SitProps) {
   if (packet === 'loading')
     return (
       <main className="px-6 py-24 text-center text-soft">
-        <h1 className="waiting-text text-[15px] font-normal">Loading your paper …</h1>
+        <h1 className="waiting-text text-[15px] font-normal">Loading your paper…</h1>
       </main>
     );
   if (packet === 'failed') {

@@ -41,7 +41,7 @@ function AttemptLine({ attempts, onAttempt, onGoOn }: Pick<Props, 'attempts' | '
         ))}
         {running !== null && (
           <button type="button" className="btn btn-primary ml-auto h-10 px-4" onClick={onGoOn}>
-            Go on with attempt {running}
+            Continue attempt {running}
           </button>
         )}
       </div>

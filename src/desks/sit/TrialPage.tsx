@@ -20,7 +20,7 @@ function Bar({ frame, onFrame, onAgain }: BarProps) {
     <aside aria-label="Dry run" className="bg-wash text-[14px]">
       <div className="mx-auto flex max-w-[1180px] flex-wrap items-center gap-x-5 gap-y-1 px-[18px] py-2">
         <p className="min-w-40 flex-1">
-          <strong>Dry run.</strong> Results come at once, and nothing is kept.
+          <strong>Dry run.</strong> Results come at once, and nothing is saved.
         </p>
         <fieldset className="flex gap-1 max-sm:hidden">
           <legend className="sr-only">How it is looked at</legend>

@@ -37,7 +37,7 @@ function Report({ report }: { readonly report: ImportDone }) {
       )}
       {report.refused.length > 0 && (
         <>
-          <p className="mt-1">Left out, because they handed in on screen:</p>
+          <p className="mt-1">Skipped: they handed in on screen:</p>
           <ul tabIndex={0} className="max-h-40 list-disc overflow-y-auto pl-5">
             {report.refused.map(({ line, name }) => (
               <li key={line}>

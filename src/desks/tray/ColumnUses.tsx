@@ -17,7 +17,7 @@ const SIMPLE: readonly [string, ColumnUse, string][] = [
   ['firstName', { use: 'firstName' }, 'student’s first name'],
   ['lastName', { use: 'lastName' }, 'student’s last name'],
   ['number', { use: 'number' }, 'student’s number'],
-  ['email', { use: 'email' }, 'student’s e-mail address'],
+  ['email', { use: 'email' }, 'student’s email address'],
   ['time:dayFirst', { use: 'time', order: 'dayFirst' }, 'time of hand-in (day before month)'],
   ['time:monthFirst', { use: 'time', order: 'monthFirst' }, 'time of hand-in (month before day)'],
   ['attempt', { use: 'attempt' }, 'which attempt it is'],

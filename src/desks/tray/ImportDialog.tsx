@@ -82,7 +82,7 @@ function FirstMark({ mark }: { readonly mark: FilePreview['firstMarks'][number] 
       {name} {points(recorded.score)} of {points(recorded.outOf)}
       {late && ` (late: minus ${percent(late)})`}
       {recorded.waiting.n > 0 && (
-        <span className="text-saffron-text"> so far, {points(recorded.waiting)} to come</span>
+        <span className="text-saffron-text"> so far, {points(recorded.waiting)} not marked yet</span>
       )}
     </>
   );
@@ -163,7 +163,7 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
       </div>
       <div className="sticky -bottom-6 -mx-7 mt-4 -mb-6 border-t border-line bg-paper px-7 pb-4 max-sm:-mx-4 max-sm:px-4 max-sm:[bottom:-20px] max-sm:[margin-bottom:-20px]">
         <DialogFoot
-          label={take.busy ? 'Importing …' : `Import ${count(papers.length, 'paper')}`}
+          label={take.busy ? 'Importing…' : `Import ${count(papers.length, 'paper')}`}
           onGo={take.start}
           onLeave={onClose}
           disabled={take.busy || !named || papers.length === 0}

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { hasHandedIn } from '@/core/quiz/times/window';
+import { useState, type ReactNode } from 'react';
+import { hasHandedIn, wholeSpan } from '@/core/quiz/times/window';
 import { copyText } from '@/ui/widgets/copyText';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed } from '@/ui/words/failureWords';
@@ -8,7 +8,9 @@ import { NewStudent } from '@/ui/teacher/NewStudent';
 import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { viewsDependOn } from '@/core/checking/dependsOn';
+import { useCircles } from '@/ui/teacher/circles';
 import { useClasses } from '@/ui/teacher/useClasses';
+import { useOpening } from '@/ui/teacher/opening';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SetToLine } from '@/ui/teacher/SetToLine';
 import { useNow } from '@/ui/widgets/press/useNow';
@@ -43,10 +45,12 @@ interface WhoProps {
   readonly rows: readonly TrayRow[];
   readonly shown: Shown;
   readonly onShow: (shown: Shown) => void;
+  /** Whose work is looked at. */
+  readonly children: ReactNode;
 }
 
 /** Who is listed, and their names for a message. */
-function Who({ rows, shown, onShow }: WhoProps) {
+function Who({ rows, shown, onShow, children }: WhoProps) {
   const listed = rows.filter(SHOWN[shown].holds);
   const copy = async () => {
     await copyText(listed.map(({ name }) => name).join('\n'));
@@ -54,6 +58,7 @@ function Who({ rows, shown, onShow }: WhoProps) {
   };
   return (
     <div className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+      {children}
       <div role="group" aria-label="Who is shown" className="flex flex-wrap gap-x-5">
         {Object.entries(SHOWN).map(([name, { words, holds }]) => (
           <button
@@ -88,7 +93,7 @@ function headline(rows: readonly TrayRow[]): string {
     again > 0 ? `${again} working again` : '',
     voided > 0 ? `${voided} not counted` : '',
   ].filter(Boolean);
-  return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working${locked > 0 ? ` (${locked} locked)` : ''}, ${rows.length - done - working} not opened`;
+  return `${done} of ${rows.length} handed in${notes.length > 0 ? ` (${notes.join(', ')})` : ''}, ${working} working${locked > 0 ? ` (${locked} locked)` : ''}, ${rows.length - done - working} not started`;
 }
 
 /** Work of students whom the quiz is not set to. */
@@ -104,15 +109,32 @@ function Outside() {
   );
 }
 
+/** The next thing to do for a quiz that nobody can take yet. */
+function NotOpen() {
+  const { quiz } = useQuiz();
+  const ask = useOpening();
+  if (wholeSpan(quiz.standing) !== null || quiz.content.order.length === 0) return null;
+  return (
+    <p>
+      Nobody can take it yet.{' '}
+      <button type="button" className="link-text cursor-pointer" onClick={ask}>
+        Open to students…
+      </button>
+    </p>
+  );
+}
+
 /** Where handed-in work arrives: who stands where, and answers from a file. */
 export default function Tray() {
   const [listed, setListed] = useState(0);
-  const { value: rows, failure, again } = useTray(listed);
+  const { value: all, failure, again } = useTray(listed);
   const [set] = useQuiz().quiz.standing.setTo;
   const [shown, setShown] = useState<Shown>('all');
   // What stands below each other comes together: nothing moves down once it can be pressed.
   const classes = useClasses();
-  const isThere = classes !== null && (rows !== null || failure !== null);
+  const whose = useCircles();
+  const isThere = classes !== null && whose.isThere && (all !== null || failure !== null);
+  const rows = all?.filter(({ studentId }) => whose.holds(studentId)) ?? null;
   const those = rows?.filter(SHOWN[shown].holds) ?? [];
   return (
     <main className="mx-auto grid w-full max-w-[1240px] flex-1 grid-cols-[minmax(0,1fr)_340px] items-start gap-x-8 px-6 py-6 max-lg:grid-cols-1 max-sm:px-0 max-sm:pt-0">
@@ -120,25 +142,30 @@ export default function Tray() {
         <div className="px-9 max-sm:px-4">
           <h1 className="station-title">Tray</h1>
           <p className="caption figures mt-1">
-            {rows === null ? (failure ? '' : 'Loading the list …') : headline(rows)}{' '}
+            {rows === null ? (failure ? '' : 'Loading the list…') : headline(rows)}{' '}
             <a className="link-text" href={set ? `/class/?id=${encodeURIComponent(set.classId)}` : '/class/'}>
               Class list
             </a>
           </p>
           <div className="mt-1">
             <SetToLine /> <Outside />
+            {isThere && <NotOpen />}
           </div>
           {failure && <Failed className="mt-3" text={readingFailed(failure)} onAgain={again} />}
-          {isThere && rows !== null && rows.length > 0 && <Who rows={rows} shown={shown} onShow={setShown} />}
+          {isThere && rows !== null && all !== null && all.length > 0 && (
+            <Who rows={rows} shown={shown} onShow={setShown}>
+              {whose.line}
+            </Who>
+          )}
         </div>
         {rows !== null && rows.length === 0 && (
           <p className="px-9 py-8 max-sm:px-4">
             {set
               ? 'Nobody is on the class list yet.'
-              : 'Nobody can take this quiz before it is set to a class.'}
+              : 'Nobody can take this quiz before it is set for a class.'}
           </p>
         )}
-        {isThere && those.length > 0 && <TrayRows rows={those} />}
+        {isThere && those.length > 0 && <TrayRows rows={those} classOf={whose.classOf} />}
         {rows !== null && rows.length > 0 && those.length === 0 && (
           <p className="px-9 py-6 text-soft max-sm:px-4">Nobody.</p>
         )}

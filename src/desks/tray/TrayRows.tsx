@@ -16,7 +16,7 @@ import { doneWords, PROBLEMS } from './forOne/actWords';
 import { ForOne } from './forOne/ForOne';
 
 const STATES = {
-  notOpened: 'not opened',
+  notOpened: 'not started',
   working: 'working',
   handedIn: 'handed in',
   late: 'late',
@@ -47,12 +47,14 @@ const wantsAttention = ({ state, voided, lockedSince }: TrayRow): boolean =>
 /** Opens what can be done for a student. */
 const Adjust = ({ row, onAdjust }: Pick<RowProps, 'row' | 'onAdjust'>) => (
   <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={() => onAdjust(row)}>
-    Adjust<span className="sr-only"> time and attempts of {row.name}</span>
+    Time and attempts<span className="sr-only"> of {row.name}</span>
   </button>
 );
 
 interface RowProps {
   readonly row: TrayRow;
+  /** The class, where there are several. */
+  readonly ofClass: string | null;
   readonly onAdjust: (row: TrayRow) => void;
   readonly index: number;
   readonly measure: (element: Element | null) => void;
@@ -88,12 +90,12 @@ function State({ row }: { readonly row: TrayRow }) {
       {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
       {row.lockedSince !== null && (
         <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(letGoOn)}>
-          Let go on<span className="sr-only">: {row.name}</span>
+          Unlock<span className="sr-only"> the page of {row.name}</span>
         </button>
       )}
       {row.tooLate.length > 0 && (
         <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
-          Accept<span className="sr-only"> the work of {row.name}</span>
+          Accept late work<span className="sr-only"> of {row.name}</span>
         </button>
       )}
     </span>
@@ -106,7 +108,7 @@ function PageLink({ row }: { readonly row: TrayRow }) {
   const address = `/sit/?quiz=${encodeURIComponent(id)}&ticket=${encodeURIComponent(row.ticket)}`;
   return (
     <a className="link-text" href={address} target="_blank" rel="noopener">
-      {isFinished(row.state) ? 'Slip' : 'Page'}
+      {isFinished(row.state) ? 'Results' : 'Student’s page'}
       <span className="sr-only"> of {row.name}</span>
     </a>
   );
@@ -116,7 +118,7 @@ const Name = ({ row }: { readonly row: TrayRow }) => (
   <StudentName name={row.name} apart={row.number === row.apart ? '' : row.apart} />
 );
 
-function Row({ row, onAdjust, index, measure }: RowProps) {
+function Row({ row, ofClass, onAdjust, index, measure }: RowProps) {
   const { zone } = useQuiz().quiz.content;
   return (
     <tr ref={measure} data-index={index} className="border-b border-hair hover:bg-base-200">
@@ -124,6 +126,7 @@ function Row({ row, onAdjust, index, measure }: RowProps) {
       <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
         <Name row={row} />
       </th>
+      {ofClass !== null && <td className="caption py-1.5 pr-4">{ofClass}</td>}
       <td className="py-1.5 pr-4">
         <State row={row} />
       </td>
@@ -139,7 +142,7 @@ function Row({ row, onAdjust, index, measure }: RowProps) {
 }
 
 /** The same on a phone: what belongs to a student below the name. */
-function Item({ row, onAdjust, index, measure }: RowProps) {
+function Item({ row, ofClass, onAdjust, index, measure }: RowProps) {
   const { zone } = useQuiz().quiz.content;
   const time = when(row, zone);
   return (
@@ -158,6 +161,7 @@ function Item({ row, onAdjust, index, measure }: RowProps) {
         <p className="text-[14px] leading-snug">
           <State row={row} />
           {time && <span className="figures caption"> · {time}</span>}
+          {ofClass && <span className="caption"> · {ofClass}</span>}
         </p>
       </div>
       <span className="inline-flex min-h-9 items-center gap-3 px-1">
@@ -170,14 +174,17 @@ function Item({ row, onAdjust, index, measure }: RowProps) {
 
 interface RowsProps extends Pick<RowProps, 'onAdjust'> {
   readonly rows: readonly TrayRow[];
+  /** The class of each student; null where there is one alone. */
+  readonly classOf: ReadonlyMap<string, string> | null;
 }
 
-const Rows = ({ rows, onAdjust }: RowsProps) => (
+const Rows = ({ rows, classOf, onAdjust }: RowsProps) => (
   <table className="mt-4 w-full" aria-rowcount={rows.length + 1}>
     <thead>
       <tr className="label-small border-b border-line text-left">
         <th className="pb-1 pl-9 font-semibold">No.</th>
         <th className="pb-1 font-semibold">Student</th>
+        {classOf && <th className="pb-1 font-semibold">Class</th>}
         <th className="pb-1 font-semibold">State</th>
         <th className="pb-1 font-semibold">When</th>
         <th className="pb-1">
@@ -189,32 +196,48 @@ const Rows = ({ rows, onAdjust }: RowsProps) => (
       rows={rows}
       height={34}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Row key={row.studentId} row={row} onAdjust={onAdjust} {...at} />}
+      draw={(row, at) => (
+        <Row
+          key={row.studentId}
+          row={row}
+          ofClass={classOf && (classOf.get(row.studentId) ?? '')}
+          onAdjust={onAdjust}
+          {...at}
+        />
+      )}
     />
   </table>
 );
 
-const Items = ({ rows, onAdjust }: RowsProps) => (
+const Items = ({ rows, classOf, onAdjust }: RowsProps) => (
   <div className="mt-3 border-t border-line">
     <LongRows
       rows={rows}
       as="list"
       height={62}
       keyOf={({ studentId }) => studentId}
-      draw={(row, at) => <Item key={row.studentId} row={row} onAdjust={onAdjust} {...at} />}
+      draw={(row, at) => (
+        <Item
+          key={row.studentId}
+          row={row}
+          ofClass={classOf && (classOf.get(row.studentId) ?? '')}
+          onAdjust={onAdjust}
+          {...at}
+        />
+      )}
     />
   </div>
 );
 
 /** Each student with where they are: a table, on a phone a list; and what can be done for one of them. */
-export function TrayRows({ rows }: { readonly rows: readonly TrayRow[] }) {
+export function TrayRows({ rows, classOf }: Omit<RowsProps, 'onAdjust'>) {
   const View = useNarrow('phone') ? Items : Rows;
   const [adjusted, setAdjusted] = useState<TrayRow | null>(null);
   // What the row says may have changed since it was pressed.
   const row = rows.find(({ studentId }) => studentId === adjusted?.studentId) ?? adjusted;
   return (
     <>
-      <View rows={rows} onAdjust={setAdjusted} />
+      <View rows={rows} classOf={classOf} onAdjust={setAdjusted} />
       {row && <ForOne row={row} onClose={() => setAdjusted(null)} />}
     </>
   );

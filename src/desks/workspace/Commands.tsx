@@ -44,7 +44,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
       }),
     })),
     {
-      name: isOpen(wholeSpan(standing), now()) ? 'Change the times, or close the quiz' : 'Open this quiz',
+      name: isOpen(wholeSpan(standing), now()) ? 'Change the times, or close the quiz' : 'Open to students',
       run: opening,
     },
     ...(byHand.length > 0
@@ -58,8 +58,8 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     { name: 'Save all answers as a spreadsheet', run: act(() => saveAnswers(id, content.title, 'xlsx')) },
     { name: 'Save this quiz as a file', run: saving },
     { name: 'Dry run: take the quiz as a student', run: () => window.open(`/try/?quiz=${id}`) },
-    { name: 'Print slips with right answers', run: () => print('with') },
-    { name: 'Print slips without right answers', run: () => print('without') },
+    { name: 'Print results with right answers', run: () => print('with') },
+    { name: 'Print results without right answers', run: () => print('without') },
     { name: 'Undo', keys: 'Ctrl Z', run: act(() => undo(id)) },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: act(() => redo(id)) },
     { name: 'Go to the Shelf', run: () => go('/') },
@@ -69,7 +69,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
   ];
 }
 
-/** Alt and a digit go to a station: by the key's place, as Alt changes what it writes on some keyboards. */
+/** Alt and a digit go to Write, Plan, Tray, Check or Hand back: by the key's place, as Alt changes what it writes on some keyboards. */
 function stationKey(event: KeyboardEvent): boolean {
   const digit = /^(?:Digit|Numpad)([1-9])$/.exec(event.code)?.[1];
   const station = event.altKey && !event.shiftKey && !event.ctrlKey ? STATIONS[Number(digit) - 1] : undefined;

@@ -15,7 +15,9 @@ import type { Pending } from '@/workers/classDesk';
 /** The rest of the effect: own scores that would differ, and scores that students know already. */
 function moreWords({ overridesDiffer, seen }: Pending): string {
   const parts = [
-    overridesDiffer > 0 ? `${count(overridesDiffer, 'score')} you set would differ` : '',
+    overridesDiffer > 0
+      ? `${overridesDiffer} of your own scores ${overridesDiffer === 1 ? 'differs' : 'differ'} from marking`
+      : '',
     seen > 0 ? `${count(seen, 'student has', 'students have')} seen the old score` : '',
   ];
   return parts

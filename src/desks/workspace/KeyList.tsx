@@ -7,7 +7,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
       ['Ctrl K', 'every action by its name'],
       ['?', 'this list'],
       ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-      ['Alt 1 to Alt 5', 'go to a station'],
+      ['Alt 1 to Alt 5', 'go to Write, Plan, Tray, Check or Hand back'],
       ['Escape', 'close the dialog in front'],
     ],
   },
@@ -29,7 +29,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
     keys: [
       ['1, 2, 3, 4', 'all papers, one question, one paper, by hand'],
       ['← ↑ ↓ →', 'from cell to cell; in one paper from question to question, and from paper to paper'],
-      ['N, B', 'the next or previous answer that is wrong or waits'],
+      ['N, B', 'the next or previous answer that is wrong or not marked yet'],
       ['A', 'accept as right, for everyone'],
       ['P', 'accept for part of the points'],
       ['W', 'add to the key as a wrong answer, with feedback'],

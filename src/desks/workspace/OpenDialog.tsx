@@ -19,6 +19,12 @@ import { workEffectWords } from '@/ui/words/workEffectWords';
 import { useFreshQuery } from '@/ui/widgets/press/useQuery';
 import { zoneName } from '@/ui/words/wallField';
 import { classWorker } from '@/workers/clients';
+import { ASPECTS } from '@/core/quiz/plan/plan';
+import { Part } from '../plan/first/Part';
+import { readyMadeOf } from '../plan/first/readyMade';
+import { Rules } from '../plan/first/Rules';
+import { SeenWhen } from '../plan/first/SeenWhen';
+import { usePlans } from '../plan/usePlans';
 import { formOf, openingOf, windowState, type OpenForm, type WindowState } from './openForm';
 
 interface FieldsProps {
@@ -26,68 +32,122 @@ interface FieldsProps {
   readonly onChange: (form: OpenForm) => void;
 }
 
+/** From when until when; when work is late, once that is asked for. */
 function Times({ form, onChange }: FieldsProps) {
+  const [asked, setAsked] = useState(false);
   const field = (name: 'from' | 'until' | 'due', label: string, disabled = false) => (
-    <label className="block">
-      <span className="label-small">{label}</span>
-      <input
-        type="datetime-local"
-        className="input w-full"
-        value={form[name]}
-        disabled={disabled}
-        onChange={(event) => onChange({ ...form, [name]: event.target.value })}
-      />
-    </label>
+    <input
+      type="datetime-local"
+      className="input h-9 w-[13rem]"
+      aria-label={label}
+      value={form[name]}
+      disabled={disabled}
+      autoFocus={name === 'due' && asked}
+      onChange={(event) => onChange({ ...form, [name]: event.target.value })}
+    />
   );
   return (
-    <div className="mt-4 grid grid-cols-2 gap-x-4 gap-y-3 max-sm:grid-cols-1">
-      {field('from', 'Open from')}
-      {field('until', 'Until', form.endless)}
-      {field('due', 'Due (optional: work after this counts as late)')}
-      <label className="block">
-        <span className="label-small">Grace period (minutes)</span>
-        <input
-          type="number"
-          className="input w-full"
-          min={0}
-          max={10_000}
-          value={form.grace}
-          disabled={form.due === ''}
-          onChange={(event) =>
-            onChange({
-              ...form,
-              grace: Math.min(10_000, Math.max(0, Math.floor(Number(event.target.value) || 0))),
-            })
-          }
-        />
-      </label>
-      <label className="col-span-full flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-[var(--petrol)]"
-          checked={form.endless}
-          onChange={(event) => onChange({ ...form, endless: event.target.checked })}
-        />
-        It stays open until I close it
-      </label>
-    </div>
+    <>
+      <span className="whitespace-nowrap">From {field('from', 'Open from')}</span>{' '}
+      <span className="whitespace-nowrap">until {field('until', 'Until', form.endless)}</span>
+      <span className="mt-1 flex flex-wrap items-center gap-x-5">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--petrol)]"
+            checked={form.endless}
+            onChange={(event) => onChange({ ...form, endless: event.target.checked })}
+          />
+          It stays open until I close it
+        </label>
+        {form.due === '' && !asked && (
+          <button type="button" className="row-tool" onClick={() => setAsked(true)}>
+            Late work
+          </button>
+        )}
+      </span>
+      {(form.due !== '' || asked) && (
+        <span className="mt-1 block">
+          Work is late after {field('due', 'Due (work after this counts as late)')}
+          {form.due !== '' && (
+            <>
+              {', not counting '}
+              <input
+                type="number"
+                className="input figures h-9 w-20"
+                aria-label="Minutes after that in which work is not late yet"
+                min={0}
+                max={10_000}
+                value={form.grace}
+                onChange={(event) =>
+                  onChange({
+                    ...form,
+                    grace: Math.min(10_000, Math.max(0, Math.floor(Number(event.target.value) || 0))),
+                  })
+                }
+              />{' '}
+              more minutes
+            </>
+          )}
+          .
+        </span>
+      )}
+    </>
   );
 }
 
 /** What should be looked at before students see the quiz. */
 function Ready() {
   const lines = readyList(usePaper());
-  if (lines.length === 0) return null;
   return (
-    <div className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2">
-      <p className="font-semibold">Before you open it:</p>
-      <ul className="list-disc pl-5">
-        {lines.slice(0, 8).map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-        {lines.length > 8 && <li>and {lines.length - 8} more</li>}
-      </ul>
-    </div>
+    <Part title="Ready?">
+      {lines.length === 0 ? (
+        <p>Every question has what it needs.</p>
+      ) : (
+        <ul aria-label="Before you open it" className="list-disc pl-5 text-[15px] leading-6">
+          {lines.slice(0, 8).map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+          {lines.length > 8 && <li>and {lines.length - 8} more</li>}
+        </ul>
+      )}
+    </Part>
+  );
+}
+
+interface SeenProps {
+  readonly isOpened: boolean;
+  readonly endless: boolean;
+  readonly onClose: () => void;
+}
+
+/** What students see when: chosen before anybody can take the quiz; after that the plan says what a change would do. */
+function Seen({ isOpened, endless, onClose }: SeenProps) {
+  const { shown, change } = usePlans();
+  const chosen = readyMadeOf(shown.plan);
+  const waits = ASPECTS.some((aspect) => {
+    const { when } = shown.plan.aspects[aspect];
+    return when !== 'never' && when.some((one) => one.when === 'allClosed' || one.when === 'closed');
+  });
+  return (
+    <Part title="What they see, and when">
+      {isOpened ? (
+        <p>{chosen ? `${chosen.title}.` : 'As set in the plan.'}</p>
+      ) : (
+        <SeenWhen plan={shown.plan} onPlan={(plan) => change({ ...shown, plan })} />
+      )}
+      {endless && waits && (
+        <p className="caption leading-normal">
+          Without a closing time, what comes after closing appears once you press Close now.
+        </p>
+      )}
+      <p className="caption leading-normal">
+        {isOpened ? 'To change it: ' : 'Finer, or for one group: '}
+        <a className="link-text" href="#plan" onClick={onClose}>
+          Plan
+        </a>
+      </p>
+    </Part>
   );
 }
 
@@ -133,7 +193,7 @@ function Closing({ at }: { readonly at: number }) {
 }
 
 const TITLES: Readonly<Record<WindowState, string>> = {
-  never: 'Open this quiz',
+  never: 'Open to students',
   scheduled: 'This quiz opens later',
   open: 'This quiz is open',
   closed: 'This quiz is closed',
@@ -147,7 +207,7 @@ function goWords(state: WindowState, opening: Opening | null, at: number): strin
 
 /** Opening and closing: one deliberate act that says who can take the quiz, from when until when. */
 export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
-  const { quiz } = useQuiz();
+  const { quiz, attemptsSeq } = useQuiz();
   const { zone, late } = quiz.content;
   const { opening: before } = quiz.standing;
   const [at] = useState(now);
@@ -170,28 +230,35 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
     else tell(await closeQuiz(quiz.id), 'The quiz is closed');
     onClose();
   });
+  // A quiz that was never opened can be closed once papers have come from files.
+  const canEnd = state === 'open' || state === 'scheduled' || (state === 'never' && attemptsSeq > 0);
   const isBack = isTakenBack(quiz.standing.pauses, at);
   const pause = usePress(async () => {
-    if (isBack) tell(await letQuizGoOn(quiz.id), 'The quiz goes on');
-    else tell(await takeQuizBack(quiz.id), 'The quiz is taken back: nobody sits until it goes on');
+    if (isBack) tell(await letQuizGoOn(quiz.id), 'The quiz is open again');
+    else tell(await takeQuizBack(quiz.id), 'Paused: nobody can take it until you resume');
     onClose();
   });
   const error = apply.error ?? end.error ?? pause.error;
   return (
-    <Dialog title={TITLES[state]} onClose={onClose}>
-      <div className="max-w-prose">
-        <SetToLine /> They can take it between these two times, each on a page of their own in this browser:
-        the links are in the Tray. Times are those of <strong>{zoneName(zone)}</strong>.
-      </div>
-      {state !== 'open' && <Ready />}
-      <Times form={form} onChange={setForm} />
-      {form.due !== '' && (
-        <p className="caption mt-1">
-          {late.kind === 'free'
-            ? 'Being late costs nothing: the rule for late work is in the Reveal plan.'
-            : 'The penalty for late work is set in the Reveal plan.'}
+    <Dialog title={TITLES[state]} onClose={onClose} wide="middle" first="heading">
+      <Part title="Who">
+        <SetToLine />
+      </Part>
+      <Part title="When">
+        <Times form={form} onChange={setForm} />
+        <p className="caption leading-normal">
+          Times are those of {zoneName(zone)}. Students can take it between these times, each on their own
+          page in this browser. The links are in the Tray.
+          {form.due !== '' && late.kind === 'free' && ' Being late costs nothing, unless you set it below.'}
         </p>
-      )}
+      </Part>
+      <Rules />
+      <Seen
+        isOpened={quiz.firstHandInAt !== null || state === 'open' || state === 'closed'}
+        endless={form.endless}
+        onClose={onClose}
+      />
+      {state !== 'open' && <Ready />}
       {!read.ok && (
         <p role="alert" className="mt-3 text-saffron-text">
           {read.problem}
@@ -204,18 +271,18 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
           {error}
         </p>
       )}
-      <div className="mt-6 flex flex-wrap justify-end gap-3">
-        <button type="button" className="btn btn-ghost" data-first-focus onClick={onClose}>
+      <div className="sheet-foot">
+        <button type="button" className="btn btn-ghost" onClick={onClose}>
           Cancel
         </button>
         {(state === 'open' || isBack) && (
           <button type="button" className="btn btn-outline" disabled={pause.busy} onClick={pause.start}>
-            {isBack ? 'Let it go on' : 'Take it back for now'}
+            {isBack ? 'Resume' : 'Pause'}
           </button>
         )}
-        {state !== 'closed' && (
+        {canEnd && (
           <button type="button" className="btn btn-outline" disabled={end.busy} onClick={end.start}>
-            {state === 'scheduled' ? 'Cancel the opening' : 'Close now'}
+            {state === 'scheduled' ? 'Don’t open it' : 'Close now'}
           </button>
         )}
         <button

@@ -16,25 +16,24 @@ import { ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
 import { classWorker } from '@/workers/clients';
 import { Commands } from './Commands';
-import { OpenDialog } from './OpenDialog';
 import { STATIONS, type StationName } from './stations';
 
 const savingWords = (state: SavingState): string =>
-  state === 'saved' ? 'saved' : state === 'saving' ? 'saving …' : 'not saved';
+  state === 'saved' ? 'saved' : state === 'saving' ? 'saving…' : 'not saved';
 
 /** What is left to do at each station, in two or three words. */
 function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<StationName, string>> {
   const { id } = quiz;
   const state = viewsDependOn(quiz);
   const { value: counts } = useQuery(() => classWorker().quizCounts(id), [id, state, attemptsSeq]);
-  const { value: leaks } = useQuery(() => classWorker().leakCount(id), [id, state, attemptsSeq]);
+  const { value: warnings } = useQuery(() => classWorker().leakCount(id), [id, state, attemptsSeq]);
   const { waiting = 0, working = 0, finished = 0, shown = 0 } = counts ?? {};
   const keyless = questions.filter(lacksKey).length;
   return {
     ...(keyless > 0 ? { write: `${keyless} without key` } : {}),
-    ...(leaks ? { plan: count(leaks, 'leak') } : {}),
+    ...(warnings ? { plan: count(warnings, 'warning') } : {}),
     ...(working > 0 ? { tray: `${working} working` } : {}),
-    ...(waiting > 0 ? { check: `${waiting} waiting` } : {}),
+    ...(waiting > 0 ? { check: `${waiting} to mark` } : {}),
     ...(finished > shown ? { handback: `${finished - shown} not shown` } : {}),
   };
 }
@@ -42,9 +41,9 @@ function useLeft({ quiz, questions, attemptsSeq }: QuizView): Partial<Record<Sta
 /** Whether the quiz is open, and until or from when, in as few words as a button has room for. */
 function openWords({ quiz }: QuizView, at: number, short: boolean): string {
   const opening = wholeSpan(quiz.standing);
-  if (!opening) return 'Not opened yet';
+  if (!opening) return short ? 'Open…' : 'Open to students';
   const { zone } = quiz.content;
-  if (isTakenBack(quiz.standing.pauses, at)) return 'Taken back';
+  if (isTakenBack(quiz.standing.pauses, at)) return 'Paused';
   if (isOpen(opening, at))
     return opening.until === null
       ? 'Open'
@@ -60,7 +59,7 @@ interface StationsProps {
 }
 
 const Stations = ({ station, left }: StationsProps) => (
-  <nav aria-label="Stations" className="max-lg:order-last max-lg:col-span-2 max-lg:overflow-x-auto">
+  <nav aria-label="Desks" className="max-lg:order-last max-lg:col-span-2 max-lg:overflow-x-auto">
     <ol className="flex">
       {STATIONS.map(({ name, title }) => {
         const here = name === station;
@@ -114,7 +113,7 @@ function StationsFolded({ station, left, tools }: StationsProps & { readonly too
   return (
     <nav
       ref={nav}
-      aria-label="Stations"
+      aria-label="Desks"
       className="order-last col-span-2 border-t border-line"
       onKeyDown={(event) => event.key === 'Escape' && setOpen(false)}
     >
@@ -143,7 +142,7 @@ function StationsFolded({ station, left, tools }: StationsProps & { readonly too
             ))}
           </span>
           <ChevronDown size={17} className={`flex-none text-soft ${open ? 'rotate-180' : ''}`} aria-hidden />
-          <span className="sr-only">All stations</span>
+          <span className="sr-only">All desks</span>
         </button>
         {tools}
       </div>
@@ -171,11 +170,16 @@ function StationsFolded({ station, left, tools }: StationsProps & { readonly too
   );
 }
 
+interface BarProps {
+  readonly station: string;
+  /** Asks for the dialog of opening and closing. */
+  readonly onOpening: () => void;
+}
+
 /** Name of the quiz, the line of stations with what is left at each, and whether it is open. */
-export function StationBar({ station }: { readonly station: string }) {
+export function StationBar({ station, onOpening }: BarProps) {
   const view = useQuiz();
   const { quiz, questions } = view;
-  const [asking, setAsking] = useState(false);
   const saving = useSaving();
   const left = useLeft(view);
   const draft = usePaper();
@@ -184,10 +188,9 @@ export function StationBar({ station }: { readonly station: string }) {
   const isDraft = (view.pending?.changes.length ?? 0) > 0;
   const at = useNow();
   const open = isOpen(quiz.standing.opening, at);
-  const opening = () => setAsking(true);
   const tools = (
     <>
-      <Commands onOpening={opening} />
+      <Commands onOpening={onOpening} />
       <UndoButtons scope={quiz.id} />
     </>
   );
@@ -232,13 +235,12 @@ export function StationBar({ station }: { readonly station: string }) {
           type="button"
           className={`btn btn-sm h-9 whitespace-nowrap max-sm:px-2.5 ${open ? 'btn-outline' : 'btn-primary'}`}
           title={openTitle(view)}
-          onClick={opening}
+          onClick={onOpening}
         >
           {openWords(view, at, phone)}
           {!phone && <span aria-hidden>…</span>}
         </button>
       </div>
-      {asking && <OpenDialog onClose={() => setAsking(false)} />}
     </header>
   );
 }

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { attemptsSeq } from '@/store/records/sequence';
 import { getQuestions, getQuiz } from '@/store/quiz/quizzes';
@@ -15,7 +15,9 @@ import { StorageTrouble } from '@/ui/editing/StorageTrouble';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
+import { OpeningContext } from '@/ui/teacher/opening';
 import { EffectBar } from './EffectBar';
+import { OpenDialog } from './OpenDialog';
 import { StationBar } from './StationBar';
 import { stationOf, STATIONS } from './stations';
 
@@ -153,6 +155,8 @@ function Stations() {
   const data = typeof loaded === 'object' ? loaded : null;
   const draft = usePending(data);
   const view = useMemo(() => (data ? { ...data, ...draft } : null), [data, draft]);
+  const [opening, setOpening] = useState(false);
+  const ask = useCallback(() => setOpening(true), []);
   const title = data?.quiz.content.title;
   useEffect(() => {
     if (title !== undefined) document.title = `${title || 'Untitled quiz'} · Yentrel`;
@@ -174,19 +178,22 @@ function Stations() {
       />
     );
   }
-  if (!view) return <Waiting>Opening the quiz …</Waiting>;
+  if (!view) return <Waiting>Opening the quiz…</Waiting>;
   const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
     <QuizContext value={view}>
       <PictureSource value={pictureBlob}>
         <div className="flex min-h-dvh flex-col">
           <StorageTrouble onRescue={() => downloadRescue(view)} />
-          <StationBar station={station} />
-          <Boundary name={station}>
-            <Suspense fallback={<Waiting>Opening …</Waiting>}>
-              <Desk />
-            </Suspense>
-          </Boundary>
+          <StationBar station={station} onOpening={ask} />
+          <OpeningContext value={ask}>
+            <Boundary name={station}>
+              <Suspense fallback={<Waiting>Opening…</Waiting>}>
+                <Desk />
+              </Suspense>
+            </Boundary>
+          </OpeningContext>
+          {opening && <OpenDialog onClose={() => setOpening(false)} />}
           <EffectBar />
         </div>
       </PictureSource>

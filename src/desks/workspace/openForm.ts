@@ -23,13 +23,14 @@ export function windowState(opening: Pick<Opening, 'from' | 'until'> | null, at:
   return isOver(opening, at) ? 'closed' : 'scheduled';
 }
 
-/** The fields as they are set; for a quiz that was never opened, a week from now. */
+/** The fields as they are set; for a quiz that was never opened, until 16:00 of this day a week on, by the quiz's clock. */
 export function formOf(opening: Opening | null, at: number, zone: string): OpenForm {
   const field = (instant: number) => toWallField(instant, zone);
-  if (!opening) return { from: field(at), until: field(at + 7 * DAY), due: '', grace: 0, endless: false };
+  const weekOn = `${field(at + 7 * DAY).slice(0, 10)}T16:00`;
+  if (!opening) return { from: field(at), until: weekOn, due: '', grace: 0, endless: false };
   return {
     from: field(opening.from),
-    until: field(opening.until ?? at + 7 * DAY),
+    until: opening.until === null ? weekOn : field(opening.until),
     due: opening.due === null ? '' : field(opening.due),
     grace: opening.grace,
     endless: opening.until === null,

@@ -1,4 +1,5 @@
 import { createContext } from 'react';
+import type { KindName } from '@/core/kinds';
 import type { QuizContent } from '@/core/quiz/quiz';
 import type { QuestionRecord } from '@/store/records/db';
 import type { Draft } from '@/ui/editing/useDraft';
@@ -12,6 +13,10 @@ export interface QuestionActs {
   readonly moveTo: (id: string, to: number) => void;
   readonly remove: (id: string) => void;
   readonly duplicate: (id: string) => void;
+  /** One more question of a kind, right behind this one. */
+  readonly addAfter: (id: string, kind: KindName) => void;
+  /** Lets a page begin with what comes after this one. */
+  readonly breakAfter: (id: string) => void;
   /** What a question or section is called now, as a sentence begins: *Question 3*. */
   readonly called: (id: string) => string;
 }

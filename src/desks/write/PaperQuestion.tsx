@@ -16,6 +16,7 @@ import { RichText } from '@/ui/widgets/paper/RichText';
 import { unsavedWork } from '@/ui/editing/saving';
 import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import { usePrinting } from '@/ui/widgets/layout/usePrinting';
+import { Between, PageLine } from './Between';
 import { InHand } from './margin/Margin';
 import { Notes } from './margin/Notes';
 import type { MarginState } from './margin/useMarginState';
@@ -161,7 +162,8 @@ const Body = memo(function Body(props: BodyProps) {
   const [written, setWritten] = useState<Placed | null>(null);
   return (
     <WithFormulas formulas={question.formulas}>
-      <div className="relative border-b border-line bg-paper">
+      <div className="paper-question relative border-b border-line bg-paper">
+        <PageLine id={record.id} called={called} />
         <Edge {...props} inHand={inHand} problem={problems?.[0]} />
         <Suspense
           fallback={
@@ -191,6 +193,7 @@ const Body = memo(function Body(props: BodyProps) {
             <Folded record={record} content={content} acts={acts} />
           )}
         </Suspense>
+        <Between id={record.id} called={called} acts={acts} />
       </div>
       {!narrow && inHand && (
         <div className="paper-margin">

@@ -51,15 +51,15 @@ function AddClip({ clips, onChange }: ClipsProps) {
         className="mt-2 cursor-pointer text-[14px] font-semibold text-petrol hover:underline"
         onClick={() => setOpen(true)}
       >
-        Add a sound or a film
+        Add a sound or a video
       </button>
     );
   return (
     <div className="mt-2">
-      <FileDrop label="Sound or film" accept={CLIP_FILES} onFile={choose} />
+      <FileDrop label="Sound or video" accept={CLIP_FILES} onFile={choose} />
       {press.busy && (
         <p role="status" className="caption mt-1">
-          Saving the file …
+          Saving the file…
         </p>
       )}
       {trouble && (

@@ -1,23 +1,21 @@
-import { Copy, Trash2 } from '@/ui/widgets/icons';
 import { use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { texIn } from '@/core/content/formulaText';
 import { isTypesetterHere, loadTypesetter } from '@/typeset/complete';
 import { kindOf, type Question } from '@/core/kinds';
-import { isSilent } from '@/core/content/silence';
 import { carriesPoints, type Placed } from '@/core/quiz/placement';
 import { readingOf } from '@/core/scoring/context';
 import { plainText } from '@/core/content/plainText';
+import { RowsToTake } from '@/kinds/shared/handRow';
 import { NegativeCredit } from '@/kinds/shared/parts/leastCredit';
+import { newId } from '@/device/ids';
 import { useFaces } from '@/kinds/write';
 import { placedOf, type QuestionRecord } from '@/store/records/db';
 import { completeFormulas, restoreQuestion, saveQuestion } from '@/store/quiz/edits';
 import { Conflict } from '@/ui/editing/Conflict';
-import { FormulaButton, FormulaInFields } from '@/ui/editing/formula/FormulaInFields';
-import { ProseField } from '@/ui/editing/ProseField';
+import { FormulaInFields } from '@/ui/editing/formula/FormulaInFields';
 import RichTextEditor from '@/ui/editing/RichTextEditor';
-import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { MoreOfIt } from './MoreOfIt';
 import { PaperNow } from './PaperNow';
-import { OwnWords } from './OwnWords';
 import { QuestionRules } from './rules/QuestionRules';
 import { asBegun } from '@/core/quiz/numbers';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -107,11 +105,6 @@ function Version({ placed: { question, placement } }: { readonly placed: Placed 
   );
 }
 
-interface Editing {
-  readonly question: Question;
-  readonly onChange: (question: Question) => void;
-}
-
 interface Props {
   readonly record: QuestionRecord;
   /** *question 3*, or *note 1*. */
@@ -120,43 +113,6 @@ interface Props {
   readonly onWritten: (placed: Placed | null) => void;
   readonly onRemove: () => void;
   readonly onDuplicate: () => void;
-}
-
-function General({ question, onChange: edit }: Editing) {
-  const rows = [
-    ['When right', 'right answers', 'right'],
-    ['Partly right', 'partly right answers', 'partly'],
-    ['When wrong', 'wrong answers', 'wrong'],
-  ] as const;
-  return (
-    <div className="mt-4 space-y-1">
-      {rows.map(([title, about, side]) => (
-        <div key={side} className="grid grid-cols-[96px_minmax(0,1fr)] items-start gap-x-2">
-          <span className="label-small pt-1.5">{title}</span>
-          <FeedbackField
-            value={question[side]}
-            about={about}
-            placeholder={
-              side === 'partly' && !isSilent(question.wrong)
-                ? 'As for wrong answers, unless you say something here'
-                : 'Feedback where an answer has none of its own'
-            }
-            onChange={(feedback) => edit({ ...question, [side]: feedback })}
-          />
-        </div>
-      ))}
-      <div className="grid grid-cols-[96px_minmax(0,1fr)] items-start gap-x-2">
-        <span className="label-small pt-1.5">Explanation</span>
-        <ProseField
-          label="Explanation"
-          format="Format what explains it"
-          placeholder="Shown with the right answers"
-          value={question.explanation}
-          onChange={(explanation) => edit({ ...question, explanation })}
-        />
-      </div>
-    </div>
-  );
 }
 
 /** Lets the margin change the question in hand. */
@@ -170,38 +126,6 @@ function useReach(draft: Draft<Placed>): void {
     };
   });
 }
-
-/** What kind it is, and what can be done with it as a whole. */
-const HandBar = ({
-  question,
-  called,
-  onRemove,
-  onDuplicate,
-}: Pick<Props, 'called' | 'onRemove' | 'onDuplicate'> & Pick<Editing, 'question'>) => (
-  <div className="flex items-start gap-1">
-    <p className="label-small mb-1">{kindOf(question).title}</p>
-    <span className="ml-auto" />
-    <FormulaButton />
-    <button
-      type="button"
-      className="icon-button"
-      aria-label={`Duplicate ${called}`}
-      title="Duplicate the question (Alt Shift D)"
-      onClick={onDuplicate}
-    >
-      <Copy size={15} aria-hidden />
-    </button>
-    <button
-      type="button"
-      className="icon-button"
-      aria-label={`Delete ${called}`}
-      title="Delete the question"
-      onClick={onRemove}
-    >
-      <Trash2 size={15} aria-hidden />
-    </button>
-  </div>
-);
 
 /** The question in hand: text, key, feedback and rules, all in place. */
 export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicate }: Props) {
@@ -224,7 +148,7 @@ export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicat
     >
       <FormulaInFields>
         <Conflict draft={draft} what={asBegun(called)} show={(version) => <Version placed={version} />} />
-        <HandBar question={question} called={called} onRemove={onRemove} onDuplicate={onDuplicate} />
+        <p className="label-small mb-1">{kindOf(question).title}</p>
         <RichTextEditor
           key={question.id}
           value={question.text}
@@ -232,24 +156,34 @@ export function QuestionInHand({ record, called, onWritten, onRemove, onDuplicat
           placeholder="Write or paste the question"
           autoFocus={question.text.length === 0}
           onChange={(text) => edit({ ...question, text })}
+          onBlock={({ question: words, options }) => {
+            const filled = kindOf(question).withOptions(question, options, newId);
+            if (!filled) return false;
+            const text = { type: 'text' as const, text: words, marks: [] };
+            edit({ ...filled, text: [{ type: 'paragraph', runs: [text] }] });
+            return true;
+          }}
         />
-        <NegativeCredit value={question.negativeCredit ?? quiz.content.negativeCredit}>
-          <Write
-            question={question}
+        <RowsToTake>
+          <NegativeCredit value={question.negativeCredit ?? quiz.content.negativeCredit}>
+            <Write
+              question={question}
+              onChange={edit}
+              seen={quiz.firstHandInAt !== null}
+              optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
+              context={readingOf(question, quiz.content)}
+              marked={carriesPoints(placement)}
+            />
+          </NegativeCredit>
+          {kindOf(question).asks && <QuestionRules draft={draft} />}
+          <MoreOfIt
+            placed={draft.value}
+            called={called}
             onChange={edit}
-            seen={quiz.firstHandInAt !== null}
-            optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
-            context={readingOf(question, quiz.content)}
-            marked={carriesPoints(placement)}
+            onRemove={onRemove}
+            onDuplicate={onDuplicate}
           />
-        </NegativeCredit>
-        {kindOf(question).asks && (
-          <>
-            <General question={question} onChange={edit} />
-            <QuestionRules draft={draft} />
-          </>
-        )}
-        <OwnWords question={question} onChange={edit} />
+        </RowsToTake>
       </FormulaInFields>
     </section>
   );

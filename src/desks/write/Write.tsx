@@ -22,6 +22,7 @@ import {
   removeQuestion,
   removeSection,
   saveContent,
+  setPageBreak,
 } from '@/store/quiz/edits';
 import { loadFaces, useAllFaces } from '@/kinds/write';
 import { undoStep } from '@/store/undo/undo';
@@ -75,7 +76,7 @@ function NextQuestion({ last, onAdd, onCopy, onSection }: AddProps) {
             Add a section
           </button>
           <button type="button" className="link-text min-h-9 cursor-pointer" onClick={onCopy}>
-            Copy questions …
+            Copy questions…
           </button>
         </div>
       ) : (
@@ -195,10 +196,10 @@ function useActs(
       notify(before === after ? `${before} was moved` : `${before} is now ${after.toLowerCase()}`);
     }
   };
-  // What is added after a new section stands in it.
-  const add = async (kind: KindName) => {
+  // At the foot, unless a section was just added: then in that.
+  const add = async (kind: KindName, after: string | null = newSection) => {
     holdKeys('Text of the new question');
-    const [id] = await Promise.all([addQuestion(quiz.id, kind, newSection ?? hand), loadFaces(kind)]);
+    const [id] = await Promise.all([addQuestion(quiz.id, kind, after), loadFaces(kind)]);
     onHand(id);
   };
   const remove = async (id: string) => {
@@ -211,7 +212,7 @@ function useActs(
     const restore = async () => {
       const undone = await undoStep(quiz.id, step);
       if (undone === 'undone') onHand(isSection ? hand : id);
-      else notify('It was changed again since: take it back with Undo, step by step');
+      else notify('It was changed again since: use Undo, step by step');
     };
     notify(isSection ? 'The section was deleted; its questions stay' : `${words} deleted`, {
       label: 'Undo',
@@ -228,11 +229,17 @@ function useActs(
       run: () => run(() => undoStep(quiz.id, step)),
     });
   };
+  /** Lets a page begin with a question. */
+  const breakPage = async (id: string | undefined) => {
+    if (id === undefined) return;
+    const step = await setPageBreak(quiz.id, id, true);
+    notify('A new page begins here', { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
+  };
   const section = async () => {
     holdKeys('Heading of the new section');
     onSection(await addSection(quiz.id, hand));
   };
-  return { reorder, add, remove, duplicate, section, called };
+  return { reorder, add, remove, duplicate, section, breakPage, called };
 }
 
 interface QuestionsProps {
@@ -313,7 +320,7 @@ function Paper() {
       names: namesOf(all),
     };
   }, [quiz.content, questions]);
-  const { reorder, add, remove, duplicate, section, called } = useActs(
+  const { reorder, add, remove, duplicate, section, breakPage, called } = useActs(
     { hand, newSection },
     take,
     setNewSection,
@@ -324,8 +331,12 @@ function Paper() {
     moveTo: (id, to) => run(() => reorder(id, to)),
     remove: (id) => run(() => remove(id)),
     duplicate: (id) => run(() => duplicate(id)),
+    addAfter: (id, kind) => run(() => add(kind, id)),
+    breakAfter: (id) => run(() => breakPage(order[order.indexOf(id) + 1])),
     called,
   });
+  const lastId = questionsIn(quiz.content).at(-1);
+  const lastKind = questions.find(({ id }) => id === lastId)?.question.kind ?? null;
   const [copying, setCopying] = useState(false);
   const now = useMemo(
     () => ({
@@ -371,7 +382,7 @@ function Paper() {
       <div className="paper-row">
         <div className="bg-paper">
           <NextQuestion
-            last={inHand?.question.kind ?? questions.at(-1)?.question.kind ?? null}
+            last={lastKind}
             onAdd={(kind) => run(() => add(kind))}
             onCopy={() => setCopying(true)}
             onSection={() => run(section)}

@@ -2,6 +2,7 @@ import { MODELS } from '@/core/kinds/boxes/models';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
 import type { Faces } from '../faces';
 import { ModelPart } from '../shared/parts/ModelPart';
+import { ruleOf } from '../shared/ruled';
 
 /** How sorted items become part of the points. */
 export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange, marked }) =>
@@ -17,3 +18,6 @@ export const Rules: Faces<BoxesQuestion>['Rules'] = ({ question, onChange, marke
       }}
     />
   );
+
+export const ruled: Faces<BoxesQuestion>['ruled'] = (question, { marked }) =>
+  marked ? [ruleOf(question, 'model', MODELS[question.model])] : [];

@@ -93,7 +93,7 @@ function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAns
   const placed = answer?.kind === 'boxes' ? answer.placed : {};
   const places = [
     ...face.boxes.map(({ id, text }) => ({ id, text })),
-    ...(face.withNone ? [{ id: NONE, text: 'Belongs in none' }] : []),
+    ...(face.withNone ? [{ id: NONE, text: 'Fits no box' }] : []),
   ];
   const spoken = useSpoken();
   const titleOf = (place: string) => places.find(({ id }) => id === place)?.text;

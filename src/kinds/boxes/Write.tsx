@@ -1,4 +1,3 @@
-import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import {
   itemsIn,
@@ -11,13 +10,15 @@ import {
 } from '@/core/kinds/boxes/edit';
 import type { BoxesQuestion } from '@/core/kinds/boxes/schema';
 import { newId } from '@/device/ids';
-import { FeedbackField } from '@/ui/editing/FeedbackField';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';
+import { useHandRow } from '../shared/handRow';
+import { KeyLine } from '../shared/KeyLine';
 import { NewEntry } from '../shared/NewEntry';
 import { isUnnamed } from '../shared/openRows';
-import { ThingField } from '../shared/ThingField';
+import { MoveTools, RowTools, Tool } from '../shared/RowTools';
+import { PictureTool, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -47,43 +48,34 @@ function BoxItems({ question, place, name, onChange }: ColumnProps) {
   };
   return (
     <>
-      <ul ref={rows.list}>
+      <ul ref={rows.list} className="key-markless">
         {items.map((item, at) => {
           const label = `Item ${at + 1} in ${name}`;
           const also = question.boxes.filter(({ id }) => id !== place && item.boxes.includes(id));
           return (
-            <li key={item.id} className="border-b border-dotted border-line py-1">
-              <div className="flex items-start">
-                <div className="min-w-0 flex-1">
-                  <ThingField
+            <KeyLine
+              key={item.id}
+              name={spokenName(item) || label}
+              mark={null}
+              feedback={isUnnamed(item) ? undefined : item.feedback}
+              onFeedback={(feedback) => rows.replace({ ...item, feedback })}
+              placeholder="What would help here?"
+              tools={
+                <>
+                  <PictureTool
                     thing={item}
                     place={label}
-                    empty={`item ${at + 1}`}
-                    rows={rows}
-                    onLeave={share}
+                    onPicture={(picture) => rows.replace({ ...item, picture })}
                   />
-                </div>
-                <button
-                  type="button"
-                  className="icon-button"
-                  aria-label={`Take ${spokenName(item) || label} out of ${name}`}
-                  onClick={() => rows.remove(item)}
-                >
-                  <X size={14} aria-hidden />
-                </button>
-              </div>
+                  <MoveTools name={spokenName(item) || label} onMove={(by) => rows.moveBy(item, by)} />
+                </>
+              }
+              onRemove={() => rows.remove(item)}
+              removeTo={`from ${name}`}
+            >
+              <ThingField thing={item} place={label} empty={`item ${at + 1}`} rows={rows} onLeave={share} />
               {also.length > 0 && <p className="caption">or in {also.map(({ text }) => text).join(', ')}</p>}
-              {!isUnnamed(item) && (
-                <div className="text-[14px]">
-                  <FeedbackField
-                    value={item.feedback}
-                    about={spokenName(item)}
-                    placeholder="What would help here?"
-                    onChange={(feedback) => rows.replace({ ...item, feedback })}
-                  />
-                </div>
-              )}
-            </li>
+            </KeyLine>
           );
         })}
       </ul>
@@ -111,6 +103,36 @@ function BoxItems({ question, place, name, onChange }: ColumnProps) {
   );
 }
 
+interface NameProps {
+  readonly box: BoxesQuestion['boxes'][number];
+  readonly at: number;
+  readonly name: string;
+  readonly onChange: (box: BoxesQuestion['boxes'][number]) => void;
+  readonly onRemove: (() => void) | undefined;
+}
+
+/** What a box is called, and in hand that it can be deleted. */
+function BoxName({ box, at, name, onChange, onRemove }: NameProps) {
+  const row = useHandRow();
+  return (
+    <div className="border-b border-line" {...row.taking}>
+      <input
+        className="plain-field font-semibold"
+        aria-label={`Name of box ${at + 1}`}
+        placeholder={`Box ${at + 1}`}
+        maxLength={2000}
+        value={box.text}
+        onChange={(event) => onChange({ ...box, text: event.target.value })}
+      />
+      {onRemove && (
+        <RowTools row={row} name={name}>
+          <Tool words="Delete this box" to={name} onPress={onRemove} />
+        </RowTools>
+      )}
+    </div>
+  );
+}
+
 export const Write: Faces<BoxesQuestion>['Write'] = ({ question, onChange }) => {
   const { boxes } = question;
   // The place of what belongs nowhere is there once it is asked for, or needed.
@@ -130,41 +152,25 @@ export const Write: Faces<BoxesQuestion>['Write'] = ({ question, onChange }) => 
               aria-label={name}
               className="rounded border border-[var(--field)] px-3 pt-1 pb-3"
             >
-              <div className="flex items-center border-b border-line">
-                <input
-                  className="plain-field font-semibold"
-                  aria-label={`Name of box ${at + 1}`}
-                  placeholder={`Box ${at + 1}`}
-                  maxLength={2000}
-                  value={box.text}
-                  onChange={(event) =>
-                    onChange({
-                      ...question,
-                      boxes: boxes.map((one) => (one === box ? { ...box, text: event.target.value } : one)),
-                    })
-                  }
-                />
-                {boxes.length > 1 && (
-                  <button
-                    type="button"
-                    className="icon-button"
-                    aria-label={`Delete ${name}`}
-                    onClick={() => onChange(withoutBox(question, box.id))}
-                  >
-                    <X size={15} aria-hidden />
-                  </button>
-                )}
-              </div>
+              <BoxName
+                box={box}
+                at={at}
+                name={name}
+                onChange={(changed) =>
+                  onChange({ ...question, boxes: boxes.map((one) => (one === box ? changed : one)) })
+                }
+                onRemove={boxes.length > 1 ? () => onChange(withoutBox(question, box.id)) : undefined}
+              />
               <BoxItems question={question} place={box.id} name={name} onChange={onChange} />
             </section>
           );
         })}
         {nowhere && (
           <section
-            aria-label="belongs in none"
+            aria-label="fits no box"
             className="rounded border border-dashed border-[var(--field)] px-3 pt-1 pb-3"
           >
-            <p className="border-b border-line py-1 font-semibold">Belongs in none</p>
+            <p className="border-b border-line py-1 font-semibold">Fits no box</p>
             <BoxItems question={question} place={null} name="none of the boxes" onChange={onChange} />
           </section>
         )}
@@ -178,7 +184,7 @@ export const Write: Faces<BoxesQuestion>['Write'] = ({ question, onChange }) => 
             Another box
           </Another>
         )}
-        {!nowhere && <Another onPress={() => setAsked(true)}>Something that belongs in none</Another>}
+        {!nowhere && <Another onPress={() => setAsked(true)}>Something that fits no box</Another>}
       </div>
     </div>
   );
@@ -188,7 +194,7 @@ export const Write: Faces<BoxesQuestion>['Write'] = ({ question, onChange }) => 
 export const Folded: Faces<BoxesQuestion>['Folded'] = ({ question }) => {
   const places: (readonly [Place, string])[] = [
     ...question.boxes.map(({ id, text }) => [id, text || 'box without a name'] as const),
-    [null, 'belongs in none'],
+    [null, 'fits no box'],
   ];
   return (
     <ul className="mt-1.5 space-y-1">

@@ -2,10 +2,10 @@ import { withoutWord } from '@/core/kinds/gaps/edit';
 import type { GapsQuestion } from '@/core/kinds/gaps/schema';
 import { move } from '@/core/quiz/order';
 import { newId } from '@/device/ids';
+import { ArrowLeft, ArrowRight } from '@/ui/widgets/icons';
 import { ChoicePart } from '../shared/parts/ChoicePart';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';
-import { MoveButtons } from '../shared/ThingField';
 
 interface Props {
   readonly question: GapsQuestion;
@@ -23,6 +23,33 @@ function timesWords(now: number): Record<string, string> {
   return Object.fromEntries(times.map((n) => [n, words[n] ?? `${n} times`]));
 }
 
+interface MoveProps {
+  readonly name: string;
+  readonly onMove: (by: -1 | 1) => void;
+}
+
+/** One place towards the beginning or the end of the bank. */
+const MoveWord = ({ name, onMove }: MoveProps) => (
+  <>
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Move ${name} to the left`}
+      onClick={() => onMove(-1)}
+    >
+      <ArrowLeft size={14} aria-hidden />
+    </button>
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={`Move ${name} to the right`}
+      onClick={() => onMove(1)}
+    >
+      <ArrowRight size={14} aria-hidden />
+    </button>
+  </>
+);
+
 /** The words that students fill gaps from; those that no gap asks for are extra. */
 export function Bank({ question, onChange }: Props) {
   const { bank, gaps } = question;
@@ -34,7 +61,7 @@ export function Bank({ question, onChange }: Props) {
     );
   return (
     <div className="mt-4">
-      <p className="label-small">Bank of words</p>
+      <p className="label-small">Word bank</p>
       <div className="mt-1 flex flex-wrap items-center gap-1.5">
         {bank.map((word, at) => (
           <span key={word.id} className="chip">
@@ -56,11 +83,7 @@ export function Bank({ question, onChange }: Props) {
               />
             </span>
             {question.keepsOrder && (
-              <MoveButtons
-                along="row"
-                about={word.text || `word ${at + 1}`}
-                onMove={(by) => put(move(bank, at, at + by))}
-              />
+              <MoveWord name={word.text || `word ${at + 1}`} onMove={(by) => put(move(bank, at, at + by))} />
             )}
             <RemoveChip
               label={`Remove ${word.text || `word ${at + 1}`} from the bank`}

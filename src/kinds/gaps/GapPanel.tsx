@@ -14,7 +14,7 @@ import { RightNumber } from '../shared/numberKey/RightNumber';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
 import { VariantList } from '../shared/textKey/VariantList';
 import { UnmatchedPart } from '../shared/parts/UnmatchedPart';
-import { MoveButtons } from '../shared/ThingField';
+import { MoveTools } from '../shared/RowTools';
 import { useRows } from '../shared/useRows';
 import { gapLabel } from './gapNode';
 
@@ -78,7 +78,7 @@ function ListGap({ gap, name, onGap }: Editing<ListGapData>) {
   });
   return (
     <>
-      <p className="label-small mt-3">The list (click the disc of the right one)</p>
+      <p className="label-small mt-3">The list (press the circle of the right one)</p>
       <ul ref={rows.list}>
         {gap.options.map((option, at) => {
           const place = `Option ${at + 1} of ${name}`;
@@ -90,7 +90,7 @@ function ListGap({ gap, name, onGap }: Editing<ListGapData>) {
               onChange={rows.replace}
               onRemove={() => rows.remove(option)}
               onToggle={() => rows.replace({ ...option, credit: option.credit.n > 0 ? ZERO : ONE })}
-              buttons={<MoveButtons about={option.text || place} onMove={(by) => rows.moveBy(option, by)} />}
+              tools={<MoveTools name={option.text || place} onMove={(by) => rows.moveBy(option, by)} />}
             >
               <input
                 className={`plain-field ${option.credit.n > 0 ? 'font-semibold' : ''}`}
@@ -125,7 +125,7 @@ function BankGap({ question, gap, onGap }: Editing<BankGapData>) {
   if (question.bank.length === 0) return <p className="mt-2 text-soft">The bank has no words yet.</p>;
   return (
     <>
-      <p className="label-small mt-3">Words of the bank (click the disc of the one that belongs here)</p>
+      <p className="label-small mt-3">Words of the bank (press the circle of the one that belongs here)</p>
       <ul>
         {question.bank.map(({ id, text }) => {
           const entry = entryOf(id);

@@ -3,8 +3,8 @@ import { ONE } from '@/core/figures/fraction';
 import { newVariant } from '@/core/kinds/shared/textKey/newVariant';
 import type { MarkingContext } from '@/core/marks/mark';
 import { newId } from '@/device/ids';
-import { X } from '@/ui/widgets/icons';
 import { NewEntry } from '../shared/NewEntry';
+import { Tool } from '../shared/RowTools';
 import { SpellingPart } from '../shared/textKey/SpellingPart';
 import { VariantList } from '../shared/textKey/VariantList';
 
@@ -31,14 +31,11 @@ export function Ideas({ question, context: { language }, onChange }: Props) {
               <span className="font-semibold">
                 {idea.variants.find(({ credit }) => credit.n > 0)?.forms[0] ?? `Idea ${at + 1}`}
               </span>
-              <button
-                type="button"
-                className="icon-button"
-                aria-label={`Delete idea ${at + 1}`}
-                onClick={() => put(ideas.filter(({ id }) => id !== idea.id))}
-              >
-                <X size={15} aria-hidden />
-              </button>
+              <Tool
+                words="Delete"
+                to={`idea ${at + 1}`}
+                onPress={() => put(ideas.filter(({ id }) => id !== idea.id))}
+              />
             </div>
             <VariantList
               side="right"

@@ -4,6 +4,7 @@ import type { Faces } from '../faces';
 import { ChoicePart } from '../shared/parts/ChoicePart';
 import { ModelPart } from '../shared/parts/ModelPart';
 import { ORDER_WORDS } from '../shared/parts/ShufflePart';
+import { ruleOf } from '../shared/ruled';
 
 const picks = ({ gaps }: GapsQuestion): boolean =>
   gaps.some(({ type }) => type === 'list' || type === 'bank');
@@ -35,3 +36,15 @@ export const Rules: Faces<GapsQuestion>['Rules'] = ({ question, onChange, marked
     )}
   </>
 );
+
+export const ruled: Faces<GapsQuestion>['ruled'] = (question, { marked }) => [
+  ...(marked ? [ruleOf(question, 'model', MODELS[question.model])] : []),
+  ...(picks(question)
+    ? [
+        {
+          words: `lists and word bank ${question.keepsOrder ? 'in this order' : 'shuffled'}`,
+          own: question.keepsOrder === true,
+        },
+      ]
+    : []),
+];

@@ -2,6 +2,7 @@ import { MODELS } from '@/core/kinds/match/models';
 import type { MatchQuestion } from '@/core/kinds/match/schema';
 import type { Faces } from '../faces';
 import { ModelPart } from '../shared/parts/ModelPart';
+import { ruleOf } from '../shared/ruled';
 
 /** How pairs become part of the points. */
 export const Rules: Faces<MatchQuestion>['Rules'] = ({ question, onChange, marked }) =>
@@ -17,3 +18,6 @@ export const Rules: Faces<MatchQuestion>['Rules'] = ({ question, onChange, marke
       }}
     />
   );
+
+export const ruled: Faces<MatchQuestion>['ruled'] = (question, { marked }) =>
+  marked ? [ruleOf(question, 'model', MODELS[question.model])] : [];

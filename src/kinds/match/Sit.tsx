@@ -27,7 +27,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
   const name = spokenName(item);
   const partner = partners.find(({ id }) => id === chosen);
   const none = chosen === NONE;
-  const empty = none ? 'belongs to none' : 'choose';
+  const empty = none ? 'has no match' : 'choose';
   const choices = partners.map((one) => ({
     id: one.id,
     shown: <PickWords {...one} />,
@@ -59,7 +59,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
       {open && (
         <ChooseFrom
           label={`What belongs to ${name}?`}
-          choices={[...choices, ...(withNone ? [{ id: NONE, shown: 'belongs to none' }] : [])]}
+          choices={[...choices, ...(withNone ? [{ id: NONE, shown: 'has no match' }] : [])]}
           chosen={chosen}
           onChoose={onChoose}
           onClose={onClose}

@@ -1,6 +1,6 @@
 import type { ClipboardEvent, KeyboardEvent } from 'react';
 import { SILENCE } from '@/core/content/silence';
-import { ONE } from '@/core/figures/fraction';
+import { equal, ONE } from '@/core/figures/fraction';
 import {
   extraPartners,
   partnerOf,
@@ -16,6 +16,7 @@ import type { MatchQuestion } from '@/core/kinds/match/schema';
 import { newId } from '@/device/ids';
 import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { Picture } from '@/ui/widgets/paper/Picture';
+import { points } from '@/ui/words/figures';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';
@@ -23,7 +24,8 @@ import { KeyLine } from '../shared/KeyLine';
 import { NewEntry } from '../shared/NewEntry';
 import { RemoveChip } from '../shared/RemoveChip';
 import { isUnnamed } from '../shared/openRows';
-import { MoveButtons, ThingField } from '../shared/ThingField';
+import { MoveTools } from '../shared/RowTools';
+import { PictureTool, ThingField } from '../shared/ThingField';
 import { pastedLines, useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -101,7 +103,7 @@ function Extra({ question, onChange }: Editing) {
   const extra = extraPartners(question);
   return (
     <div className="mt-4">
-      <p className="label-small">Extra ones on the right, which belong to none</p>
+      <p className="label-small">Extra ones on the right, which match nothing</p>
       <div className="mt-1 flex flex-wrap items-center gap-1.5">
         {extra.map((partner, at) => (
           <span key={partner.id} className="chip">
@@ -147,7 +149,7 @@ export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => 
   return (
     <div>
       <p className="label-small mt-3">Pairs, side by side; students get the right side shuffled</p>
-      <ul ref={rows.list} className={`mt-1 key-pairs ${weighs ? 'key-pairs-weighed' : ''}`}>
+      <ul ref={rows.list} className="key-pairs mt-1">
         {question.items.map((item, at) => {
           const about = spokenName(item) || `Item ${at + 1}`;
           const partner = partnerOf(question, item) ?? { id: `${item.id}-none`, text: '', picture: null };
@@ -156,21 +158,41 @@ export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => 
               key={item.id}
               name={about}
               mark={<span />}
-              figure={
+              figure={weighs && !equal(item.weight, ONE) && `× ${points(item.weight)}`}
+              worth={
                 weighs && (
-                  <DecimalField
-                    value={item.weight}
-                    label={`Weight of ${about}`}
-                    most={1000}
-                    className="plain-field figures !w-12 text-right font-semibold"
-                    onChange={(weight) => rows.replace({ ...item, weight })}
-                  />
+                  <span className="whitespace-nowrap">
+                    {'counts '}
+                    <DecimalField
+                      value={item.weight}
+                      label={`Weight of ${about}`}
+                      most={1000}
+                      className="sentence-part figures text-center font-semibold"
+                      onChange={(weight) => rows.replace({ ...item, weight })}
+                    />
+                    {item.weight.n === item.weight.d ? ' time' : ' times'}
+                  </span>
                 )
               }
               feedback={item.feedback}
               onFeedback={(feedback) => rows.replace({ ...item, feedback })}
               placeholder="What would help here?"
-              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(item, by)} />}
+              tools={
+                <>
+                  <PictureTool
+                    thing={item}
+                    place={`Item ${at + 1}`}
+                    onPicture={(picture) => rows.replace({ ...item, picture })}
+                  />
+                  <PictureTool
+                    words="Picture on the right"
+                    thing={partner}
+                    place={`Partner of item ${at + 1}`}
+                    onPicture={(picture) => right(item).replace({ ...partner, picture })}
+                  />
+                  <MoveTools name={about} onMove={(by) => rows.moveBy(item, by)} />
+                </>
+              }
               onRemove={() => rows.remove(item)}
             >
               <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-start gap-x-2 max-sm:grid-cols-1">
@@ -181,7 +203,7 @@ export const Write: Faces<MatchQuestion>['Write'] = ({ question, onChange }) => 
                 <ThingField
                   thing={partner}
                   place={`Partner of item ${at + 1}`}
-                  empty="belongs to none"
+                  empty="has no match"
                   strong
                   rows={right(item)}
                   onLeave={share}
@@ -215,7 +237,7 @@ export const Folded: Faces<MatchQuestion>['Folded'] = ({ question }) => {
                     <FoldedThing {...partner} empty="" />
                   </span>
                 ) : (
-                  <span className="text-soft">belongs to none</span>
+                  <span className="text-soft">has no match</span>
                 )}
               </li>
             );

@@ -1,6 +1,6 @@
 import type { MatchQuestion } from '@/core/kinds/match/schema';
 import { defineFaces } from '../defineFaces';
-import { Rules } from './Rules';
+import { ruled, Rules } from './Rules';
 import { Folded, Write } from './Write';
 
-export default defineFaces<MatchQuestion>({ Write, Folded, Rules });
+export default defineFaces<MatchQuestion>({ Write, Folded, Rules, ruled });

@@ -34,7 +34,9 @@ export const Folded: Faces<NumberQuestion>['Folded'] = ({ question, context: { d
           </FoldedEntry>
         ))}
       {wrong.length > 0 && (
-        <li className="text-soft">expected, wrong: {wrong.map(({ value }) => shown(value)).join(' · ')}</li>
+        <li className="text-soft">
+          known wrong answers: {wrong.map(({ value }) => shown(value)).join(' · ')}
+        </li>
       )}
     </FoldedKey>
   );

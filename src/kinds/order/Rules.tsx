@@ -7,6 +7,7 @@ import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { ChoicePart, SwitchPart } from '../shared/parts/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
+import { ruleOf } from '../shared/ruled';
 
 type LongestRun = Extract<OrderModel, { kind: 'longestRun' }>;
 
@@ -59,7 +60,7 @@ function RunPart({ model, items, onChange }: RunProps) {
               />
               {' together earn '}
               <PercentField
-                label={`Credit for stretch ${at + 1}`}
+                label={`Points for stretch ${at + 1}`}
                 className="sentence-part"
                 value={row.credit}
                 onChange={(credit) =>
@@ -98,7 +99,7 @@ export const Rules: Faces<OrderQuestion>['Rules'] = ({ question, onChange, marke
     <>
       {'For part of the points, '}
       <ChoicePart
-        label="Part credit"
+        label="Partial credit"
         value={model.kind}
         words={MODELS}
         onChange={(kind) => put(modelOf(kind))}
@@ -108,3 +109,6 @@ export const Rules: Faces<OrderQuestion>['Rules'] = ({ question, onChange, marke
     </>
   );
 };
+
+export const ruled: Faces<OrderQuestion>['ruled'] = (question, { marked }) =>
+  marked ? [ruleOf(question, 'model', MODELS[question.model.kind])] : [];

@@ -5,7 +5,8 @@ import { Another } from '../shared/Another';
 import { FoldedThing } from '../shared/FoldedKey';
 import { KeyLine } from '../shared/KeyLine';
 import { isUnnamed } from '../shared/openRows';
-import { MoveButtons, ThingField } from '../shared/ThingField';
+import { MoveTools } from '../shared/RowTools';
+import { PictureTool, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -25,7 +26,7 @@ export const Write: Faces<OrderQuestion>['Write'] = ({ question, onChange }) => 
   return (
     <div>
       <p className="label-small mt-3">Items in their right order; students get them shuffled</p>
-      <ol ref={rows.list} className="key-narrow mt-1">
+      <ol ref={rows.list} className="mt-1">
         {items.map((item, at) => {
           const about = spokenName(item) || `Item ${at + 1}`;
           return (
@@ -33,7 +34,16 @@ export const Write: Faces<OrderQuestion>['Write'] = ({ question, onChange }) => 
               key={item.id}
               name={about}
               mark={<span className="figures pt-1 text-center font-semibold">{at + 1}</span>}
-              buttons={<MoveButtons about={about} onMove={(by) => rows.moveBy(item, by)} />}
+              tools={
+                <>
+                  <PictureTool
+                    thing={item}
+                    place={`Item ${at + 1}`}
+                    onPicture={(picture) => rows.replace({ ...item, picture })}
+                  />
+                  <MoveTools name={about} onMove={(by) => rows.moveBy(item, by)} />
+                </>
+              }
               onRemove={() => rows.remove(item)}
             >
               <ThingField thing={item} place={`Item ${at + 1}`} rows={rows} />

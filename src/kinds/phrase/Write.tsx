@@ -26,7 +26,9 @@ export const Folded: Faces<PhraseQuestion>['Folded'] = ({ question: { variants }
           </FoldedEntry>
         ))}
       {expected.length > 0 && (
-        <li className="text-soft">expected, wrong: {expected.map(({ forms }) => forms[0]).join(' · ')}</li>
+        <li className="text-soft">
+          known wrong answers: {expected.map(({ forms }) => forms[0]).join(' · ')}
+        </li>
       )}
     </FoldedKey>
   );

@@ -1,6 +1,7 @@
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
 import type { Faces } from '../faces';
 import { ShufflePart } from '../shared/parts/ShufflePart';
+import { orderRule } from '../shared/ruled';
 
 /** The order in which options are shown. */
 export const Rules: Faces<PickOneQuestion>['Rules'] = ({ question, onChange, optionOrder }) => (
@@ -10,3 +11,7 @@ export const Rules: Faces<PickOneQuestion>['Rules'] = ({ question, onChange, opt
     onChange={(shuffled) => onChange({ ...question, shuffled })}
   />
 );
+
+export const ruled: Faces<PickOneQuestion>['ruled'] = ({ shuffled }, { optionOrder }) => [
+  orderRule(shuffled, optionOrder),
+];

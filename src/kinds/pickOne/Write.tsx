@@ -8,8 +8,8 @@ import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
-import { isShuffled, OptionButtons } from '../shared/parts/ShufflePart';
-import { ThingField } from '../shared/ThingField';
+import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
+import { PictureTool, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -31,7 +31,7 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
   const rows = useRows({ ...options.editing(put, seen), blank });
   return (
     <div>
-      <p className="label-small mt-3">Options (click the disc to mark one right)</p>
+      <p className="label-small mt-3">Options (press the circle of the right one)</p>
       <ul ref={rows.list} className="mt-1">
         {options.open.map((option, index) => {
           const about = spokenName(option) || `Option ${index + 1}`;
@@ -47,13 +47,20 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
               missed={option.credit.n === option.credit.d ? option.missed : undefined}
               onMissed={(missed) => rows.replace({ ...option, missed })}
               onToggle={() => rows.replace({ ...option, credit: right ? ZERO : ONE })}
-              buttons={
-                <OptionButtons
-                  option={option}
-                  about={about}
-                  shuffled={isShuffled(question.shuffled, optionOrder)}
-                  rows={rows}
-                />
+              tools={
+                <>
+                  <PictureTool
+                    thing={option}
+                    place={`Option ${index + 1}`}
+                    onPicture={(picture) => rows.replace({ ...option, picture })}
+                  />
+                  <OptionTools
+                    option={option}
+                    about={about}
+                    shuffled={isShuffled(question.shuffled, optionOrder)}
+                    rows={rows}
+                  />
+                </>
               }
             >
               <ThingField thing={option} place={`Option ${index + 1}`} strong={right} rows={rows} />
@@ -81,7 +88,7 @@ export const Try: Faces<PickOneQuestion>['Try'] = ({ question, value, onChange }
         onChange(event.target.value ? { kind: 'pickOne', option: event.target.value } : null)
       }
     >
-      <option value="">Pick one …</option>
+      <option value="">Pick one…</option>
       {question.options
         .filter((option) => !option.gone)
         .map((option) => (

@@ -3,6 +3,8 @@ import { withModel } from '@/core/kinds/pickSeveral/models';
 import type { Faces } from '../faces';
 import { ShufflePart } from '../shared/parts/ShufflePart';
 import { PickModelPart } from '../shared/parts/PickModelPart';
+import { PICK_MODELS } from '@/core/kinds/shared/pick/pickModel';
+import { orderRule, ruleOf } from '../shared/ruled';
 
 /** How picks become part of the points. */
 export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange, optionOrder, marked }) => (
@@ -26,3 +28,8 @@ export const Rules: Faces<PickSeveralQuestion>['Rules'] = ({ question, onChange,
     />
   </>
 );
+
+export const ruled: Faces<PickSeveralQuestion>['ruled'] = (question, { optionOrder, marked }) => [
+  ...(marked ? [ruleOf(question, 'model', PICK_MODELS[question.model])] : []),
+  orderRule(question.shuffled, optionOrder),
+];

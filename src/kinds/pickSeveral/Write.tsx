@@ -3,14 +3,15 @@ import { isRight } from '@/core/kinds/pickSeveral/mark';
 import type { PickSeveralQuestion, SeveralOption } from '@/core/kinds/pickSeveral/schema';
 import { SILENCE } from '@/core/content/silence';
 import { newId } from '@/device/ids';
-import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { percent } from '@/ui/words/figures';
 import type { Faces } from '../faces';
 import { Another } from '../shared/Another';
 import { FoldedOptions } from '../shared/FoldedKey';
 import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
+import { Worth } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
-import { isShuffled, OptionButtons } from '../shared/parts/ShufflePart';
-import { ThingField } from '../shared/ThingField';
+import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
+import { PictureTool, ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -40,7 +41,7 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
     weighs ? { ...option, weight: option.weight.n > 0 ? ZERO : ONE } : { ...option, right: !option.right };
   return (
     <div>
-      <p className="label-small mt-3">Options (click the disc of each one that is right)</p>
+      <p className="label-small mt-3">Options (press the circle of each right one)</p>
       <ul ref={rows.list} className="mt-1">
         {options.open.map((option, index) => {
           const about = spokenName(option) || `Option ${index + 1}`;
@@ -50,13 +51,13 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               key={option.id}
               name={about}
               mark={<Disc credit={credit} name={about} onToggle={() => rows.replace(toggled(option))} />}
-              figure={
+              figure={weighs && percent(option.weight)}
+              worth={
                 weighs && (
-                  <PercentField
-                    value={option.weight}
+                  <Worth
                     label={`Weight of ${about}`}
+                    value={option.weight}
                     least={-100}
-                    className="plain-field !w-12 font-semibold"
                     onChange={(weight) => rows.replace({ ...option, weight })}
                   />
                 )
@@ -66,13 +67,20 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               placeholder="Feedback if picked"
               missed={isRight(question, option) ? option.missed : undefined}
               onMissed={(missed) => rows.replace({ ...option, missed })}
-              buttons={
-                <OptionButtons
-                  option={option}
-                  about={about}
-                  shuffled={isShuffled(question.shuffled, optionOrder)}
-                  rows={rows}
-                />
+              tools={
+                <>
+                  <PictureTool
+                    thing={option}
+                    place={`Option ${index + 1}`}
+                    onPicture={(picture) => rows.replace({ ...option, picture })}
+                  />
+                  <OptionTools
+                    option={option}
+                    about={about}
+                    shuffled={isShuffled(question.shuffled, optionOrder)}
+                    rows={rows}
+                  />
+                </>
               }
               onRemove={() => rows.remove(option)}
             >

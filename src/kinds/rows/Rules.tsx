@@ -4,13 +4,20 @@ import type { RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Faces } from '../faces';
 import { ChoicePart } from '../shared/parts/ChoicePart';
 import { PickModelPart } from '../shared/parts/PickModelPart';
+import { ruleOf } from '../shared/ruled';
 
 const PICKS = { one: 'one is picked', several: 'several can be picked' };
 
+/** How many are picked in each row. */
+function picksIn({ rows }: RowsQuestion): 'one' | 'several' | 'mixed' {
+  const several = rows.filter((row) => row.several).length;
+  if (several === 0) return 'one';
+  return several === rows.length ? 'several' : 'mixed';
+}
+
 /** How many are picked in a row, and how rows become part of the points. */
 export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange, marked }) => {
-  const several = question.rows.filter((row) => row.several).length;
-  const how = several === 0 ? 'one' : several === question.rows.length ? 'several' : 'mixed';
+  const how = picksIn(question);
   return (
     <>
       {'In each row '}
@@ -24,18 +31,18 @@ export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange, marked
         <>
           {'; '}
           <ChoicePart
-            label="Part credit"
+            label="Partial credit"
             value={question.joined}
             words={MODELS}
             onChange={(joined) => onChange({ ...question, joined })}
           />
         </>
       )}
-      {marked && several > 0 && (
+      {marked && how !== 'one' && (
         <>
           {'. Within a row, '}
           <PickModelPart
-            label="Part credit within a row"
+            label="Partial credit within a row"
             model={question.model}
             lambda={question.lambda}
             onModel={(model) => onChange({ ...question, model })}
@@ -46,4 +53,12 @@ export const Rules: Faces<RowsQuestion>['Rules'] = ({ question, onChange, marked
       {'. '}
     </>
   );
+};
+
+export const ruled: Faces<RowsQuestion>['ruled'] = (question, { marked }) => {
+  const how = picksIn(question);
+  return [
+    { words: how === 'mixed' ? 'one or several are picked' : PICKS[how], own: how !== 'one' },
+    ...(marked ? [ruleOf(question, 'joined', MODELS[question.joined])] : []),
+  ];
 };

@@ -1,6 +1,8 @@
 import { X } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
-import { creditOf, Disc } from '../shared/KeyLine';
+import { useHandRow, type HandRow } from '../shared/handRow';
+import { creditOf, Disc, Said } from '../shared/KeyLine';
+import { MoveTools } from '../shared/RowTools';
 import {
   commonOptions,
   newOption,
@@ -15,7 +17,6 @@ import { isRight } from '@/core/kinds/rows/mark';
 import type { Row, RowsQuestion } from '@/core/kinds/rows/schema';
 import type { Fraction } from '@/core/figures/fraction';
 import { newId } from '@/device/ids';
-import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { Words } from '@/ui/widgets/paper/Formula';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
@@ -67,7 +68,7 @@ function OptionCell({ question, row, option, name, fine, onChange }: CellProps) 
       {fine && (!row.several || question.model === 'ownWeights') && (
         <PercentField
           value={option.credit}
-          label={`Credit for ${about}`}
+          label={`Points for ${about}`}
           className="plain-field !w-10 text-[13.5px]"
           onChange={put}
         />
@@ -98,27 +99,21 @@ const RowField = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
   />
 );
 
-const RowFeedback = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
-  <div className="text-[14px]">
-    <FeedbackField
-      value={row.feedback}
-      about={rowName(row, at)}
+/** What is said of a row, and what it can do while it is in hand. */
+function RowFeedback({ row, at, rows, hand }: Pick<RowProps, 'row' | 'at' | 'rows'> & { hand: HandRow }) {
+  const name = rowName(row, at);
+  return (
+    <Said
+      row={hand}
+      name={name}
+      feedback={row.feedback}
       placeholder="Feedback on this row"
-      onChange={(feedback) => rows.replace({ ...row, feedback })}
+      onFeedback={(feedback) => rows.replace({ ...row, feedback })}
+      tools={<MoveTools name={name} onMove={(by) => rows.moveBy(row, by)} />}
+      onRemove={() => rows.remove(row)}
     />
-  </div>
-);
-
-const DeleteRow = ({ row, at, rows }: Pick<RowProps, 'row' | 'at' | 'rows'>) => (
-  <button
-    type="button"
-    className="icon-button"
-    aria-label={`Delete ${rowName(row, at)}`}
-    onClick={() => rows.remove(row)}
-  >
-    <X size={15} aria-hidden />
-  </button>
-);
+  );
+}
 
 interface TableProps extends Editing {
   readonly options: readonly string[];
@@ -133,7 +128,7 @@ const OptionHeads = ({
   onChange,
 }: Pick<TableProps, 'question' | 'options' | 'onChange'>) =>
   options.map((text, at) => (
-    <th key={at} scope="col" className="px-1 text-left font-normal">
+    <th key={at} scope="col" className="near px-1 text-left font-normal">
       <span className="flex items-center">
         <textarea
           className="plain-field min-w-16 resize-none text-[14px] font-semibold field-sizing-content"
@@ -149,7 +144,7 @@ const OptionHeads = ({
         {options.length > 2 && (
           <button
             type="button"
-            className="icon-button"
+            className="icon-button when-near"
             aria-label={`Delete option ${at + 1} of every row`}
             onClick={() => onChange(withoutOption(question, at))}
           >
@@ -171,10 +166,11 @@ function TableRow({
   narrow,
 }: RowProps & { readonly narrow: boolean }) {
   const parts = { row, at, rows };
+  const hand = useHandRow();
   const words = (
     <>
       <RowField {...parts} />
-      <RowFeedback {...parts} />
+      <RowFeedback {...parts} hand={hand} />
     </>
   );
   const cells = row.options.map((option) => (
@@ -190,20 +186,17 @@ function TableRow({
     </td>
   ));
   const line = (first: ReactNode) => (
-    <tr className="border-b border-dotted border-line align-top">
+    <tr className="border-b border-dotted border-line align-top" {...hand.taking}>
       {first}
       {cells}
-      <td className="w-7 py-1.5">
-        <DeleteRow {...parts} />
-      </td>
     </tr>
   );
   if (!narrow) return line(<td className="py-1.5 pr-2">{words}</td>);
   // On a phone the words have a line of their own, above what is pressed.
   return (
     <>
-      <tr>
-        <td className="pt-1.5" colSpan={row.options.length + 2}>
+      <tr {...hand.taking}>
+        <td className="pt-1.5" colSpan={row.options.length + 1}>
           {words}
         </td>
       </tr>
@@ -222,7 +215,6 @@ function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
           <tr className="border-b border-line align-bottom">
             <td className={narrow ? 'w-2' : 'w-1/2'} />
             <OptionHeads question={question} options={options} onChange={onChange} />
-            <td />
           </tr>
         </thead>
         <tbody ref={rows.list as never}>
@@ -244,18 +236,30 @@ function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
   );
 }
 
+/** A row with its words; below them its own options, and what is said of it. */
+function OwnRow({
+  row,
+  at,
+  rows,
+  children,
+}: Pick<RowProps, 'row' | 'at' | 'rows'> & { readonly children: ReactNode }) {
+  const hand = useHandRow();
+  return (
+    <li className="border-b border-dotted border-line py-1.5" {...hand.taking}>
+      <RowField row={row} at={at} rows={rows} />
+      {children}
+      <RowFeedback row={row} at={at} rows={rows} hand={hand} />
+    </li>
+  );
+}
+
 /** Rows with options of their own: each row's stand below its words. */
 function OwnOptions({ question, rows, fine, onChange }: Omit<TableProps, 'options'>) {
   const put = (row: Row, options: RowOption[]) => rows.replace({ ...row, options });
   return (
     <ul ref={rows.list}>
       {question.rows.map((row, at) => (
-        <li key={row.id} className="border-b border-dotted border-line py-1.5">
-          <div className="flex items-start">
-            <RowField row={row} at={at} rows={rows} />
-            <DeleteRow row={row} at={at} rows={rows} />
-          </div>
-          <RowFeedback row={row} at={at} rows={rows} />
+        <OwnRow key={row.id} row={row} at={at} rows={rows}>
           <div className="mt-1 flex flex-wrap items-center gap-2 pl-3">
             {row.options.map((option, index) => (
               <span key={option.id} className="inline-flex items-center">
@@ -301,7 +305,7 @@ function OwnOptions({ question, rows, fine, onChange }: Omit<TableProps, 'option
               onAdd={(text) => put(row, [...row.options, newOption(newId(), text)])}
             />
           </div>
-        </li>
+        </OwnRow>
       ))}
     </ul>
   );
@@ -323,7 +327,7 @@ export const Write: Faces<RowsQuestion>['Write'] = ({ question, onChange }) => {
   const common = commonOptions(question);
   return (
     <div>
-      <p className="label-small mt-3">Rows, with the options of each (click the disc of each right one)</p>
+      <p className="label-small mt-3">Rows, with the options of each (press the circle of each right one)</p>
       {common && !own ? (
         <SameOptions question={question} options={common} rows={rows} fine={fine} onChange={onChange} />
       ) : (
@@ -344,7 +348,7 @@ export const Write: Faces<RowsQuestion>['Write'] = ({ question, onChange }) => {
             {own ? 'The same options for every row' : 'Other options for each row'}
           </Another>
         )}
-        <Another onPress={() => setFine(!fine)}>{fine ? 'Hide the credits' : 'Credits of their own'}</Another>
+        <Another onPress={() => setFine(!fine)}>{fine ? 'Hide the points' : 'Part of the points'}</Another>
       </div>
     </div>
   );

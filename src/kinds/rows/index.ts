@@ -1,6 +1,6 @@
 import type { RowsQuestion } from '@/core/kinds/rows/schema';
 import { defineFaces } from '../defineFaces';
-import { Rules } from './Rules';
+import { ruled, Rules } from './Rules';
 import { Folded, Write } from './Write';
 
-export default defineFaces<RowsQuestion>({ Write, Folded, Rules });
+export default defineFaces<RowsQuestion>({ Write, Folded, Rules, ruled });

@@ -6,6 +6,8 @@ interface Props {
   readonly onPress: () => void;
   /** Finds the field that the press adds: the last such field before the button takes the focus at once. */
   readonly to?: string;
+  /** Quiet where it is one word among others. */
+  readonly quiet?: boolean;
 }
 
 /** The last field before an element that a selector finds, in the nearest part of the page that has one. */
@@ -20,13 +22,17 @@ function lastBefore(element: HTMLElement, selector: string): HTMLElement | undef
 }
 
 /** One more row at the end of a list. */
-export function Another({ children, onPress, to }: Props) {
+export function Another({ children, onPress, to, quiet = false }: Props) {
   const button = useRef<HTMLButtonElement>(null);
   return (
     <button
       ref={button}
       type="button"
-      className="mt-2 cursor-pointer text-[14px] font-semibold text-petrol hover:underline"
+      className={
+        quiet
+          ? 'row-tool text-[13px]'
+          : 'mt-2 cursor-pointer text-[14px] font-semibold text-petrol hover:underline'
+      }
       onClick={() => {
         if (to === undefined) return onPress();
         // At once: no letter that is typed meanwhile goes elsewhere.

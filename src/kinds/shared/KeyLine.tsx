@@ -1,9 +1,11 @@
-import { X } from '@/ui/widgets/icons';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Feedback } from '@/core/content/feedback';
+import { isSilent } from '@/core/content/silence';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
+import { useHandRow, type HandRow } from './handRow';
+import { RowTools, Tool } from './RowTools';
 
 interface DiscProps {
   readonly credit: Fraction;
@@ -28,56 +30,116 @@ export const Disc = ({ credit, name, onToggle }: DiscProps) => (
 /** The disc of something that is right or not, without a credit of its own. */
 export const creditOf = (right: boolean): Fraction => (right ? ONE : ZERO);
 
-interface Props {
+interface SaidProps {
+  readonly feedback: Feedback | undefined;
+  readonly onFeedback: ((feedback: Feedback) => void) | undefined;
+  /** Whether a press that asks for the field can be seen, so that it may be empty. */
+  readonly near: boolean;
+}
+
+/** Whether something that may be said has its field: once it is asked for, and as long as it says anything. */
+function useSaid({ feedback, onFeedback, near }: SaidProps) {
+  const [asked, setAsked] = useState(false);
+  const silent = !feedback || isSilent(feedback);
+  const can = feedback !== undefined && onFeedback !== undefined;
+  return {
+    open: can && (!silent || (asked && near)),
+    offered: can && silent && !asked,
+    asked,
+    ask: () => setAsked(true),
+  };
+}
+
+interface SaysProps {
   /** What the line is called, as in “Credit for delta”. */
   readonly name: string;
-  /** What stands before it: a disc, or its number in a sequence. */
-  readonly mark: ReactNode;
-  /** What is compared with an answer. */
-  readonly children: ReactNode;
-  /** A figure that belongs to it. */
-  readonly figure?: ReactNode;
-  readonly feedback?: Feedback;
+  /** Where its worth is changed, first of what it can do. */
+  readonly worth?: ReactNode;
+  readonly feedback?: Feedback | undefined;
   readonly onFeedback?: (feedback: Feedback) => void;
   /** What is read by who did not choose it; absent where that cannot be. */
   readonly missed?: Feedback | undefined;
   readonly onMissed?: (feedback: Feedback) => void;
   readonly placeholder?: string | undefined;
-  /** Further buttons, before the one that deletes. */
-  readonly buttons?: ReactNode;
+  /** What else can be done with it. */
+  readonly tools?: ReactNode;
+  /** From where it is taken out, where it may stand elsewhere as well: “from lakes”. */
+  readonly removeTo?: string;
   /** Absent where the line cannot be deleted. */
-  readonly onRemove?: () => void;
+  readonly onRemove?: (() => void) | undefined;
 }
 
-/** A line of a key: what it holds, what it earns, what the student then reads. */
-export function KeyLine(props: Props) {
-  const { name, mark, children, figure, feedback, onFeedback, placeholder, buttons, onRemove } = props;
-  const { missed, onMissed } = props;
+/** What a line says to students, and below it what can be done with the line while it is in hand. */
+export function Said({ row, ...props }: SaysProps & { readonly row: HandRow }) {
+  const { name, worth, feedback, onFeedback, missed, onMissed, placeholder, tools } = props;
+  const { removeTo, onRemove } = props;
+  const near = row.inHand || row.keepsRoom;
+  const said = useSaid({ feedback, onFeedback, near });
+  const saidMissed = useSaid({ feedback: missed, onFeedback: onMissed, near });
+  const can = [worth, feedback, tools, onRemove].some((one) => one !== undefined);
   return (
-    <li className="key-row border-b border-dotted border-line py-1.5">
+    <>
+      {feedback && onFeedback && said.open && (
+        <FeedbackField
+          value={feedback}
+          about={name}
+          placeholder={placeholder}
+          autoFocus={said.asked}
+          onChange={onFeedback}
+        />
+      )}
+      {missed && onMissed && saidMissed.open && (
+        <FeedbackField
+          value={missed}
+          about={`${name} if it is missed`}
+          placeholder="Feedback if it is missed"
+          autoFocus={saidMissed.asked}
+          onChange={onMissed}
+        />
+      )}
+      {can && (
+        <RowTools row={row} name={name}>
+          {worth}
+          {said.offered && <Tool words="Feedback" to={`for ${name}`} onPress={said.ask} />}
+          {saidMissed.offered && (
+            <Tool words="Feedback if missed" to={`for ${name}`} onPress={saidMissed.ask} />
+          )}
+          {tools}
+          {onRemove && (
+            <Tool
+              words={removeTo === undefined ? 'Delete' : 'Take out'}
+              to={removeTo === undefined ? name : `${name} ${removeTo}`}
+              onPress={onRemove}
+            />
+          )}
+        </RowTools>
+      )}
+    </>
+  );
+}
+
+interface Props extends SaysProps {
+  /** What stands before it: a disc, or its number in a sequence. */
+  readonly mark: ReactNode;
+  /** What is compared with an answer. */
+  readonly children: ReactNode;
+  /** What it is worth where that is not seen from its disc: stays at its end. */
+  readonly figure?: ReactNode;
+}
+
+/**
+ * A line of a key: at rest its words, its disc and what it holds; in hand, what it is worth, what is said to a student, and
+ * what can be done with it.
+ */
+export function KeyLine({ mark, children, figure, ...says }: Props) {
+  const row = useHandRow();
+  return (
+    <li className={`key-row ${row.inHand ? 'key-row-in-hand' : ''}`} {...row.taking}>
       {mark}
-      {children}
-      <div>{figure}</div>
-      <div className="key-feedback">
-        {feedback && onFeedback && (
-          <FeedbackField value={feedback} about={name} placeholder={placeholder} onChange={onFeedback} />
-        )}
-        {missed && onMissed && (
-          <FeedbackField
-            value={missed}
-            about={`${name} if it is missed`}
-            placeholder="If it is missed"
-            onChange={onMissed}
-          />
-        )}
-      </div>
-      <div className="flex justify-end">
-        {buttons}
-        {onRemove && (
-          <button type="button" className="icon-button" aria-label={`Delete ${name}`} onClick={onRemove}>
-            <X size={15} aria-hidden />
-          </button>
-        )}
+      <div className="key-words">{children}</div>
+      <div className="key-figure">{figure}</div>
+      <div className="key-said">
+        <Said row={row} {...says} />
       </div>
     </li>
   );

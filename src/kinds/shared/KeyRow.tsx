@@ -3,6 +3,7 @@ import type { Feedback } from '@/core/content/feedback';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { percent } from '@/ui/words/figures';
 import { useLeastCredit } from './parts/leastCredit';
 import { Disc, KeyLine } from './KeyLine';
 
@@ -27,9 +28,34 @@ interface Props<One extends Entry> {
   readonly placeholder?: string;
   /** What is compared with an answer. */
   readonly children: ReactNode;
-  /** Further buttons, before the one that deletes. */
-  readonly buttons?: ReactNode;
+  /** What else can be done with it. */
+  readonly tools?: ReactNode;
 }
+
+/** True for what is neither wholly right nor worth nothing: its disc does not say how much it is. */
+export const isPart = ({ n, d }: Fraction): boolean => n !== 0 && n !== d;
+
+interface WorthProps {
+  readonly words?: string;
+  readonly label: string;
+  readonly value: Fraction;
+  readonly least: number;
+  readonly onChange: (value: Fraction) => void;
+}
+
+/** What a line is worth, as it is changed. */
+export const Worth = ({ words = 'worth', label, value, least, onChange }: WorthProps) => (
+  <span className="whitespace-nowrap">
+    {words}{' '}
+    <PercentField
+      value={value}
+      label={label}
+      className="sentence-part font-semibold"
+      least={least}
+      onChange={onChange}
+    />
+  </span>
+);
 
 /** A line of a key whose entry has a credit of its own. */
 export function KeyRow<One extends Entry>(props: Props<One>) {
@@ -47,11 +73,11 @@ export function KeyRow<One extends Entry>(props: Props<One>) {
       {...more}
       name={name}
       mark={disc}
-      figure={
-        <PercentField
+      figure={isPart(entry.credit) && percent(entry.credit)}
+      worth={
+        <Worth
+          label={`Points for ${name}`}
           value={entry.credit}
-          label={`Credit for ${name}`}
-          className={`plain-field font-semibold ${least < 0 ? '!w-12' : '!w-10'}`}
           least={least}
           onChange={(credit) => onChange({ ...entry, credit })}
         />

@@ -5,6 +5,8 @@ interface Props {
   readonly label: string;
   readonly placeholder: string;
   readonly most: number;
+  /** Whether it has just been asked for, and takes the focus. */
+  readonly autoFocus?: boolean;
   /** Takes what was typed; false where it cannot be, and stays to be put right. */
   readonly onAdd: (text: string) => boolean | void;
   /** Takes several lines that were pasted; absent where they come in as one. */
@@ -14,7 +16,7 @@ interface Props {
 }
 
 /** A dashed place for one more entry of a list; Enter or leaving it takes what was typed. */
-export function NewEntry({ label, placeholder, most, onAdd, onLines, trouble }: Props) {
+export function NewEntry({ label, placeholder, most, autoFocus, onAdd, onLines, trouble }: Props) {
   const [text, setText] = useState('');
   const [refused, setRefused] = useState(false);
   const add = () => {
@@ -26,6 +28,7 @@ export function NewEntry({ label, placeholder, most, onAdd, onLines, trouble }: 
     <>
       <span className="chip chip-new">
         <input
+          autoFocus={autoFocus}
           aria-label={label}
           aria-invalid={refused}
           placeholder={placeholder}

@@ -1,9 +1,9 @@
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Image } from '@/ui/widgets/icons';
-import { useState } from 'react';
+import { useState, type SyntheticEvent } from 'react';
 import type { Picture as PictureData } from '@/core/content/picture';
 import { Picture } from '@/ui/widgets/paper/Picture';
 import { PictureDialog } from '@/ui/editing/media/PictureDialog';
 import { isPictureFile } from '@/ui/editing/media/pictureFile';
+import { Tool } from './RowTools';
 import type { RowOf } from './useRows';
 
 /** Something of a question that has words, a picture, or both. */
@@ -13,34 +13,56 @@ interface Thing {
   readonly picture: PictureData | null;
 }
 
-interface PictureButtonProps {
-  readonly picture: PictureData | null;
+interface PictureProps {
+  readonly thing: Thing;
+  /** What the thing is called: “Option 2”. */
   readonly place: string;
-  readonly onPress: () => void;
+  readonly onPicture: (picture: PictureData | null) => void;
 }
 
-/** The thing's picture, to be changed; or a sign that one can be added. */
-const PictureButton = ({ picture, place, onPress }: PictureButtonProps) =>
-  picture ? (
-    <button
-      type="button"
-      className="cursor-pointer"
-      aria-label={`Change the picture of ${place}`}
-      onClick={onPress}
-    >
-      <Picture picture={picture} small />
-    </button>
-  ) : (
-    <button
-      type="button"
-      className="icon-button"
-      aria-label={`Add a picture to ${place}`}
-      title="Add a picture"
-      onClick={onPress}
-    >
-      <Image size={15} aria-hidden />
-    </button>
+/** The dialog of a thing's picture: for one that was chosen, pasted or dropped. */
+const ThingPicture = ({
+  thing,
+  file,
+  onPicture,
+  onClose,
+}: Omit<PictureProps, 'place'> & { readonly file: File | null; readonly onClose: () => void }) => (
+  <PictureDialog
+    picture={thing.picture}
+    file={file}
+    isAlone={thing.text.trim() === ''}
+    onClose={onClose}
+    onRemove={thing.picture ? () => onPicture(null) : undefined}
+    onSave={onPicture}
+  />
+);
+
+/** What a row can do: give its thing a picture, where it has none. */
+export function PictureTool({
+  thing,
+  place,
+  words = 'Picture',
+  onPicture,
+}: PictureProps & { readonly words?: string }) {
+  const [choosing, setChoosing] = useState(false);
+  const close = () => setChoosing(false);
+  return (
+    <>
+      {!thing.picture && <Tool words={words} to={`for ${place}`} onPress={() => setChoosing(true)} />}
+      {choosing && (
+        <ThingPicture
+          thing={thing}
+          file={null}
+          onClose={close}
+          onPicture={(picture) => {
+            close();
+            onPicture(picture);
+          }}
+        />
+      )}
+    </>
   );
+}
 
 interface Props<One extends Thing> {
   readonly thing: One;
@@ -63,19 +85,28 @@ export function ThingField<One extends Thing>({
   rows,
   onLeave,
 }: Props<One>) {
-  // A picture that was pasted; or one to be chosen.
-  const [picturing, setPicturing] = useState<'choose' | File | null>(null);
+  // A picture that was pasted or dropped; or the one that is there, to be changed.
+  const [picturing, setPicturing] = useState<'change' | File | null>(null);
   const paste = rows.paste(thing);
-  const put = (picture: PictureData | null) => {
-    setPicturing(null);
-    rows.replace({ ...thing, picture });
+  const takeFile = (data: DataTransfer, event: SyntheticEvent): boolean => {
+    const file = [...data.files].find(isPictureFile);
+    if (!file) return false;
+    event.preventDefault();
+    setPicturing(file);
+    return true;
   };
-  const choose = (
-    <PictureButton picture={thing.picture} place={place} onPress={() => setPicturing('choose')} />
-  );
   return (
     <div className="flex flex-wrap items-start gap-1">
-      {thing.picture && choose}
+      {thing.picture && (
+        <button
+          type="button"
+          className="cursor-pointer"
+          aria-label={`Change the picture of ${place}`}
+          onClick={() => setPicturing('change')}
+        >
+          <Picture picture={thing.picture} small />
+        </button>
+      )}
       <input
         className={`plain-field !w-auto min-w-24 flex-1 ${strong ? 'font-semibold' : ''}`}
         data-row
@@ -87,60 +118,21 @@ export function ThingField<One extends Thing>({
         onBlur={onLeave}
         onKeyDown={rows.keys(thing)}
         onPaste={(event) => {
-          const file = [...event.clipboardData.files].find(isPictureFile);
-          if (!file) return paste(event);
-          event.preventDefault();
-          setPicturing(file);
+          if (!takeFile(event.clipboardData, event)) paste(event);
         }}
+        onDrop={(event) => takeFile(event.dataTransfer, event)}
       />
-      {!thing.picture && choose}
       {picturing && (
-        <PictureDialog
-          picture={thing.picture}
-          file={picturing === 'choose' ? null : picturing}
-          isAlone={thing.text.trim() === ''}
+        <ThingPicture
+          thing={thing}
+          file={picturing === 'change' ? null : picturing}
           onClose={() => setPicturing(null)}
-          onRemove={thing.picture ? () => put(null) : undefined}
-          onSave={put}
+          onPicture={(picture) => {
+            setPicturing(null);
+            rows.replace({ ...thing, picture });
+          }}
         />
       )}
     </div>
-  );
-}
-
-interface MoveProps {
-  readonly about: string;
-  readonly onMove: (by: -1 | 1) => void;
-  /** How the entries stand: below each other, or side by side. */
-  readonly along?: 'column' | 'row';
-}
-
-const WAYS = {
-  column: { before: 'up', after: 'down', Before: ArrowUp, After: ArrowDown },
-  row: { before: 'to the left', after: 'to the right', Before: ArrowLeft, After: ArrowRight },
-} as const;
-
-/** One place towards the beginning or the end of a list. */
-export function MoveButtons({ about, onMove, along = 'column' }: MoveProps) {
-  const { before, after, Before, After } = WAYS[along];
-  return (
-    <>
-      <button
-        type="button"
-        className="icon-button"
-        aria-label={`Move ${about} ${before}`}
-        onClick={() => onMove(-1)}
-      >
-        <Before size={14} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="icon-button"
-        aria-label={`Move ${about} ${after}`}
-        onClick={() => onMove(1)}
-      >
-        <After size={14} aria-hidden />
-      </button>
-    </>
   );
 }

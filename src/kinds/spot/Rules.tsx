@@ -4,6 +4,8 @@ import { PercentField } from '@/ui/widgets/fields/PercentField';
 import type { Faces } from '../faces';
 import { PricePart, SwitchPart } from '../shared/parts/ChoicePart';
 import { CountField } from '../shared/numberKey/CountField';
+import { count } from '@/ui/words/figures';
+import { ruleOf, whereOwn } from '../shared/ruled';
 
 const NEAR = { width: fraction(1, 20), share: fraction(1, 2) };
 
@@ -44,7 +46,7 @@ export const Rules: Faces<SpotQuestion>['Rules'] = ({ question, onChange, marked
                 className="sentence-part"
                 onChange={(share) => onChange({ ...question, rim: { ...rim, share } })}
               />
-              {' of its credit, within '}
+              {' of its points, within '}
               <PercentField
                 value={rim.width}
                 label="Width of the rim"
@@ -60,3 +62,17 @@ export const Rules: Faces<SpotQuestion>['Rules'] = ({ question, onChange, marked
     </>
   );
 };
+
+export const ruled: Faces<SpotQuestion>['ruled'] = (question, { marked }) => [
+  ruleOf(
+    question,
+    'asked',
+    question.asked === 1 ? '1 spot is asked for' : `${count(question.asked, 'spot')} are asked for`,
+  ),
+  ...(marked
+    ? whereOwn([
+        ruleOf(question, 'lambda', 'a spot outside every area costs something else'),
+        ruleOf(question, 'rim', 'a spot near an area earns a part'),
+      ])
+    : []),
+];

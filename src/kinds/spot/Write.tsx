@@ -47,7 +47,7 @@ function Numbers({ name, shape, onShape }: NumbersProps) {
           {words}{' '}
           <DecimalField
             value={multiply(shareOf(box[side]), fraction(100))}
-            label={`${edge} of ${name}, per cent`}
+            label={`${edge} of ${name}, %`}
             most={100}
             className="sentence-part figures text-center"
             onChange={(percent) => set(side, inThousandths(multiply(percent, fraction(1, 100))))}

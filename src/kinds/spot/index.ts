@@ -1,6 +1,6 @@
 import type { SpotQuestion } from '@/core/kinds/spot/schema';
 import { defineFaces } from '../defineFaces';
-import { Rules } from './Rules';
+import { ruled, Rules } from './Rules';
 import { Folded, Write } from './Write';
 
-export default defineFaces<SpotQuestion>({ Write, Folded, Rules });
+export default defineFaces<SpotQuestion>({ Write, Folded, Rules, ruled });

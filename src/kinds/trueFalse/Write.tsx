@@ -22,7 +22,7 @@ function withRight(question: TrueFalseQuestion, side: 'whenTrue' | 'whenFalse'):
 
 export const Write: Faces<TrueFalseQuestion>['Write'] = ({ question, onChange }) => (
   <div>
-    <p className="label-small mt-3">Click the disc of the right one</p>
+    <p className="label-small mt-3">Press the circle of the right one</p>
     <ul className="mt-1">
       {SIDES.map(([side, name]) => {
         const right = question[side].credit.n > 0;

@@ -1,4 +1,3 @@
-import { X } from '@/ui/widgets/icons';
 import { add, larger, ZERO, type Fraction } from '@/core/figures/fraction';
 import { newCriterion, newLevel, type Level } from '@/core/kinds/written/edit';
 import type { Criterion } from '@/core/kinds/written/schema';
@@ -6,6 +5,8 @@ import { newId } from '@/device/ids';
 import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { pointsWord } from '@/ui/words/figures';
 import { Another } from '../shared/Another';
+import { useHandRow } from '../shared/handRow';
+import { RowTools, Tool } from '../shared/RowTools';
 
 interface LevelProps {
   readonly level: Level;
@@ -15,9 +16,10 @@ interface LevelProps {
 }
 
 /** One level: what it is worth, and what an answer of that level does. */
-const LevelCell = ({ level, place, onChange, onRemove }: LevelProps) => (
-  <div className="min-w-28 flex-1 border-l border-line px-2 py-1">
-    <div className="flex items-center">
+function LevelCell({ level, place, onChange, onRemove }: LevelProps) {
+  const row = useHandRow();
+  return (
+    <div className="min-w-28 flex-1 border-l border-line px-2 py-1" {...row.taking}>
       <DecimalField
         value={level.points}
         label={`Points of ${place}`}
@@ -25,28 +27,61 @@ const LevelCell = ({ level, place, onChange, onRemove }: LevelProps) => (
         className="plain-field figures !w-10 font-semibold"
         onChange={(points) => onChange({ ...level, points })}
       />
+      <textarea
+        className="plain-field resize-none text-[14px] field-sizing-content"
+        rows={1}
+        aria-label={`What ${place} is`}
+        placeholder="what it takes"
+        maxLength={2000}
+        value={level.text}
+        onChange={(event) => onChange({ ...level, text: event.target.value })}
+      />
       {onRemove && (
-        <button
-          type="button"
-          className="icon-button ml-auto"
-          aria-label={`Delete ${place}`}
-          onClick={onRemove}
-        >
-          <X size={13} aria-hidden />
-        </button>
+        <RowTools row={row} name={place}>
+          <Tool words="Delete" to={place} onPress={onRemove} />
+        </RowTools>
       )}
     </div>
-    <textarea
-      className="plain-field resize-none text-[14px] field-sizing-content"
-      rows={1}
-      aria-label={`What ${place} is`}
-      placeholder="what it takes"
-      maxLength={2000}
-      value={level.text}
-      onChange={(event) => onChange({ ...level, text: event.target.value })}
-    />
-  </div>
-);
+  );
+}
+
+interface NameProps {
+  readonly criterion: Criterion;
+  readonly at: number;
+  readonly onChange: (criterion: Criterion) => void;
+  readonly onRemove: (() => void) | undefined;
+}
+
+/** What a criterion is called, and in hand what can be done with it. */
+function CriterionName({ criterion, at, onChange, onRemove }: NameProps) {
+  const row = useHandRow();
+  const name = criterion.text.trim() || `criterion ${at + 1}`;
+  const { levels } = criterion;
+  return (
+    <div {...row.taking}>
+      <input
+        className="plain-field font-semibold"
+        aria-label={`Criterion ${at + 1}`}
+        placeholder={`Criterion ${at + 1}`}
+        maxLength={2000}
+        value={criterion.text}
+        onChange={(event) => onChange({ ...criterion, text: event.target.value })}
+      />
+      <RowTools row={row} name={name}>
+        {levels.length < 20 && (
+          <Tool
+            words="Another level"
+            to={`of ${name}`}
+            onPress={() =>
+              onChange({ ...criterion, levels: [...levels, newLevel(newId(), '', levels.length)] })
+            }
+          />
+        )}
+        {onRemove && <Tool words="Delete this criterion" to={name} onPress={onRemove} />}
+      </RowTools>
+    </div>
+  );
+}
 
 interface Props {
   readonly rubric: readonly Criterion[];
@@ -71,26 +106,16 @@ export function Rubric({ rubric, onChange }: Props) {
           const put = (levels: Level[]) => set({ ...criterion, levels });
           return (
             <li key={criterion.id} className="border-b border-dotted border-line py-1.5">
-              <div className="flex items-start gap-2">
-                <input
-                  className="plain-field font-semibold"
-                  aria-label={`Criterion ${at + 1}`}
-                  placeholder={`Criterion ${at + 1}`}
-                  maxLength={2000}
-                  value={criterion.text}
-                  onChange={(event) => set({ ...criterion, text: event.target.value })}
-                />
-                {rubric.length > 1 && (
-                  <button
-                    type="button"
-                    className="icon-button"
-                    aria-label={`Delete ${name}`}
-                    onClick={() => onChange(rubric.filter(({ id }) => id !== criterion.id))}
-                  >
-                    <X size={15} aria-hidden />
-                  </button>
-                )}
-              </div>
+              <CriterionName
+                criterion={criterion}
+                at={at}
+                onChange={set}
+                onRemove={
+                  rubric.length > 1
+                    ? () => onChange(rubric.filter(({ id }) => id !== criterion.id))
+                    : undefined
+                }
+              />
               <div className="flex flex-wrap">
                 {criterion.levels.map((level, index) => (
                   <LevelCell
@@ -107,16 +132,6 @@ export function Rubric({ rubric, onChange }: Props) {
                     }
                   />
                 ))}
-                {criterion.levels.length < 20 && (
-                  <button
-                    type="button"
-                    className="cursor-pointer border-l border-line px-2 text-[14px] font-semibold text-petrol hover:underline"
-                    aria-label={`Another level of ${name}`}
-                    onClick={() => put([...criterion.levels, newLevel(newId(), '', criterion.levels.length)])}
-                  >
-                    Another level
-                  </button>
-                )}
               </div>
             </li>
           );

@@ -1,6 +1,8 @@
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import type { Faces } from '../faces';
 import { ChoicePart } from '../shared/parts/ChoicePart';
+import { plural } from '@/core/figures/plural';
+import { ruleOf, whereOwn } from '../shared/ruled';
 
 const ROOM: Readonly<Record<WrittenQuestion['room'], string>> = {
   line: 'two lines',
@@ -37,3 +39,10 @@ export const Rules: Faces<WrittenQuestion>['Rules'] = ({ question, onChange }) =
     {question.mostWords === null ? ' number of words. ' : ' words. '}
   </>
 );
+
+export const ruled: Faces<WrittenQuestion>['ruled'] = (question) => [
+  ruleOf(question, 'room', `room for ${ROOM[question.room]}`),
+  ...whereOwn([
+    ruleOf(question, 'mostWords', `at most ${question.mostWords} ${plural(question.mostWords ?? 0, 'word')}`),
+  ]),
+];

@@ -62,7 +62,7 @@ export const Write: Faces<WrittenQuestion>['Write'] = ({ question, onChange, mar
             onChange({ ...question, rubric: rubric ? [newCriterion(newId, '', undefined)] : null })
           }
         />
-        {'; until then its points wait.'}
+        {'; until then its points are not marked yet.'}
       </p>
       {question.rubric && (
         <Rubric rubric={question.rubric} onChange={(rubric) => onChange({ ...question, rubric })} />

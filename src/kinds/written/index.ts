@@ -1,6 +1,6 @@
 import type { WrittenQuestion } from '@/core/kinds/written/schema';
 import { defineFaces } from '../defineFaces';
-import { Rules } from './Rules';
+import { ruled, Rules } from './Rules';
 import { Folded, Write } from './Write';
 
-export default defineFaces<WrittenQuestion>({ Write, Folded, Rules });
+export default defineFaces<WrittenQuestion>({ Write, Folded, Rules, ruled });

@@ -164,7 +164,7 @@ export async function answerInput(
   const columns = proposeColumns(table.table, paper.questions, students);
   if (!namesStudents(columns))
     return refuse(422, 'The answer file cannot be read.', [
-      'answers: no column holds names, numbers or e-mail addresses of students',
+      'answers: no column holds names, numbers or email addresses of students',
     ]);
   if (hasOpenNumbers(table.table, columns, paper.questions))
     return refuse(422, 'The answer file cannot be read.', [

@@ -38,7 +38,7 @@ export async function newAttemptIds(brought: BackedQuiz): Promise<NewIds['attemp
 const alike = (a: string, b: string): boolean =>
   lineText(a) !== '' && lineText(a).toLowerCase() === lineText(b).toLowerCase();
 
-/** The same person as far as can be told: one of name, number and e-mail address agrees. */
+/** The same person as far as can be told: one of name, number and email address agrees. */
 const isSame = (a: Person, b: Person): boolean =>
   alike(a.name, b.name) || alike(a.number, b.number) || alike(a.email, b.email);
 

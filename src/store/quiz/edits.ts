@@ -8,7 +8,8 @@ import { sameParts } from '@/core/quiz/sameParts';
 import type { QuizContent } from '@/core/quiz/quiz';
 import { same } from '@/core/figures/deepEqual';
 import { isTypesetterLate, whenTypesetterComes, withFormulas } from '@/typeset/complete';
-import { db, placedOf, type QuestionRecord } from '../records/db';
+import { StoreError } from '@/device/failure';
+import { db, placedOf, type QuestionRecord, type RecordChange } from '../records/db';
 import { editing, record, type EditLabel } from '../records/steps';
 import { newId } from '@/device/ids';
 import { head } from './quizzes';
@@ -255,3 +256,17 @@ export function copyQuestions(
     return { ids: made, step };
   });
 }
+
+/** Lets a page begin with a question, or go on there; the quiz is then parted into pages by such breaks. Gives the step. */
+export const setPageBreak = (quizId: string, questionId: string, begins: boolean): Promise<number> =>
+  editing(async () => {
+    const { content } = await head(quizId);
+    const current = await db.questions.get([quizId, questionId]);
+    if (!current) throw new StoreError('gone', 'The question is not here any more');
+    const before = placedOf(current);
+    const after = { ...before, placement: { ...before.placement, startsPage: begins } };
+    const changes: RecordChange[] = [{ kind: 'question', id: questionId, before, after }];
+    if (begins && content.pages !== 'breaks')
+      changes.push({ kind: 'content', before: content, after: { ...content, pages: 'breaks' } });
+    return record(quizId, changes, { label: begins ? 'Add a page break' : 'Remove a page break', field: '' });
+  });

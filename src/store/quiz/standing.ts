@@ -59,7 +59,7 @@ export const takeQuizBack = (quizId: string): Promise<number | null> =>
 
 /** Lets a quiz that was taken back go on. null where it is not: nothing is written. */
 export const letQuizGoOn = (quizId: string): Promise<number | null> =>
-  actOnPause(quizId, 'Let the quiz go on', true, (pauses) =>
+  actOnPause(quizId, 'Resume the quiz', true, (pauses) =>
     pauses.map((pause) => (pause.to === null ? { ...pause, to: now() } : pause)),
   );
 
@@ -112,7 +112,7 @@ export const setPlans = (quizId: string, plans: Plans, seen: Plans): Promise<num
       changes.push({ kind: 'content', before: content, after: { ...content, plan: plans.plan } });
     if (!same(plans.ownPlans, acts.plans))
       changes.push({ kind: 'standing', before: acts, after: { ...acts, plans: [...plans.ownPlans] } });
-    return record(quizId, changes, { label: 'Change the reveal plan', field: '' });
+    return record(quizId, changes, { label: 'Change the plan', field: '' });
   });
 
 /** Says that the teacher knows what can be told: it is named no more until it grows. */

@@ -5,7 +5,7 @@ import { db } from '../records/db';
 
 const keyOf = (quizId: string): string => `scoreColumns:${quizId}`;
 
-/** The usual columns, with e-mail addresses where students are known by them. */
+/** The usual columns, with email addresses where students are known by them. */
 async function usualColumns(quizId: string): Promise<readonly ScoreColumn[]> {
   const listed = await listedStudents((await head(quizId)).standing.setTo);
   if (listed.every(({ email }) => email === '')) return DEFAULT_SCORE_COLUMNS;

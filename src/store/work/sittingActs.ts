@@ -19,7 +19,7 @@ const LABELS: Readonly<Record<SittingAct['act'], string>> = {
   oneMore: 'Give one more attempt',
   startAgain: 'Let a student start again',
   giveBack: 'Give an attempt back',
-  letGoOn: 'Let a student go on',
+  letGoOn: 'Unlock a page',
   collect: 'Collect an attempt as it is',
 };
 

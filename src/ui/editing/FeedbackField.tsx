@@ -1,4 +1,4 @@
-import { Link2, Pencil, X } from '@/ui/widgets/icons';
+import { X } from '@/ui/widgets/icons';
 import { useEffect, useId, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { completeAddress, isSafeAddress, LINK_KINDS } from '@/core/content/links';
@@ -10,7 +10,9 @@ interface Props {
   readonly value: Feedback;
   /** What the feedback is for, as in “oxbow lake”. */
   readonly about: string;
-  readonly placeholder?: string;
+  readonly placeholder?: string | undefined;
+  /** Whether it has just been asked for, and takes the focus. */
+  readonly autoFocus?: boolean;
   readonly onChange: (value: Feedback) => void;
 }
 
@@ -181,15 +183,8 @@ function LinkLine({ link, about, isNext, onEdit }: LineProps) {
       <a className="link-text truncate" href={link.address} target="_blank" rel="noopener noreferrer">
         {link.title || link.address}
       </a>
-      <button
-        type="button"
-        className="icon-button"
-        aria-label={`Change the link for ${about}`}
-        title="Change the link"
-        autoFocus={isNext}
-        onClick={onEdit}
-      >
-        <Pencil size={13} aria-hidden />
+      <button type="button" className="row-tool when-near" autoFocus={isNext} onClick={onEdit}>
+        Change<span className="sr-only"> the link for {about}</span>
       </button>
     </p>
   );
@@ -198,7 +193,7 @@ function LinkLine({ link, about, isNext, onEdit }: LineProps) {
 const MOST_LINKS = 20;
 
 /** Feedback written in place: the words, and the remedial links that unfold. */
-export function FeedbackField({ value, about, placeholder = 'Feedback', onChange }: Props) {
+export function FeedbackField({ value, about, placeholder = 'Feedback', autoFocus, onChange }: Props) {
   // Which link is being written; one past the last is a new one.
   const [open, setOpen] = useState<number | null>(null);
   const { links } = value;
@@ -217,9 +212,10 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', onChange
   // One that is being written stands behind the others from its first letter on, so that its fields stay the same ones.
   const rows: (RemedialLink | null)[] = open !== null && open >= links.length ? [...links, null] : [...links];
   return (
-    <div className="min-w-0 flex-1">
-      <div className="flex items-start gap-1">
+    <div className="near min-w-0 flex-1">
+      <div className="flex items-baseline gap-1">
         <ProseField
+          autoFocus={autoFocus}
           label={`Feedback for ${about}`}
           format={`Format what is said of ${about}`}
           placeholder={placeholder}
@@ -227,14 +223,9 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', onChange
           onChange={(text) => onChange({ ...value, text })}
         />
         {open === null && links.length < MOST_LINKS && (
-          <button
-            type="button"
-            className="icon-button"
-            aria-label={`Add ${links.length === 0 ? 'a' : 'another'} link for ${about}`}
-            title={links.length === 0 ? 'Add a link' : 'Add another link'}
-            onClick={() => setOpen(links.length)}
-          >
-            <Link2 size={15} aria-hidden />
+          <button type="button" className="row-tool when-near" onClick={() => setOpen(links.length)}>
+            {links.length === 0 ? 'Add a link' : 'Add another link'}
+            <span className="sr-only"> for {about}</span>
           </button>
         )}
       </div>

@@ -14,6 +14,8 @@ interface Props {
   readonly placeholder?: string;
   /** How the plain field looks. */
   readonly className?: string;
+  /** Whether it has just been asked for, and takes the focus. */
+  readonly autoFocus?: boolean | undefined;
   readonly onChange: (value: Prose) => void;
 }
 
@@ -22,7 +24,7 @@ interface Props {
  * formatted is written in the editor of the question's text, and is plain again once nothing in it is.
  */
 export function ProseField(props: Props) {
-  const { value, label, format, placeholder, className = 'plain-field', onChange } = props;
+  const { value, label, format, placeholder, className = 'plain-field', autoFocus = false, onChange } = props;
   // Kept open: what is plain for a moment keeps the editor that it is written in.
   const [open, setOpen] = useState(typeof value !== 'string');
   const [asked, setAsked] = useState(false);
@@ -35,7 +37,7 @@ export function ProseField(props: Props) {
             value={treeOf(value)}
             label={label}
             placeholder={placeholder ?? ''}
-            autoFocus={asked}
+            autoFocus={asked || autoFocus}
             onChange={(tree) => onChange(proseOf(tree))}
           />
         </Suspense>
@@ -46,6 +48,7 @@ export function ProseField(props: Props) {
       <textarea
         className={`${className} resize-none field-sizing-content`}
         rows={1}
+        autoFocus={autoFocus}
         maxLength={5000}
         aria-label={label}
         placeholder={placeholder}

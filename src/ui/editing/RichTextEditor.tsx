@@ -2,24 +2,15 @@ import Document from '@tiptap/extension-document';
 import { ListItem } from '@tiptap/extension-list';
 import Subscript from '@tiptap/extension-subscript';
 import Superscript from '@tiptap/extension-superscript';
-import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import { EditorContent, useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
-import {
-  Bold,
-  Image,
-  Italic,
-  Link2,
-  List,
-  ListOrdered,
-  Radical,
-  Subscript as Sub,
-  Superscript as Sup,
-} from '@/ui/widgets/icons';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { isSafeAddress } from '@/core/content/links';
+import { pastedBlock, type PastedBlock } from '@/core/content/pastedBlock';
 import { same } from '@/core/figures/deepEqual';
 import type { RichText } from '@/core/content/richText';
 import { fromEditor, toEditor } from './editorTree';
+import { FormatTools } from './FormatTools';
 import { land } from './heldKeys';
 import { useFormulaInEditor } from './formula/useFormulaInEditor';
 import { LinkDialog } from './LinkDialog';
@@ -33,6 +24,8 @@ interface Props {
   readonly placeholder: string;
   readonly autoFocus?: boolean;
   readonly onChange: (value: RichText) => void;
+  /** Takes a question with its options that was pasted while nothing was written; false where it takes none. */
+  readonly onBlock?: (block: PastedBlock) => boolean;
 }
 
 /** Items hold paragraphs only: the text's tree has no list within a list. Tab leaves the field, as everywhere. */
@@ -56,88 +49,6 @@ const EXTENSIONS = [
   Superscript,
 ]; // prettier-ignore
 
-const TOOLS = [
-  { name: 'bold', label: 'Bold', Icon: Bold, run: (editor: Editor) => editor.chain().focus().toggleBold().run() },
-  { name: 'italic', label: 'Italic', Icon: Italic, run: (editor: Editor) => editor.chain().focus().toggleItalic().run() },
-  { name: 'subscript', label: 'Subscript', Icon: Sub, run: (editor: Editor) => editor.chain().focus().toggleSubscript().run() },
-  { name: 'superscript', label: 'Superscript', Icon: Sup, run: (editor: Editor) => editor.chain().focus().toggleSuperscript().run() },
-  { name: 'bulletList', label: 'List', Icon: List, run: (editor: Editor) => editor.chain().focus().toggleBulletList().run() },
-  { name: 'orderedList', label: 'Numbered list', Icon: ListOrdered, run: (editor: Editor) => editor.chain().focus().toggleOrderedList().run() },
-] as const; // prettier-ignore
-
-interface ToolsProps {
-  readonly editor: Editor;
-  readonly onLink: () => void;
-  readonly onPicture: () => void;
-  readonly onFormula: () => void;
-}
-
-interface PutProps {
-  readonly label: string;
-  readonly keys?: string;
-  readonly Icon: typeof Image;
-  readonly onPress: () => void;
-}
-
-/** A tool that puts something in where the caret is: the text keeps the focus. */
-const Put = ({ label, keys = '', Icon, onPress }: PutProps) => (
-  <button
-    type="button"
-    className="icon-button"
-    tabIndex={-1}
-    aria-label={label}
-    title={`${label}${keys}`}
-    onMouseDown={(event) => event.preventDefault()}
-    onClick={onPress}
-  >
-    <Icon size={15} aria-hidden />
-  </button>
-);
-
-function Tools({ editor, onLink, onPicture, onFormula }: ToolsProps) {
-  const active = useEditorState({
-    editor,
-    selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
-  });
-  return (
-    <div
-      role="toolbar"
-      aria-label="Text format"
-      className="invisible -ml-1 flex gap-0.5 group-focus-within:visible"
-      onKeyDown={walk}
-    >
-      {TOOLS.map(({ name, label, Icon, run }, index) => (
-        <button
-          key={name}
-          type="button"
-          className={`icon-button ${active[index] ? 'bg-hair text-ink' : ''}`}
-          tabIndex={index === 0 ? 0 : -1}
-          aria-pressed={active[index] ?? false}
-          aria-label={label}
-          title={label}
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => run(editor)}
-        >
-          <Icon size={15} aria-hidden />
-        </button>
-      ))}
-      <Put label="Link" Icon={Link2} onPress={onLink} />
-      <Put label="Formula" keys=" (Ctrl M)" Icon={Radical} onPress={onFormula} />
-      <Put label="Picture" Icon={Image} onPress={onPicture} />
-    </div>
-  );
-}
-
-/** A toolbar is one stop of the Tab key; the arrow keys go from button to button. */
-function walk(event: KeyboardEvent<HTMLDivElement>): void {
-  const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-  if (!by) return;
-  const buttons = [...event.currentTarget.querySelectorAll('button')];
-  const at = buttons.findIndex((button) => button === document.activeElement);
-  event.preventDefault();
-  buttons[(at + by + buttons.length) % buttons.length]?.focus();
-}
-
 /** Lines as paragraphs, as they would have been typed. */
 const typedLines = (text: string) =>
   text.split('\n').map((line) => ({
@@ -146,7 +57,14 @@ const typedLines = (text: string) =>
   }));
 
 /** Formatted text being written. Its own undo is off: the quiz has one history. */
-export default function RichTextEditor({ value, label, placeholder, autoFocus = false, onChange }: Props) {
+export default function RichTextEditor({
+  value,
+  label,
+  placeholder,
+  autoFocus = false,
+  onChange,
+  onBlock,
+}: Props) {
   const latest = useRef(value);
   const changed = useRef(onChange);
   changed.current = onChange;
@@ -159,6 +77,15 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     setAdding(file);
     return true;
   };
+  const block = useRef(onBlock);
+  useEffect(() => {
+    block.current = onBlock;
+  });
+  const takeBlock = (data: DataTransfer | null): boolean => {
+    if (!block.current || !data || latest.current.length > 0) return false;
+    const pasted = pastedBlock(data.getData('text/plain'));
+    return pasted !== null && block.current(pasted);
+  };
   const formula = useFormulaInEditor();
   const editor = useEditor({
     extensions: [...EXTENSIONS, formula.extension],
@@ -166,7 +93,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
     injectCSS: false,
     editorProps: {
       handleDOMEvents: formula.listening,
-      handlePaste: (_, event) => takeFile(event.clipboardData),
+      handlePaste: (_, event) => takeFile(event.clipboardData) || takeBlock(event.clipboardData),
       handleDrop: (_, event) => takeFile(event.dataTransfer),
       attributes: {
         role: 'textbox',
@@ -212,7 +139,7 @@ export default function RichTextEditor({ value, label, placeholder, autoFocus = 
         <EditorContent editor={editor} />
       </div>
       {editor && (
-        <Tools
+        <FormatTools
           editor={editor}
           onLink={() => setLinking(true)}
           onPicture={() => setAdding('choose')}

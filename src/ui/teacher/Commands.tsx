@@ -1,4 +1,4 @@
-import { Command } from '@/ui/widgets/icons';
+import { Search } from '@/ui/widgets/icons';
 import { useLayoutEffect, useState } from 'react';
 import { Palette, type PaletteAction } from '../widgets/dialogs/Palette';
 
@@ -36,7 +36,7 @@ export function Commands({ actions, onKeys, onKey }: Props) {
         title="Actions (Ctrl K)"
         onClick={() => setOpen(true)}
       >
-        <Command size={14} aria-hidden />
+        <Search size={14} aria-hidden />
         <span className="max-sm:sr-only">Actions</span>
       </button>
       {open && <Palette actions={actions} onClose={() => setOpen(false)} />}

@@ -64,14 +64,14 @@ export function SaveFile({ quiz, onClose }: { readonly quiz: QuizRecord; readonl
         <Choice
           name="students"
           label="The quiz with students and their work"
-          hint="Class list, answers, your own scores, comments and every revision of the key, to move it."
+          hint="Class list, answers, your own scores, comments and every version of the key, to move it."
           checked={students === 'with'}
           onChoose={() => setStudents('with')}
         />
       </fieldset>
       {students === 'without' && <Greeting value={greeting} onChange={setGreeting} />}
       <DialogFoot
-        label={save.busy ? 'Saving …' : 'Save the file'}
+        label={save.busy ? 'Saving…' : 'Save the file'}
         onGo={save.start}
         onLeave={onClose}
         disabled={save.busy}

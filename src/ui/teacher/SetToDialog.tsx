@@ -15,17 +15,15 @@ import { useClasses } from './useClasses';
 interface BoxProps {
   readonly label: string;
   readonly checked: boolean;
-  readonly disabled?: boolean;
   readonly onChange: (checked: boolean) => void;
 }
 
-const Box = ({ label, checked, disabled = false, onChange }: BoxProps) => (
+const Box = ({ label, checked, onChange }: BoxProps) => (
   <label className="flex min-h-8 items-center gap-2">
     <input
       type="checkbox"
       className="size-4 accent-[var(--petrol)]"
       checked={checked}
-      disabled={disabled}
       onChange={(event) => onChange(event.target.checked)}
     />
     {label}
@@ -57,12 +55,12 @@ function ClassChoice({ one, chosen, onChange }: ClassProps) {
             <Box
               key={group}
               label={group}
-              disabled={whole}
-              checked={whole || own.some((set) => set.group === group)}
+              checked={own.some((set) => set.group === group)}
               onChange={(checked) =>
                 onChange(
+                  // A group in place of the whole class, or one more of its groups.
                   checked
-                    ? [...chosen, { classId: id, group }]
+                    ? [...others, ...own.filter((set) => set.group !== null), { classId: id, group }]
                     : chosen.filter((set) => set.classId !== id || set.group !== group),
                 )
               }
@@ -88,7 +86,7 @@ export function SetToDialog({ quiz, onClose }: Props) {
   const save = usePress(async () => {
     const step = await setQuizTo(quiz.id, chosen);
     const words = setToWords(chosen, all);
-    notify(words === '' ? 'The quiz is set to no class' : `The quiz is set to ${words}`, {
+    notify(words === '' ? 'The quiz is set for no class' : `The quiz is set for ${words}`, {
       label: 'Undo',
       run: () => run(() => undoStep(quiz.id, step)),
     });
@@ -98,7 +96,7 @@ export function SetToDialog({ quiz, onClose }: Props) {
     <Dialog title="Who takes this quiz?" onClose={onClose}>
       <p>
         Only they can open it, and only their work counts. Other students’ work is kept, and counts again when
-        the quiz is set to them.
+        the quiz is set for them.
       </p>
       {classes.length === 0 ? (
         <p className="mt-3">

@@ -14,10 +14,10 @@ export function SetToLine() {
   return (
     <>
       {words === '' ? (
-        <strong className="text-saffron-text">Set to no class yet.</strong>
+        <strong className="text-saffron-text">Set for no class yet.</strong>
       ) : (
         <>
-          Set to <strong>{words}</strong>.
+          Set for <strong>{words}</strong>.
         </>
       )}{' '}
       <button type="button" className="link-text cursor-pointer" onClick={() => setChoosing(true)}>

@@ -33,7 +33,7 @@ export const noticeWithUndo = ({ text, label, scope, step }: z.infer<typeof Undo
     run: () =>
       run(async () => {
         const done = await undoStep(scope, step);
-        notify(done === 'undone' ? 'Taken back' : 'It has been changed since, so it stays as it is');
+        notify(done === 'undone' ? 'Undone' : 'It has been changed since, so it stays as it is');
       }),
   });
 

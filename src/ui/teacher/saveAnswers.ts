@@ -27,7 +27,13 @@ export async function saveScores(
 }
 
 /** Gives the teacher every answer of a quiz as a file that reads back as an answer file. */
-export async function saveAnswers(quizId: string, title: string, form: AnswersForm): Promise<void> {
-  const bytes = await classWorker().answersFile(quizId, form);
-  downloadBytes(`${fileName(title)}-answers.${form}`, bytes, TYPES[form]);
+export async function saveAnswers(
+  quizId: string,
+  title: string,
+  form: AnswersForm,
+  only?: Those,
+): Promise<void> {
+  const bytes = await classWorker().answersFile(quizId, form, only?.studentIds);
+  const whose = only ? `-${fileName(only.name)}` : '';
+  downloadBytes(`${fileName(title)}${whose}-answers.${form}`, bytes, TYPES[form]);
 }

@@ -4,7 +4,7 @@ const COUNTS: Readonly<Record<AttemptRule['counts'], string>> = {
   best: 'your best attempt counts',
   latest: 'your latest attempt counts',
   first: 'your first attempt counts',
-  mean: 'the mean of your attempts counts',
+  mean: 'the average of your attempts counts',
 };
 
 /** Which of several attempts counts, as the student reads it. */

@@ -1,3 +1,4 @@
+import { plural } from '@/core/figures/plural';
 import { gainOf, maximumMoves, type ScoreChange } from '@/core/checking/gain';
 import { compare, divide, type Fraction } from '@/core/figures/fraction';
 import type { Pending } from '@/workers/classDesk';
@@ -8,12 +9,14 @@ type Counts = Pick<Pending, 'up' | 'down' | 'unchanged' | 'waitedInVain' | 'will
 /** How many go up, down, or stay; whose answers will wait no more, or will. */
 export function effectWords({ up, down, unchanged, waitedInVain, willWait }: Counts): string {
   const parts = [
-    up > 0 ? `${count(up, 'student')} up` : '',
-    down > 0 ? `${count(down, 'student')} down` : '',
-    waitedInVain > 0 ? `${count(waitedInVain, 'student')} with nothing for what waited` : '',
-    willWait > 0 ? `${count(willWait, 'student')} with more that waits for you` : '',
+    up > 0 ? `${count(up, 'score')} ${plural(up, 'goes', 'go')} up` : '',
+    down > 0 ? `${count(down, 'score')} ${plural(down, 'goes', 'go')} down` : '',
+    waitedInVain > 0 ? `${count(waitedInVain, 'student')} with no points for what was not marked yet` : '',
+    willWait > 0 ? `${count(willWait, 'student')} with more for you to mark` : '',
   ].filter(Boolean);
-  return parts.length === 0 ? 'No score changes' : `${parts.join(', ')}, ${unchanged} unchanged`;
+  return parts.length === 0
+    ? 'No score changes'
+    : `${parts.join(', ')}, ${unchanged} ${plural(unchanged, 'stays', 'stay')}`;
 }
 
 /** What moves for one student, as it is written. */

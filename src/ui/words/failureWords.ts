@@ -7,7 +7,7 @@ const WRITING: Readonly<Record<StoreFailure, string>> = {
   blocked:
     'This browser does not let Yentrel store anything. Nothing was changed: open Yentrel in an ordinary window, or allow it to store data.',
   gone: 'This is no longer here, perhaps because another tab deleted it. Nothing else was changed: load the page again.',
-  conflict: 'Something else changed in the meantime, so nothing was done: look again, then try again.',
+  conflict: 'Something else changed in the meantime, so nothing was saved. Check it and try again.',
   damaged:
     'Some of what is stored cannot be read, so nothing was changed. The rest is safe: save a backup, then load the page again.',
   notLoaded:

@@ -22,7 +22,7 @@ const unsetIn = (question: Question): string[] =>
 
 const TOLD = {
   picture: 'the description of its picture',
-  title: 'the title of a sound or film beside it',
+  title: 'the title of a sound or video beside it',
 } as const;
 
 /** Where what stands beside a question says what is right: students read it, or their page holds it. */

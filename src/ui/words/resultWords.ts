@@ -41,7 +41,7 @@ const WHOSE = { all: 'everyone', class: 'everyone in your class', group: 'everyo
 function waitWords(wait: Wait): string {
   const whose = WHOSE[wait.scope ?? 'all'];
   const event: Readonly<Record<Wait['for'], readonly [plain: string, delayed: string]>> = {
-    handedIn: ['at once when you hand in', 'you hand in'],
+    handedIn: ['as soon as you hand in', 'you hand in'],
     closed: ['when your teacher closes the quiz', 'the quiz closes for you'],
     allClosed: [`when the quiz has closed for ${whose}`, `the quiz has closed for ${whose}`],
     allDone: [
@@ -61,15 +61,19 @@ function waitWords(wait: Wait): string {
 /** When an aspect comes: at a time that is known, else by what it waits for. */
 function whenWords({ for: waits, until }: ToCome): string {
   const own = waits.filter((wait) => wait.for !== 'handedIn' || wait.delay !== null);
-  if (own.length === 0) return 'at once when you hand in';
+  if (own.length === 0) return 'as soon as you hand in';
   const open = own.filter((wait) => wait.until === null);
   const back = open.find((wait) => wait.for === 'takenBack');
   if (back) return waitWords(back);
   if (open.length > 0) return list(open.map(waitWords));
   const known = until ?? Math.max(...own.map((wait) => wait.until ?? 0));
-  const isClosing = own.every((wait) => wait.for === 'closed' && wait.delay === null);
+  const isClosing = own.every(
+    ({ for: what, delay }) => (what === 'closed' || what === 'allClosed') && !delay,
+  );
+  const closed = own.find((wait) => wait.for === 'allClosed');
+  const closing = closed ? waitWords(closed) : 'when the quiz has closed';
   const isAtLatest = own.some((wait) => wait.for === 'allDone' || wait.for === 'lastAttempt');
-  return `on ${dayAndTime(known)}${isClosing ? ', when the quiz has closed' : ''}${isAtLatest ? ' at the latest' : ''}`;
+  return `on ${dayAndTime(known)}${isClosing ? `, ${closing}` : ''}${isAtLatest ? ' at the latest' : ''}`;
 }
 
 /** Aspects that come at the same time, together. */
@@ -80,6 +84,18 @@ function byTime(all: readonly ToCome[], says: string): string[] {
     together.set(when, [...(together.get(when) ?? []), one.aspect]);
   }
   return [...together].map(([when, aspects]) => `${sentence(names(aspects))}${says} ${when}.`);
+}
+
+/** How many see some of their result, and how many scores may still change, in whole sentences. */
+export function handedBackWords(work: {
+  readonly seeing: number;
+  readonly all: number;
+  readonly provisional: number;
+}): string {
+  const { seeing, all, provisional } = work;
+  const shown = `Some results are shown to ${seeing} of ${count(all, 'student')}.`;
+  if (provisional === 0) return shown;
+  return `${shown} ${count(provisional, 'score')} may change: answers are not marked yet.`;
 }
 
 /** When results come, in sentences, before anything is handed in. */

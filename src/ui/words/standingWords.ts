@@ -5,7 +5,7 @@ export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   counts: 'counts',
   notMarked: 'carries no points',
   bonus: 'is a bonus, on top of the maximum',
-  leftOut: 'is left out',
+  leftOut: 'is excluded from the score',
   given: 'gives everyone full points',
   givenToAnswered: 'gives full points to whoever answered it',
 };

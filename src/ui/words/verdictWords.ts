@@ -12,4 +12,4 @@ const WORDS: Readonly<Record<ScoreVerdict, string>> = {
 
 /** A verdict as the teacher reads it; a right answer that lost points to typing errors says so. */
 export const verdictWords = (verdict: ScoreVerdict, credit?: Fraction): string =>
-  verdict === 'right' && credit && credit.n < credit.d ? 'right, with points deducted' : WORDS[verdict];
+  verdict === 'right' && credit && credit.n < credit.d ? 'right, with points off' : WORDS[verdict];

@@ -72,7 +72,10 @@ describe('an answer whose patterns are too much work', () => {
     );
     assert.deepEqual(mark(question, 'silt').credit, { n: 1, d: 1 });
     const [problem] = kindOf(question).problems(question, ENGLISH);
-    assert.match(problem?.text ?? '', /repeats too much to be tried, so that all answers wait for you/);
+    assert.match(
+      problem?.text ?? '',
+      /repeats too much to be tried, so that all answers are for you to mark/,
+    );
   });
 
   it('waits too where a deciding pattern might say otherwise', () => {

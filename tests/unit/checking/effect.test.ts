@@ -88,10 +88,13 @@ describe('the effect of a change', () => {
       [effect.up, effect.down, effect.waitedInVain, effect.willWait, effect.unchanged, effect.changes.length],
       [1, 0, 2, 0, 0, 3],
     );
-    assert.equal(effectWords(effect), '1 student up, 2 students with nothing for what waited, 0 unchanged');
+    assert.equal(
+      effectWords(effect),
+      '1 score goes up, 2 students with no points for what was not marked yet, 0 stay',
+    );
     const back = effectBetween(accepted, live);
     assert.deepEqual([back.up, back.down, back.waitedInVain, back.willWait], [0, 1, 0, 2]);
-    assert.equal(effectWords({ ...back, down: 0 }), '2 students with more that waits for you, 0 unchanged');
+    assert.equal(effectWords({ ...back, down: 0 }), '2 students with more for you to mark, 0 stay');
   });
   test('the best of two attempts is recorded: a change to the other one alters nothing', () => {
     const two = [attempt('ann', { q1: typed('oxbow lake') }), attempt('ann', { q2: typed('levee') }, 2)];

@@ -36,10 +36,10 @@ test('what wants a look comes first: near misses, what waits, wrong, partly righ
     groupsOf(all).map(({ title, papers }) => [title, papers]),
     [
       ['Near misses', 1],
-      ['Waiting for you', 1],
+      ['To mark', 1],
       ['Wrong', 2],
       ['Right', 3],
-      ['Nothing given', 1],
+      ['No answer', 1],
     ],
   );
 });

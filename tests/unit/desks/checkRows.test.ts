@@ -68,7 +68,7 @@ const table: CheckTable = {
     row('Dora', [['1', 'right'], ['1', 'right'], ['1', 'right']], '3', { notCounted: 'voided', figures: false }),
   ],
   outOf: share('3'),
-  circles: [{ name: 'blue', studentIds: ['ada', 'cem'] }],
+  circles: [{ kind: 'group', name: 'blue', studentIds: ['ada', 'cem'] }],
   counted: 3,
   students: 4,
   waiting: 1,

@@ -33,10 +33,10 @@ describe('figures as the reader writes them', () => {
       credit: fraction(9, 10),
       possible: fraction(5, 2),
     });
-    assert.equal(words(line), '9/10 of 2,5 = 1,8');
+    assert.equal(words(line), 'Earns 9/10 of 2,5 points: 1,8');
     assert.equal(
       spaces(words(note('rule', 'isKey', { key: '5,3', credit: fraction(1, 2) }))),
-      'Equals 5,3: 50 %',
+      'Same as 5,3: earns 50 %',
     );
   });
 });

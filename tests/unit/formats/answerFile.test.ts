@@ -69,7 +69,7 @@ describe('columns', () => {
       'Points for Q2',
       'Q3 points',
       'Remarks',
-      'What is the flat land besides a river caled that lies under water in a flood?',
+      'What do we cal the flat land besides a river that lies under water in a flood?',
     ];
     const rows = table(`${heads.join(';')}\nAda Marsh;2026-01-05 16:20;x;1;2;late again;y\n`);
     assert.deepEqual(proposeColumns(rows, QUESTIONS, STUDENTS), [
@@ -110,10 +110,10 @@ describe('rows', () => {
       [
         'kept 2 Q2 points: more points than the question is worth',
         'kept 3 Handed in: “some day” is not a date and time; ignored, so nobody is late by it',
-        'kept 3 Q1: “x” is not one of the options: it is kept as it is, and waits for you',
+        'kept 3 Q1: “x” is not one of the options: it is kept as it is, and is for you to mark',
         'kept 3 Q1 points: “two” is not a number of points from 0 to 1000; ignored',
         'kept 3 Q2 points: “-1” is not a number of points from 0 to 1000; ignored',
-        'kept 4 Q1: “y” is not one of the options: it is kept as it is, and waits for you',
+        'kept 4 Q1: “y” is not one of the options: it is kept as it is, and is for you to mark',
       ],
     );
   });
@@ -175,8 +175,8 @@ describe('rows', () => {
     assert.deepEqual(
       added.problems.map((one) => one.text),
       [
-        '“x” is not one of the options: it is kept as it is, and waits for you',
-        '“y” is not one of the options: it is kept as it is, and waits for you',
+        '“x” is not one of the options: it is kept as it is, and is for you to mark',
+        '“y” is not one of the options: it is kept as it is, and is for you to mark',
         'no student has the number 98',
       ],
     );
@@ -195,9 +195,9 @@ describe('rows', () => {
     assert.deepEqual(
       problems.map((one) => one.text),
       [
-        '“x” is not one of the options: it is kept as it is, and waits for you',
+        '“x” is not one of the options: it is kept as it is, and is for you to mark',
         'Cy Brook is not on the class list',
-        '“z” is not one of the options: it is kept as it is, and waits for you',
+        '“z” is not one of the options: it is kept as it is, and is for you to mark',
       ],
     );
   });
@@ -206,7 +206,7 @@ describe('rows', () => {
     const { rows, problems } = read('Student,Number,Q1\n,,=cmd()\nAda Marsh,,fine\n');
     assert.equal(
       writeRefused(rows, problems),
-      '\uFEFFLine,Why it was left out,Student,Number,Q1\r\n2,"no name, number or e-mail address",,,"\'=cmd()"\r\n',
+      '\uFEFFLine,Why it was skipped,Student,Number,Q1\r\n2,"no name, number or email address",,,"\'=cmd()"\r\n',
     );
   });
 });

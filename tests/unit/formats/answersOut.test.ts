@@ -87,8 +87,8 @@ describe('all answers as a file', () => {
       assert.deepEqual(
         preview.problems.map(({ text }) => text),
         [
-          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and waits for you',
-          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and waits for you',
+          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and is for you to mark',
+          '“=HYPERLINK("https://rivers.example")” is not one of the options: it is kept as it is, and is for you to mark',
           'this is attempt 2, and the quiz allows 1: it is imported all the same',
         ],
       );
@@ -135,7 +135,7 @@ describe('all answers as a file', () => {
     assert.deepEqual(rows[0]?.slice(0, 10), [
       'Student',
       'Number',
-      'E-mail',
+      'Email',
       'Groups',
       'Attempt',
       'Opened',

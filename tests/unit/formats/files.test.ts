@@ -57,9 +57,9 @@ describe('answer file', () => {
         line: 5,
         column: 'Q1',
         row: 'kept',
-        text: '“upper” is not one of the options: it is kept as it is, and waits for you',
+        text: '“upper” is not one of the options: it is kept as it is, and is for you to mark',
       },
-      { line: 6, column: null, row: 'refused', text: 'no name, number or e-mail address' },
+      { line: 6, column: null, row: 'refused', text: 'no name, number or email address' },
     ]);
     assert.deepEqual(papers[3]?.answers[idOf('q-cutting')], { kind: 'unread', text: 'upper' });
     assert.deepEqual(papers[3]?.answers[idOf('q-discharge')], { kind: 'phrase', text: '=discharge' });
@@ -152,7 +152,7 @@ describe('answer file', () => {
       problems.map((problem) => `${problem.line}: ${problem.text}`),
       [
         '2: Ada appears again on line 3; that row is used',
-        '4: 2 students are called Bo: a number or an e-mail address tells them apart',
+        '4: 2 students are called Bo: a number or an email address tells them apart',
         '5: 9 is not on the class list',
         '6: Ada has the number 1 on the class list, and 7 in the file',
       ],
@@ -163,7 +163,7 @@ describe('answer file', () => {
     const heads = [
       'Q2',
       'question 3',
-      'What is the flat land beside a river called that lies under water in a flood?',
+      'What do we call the flat land beside a river that lies under water in a flood?',
       'Contour lines bend into a V',
       'Remarks',
     ];

@@ -74,7 +74,7 @@ describe('a form’s file with 300 students', () => {
     assert.equal(new Date(papers[299]?.handedInAt ?? 0).toISOString(), '2026-11-23T11:59:10.000Z');
     assert.deepEqual(
       problems.map((one) => `${one.line}: ${one.text}`),
-      ['302: no name, number or e-mail address'],
+      ['302: no name, number or email address'],
     );
   });
 
@@ -110,9 +110,9 @@ describe('summing rows, points and strangers', () => {
     assert.deepEqual(
       problems.map((one) => `${one.line}: ${one.text}`),
       [
-        '3: “Average” sums up the other rows and is not a student',
-        '4: “Total” sums up the other rows and is not a student',
-        '5: “Standard deviation” sums up the other rows and is not a student',
+        '3: “Average” looks like a total and is skipped',
+        '4: “Total” looks like a total and is skipped',
+        '5: “Standard deviation” looks like a total and is skipped',
       ],
     );
   });
@@ -196,7 +196,7 @@ describe('a class list as an office writes it', () => {
   });
   test('300 students, brought in twice, change nothing', () => {
     const text = [
-      'Name,Number,E-mail',
+      'Name,Number,Email',
       ...CLASS.map(({ name, number, email }) => `${name},${number},${email}`),
     ].join('\n');
     assert.equal(roster(text).changes.length, 300);

@@ -353,10 +353,10 @@ describe('hints, penalties and standing in words', () => {
       };
       return traceQuestion(mark, { ...rules, ...more }).map(traceWords);
     };
-    assert.deepEqual(lines('1/2', { hints: ZERO }), ['1/2 of 4 = 2']);
-    assert.deepEqual(lines('1/2'), ['1/2 of 4 = 2', 'Hints cost 1: 1 left']);
+    assert.deepEqual(lines('1/2', { hints: ZERO }), ['Earns 1/2 of 4 points: 2']);
+    assert.deepEqual(lines('1/2'), ['Earns 1/2 of 4 points: 2', 'Hints cost 1: 1 left']);
     assert.deepEqual(lines('0', { hints: ZERO }), [
-      'No credit: 0 of 4',
+      'No points: 0 of 4',
       'Nothing in it was right: the penalty makes it -1 instead of 0',
     ]);
     assert.deepEqual(lines('1', { standing: 'bonus' }), [
@@ -366,7 +366,7 @@ describe('hints, penalties and standing in words', () => {
     ]);
     assert.deepEqual(
       lines('1', { standing: 'leftOut' }).at(-1),
-      'The question is left out: nothing earned, nothing possible',
+      'The question is excluded: it does not count towards the score',
     );
     assert.deepEqual(
       lines('0', { standing: 'given', hints: ZERO }).at(-1),

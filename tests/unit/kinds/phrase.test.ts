@@ -190,14 +190,14 @@ test('the trace says what was compared, which rule matched, and why not the othe
     lines('Oxbow laek.'),
     [
       'Compared as “oxbow laek”',
-      'Equals “oxbow lake”, with 1 typing error: 100%',
+      'Same as “oxbow lake”, with 1 typing error: earns 100%',
       '1 typing error at 10% each: 90% left of 100%',
-      '“cut-off”: nothing in common',
+      '“cut-off” does not match',
       '“Oxbow”: “laek.” is extra',
-      '9/10 of 1 = 0.9',
+      'Earns 9/10 of 1 point: 0.9',
     ].map((line) => line.replace('“laek.”', '“laek”')),
   );
   assert.ok(lines('oxbow').includes('“Oxbow” differs in capitals, which count'));
   assert.ok(lines('oxbow').includes('“oxbow lake”: “lake” is missing'));
-  assert.equal(lines('oxbow').at(-1), 'No credit: 0 of 1');
+  assert.equal(lines('oxbow').at(-1), 'No points: 0 of 1');
 });

@@ -74,7 +74,7 @@ describe('every kind: answers in and out of a cell', () => {
       assert.deepEqual(readAnswer(question, text, ENGLISH), { ok: true, answer });
       assert.deepEqual(mark(question, answer, ENGLISH).credit, { n: 1, d: 1 });
       assert.equal(progressOfAnswer(faceOf(question, 1), answer), 'all');
-      assert.match(JSON.stringify(shown(question, answer)), /belongs (to|in) none/);
+      assert.match(JSON.stringify(shown(question, answer)), /has no match|fits no box/);
     }
   });
 });

@@ -70,8 +70,8 @@ describe('a teacher’s own score', () => {
   test('the trace says what marking gave, what it gives now, and what stands', () => {
     const lines = traceAnswer(question, say('silt'), paperOf([question]), own('1', '0', 'told orally'));
     assert.deepEqual(lines.map(traceWords).slice(-3), [
-      'Full credit: 2 of 2',
-      'Marking gave 0 when you set your own score, and gives 2 now',
+      'Full points: 2 of 2',
+      'Automatic marking gave 0 when you set your own score; now it gives 2',
       'Your own score counts: 1 of 2 (“told orally”)',
     ]);
     assert.deepEqual(lines.at(-1)?.after, share('1'));

@@ -281,6 +281,8 @@ describe('a quiz file', () => {
     await openQuiz(writeQuizFile(DEMO_FILE, new Map()));
     await assert.rejects(() => fileDesk.takeQuiz(first.token, 'copy'), /Another file/);
     const none = readBackup(pack(new Map([['backup.json', new Uint8Array([1])]])));
-    assert.deepEqual(!none.ok && none.problems, ['backup.json cannot be read: it is not valid JSON.']);
+    assert.deepEqual(!none.ok && none.problems, [
+      'backup.json cannot be read: a part of it is damaged. Ask for a new copy.',
+    ]);
   });
 });

@@ -1,7 +1,20 @@
 import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
+import { toDouble } from '../../figures/exact';
 import { isTurned } from './compare';
+import { typedNumber } from './kept';
+import { readNumber, type DecimalSign } from './read';
 import type { Band, FormRule, NumberKey, UnitRule } from './schema';
+
+/**
+ * A key in per cent or per mille, and the bare number that means the same: `0.25 for 25%`. `sign` is that of the bare number's
+ * decimals; the key is as it is kept, with a point.
+ */
+export function bareWords(key: string, sign: DecimalSign): string {
+  const read = readNumber(key, 'point');
+  const bare = read === null ? '' : String(toDouble(read.value));
+  return `${sign === 'comma' ? bare.replace('.', ',') : bare} for ${typedNumber(key, sign)}`;
+}
 
 const times = (count: number, one: string): string => `${count} ${plural(count, one)}`;
 
@@ -33,7 +46,7 @@ function formWords(form: FormRule): string[] {
     figures: form.kind === 'figures' ? `to ${times(form.count, 'significant figure')}` : '',
     scientific: 'as a number times a power of ten',
   }[form.kind];
-  return [`Asked for ${asked}; any other form keeps ${toPercentText(form.otherwise)}% of its credit.`];
+  return [`Asked for ${asked}; any other form counts for ${toPercentText(form.otherwise)}% of its points.`];
 }
 
 function unitWords(unit: UnitRule): string[] {
@@ -43,7 +56,7 @@ function unitWords(unit: UnitRule): string[] {
   );
   const missing =
     unit.kind === 'required'
-      ? `; without one an answer keeps ${toPercentText(unit.missing)}% of its credit`
+      ? `; without one an answer counts for ${toPercentText(unit.missing)}% of its points`
       : '';
   return [
     `Unit, ${unit.kind}: ${units.join(', ') || 'none'}${missing}; with another one ${toPercentText(unit.unknown)}%.`,
@@ -68,6 +81,6 @@ export function numberKeyWords(key: NumberKey): string[] {
     ...expected,
     ...formWords(key.form),
     ...unitWords(key.unit),
-    ...(key.bareFraction || !/[%‰]/.test(key.key) ? [] : ['The bare fraction is wrong.']),
+    ...(key.bareFraction || !/[%‰]/.test(key.key) ? [] : [`${bareWords(key.key, 'point')} is wrong.`]),
   ];
 }

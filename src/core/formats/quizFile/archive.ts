@@ -116,7 +116,7 @@ export function parseJson(bytes: Uint8Array, most = MOST_PIECES): Result<unknown
   try {
     return { ok: true, value: JSON.parse(strFromU8(bytes)) as unknown };
   } catch {
-    return refused('it is not valid JSON');
+    return refused('a part of it is damaged. Ask for a new copy');
   }
 }
 

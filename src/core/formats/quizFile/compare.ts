@@ -58,14 +58,14 @@ const SETTINGS: Readonly<Record<string, string>> = {
   title: 'the title', topic: 'the topic', instructions: 'the instructions', language: 'the language',
   defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the plan', strict: 'whether hints are warned of',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
-  scoring: 'the rules of the score', penalty: 'what wrong answers cost', negativeCredit: 'credits below 0', sections: 'the sections',
+  scoring: 'the rules of the score', penalty: 'what wrong answers cost', negativeCredit: 'what happens below 0', sections: 'the sections',
   pages: 'the pages', bands: 'the feedback on the score', bandsOnCover: 'what the first page tells', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
 }; // prettier-ignore
 
 /** Fields that every question has; all others are its key. */
 const FIELDS: Readonly<Record<string, string>> = {
   name: 'the short name', topics: 'the topics', shuffled: 'the order of the options', text: 'the wording', formulas: 'the wording', right: 'the feedback', partly: 'the feedback', wrong: 'the feedback',
-  explanation: 'the explanation', negativeCredit: 'negative credit', penalty: 'the penalty', hints: 'the hints',
+  explanation: 'the explanation', negativeCredit: 'what happens below 0', penalty: 'the penalty', hints: 'the hints',
   kind: 'the kind', settings: 'how answers are compared', unmatched: 'what happens to other answers',
   language: 'the language of its answers', decimalSign: 'its decimal sign',
 }; // prettier-ignore
@@ -74,7 +74,7 @@ const FIELDS: Readonly<Record<string, string>> = {
 const PLACED: Readonly<Record<string, string>> = {
   points: 'the points', mustAnswer: 'whether it must be answered', standing: 'whether it counts',
   staysInPlace: 'whether it keeps its place', perPart: 'what its points are for', startsPage: 'where its page begins',
-  checks: 'its checks',
+  checks: 'its test answers',
 }; // prettier-ignore
 
 /** The names of the fields in which two records differ. */

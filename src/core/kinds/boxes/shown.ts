@@ -10,7 +10,7 @@ export const shown = (question: BoxesQuestion, answer: BoxesAnswer): ShownAnswer
   pairs: question.items.map((item) => ({
     left: thing(item),
     right: words(
-      isSaidNowhere(answer, item) ? 'belongs in none' : boxName(question, boxOf(question, answer, item)),
+      isSaidNowhere(answer, item) ? 'fits no box' : boxName(question, boxOf(question, answer, item)),
     ),
   })),
 });

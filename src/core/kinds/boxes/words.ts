@@ -10,7 +10,7 @@ export const problems = (question: BoxesQuestion): Problem[] =>
   hasKey(question) ? [] : [{ code: 'noKey', text: 'no key' }];
 
 const MODELS: Readonly<Record<BoxesQuestion['model'], string>> = {
-  allOrNothing: 'Full credit only if everything is in a right box; otherwise none.',
+  allOrNothing: 'Full points only if everything is in a right box; otherwise none.',
   shareRight: 'Each item in a right box earns its share.',
   rightMinusWrong: 'Each item in a right box earns its share; each in a wrong one costs',
 };

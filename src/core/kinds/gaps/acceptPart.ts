@@ -87,7 +87,9 @@ export function accept(
   const [gap, ...others] = question.gaps;
   const given = gap && valueAt(answer.gaps, gap.id);
   if (!gap || others.length > 0)
-    return notKeyed('An answer with several gaps is not keyed whole: judge its gaps one by one');
+    return notKeyed(
+      'An answer with several gaps cannot be added to the key whole: judge its gaps one by one',
+    );
   if (given === undefined || given.trim() === '') return notKeyed('Nothing was given in the gap');
   return acceptPart(question, { part: gap.id, given }, as, newId, context);
 }

@@ -35,14 +35,14 @@ export function describe(question: GapsQuestion): string[] {
     ...weighs,
     question.model === 'weightedSum'
       ? 'Each gap earns its share.'
-      : 'Full credit only if every gap is right; otherwise none.',
+      : 'Full points only if every gap is right; otherwise none.',
   ];
 }
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
   gapOpen: (v) => `Gap ${text(v['gap'])}: no answer`,
-  gapWaits: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} waits for you`,
+  gapWaits: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} is for you to mark`,
   gapCounted: (v) => `Gap ${text(v['gap'])}: ${quoted(v['text'])} is already counted`,
   gapCredit: (v, line, say) =>
     `Gap ${text(v['gap'])}: ${quoted(v['text'])} earns ${say.share(line.after)}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}`,

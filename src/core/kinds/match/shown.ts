@@ -9,8 +9,7 @@ type Item = MatchQuestion['items'][number];
 
 const put = (question: MatchQuestion, item: Item, to: string | null | undefined) => ({
   left: thing(item),
-  right:
-    to === NONE ? [inWords('belongs to none')] : question.partners.filter(({ id }) => id === to).map(thing),
+  right: to === NONE ? [inWords('has no match')] : question.partners.filter(({ id }) => id === to).map(thing),
 });
 
 /** Each item with what it was matched to. */

@@ -16,7 +16,7 @@ export function problems(question: MatchQuestion): Problem[] {
 }
 
 const MODELS: Readonly<Record<MatchQuestion['model'], string>> = {
-  allOrNothing: 'Full credit only if every pair is right; otherwise none.',
+  allOrNothing: 'Full points only if every pair is right; otherwise none.',
   shareRight: 'Each right pair earns its share.',
   rightMinusWrong: 'Each right pair earns its share; each wrong pair costs',
   pairWeights: 'Each right pair earns its weight.',

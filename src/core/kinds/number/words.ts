@@ -13,7 +13,7 @@ export function problems(question: NumberQuestion): Problem[] {
 }
 
 export const describe = (question: NumberQuestion): string[] =>
-  hasKey(question) ? numberKeyWords(question) : ['No number is right yet: every answer waits.'];
+  hasKey(question) ? numberKeyWords(question) : ['No number is right yet: every answer is for you to mark.'];
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
@@ -25,13 +25,13 @@ export const lines: LineWords = {
     `The unit ${quoted(v['unit'])} is taken: with other capitals it can mean one accepted unit only`,
   'unit.unknown': (v) => `${quoted(v['unit'])} is not an accepted unit`,
   'unit.missing': () => 'No unit given: taken to be in the key’s unit',
-  isKey: (v, _, say) => `Equals ${text(v['key'])}: ${say.share(v['credit'])}`,
-  inBand: (v, _, say) => `Near enough to ${text(v['key'])}: ${say.share(v['credit'])}`,
-  isExpected: (v, _, say) => `Equals ${text(v['key'])}, which you expected: ${say.share(v['credit'])}`,
+  isKey: (v, _, say) => `Same as ${text(v['key'])}: earns ${say.share(v['credit'])}`,
+  inBand: (v, _, say) => `Near enough to ${text(v['key'])}: earns ${say.share(v['credit'])}`,
+  isExpected: (v, _, say) => `Same as ${text(v['key'])}, which you expected: earns ${say.share(v['credit'])}`,
   formShare: (v, line, say) =>
-    `Not in the form asked for: keeps ${say.share(v['share'])} of its credit, which leaves ${say.share(line.after)}`,
+    `Not in the form asked for: counts for ${say.share(v['share'])} of that: ${say.share(line.after)}`,
   unitShare: (v, line, say) =>
-    `Because of its unit it keeps ${say.share(v['share'])} of its credit, which leaves ${say.share(line.after)}`,
+    `Because of its unit it counts for ${say.share(v['share'])} of that: ${say.share(line.after)}`,
 };
 
 /** The key as it is written in the quiz, with its unit. */

@@ -7,7 +7,7 @@ export const problems = (question: OrderQuestion): Problem[] =>
   hasKey(question) ? [] : [{ code: 'noOptions', text: 'fewer than two items' }];
 
 export const MODELS: Readonly<Record<OrderQuestion['model']['kind'], string>> = {
-  allOrNothing: 'Full credit only if the whole order is right; otherwise none.',
+  allOrNothing: 'Full points only if the whole order is right; otherwise none.',
   rightPlaces: 'Each item in its own place earns its share.',
   neighbours: 'Each pair of neighbours that are together and in order earns its share.',
   longestRun: 'Counts the longest stretch that is together and in order.',

@@ -1,5 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import { settingsWords } from '../../answers/text/words';
+import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
 import type { Problem } from '../kind';
@@ -39,8 +40,8 @@ export function describe(question: PhraseQuestion, { language }: MarkingContext)
   });
   const rest = {
     wrong: 'is wrong',
-    waits: 'waits for you',
-    nearMissesWait: 'is wrong, but near misses wait for you',
+    waits: 'is for you to mark',
+    nearMissesWait: 'is wrong, but near misses are for you to mark',
   };
   return [
     ...variants,
@@ -52,7 +53,7 @@ export function describe(question: PhraseQuestion, { language }: MarkingContext)
 const matched =
   (how: string): LineWords[string] =>
   (v, _, say) =>
-    `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}: ${say.share(v['credit'])}`;
+    `${how} ${quoted(v['form'])}${v['errors'] ? `, with ${typingErrors(v['errors'])}` : ''}: earns ${say.share(v['credit'])}`;
 
 const differs =
   (what: string): LineWords[string] =>
@@ -65,16 +66,16 @@ export const lines: LineWords = {
     v['compared'] === v['text']
       ? `Compared as typed: ${quoted(v['text'])}`
       : `Compared as ${quoted(v['compared'])}`,
-  'matched.whole': matched('Equals'),
+  'matched.whole': matched('Same as'),
   'matched.phrase': matched('Contains the phrase'),
   'matched.allWords': matched('Contains all words of'),
   'matched.pattern': matched('Fits the pattern'),
   errorPrice: (v, line, say) =>
     `${typingErrors(v['errors'])} at ${say.share(v['price'])} each: ${say.share(line.after)} left of ${say.share(line.before)}`,
-  contradiction: () => 'It also matches another entry of the key with different credit: worth a look',
+  contradiction: () => 'It also matches another entry of the key with different points: please check',
   noForm: () => 'An entry without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
-  patternTooLarge: (v) => `${quoted(v['form'])} repeats too much to be tried, so answers wait for you`,
+  patternTooLarge: (v) => `${quoted(v['form'])} repeats too much to be tried, so answers are for you to mark`,
   patternUntried: (v) => `${quoted(v['form'])} is too much work for an answer of this length`,
   patternUnreadable: (v) => `${quoted(v['form'])} is not a valid pattern, so it matches nothing`,
   'differsIn.ignoreCapitals': differs('capitals, which count'),
@@ -83,12 +84,12 @@ export const lines: LineWords = {
   'differsIn.ignoreAccents': differs('accents, which count'),
   'differsIn.ignoreWordOrder': differs('the order of words, which counts'),
   typingErrors: (v) =>
-    `${quoted(v['form'])} is ${typingErrors(v['errors'])} away, ${text(v['allowed'])} allowed`,
+    `${typingErrors(v['errors'])} from ${quoted(v['form'])}; ${text(v['allowed'])} ${plural(Number(v['allowed']), 'is', 'are')} allowed`,
   otherWord: (v) =>
     `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is another word, by the word list ${text(v['list'])}`,
   singularOrPlural: (v) =>
     `${quoted(v['form'])} would pass with ${v['errors'] ? typingErrors(v['errors']) : 'other accents'}, but ${quoted(v['words'])} is its singular or plural, which counts here`,
-  nothingInCommon: (v) => `${quoted(v['form'])}: nothing in common`,
+  nothingInCommon: (v) => `${quoted(v['form'])} does not match`,
   wordsMissing: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is missing`,
   wordsTooMany: (v) => `${quoted(v['form'])}: ${quoted(v['words'])} is extra`,
   otherwise: (v) => `${quoted(v['form'])} differs`,

@@ -1,7 +1,7 @@
 import { classFace } from './classFace';
 import { given, shown, shownRight } from './shown';
 import { SILENCE } from '../../content/silence';
-import { ZERO } from '../../figures/fraction';
+import { ONE, ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
 import { optionsInOrder } from '../shared/pick/optionOrder';
 import { accept } from './accept';
@@ -50,6 +50,17 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
     options: question.options.filter((option) => !option.gone).map(() => emptyOption(newId())),
     shuffled: question.shuffled,
   }),
+  withOptions: (question, options, newId) =>
+    question.options.some((option) => !option.gone && optionName(option) !== '')
+      ? null
+      : {
+          ...question,
+          options: options.map(({ text, right }) => ({
+            ...emptyOption(newId()),
+            text: text.slice(0, 2000),
+            credit: right ? ONE : ZERO,
+          })),
+        },
   hasKey,
   problems,
   bestCredit,

@@ -25,7 +25,7 @@ export function problems(
 /** Which options earn what. */
 export function describe(question: PickOneQuestion): string[] {
   const earning = question.options.filter((option) => !option.gone && option.credit.n !== 0);
-  if (earning.length === 0) return ['No option is right yet: every answer waits.'];
+  if (earning.length === 0) return ['No option is right yet: every answer is for you to mark.'];
   return earning.map((option) => `“${optionName(option)}” earns ${toPercentText(option.credit)}%.`);
 }
 

@@ -55,6 +55,17 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
     model: question.model,
     lambda: question.lambda,
   }),
+  withOptions: (question, options, newId) =>
+    openOptions(question).some((option) => optionName(option) !== '')
+      ? null
+      : {
+          ...question,
+          options: options.map(({ text, right }) => ({
+            ...emptyOption(newId()),
+            text: text.slice(0, 2000),
+            right,
+          })),
+        },
   hasKey,
   problems,
   bestCredit,

@@ -18,7 +18,7 @@ export function problems(question: PickSeveralQuestion): Problem[] {
 }
 
 const MODELS: Readonly<Record<PickSeveralQuestion['model'], string>> = {
-  allOrNothing: 'Full credit only if exactly the right ones are picked; otherwise none.',
+  allOrNothing: 'Full points only if exactly the right ones are picked; otherwise none.',
   shareOfRight:
     'Each right pick earns its share; every pick beyond the number of right options costs as much as a right one earns.',
   rightMinusWrong: 'Each right pick earns its share; each wrong pick costs',

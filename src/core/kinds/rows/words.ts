@@ -28,14 +28,14 @@ export function describe(question: RowsQuestion): string[] {
     ...several,
     question.joined === 'mean'
       ? 'Each row earns its share.'
-      : 'Full credit only if every row is right; otherwise none.',
+      : 'Full points only if every row is right; otherwise none.',
   ];
 }
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
   rowOpen: (v) => `${text(v['row'])}: nothing picked`,
-  rowWaits: (v) => `${text(v['row'])}: no key, so it waits for you`,
+  rowWaits: (v) => `${text(v['row'])}: no key, so it is for you to mark`,
   rowCredit: (v, line, say) => `${text(v['row'])}: ${quoted(v['text'])} earns ${say.share(line.after)}`,
   'joined.mean': (v, line, say) => `The mean of ${counted(v['parts'], 'row')}: ${say.share(line.after)}`,
   'joined.allOrNothing': (_, line, say) => `All rows or nothing: ${say.share(line.after)}`,

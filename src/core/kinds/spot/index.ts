@@ -33,7 +33,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   describe: ({ areas, asked, lambda, rim }) => [
     `${asked} ${plural(asked, 'spot is', 'spots are')} asked for.`,
     ...areas.map(({ name, credit }) => `“${name}” earns ${toPercentText(credit)}%.`),
-    ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)}% of its credit.`] : []),
+    ...(rim ? [`Near an area, a spot earns ${toPercentText(rim.share)}% of its points.`] : []),
     ...(lambda.n > 0 ? [`A spot outside every area costs ${costOfWrong(lambda, 'right one')}.`] : []),
   ],
   partsOf: ({ asked }) => asked,

@@ -18,7 +18,7 @@ export const problems = ({ rubric }: WrittenQuestion): Problem[] =>
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
-  writtenWaits: () => 'A written answer: it waits for you',
+  writtenWaits: () => 'A written answer: it is for you to mark',
   level: (v, _, say) =>
     `${text(v['criterion'])}: ${quoted(v['text'] ?? v['level'])}, ${say.points(v['points'])}`,
   rubric: (v, _, say) => `The rubric gives ${say.share(v['credit'])}`,

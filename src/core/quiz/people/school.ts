@@ -25,7 +25,7 @@ export const Person = z.strictObject({
   name: z.string().min(1).max(200),
   /** The school's own number or code; may be empty. */
   number: z.string().max(60),
-  /** The e-mail address by which files may name the student; may be empty. */
+  /** The email address by which files may name the student; may be empty. */
   email: z.string().max(254),
   /** null: as long as everyone. */
   moreTime: MoreTime.nullable(),

@@ -1,3 +1,4 @@
+import { classesOf } from '@/ui/teacher/circles';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
 import { shareAfter, sumsAfter } from '../effect/after';
@@ -24,6 +25,7 @@ const Gap = ({ height }: { readonly height: number }) =>
 /** Students × questions as credit pies with totals; of a big class only the rows in view are drawn. Arrow keys go from cell to cell. */
 export function CheckGrid(props: ViewProps) {
   const { table, rows, columns, place, went, sort, onSort, onPlace, onKey, after } = props;
+  const classOf = useMemo(() => classesOf(table.circles), [table.circles]);
   const sums = useMemo(() => sumsOf(rows, table.questions.length), [rows, table.questions.length]);
   const next = useMemo(() => sumsAfter(rows, sums, after), [rows, sums, after]);
   const shares = useMemo(
@@ -102,6 +104,7 @@ export function CheckGrid(props: ViewProps) {
                   to={to}
                   hand={place.attemptId === row.attemptId ? place.column : null}
                   several={table.several}
+                  ofClass={classOf?.get(row.studentId) ?? ''}
                   questions={table.questions}
                   after={after}
                   onPlace={onPlace}
@@ -114,10 +117,9 @@ export function CheckGrid(props: ViewProps) {
         </table>
       </div>
       <p className="caption px-6 pt-3 print:hidden">
-        Under each number: its points, and the mean share of them that was earned
-        {rows.length < table.rows.length && ' in the papers shown'}; a press on it sorts by it. A dot marks a
-        near miss, an answer that matches two different entries of the key, or a score of yours that automatic
-        marking would now change; a small stem marks a score you set. Press <kbd>?</kbd> for the keys.
+        Below each number: its points and the class mean
+        {rows.length < table.rows.length && ' of the papers shown'}; click to sort. Dot: worth a look.
+        Triangle: your own score. Press <kbd>?</kbd> for the keys.
       </p>
     </>
   );

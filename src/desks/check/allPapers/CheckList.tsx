@@ -59,7 +59,7 @@ const Row = memo(function Row({ row, index, measure, hand, questions, after, onP
           </span>
           {waiting.n > 0 && (
             <span className="block text-right text-[12.5px] font-medium text-saffron-text">
-              +{points(waiting)} to come
+              +{points(waiting)} not marked yet
             </span>
           )}
         </span>

@@ -51,6 +51,8 @@ interface RowProps {
   /** The column at hand, where it is in this row. */
   readonly hand: number | null;
   readonly several: boolean;
+  /** The class, where there are several; empty where there is one alone. */
+  readonly ofClass: string;
   readonly questions: CheckTable['questions'];
   readonly after: After;
   readonly onPlace: (place: Place) => void;
@@ -73,6 +75,7 @@ export const GridRow = memo(function GridRow({
   to,
   hand,
   several,
+  ofClass,
   questions,
   after,
   onPlace,
@@ -86,6 +89,7 @@ export const GridRow = memo(function GridRow({
       <th scope="row" className="sticky left-0 z-[1] truncate bg-paper py-0 pr-3 pl-6 text-left font-medium">
         {row.name}
         {row.apart && <span className="caption figures ml-1.5">{row.apart}</span>}
+        {ofClass && <span className="caption ml-1.5">{ofClass}</span>}
         {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
       <Beside columns={from} />
@@ -117,7 +121,7 @@ export const GridRow = memo(function GridRow({
           {late && <span className="text-[12.5px] font-medium text-saffron-text">late</span>}
           {waiting.n > 0 && (
             <span className="text-[12.5px] font-medium whitespace-nowrap text-saffron-text">
-              +{points(waiting)} to come
+              +{points(waiting)} not marked yet
             </span>
           )}
           <BeforeAfter now={score} after={next?.score ?? null} />

@@ -157,8 +157,8 @@ export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
   if (progress.length === 0)
     return (
       <p className="border-t border-line px-6 py-12 text-center text-soft">
-        No answer waits for you. Written answers, and those that you let wait, are marked here one after the
-        other.
+        Nothing to mark by hand now. Written answers, and those that are left to you, are marked here one
+        after the other.
       </p>
     );
   return (

@@ -60,7 +60,7 @@ function useSave({ place, name, possible }: SaveProps) {
           { quizId: quiz.id, attemptId, questionId },
           await markedBefore(quiz, attemptId),
         );
-        tell(`${name}: the points are removed, the answer waits again`, step);
+        tell(`${name}: the points are removed; the answer is not marked yet`, step);
       }),
   };
 }
@@ -123,7 +123,7 @@ function PointsForm({ at, cell, possible, onSave, onKey }: FormProps) {
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="submit" className="btn btn-sm btn-primary" disabled={!read}>
-          Save, and the next one
+          Save and next
         </button>
         <button type="button" className="btn btn-sm btn-outline" onClick={() => onSave(possible)}>
           Full points
@@ -209,7 +209,7 @@ export function HandMargin({ table, row, column, onNext, onStep }: Props) {
           className="link-text mt-2 min-h-[26px] cursor-pointer text-[14px]"
           onClick={saving.remove}
         >
-          Take my points back
+          Remove my points
         </button>
       )}
       <div
@@ -241,7 +241,7 @@ export function HandMargin({ table, row, column, onNext, onStep }: Props) {
           </>
         )}
         <dt>Enter</dt>
-        <dd>save, and the next one that waits</dd>
+        <dd>save, and the next one to mark</dd>
         <dt>N, B</dt>
         <dd>the next, the one before, without saving</dd>
         <dt>C, Esc</dt>

@@ -98,7 +98,7 @@ export function Rubric({ at, rubric, given, possible, onKey, onSave }: Props) {
         )}
       </p>
       <button type="submit" className="btn btn-sm btn-primary mt-1" disabled={!credit}>
-        Save, and the next one
+        Save and next
       </button>
     </form>
   );

@@ -43,13 +43,13 @@ function Gathered({ pending }: { readonly pending: Pending }) {
       if (undone !== 'undone') notify('The key of this question was changed since: change it in Write');
     });
   return (
-    <ol className="mt-2" aria-label="What waits">
+    <ol className="mt-2" aria-label="Not applied yet">
       {keyed.map(({ step, label }, at) => (
         <li key={step} className="flex items-baseline gap-3 border-b border-line py-1.5 text-[14px]">
           <span className="figures font-semibold">{at + 1}</span>
           <span className="min-w-0 flex-1 break-words">{label}</span>
           <button type="button" className="link-text min-h-[26px] cursor-pointer" onClick={() => drop(step)}>
-            Drop<span className="sr-only">: {label}</span>
+            Discard<span className="sr-only">: {label}</span>
           </button>
         </li>
       ))}
@@ -121,7 +121,7 @@ export function Effect({ pending, only, onOnly, onClose }: Props) {
       )}
       {students.length > 0 && (
         <>
-          <ul aria-label="Who moves">
+          <ul aria-label="Whose score changes">
             {students.map((change) => (
               <Change key={change.studentId} change={change} />
             ))}
@@ -148,7 +148,8 @@ export function Effect({ pending, only, onOnly, onClose }: Props) {
       )}
       {overridesDiffer > 0 && (
         <p className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
-          {count(overridesDiffer, 'score')} you set would differ from what marking gives; yours stay.
+          {overridesDiffer} of your own scores {overridesDiffer === 1 ? 'differs' : 'differ'} from marking;
+          yours stay.
         </p>
       )}
       {histogram && students.length > 0 && (

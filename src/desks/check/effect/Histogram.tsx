@@ -11,7 +11,7 @@ interface Props {
 
 const bandName = (band: number): string => (band === 10 ? '> 100' : `${band * 10}`);
 const bandWords = (band: number): string =>
-  band === 10 ? 'above the maximum' : `${band * 10} to ${band * 10 + 10} per cent`;
+  band === 10 ? 'above the maximum' : `${band * 10} to ${band * 10 + 10}%`;
 
 /** Scores before and after side by side, by tenths of the maximum; the same figures in a table for those who hear them. */
 export function Histogram({ before, after, open }: Props) {
@@ -19,7 +19,7 @@ export function Histogram({ before, after, open }: Props) {
   const shown = all.filter(({ band, now, after: then }) => band < 10 || now + then > 0);
   return (
     <figure className="mt-4">
-      <figcaption className="label-small">Scores before and after, by per cent of the maximum</figcaption>
+      <figcaption className="label-small">Scores before and after, by % of the maximum</figcaption>
       <div aria-hidden className="h-36 overflow-hidden">
         <ResponsiveContainer width="100%" height="100%">
           <BarChart

@@ -5,7 +5,7 @@ import { SILENCE } from '@/core/content/silence';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
 import { same } from '@/core/figures/deepEqual';
 import type { Answer } from '@/core/kinds';
-import { count, dayAndTime } from '@/ui/words/figures';
+import { count, dayAndTime, percent } from '@/ui/words/figures';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { run } from '@/ui/widgets/press/press';
 import type { OpenedAnswer } from '@/workers/classDesk';
@@ -69,13 +69,13 @@ function PartForm({ onDone }: { readonly onDone: (credit: Fraction) => void }) {
         It earns{' '}
         <PercentField
           value={credit}
-          label="Credit for this answer"
+          label="Points for this answer"
           className="sentence-part"
           onChange={setCredit}
         />
       </span>
       <button type="submit" className="btn btn-sm btn-primary">
-        Add to the key
+        Accept for {percent(credit)}
       </button>
     </form>
   );
@@ -135,9 +135,7 @@ function WhatIsKeyed(props: {
   if (judged.what === 'part') return <p className="py-1 text-[14px] font-semibold">{judged.words}</p>;
   const others = judged.alike.filter((one) => !same(one, answer)).length;
   if (cannot || others === 0) return null;
-  return (
-    <p className="caption py-1">With {count(others, 'look-alike')}: what is keyed holds for all of them.</p>
-  );
+  return <p className="caption py-1">Also applies to {count(others, 'look-alike')}.</p>;
 }
 
 /** What can be done with the answer at hand: key it for everyone, or score it alone. Escape closes what is open. */

@@ -120,7 +120,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
       <p className="figures mt-1 font-title text-[22px] font-semibold">
         {points(score)} of {points(outOf)}
         {waiting.n > 0 && (
-          <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} to come</span>
+          <span className="text-[15px] text-saffron-text"> so far, {points(waiting)} not marked yet</span>
         )}
       </p>
       {row.notCounted && (
@@ -145,7 +145,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
           </ol>
           <Rulings row={row} opened={opened} />
           <OwnForMany
-            label="Your own score for every answer of this paper …"
+            label="Your own score for every answer of this paper…"
             attemptIds={one}
             question={null}
           />

@@ -33,7 +33,7 @@ interface Props {
   readonly onNext: () => void;
   /** What is keyed with the answer at hand, or of it. */
   readonly judged: Judged;
-  /** Goes to the next or previous answer that is wrong or waits; null where keys do that. */
+  /** Goes to the next or previous answer that is wrong or not marked yet; null where keys do that. */
   readonly onLook: ((by: 1 | -1) => void) | null;
 }
 
@@ -60,7 +60,7 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
     const undone = await undoStep(quiz.id, step);
     notify(
       undone === 'undone'
-        ? 'Dropped: this answer is not in the draft any more'
+        ? 'Discarded: removed from the draft'
         : 'The key of this question was changed since: change it in Write',
     );
   };
@@ -69,7 +69,7 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
       <span>
         <strong>In the draft:</strong>{' '}
         {waits
-          ? 'would wait for you'
+          ? 'would are for you to mark'
           : possible.n === 0
             ? 'would earn no points'
             : `would earn ${points(earned)} of ${points(possible)}`}
@@ -77,7 +77,7 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
       </span>
       {step !== null && (
         <button type="button" className="link-text cursor-pointer" onClick={() => run(drop)}>
-          Drop
+          Discard
         </button>
       )}
     </p>
@@ -86,7 +86,7 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
 
 const Why = ({ opened, folded }: { readonly opened: OpenedAnswer; readonly folded?: true }) => (
   <>
-    <h3 className="mt-4 text-[14px]">How this came about</h3>
+    <h3 className="mt-4 text-[14px]">How it was marked</h3>
     <div className="mt-1">
       <Trace lines={opened.trial.trace} folded={folded} />
     </div>
@@ -126,11 +126,11 @@ function OneAnswer(props: Props) {
           {opened?.shown ? (
             <ShownAnswer answer={opened.shown} />
           ) : (
-            cell.answer || <span className="font-normal text-soft">nothing given</span>
+            cell.answer || <span className="font-normal text-soft">no answer</span>
           )}
         </div>
         <span className="figures font-semibold whitespace-nowrap">
-          {waits ? `${points(cell.waiting)} to come` : earnedWords(cell, question.points)}
+          {waits ? `${points(cell.waiting)} not marked yet` : earnedWords(cell, question.points)}
         </span>
       </div>
       {cell.nearMiss && !cell.override && (

@@ -32,9 +32,14 @@ export function ForAll({ question, rows, column }: Props) {
       <StandingPart questionId={id} />
       {given && lower.length > 0 && (
         <div className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
-          {count(lower.length, 'score')} of yours {lower.length === 1 ? 'is' : 'are'} lower than that, and{' '}
-          {lower.length === 1 ? 'stays' : 'stay'}.
-          <OwnForMany label="Lift them …" attemptIds={lower} question={question} />
+          {lower.length === 1
+            ? '1 of your own scores is lower and will not change.'
+            : `${lower.length} of your own scores are lower and will not change.`}
+          <OwnForMany
+            label={lower.length === 1 ? 'Raise it…' : 'Raise them…'}
+            attemptIds={lower}
+            question={question}
+          />
         </div>
       )}
       {standing !== 'notMarked' && (

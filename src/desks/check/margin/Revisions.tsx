@@ -31,7 +31,7 @@ function Score({ score }: { readonly score: NonNullable<Revision['score']> }) {
         {points(score.score)} of {points(score.outOf)}
       </strong>
       {score.waiting.n > 0 && (
-        <span className="text-[12.5px] text-saffron-text"> +{points(score.waiting)} to come</span>
+        <span className="text-[12.5px] text-saffron-text"> +{points(score.waiting)} not marked yet</span>
       )}
     </>
   );
@@ -46,7 +46,7 @@ function PutBack({ rev }: { readonly rev: number }) {
       notify(
         done.reason === 'changedSince'
           ? 'What it changed has been changed again since: change it in Write'
-          : 'There is nothing of it to put back',
+          : 'Nothing left to undo',
       );
       return;
     }
@@ -61,7 +61,7 @@ function PutBack({ rev }: { readonly rev: number }) {
       className="link-text float-right min-h-[26px] cursor-pointer text-[14px]"
       onClick={() => run(back)}
     >
-      Put it back as it was
+      Undo this change
     </button>
   );
 }
@@ -77,18 +77,18 @@ export function Revisions({ row, onClose }: Props) {
   const { revisions, failure, again } = useRevisions(row);
   return (
     <>
-      <AsideHead title="Changes of the key" onClose={onClose} />
+      <AsideHead title="Changes to the key" onClose={onClose} />
       {row && (
         <p className="caption mt-1">
-          With what <StudentName name={row.name} apart={row.apart} /> had by each, and the scores of yours
-          that were set until the next one.
+          The score of <StudentName name={row.name} apart={row.apart} /> by each version, with your own scores
+          of then.
         </p>
       )}
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {revisions?.length === 0 && (
         <p className="mt-2 text-[14px]">Nobody has handed in yet: the key has no revisions.</p>
       )}
-      <ol className="mt-2" reversed aria-label="Revisions, the newest first">
+      <ol className="mt-2" reversed aria-label="Versions, the newest first">
         {revisions?.map(({ rev, at, why, counts, changes, score }) => (
           <li key={rev} className="border-b border-line py-2 text-[14px]">
             <p className="flex items-baseline gap-3">

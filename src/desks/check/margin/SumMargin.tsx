@@ -71,13 +71,12 @@ function OfTotals({ table, rows }: Props) {
         <li>The sums of the questions add up to {points(questions)}</li>
         {more.n !== 0 && (
           <li>
-            Being late, repeating, the lowest and the highest score, the scale and rounding make{' '}
-            {more.n > 0 ? 'more' : 'less'} of it by {pointsWord(more.n > 0 ? more : subtract(ZERO, more))}:
-            open a total to see which
+            Late penalties, repeats, limits and rounding {more.n > 0 ? 'add' : 'take off'}{' '}
+            {pointsWord(more.n > 0 ? more : subtract(ZERO, more))}: open a total to see which
           </li>
         )}
         <li className="font-semibold">The totals add up to {points(totals)}</li>
-        {waiting.n > 0 && <li>Waiting answers can still bring {pointsWord(waiting)}</li>}
+        {waiting.n > 0 && <li>Answers not marked yet can still bring {pointsWord(waiting)}</li>}
       </ol>
     </>
   );

@@ -89,7 +89,7 @@ function Handed({ question }: Pick<GivenProps, 'question'>) {
             Answered: <ShownAnswer answer={shown} />
           </>
         ) : (
-          'Nothing given'
+          'No answer'
         )}
       </p>
     </>
@@ -227,7 +227,7 @@ export function OnePaper({ rows, place, went, after, onPlace, onKey }: ViewProps
           of <BeforeAfter now={row.total.outOf} after={next?.outOf ?? null} />
           {row.total.waiting.n > 0 && (
             <span className="block text-[12.5px] text-saffron-text">
-              +{points(row.total.waiting)} to come
+              +{points(row.total.waiting)} not marked yet
             </span>
           )}
         </button>
@@ -254,7 +254,7 @@ export function OnePaper({ rows, place, went, after, onPlace, onKey }: ViewProps
           })}
         </ol>
       ) : (
-        !failure && <p className="px-6 py-16 text-center text-soft">Reading the paper …</p>
+        !failure && <p className="px-6 py-16 text-center text-soft">Reading the paper…</p>
       )}
       <p className="caption px-6 pt-3">
         Questions in your order, options in the student’s. ↑ and ↓ go from question to question, ← and → from

@@ -72,7 +72,7 @@ export function Bundle({ bundle, beside, isNew, rows, place, onPlace }: Props) {
             {verdictWords(mark.verdict, mark.credit)}:{' '}
           </span>
           {text === '' ? (
-            <span className="text-soft">nothing given</span>
+            <span className="text-soft">no answer</span>
           ) : (
             <span className="font-semibold whitespace-pre-line">{text}</span>
           )}

@@ -137,8 +137,8 @@ export function ChoiceShares({
       </table>
       {byThirds && (
         <p className="caption mt-1.5 max-sm:hidden">
-          Thirds by the points of the questions that count, of {picture.inThirds} papers in which nothing
-          waits; equal totals share the places at a cut.
+          Thirds by the points of the questions that count, of {picture.inThirds} papers that are wholly
+          marked; equal totals share the places at a cut.
         </p>
       )}
     </>

@@ -80,8 +80,8 @@ export function ClassPicture({ table, questionId, rows, place, onPlace, pressed,
   if (!opened) return null;
   return (
     <WithFormulas formulas={opened.formulas}>
-      <section className="mt-4 mb-6 px-6 max-sm:px-3" aria-label="The class at once">
-        <h3 className="label-small pb-1">The class at once</h3>
+      <section className="mt-4 mb-6 px-6 max-sm:px-3" aria-label="Class overview">
+        <h3 className="label-small pb-1">Class overview</h3>
         <Drawn
           opened={opened}
           pressed={pressed?.what ?? null}

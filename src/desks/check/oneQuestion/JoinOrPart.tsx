@@ -38,21 +38,21 @@ export function JoinOrPart({ bundle, beside }: { readonly bundle: ShownBundle; r
           type="button"
           className="link-text min-h-[26px] cursor-pointer"
           onClick={() =>
-            decide(text, one.text, 'apart', `“${cut(one.text)}” stands apart from “${cut(text)}” now`)
+            decide(text, one.text, 'apart', `“${cut(one.text)}” is not grouped with “${cut(text)}” any more`)
           }
         >
-          Take out “{cut(one.text)}”
+          Ungroup “{cut(one.text)}”
         </button>
       ))}
       {others.length > 0 && (
         <PickLine
-          label="The same thing as"
+          label="Group with"
           value=""
           options={[['', '…'], ...others.map((one, at): [string, string] => [`${at}`, cut(one.text)])]}
           onChange={(at) => {
             const other = others[Number(at)];
             if (at !== '' && other)
-              decide(other.text, text, 'together', `“${cut(text)}” stands with “${cut(other.text)}” now`);
+              decide(other.text, text, 'together', `“${cut(text)}” is grouped with “${cut(other.text)}” now`);
           }}
         />
       )}

@@ -216,15 +216,15 @@ export function OneQuestion(props: ViewProps) {
               }}
             />
           ))
-        : !failure && <p className="px-6 py-16 text-center text-soft">Putting look-alikes together …</p>}
+        : !failure && <p className="px-6 py-16 text-center text-soft">Putting look-alikes together…</p>}
       {question && (
         <div className="px-6 pt-2 max-sm:px-3">
           <ForAll question={question} rows={counted} column={column} />
         </div>
       )}
       <p className="caption px-6 pt-4">
-        Answers that differ only in form stand together; each earns the same. ↑ and ↓ go from one to the next,
-        ← and → from question to question.
+        Look-alikes are grouped and earn the same. ↑ and ↓ go from one to the next, ← and → from question to
+        question.
       </p>
     </div>
   );

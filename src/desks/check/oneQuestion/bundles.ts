@@ -10,12 +10,12 @@ export interface VerdictGroup {
 
 const TITLES: readonly (readonly [title: string, is: (mark: BundleMark) => boolean])[] = [
   ['Near misses', ({ nearMiss }) => nearMiss !== null],
-  ['Waiting for you', ({ verdict }) => verdict === 'waits'],
+  ['To mark', ({ verdict }) => verdict === 'waits'],
   ['Wrong', ({ verdict }) => verdict === 'wrong'],
   ['Partly right', ({ verdict }) => verdict === 'partly'],
   ['Right', ({ verdict }) => verdict === 'right'],
   ['Not to be marked', ({ verdict }) => verdict === 'unmarked'],
-  ['Nothing given', ({ verdict }) => verdict === 'blank'],
+  ['No answer', ({ verdict }) => verdict === 'blank'],
 ];
 
 /** What wants a look first: near misses, what waits, wrong answers by how many gave them; then the rest. */

@@ -34,7 +34,7 @@ function judgedAt(own: Stop | undefined, pressed: Pressed | null): Judged {
   return {
     what: 'part',
     parts: text === '' ? [] : parts,
-    words: text === '' ? `${group.part}: nothing given` : `${group.part}: “${text}”${more}`,
+    words: text === '' ? `${group.part}: no answer` : `${group.part}: “${text}”${more}`,
     isRight: mark.verdict === 'right',
   };
 }

@@ -26,7 +26,7 @@ export function OwnTimes() {
         Set times for{' '}
         <TargetChoice
           label="Set times for a class, a group or a student"
-          nobody="a group or a student …"
+          nobody="a group or a student…"
           value=""
           targets={targets}
           onChoose={setOpen}

@@ -50,6 +50,8 @@ interface BarProps {
   readonly zone: string;
   /** When others could tell this lane, while it can still hand in. */
   readonly leak: { readonly from: number; readonly until: number | null } | null;
+  /** When others could pass on what only hints at the key. */
+  readonly hint: BarProps['leak'];
   readonly onTimes: (from: number, until: number | null) => void;
   readonly onMarks: (marks: readonly PlanMark[], to: number) => void;
 }
@@ -125,7 +127,7 @@ function Mark({ name, here, span, zone, onMarks }: MarkProps) {
 }
 
 /** One lane: when its students can sit, what is told to them too early, and when results come. */
-function Bar({ lane, span, zone, leak, onTimes, onMarks }: BarProps) {
+function Bar({ lane, span, zone, leak, hint, onTimes, onMarks }: BarProps) {
   const place = (at: number) => placeOf(span, at);
   const stretch = (from: number, to: number | null) => ({
     left: `${place(from)}%`,
@@ -142,6 +144,13 @@ function Bar({ lane, span, zone, leak, onTimes, onMarks }: BarProps) {
           aria-hidden
         />
       ))}
+      {hint && !leak && (
+        <span
+          className="absolute top-[30px] border-t-2 border-dotted border-saffron"
+          style={stretch(hint.from, hint.until)}
+          aria-hidden
+        />
+      )}
       {leak && (
         <span
           className="leak-hatch absolute top-0.5 h-7 rounded border border-saffron"
@@ -200,8 +209,8 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
     setMoved(null);
     setKept(null);
   };
-  const leakOf = (index: number) => {
-    const leaks = view.leaks.filter((leak) => leak.hearers === index && leak.kind === 'others');
+  const stretchOf = (all: PlanView['leaks'], index: number) => {
+    const leaks = all.filter((leak) => leak.hearers === index && leak.kind === 'others');
     if (leaks.length === 0) return null;
     const open = leaks.some(({ until }) => until === null);
     return {
@@ -230,7 +239,10 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
       )}
       <ul aria-label="Who can take the quiz when" className="border-t border-line">
         {view.lanes.map((lane, index) => (
-          <li key={index} className={`plan-lane border-b border-hair ${leakOf(index) ? 'bg-wash' : ''}`}>
+          <li
+            key={index}
+            className={`plan-lane border-b border-hair ${stretchOf(view.leaks, index) ? 'bg-wash' : ''}`}
+          >
             <div className="py-1 pr-2 pl-1">
               <p className="leading-tight font-semibold">{lane.name}</p>
               <p className="caption figures leading-tight">
@@ -244,7 +256,8 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
                 lane={isMoved(lane) && moved ? { ...lane, from: moved.from, until: moved.until } : lane}
                 span={span}
                 zone={zone}
-                leak={leakOf(index)}
+                leak={stretchOf(view.leaks, index)}
+                hint={stretchOf(view.hints, index)}
                 onTimes={(from, until) => {
                   setKept(span);
                   setMoved({ lane, from, until });
@@ -270,7 +283,7 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
             <span className="mr-1 inline-block size-2 rotate-45 bg-petrol" />
             right answers
           </span>
-          {view.leaks.length > 0 && <span>▨ others can tell them</span>}
+          {view.leaks.length > 0 && <span>▨ others could pass on answers</span>}
           <span className="on-screen">Drag what is on the line, or move it with the arrow keys.</span>
         </p>
       )}

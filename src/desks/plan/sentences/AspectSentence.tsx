@@ -23,6 +23,7 @@ import {
   conditionOf,
   DELAYS,
   delayWords,
+  NEVER_SHOWN,
   ONLY,
   SUBJECTS,
   type Choice,
@@ -170,7 +171,7 @@ export function AspectSentence({ aspect, plan, target, comes, onChange, onWaitin
   const isByHand = when !== 'never' && when.some((one) => one.when === 'byTeacher');
   return (
     <li ref={line} className="border-b border-hair py-2.5 text-[16px] leading-relaxed">
-      {subject}{' '}
+      {when === 'never' ? NEVER_SHOWN[aspect] : subject}{' '}
       {when === 'never' ? (
         <select
           className="sentence-part"
@@ -224,17 +225,18 @@ export function AspectSentence({ aspect, plan, target, comes, onChange, onWaitin
           <span className="sentence-end">
             <select
               className={`sentence-part ${plan.whileWaiting === 'soFar' ? 'font-normal' : ''}`}
-              aria-label="The score while answers wait for me"
+              aria-label="The score until I finish marking"
               value={plan.whileWaiting}
               onChange={(event) => onWaiting(event.target.value as RevealPlan['whileWaiting'])}
             >
-              <option value="soFar">so far while answers wait for me</option>
-              <option value="heldBack">but not while answers wait for me</option>
+              <option value="soFar">so far, until I finish marking</option>
+              <option value="heldBack">but only once I have finished marking</option>
             </select>
             .
           </span>
         </>
       )}
+      {when === 'never' && ' shown'}
       {(when === 'never' || (!isFiltered(aspect) && (aspect !== 'score' || target !== null))) && '.'}
       {comes !== null && <span className="figures ml-2 text-soft">{dayAndTimeIn(comes, zone)}</span>}
       {when !== 'never' && when.length < 4 && (

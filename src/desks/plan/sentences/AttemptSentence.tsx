@@ -24,9 +24,9 @@ export function AttemptSentence() {
   const { value, edit } = draft;
   const known = value.most === null || TIMES.some((one) => timesOf(one) === value.most);
   return (
-    <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+    <>
       <Conflict draft={draft} what="The rule for attempts" show={(version) => <p>{words(version)}</p>} />
-      Each student can take the quiz{' '}
+      {'Each student can take it '}
       <select
         className="sentence-part"
         aria-label="How often each student can take the quiz"
@@ -60,7 +60,7 @@ export function AttemptSentence() {
           </select>
         </>
       )}
-      .
-    </li>
+      {', '}
+    </>
   );
 }

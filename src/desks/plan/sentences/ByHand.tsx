@@ -30,7 +30,7 @@ export function ByHand({ aspect, plan, target }: Props) {
     const still = waitsBesides(plan, aspect).map((one) => conditionWords(one, quiz.content.zone));
     const shown =
       still.length > 0
-        ? `Released, but not shown yet: it appears ${still.join(' and ')}`
+        ? `Not shown yet: it appears ${still.join(' and ')}`
         : `Shown to ${everyone} finished, and to those who hand in later as soon as they do`;
     notify(show === 'show' ? shown : 'Hidden again', {
       label: 'Undo',

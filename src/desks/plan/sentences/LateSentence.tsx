@@ -212,7 +212,7 @@ function Example({ rule }: { readonly rule: Steps }) {
   const twice = multiply(rule.share, { n: 2, d: 1 });
   const lost = rule.cap && compare(twice, rule.cap) > 0 ? rule.cap : twice;
   return (
-    <p className="caption">
+    <p className="caption leading-normal">
       Handed in {count(2, rule.step)} late: minus {percent(lost)} of the {rule.of} points.
     </p>
   );
@@ -224,7 +224,7 @@ export function LateSentence() {
   const { value: rule, edit } = draft;
   const { content } = useQuiz().quiz;
   return (
-    <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+    <>
       <Conflict
         draft={draft}
         what="What being late costs"
@@ -241,7 +241,7 @@ export function LateSentence() {
         <option value="steps">a percentage per day or hour</option>
         <option value="table">a percentage that depends on the time</option>
       </select>
-      {rule.kind === 'free' && '.'}
+      {rule.kind === 'free' && '. '}
       {rule.kind !== 'free' && ': '}
       {rule.kind === 'steps' && (
         <>
@@ -251,8 +251,8 @@ export function LateSentence() {
       )}
       {rule.kind === 'table' && <TableParts rule={rule} onChange={edit} />}
       {rule.kind !== 'free' && (
-        <p className="caption mt-1">Days are counted by the clock of {zoneName(content.zone)}.</p>
+        <p className="caption leading-normal">Days are counted by the clock of {zoneName(content.zone)}.</p>
       )}
-    </li>
+    </>
   );
 }

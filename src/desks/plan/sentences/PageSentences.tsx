@@ -8,9 +8,9 @@ export function GoingBackSentence() {
   const { value, edit } = useContentField('goingBack', 'Change whether students may go back');
   return (
     <RuleSentence
-      begin="Once they have gone on from a page, students"
+      begin="Going back to a page"
       value={canOr(value)}
-      options={{ can: 'can go back to it', cannot: 'cannot go back to it' }}
+      options={{ can: 'is allowed', cannot: 'is not allowed' }}
       onChoose={(choice) => edit(choice === 'can')}
     />
   );
@@ -23,7 +23,7 @@ export function ComingBackSentence() {
     <RuleSentence
       begin="Students who leave the page for two minutes"
       value={canOr(value)}
-      options={{ can: 'can come back to it', cannot: 'find it locked until I let them go on' }}
+      options={{ can: 'can come back', cannot: 'are locked out until I unlock it' }}
       onChoose={(choice) => edit(choice === 'can')}
     />
   );

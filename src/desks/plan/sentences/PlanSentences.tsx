@@ -31,7 +31,7 @@ const AsForEveryone = ({ sentence, onApart }: ApartProps) => (
   <li className="border-b border-hair py-2.5 text-[16px] leading-relaxed text-soft">
     {sentence}{' '}
     <button type="button" className="link-text cursor-pointer text-[13.5px]" onClick={onApart}>
-      Set apart<span className="sr-only">: {sentence}</span>
+      Make an exception<span className="sr-only">: {sentence}</span>
     </button>
   </li>
 );
@@ -90,7 +90,7 @@ export function PlanSentences({ plans, lanes, onChange }: Props) {
         </label>
         {who === null && apart.length > 0 && (
           <span className="caption">
-            Set apart for{' '}
+            Exceptions for{' '}
             {apart.map((named, at) => (
               <span key={keyOf(named)}>
                 {at > 0 && ', '}

@@ -16,7 +16,7 @@ export const RuleSentence = <Choice extends string>({
   end = '',
   onChoose,
 }: Props<Choice>) => (
-  <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+  <>
     {begin}{' '}
     <select
       className="sentence-part"
@@ -30,6 +30,7 @@ export const RuleSentence = <Choice extends string>({
         </option>
       ))}
     </select>
-    {end}.
-  </li>
+    {end}
+    {'. '}
+  </>
 );

@@ -7,7 +7,7 @@ const KNOWN = [10, 15, 20, 30, 40, 45, 60, 90, 120];
 const LONGEST = 10_000;
 
 const limitWords = (minutes: number | null): string =>
-  minutes === null ? 'as long as the quiz is open' : count(minutes, 'minute');
+  minutes === null ? 'for as long as the quiz is open' : `for ${count(minutes, 'minute')}`;
 
 /** How long an attempt may take: chosen, or typed in minutes. */
 export function TimeSentence() {
@@ -20,13 +20,12 @@ export function TimeSentence() {
     if (minutes >= 1 && minutes <= LONGEST) edit(minutes);
   };
   return (
-    <li className="border-b border-hair py-3 text-[16.5px] leading-relaxed">
+    <>
       <Conflict
         draft={draft}
         what="The time limit"
-        show={(version) => <p>{`An attempt can take ${limitWords(version)}.`}</p>}
+        show={(version) => <p>{`Each student can take it ${limitWords(version)}.`}</p>}
       />
-      An attempt can take{' '}
       <select
         className="sentence-part"
         aria-label="How long an attempt can take"
@@ -38,18 +37,18 @@ export function TimeSentence() {
           else if (chosen !== 'typed') edit(Number(chosen));
         }}
       >
-        <option value="open">as long as the quiz is open</option>
+        <option value="open">for as long as it is open</option>
         {KNOWN.map((minutes) => (
           <option key={minutes} value={minutes}>
-            {count(minutes, 'minute')}
+            for {count(minutes, 'minute')}
           </option>
         ))}
-        <option value="typed">so many minutes:</option>
+        <option value="typed">for so many minutes:</option>
       </select>
       {(typing || !isKnown) && (
         <input
           type="number"
-          className="input ml-2 w-24"
+          className="sentence-part figures ml-1 !w-20 text-center"
           aria-label="Minutes for an attempt"
           min={1}
           max={LONGEST}
@@ -57,7 +56,8 @@ export function TimeSentence() {
           onChange={(event) => type(event.target.value)}
         />
       )}
-      .{value !== null && ' The clock runs on when the page is closed.'}
-    </li>
+      {'. '}
+      {value !== null && 'The clock runs on when the page is closed. '}
+    </>
   );
 }

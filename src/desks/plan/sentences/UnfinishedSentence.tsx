@@ -48,7 +48,7 @@ export function UnfinishedSentence() {
   const { value, edit } = useContentField('unfinished', 'Change the rule for unfinished work');
   const [asked, setAsked] = useState<Rule | null>(null);
   return (
-    <li className="py-3 text-[16px] leading-relaxed">
+    <>
       Work that is not handed in when the quiz closes{' '}
       <select
         className="sentence-part"
@@ -67,7 +67,7 @@ export function UnfinishedSentence() {
           </option>
         ))}
       </select>
-      .
+      {'. '}
       {asked && (
         <Ask
           rule={asked}
@@ -78,6 +78,6 @@ export function UnfinishedSentence() {
           onClose={() => setAsked(null)}
         />
       )}
-    </li>
+    </>
   );
 }

@@ -11,7 +11,19 @@ export const SUBJECTS: Readonly<Record<Aspect, string>> = {
   feedback: 'Feedback with its links appears',
   rightAnswers: 'The right answers and explanations appear',
   comments: 'My comments appear',
-  classDid: 'How the class did appears',
+  classDid: 'The class’s results appear',
+};
+
+/** The same of what never comes. */
+export const NEVER_SHOWN: Readonly<Record<Aspect, string>> = {
+  score: 'The score is',
+  rightWrong: 'What was right and wrong, with points for each question, is',
+  questions: 'The questions are',
+  ownAnswers: 'The student’s own answers are',
+  feedback: 'Feedback with its links is',
+  rightAnswers: 'The right answers and explanations are',
+  comments: 'My comments are',
+  classDid: 'The class’s results are',
 };
 
 /** What can be chosen: a condition by its name and scope. */
@@ -25,7 +37,7 @@ export const CHOICES = {
   'allDone class': 'when the class has handed in or it has closed for them',
   'allDone group': 'when the group has handed in or it has closed for them',
   date: 'on a date',
-  marked: 'when nothing of it waits for me any more',
+  marked: 'when I have marked everything',
   lastAttempt: 'when the student has no attempt left',
   byTeacher: 'when I show it',
 } as const;
@@ -75,7 +87,7 @@ export function conditionWords(condition: Condition, zone: string): string {
 
 /** A whole sentence about an aspect, as it is read where two versions are compared. */
 export function sentenceOf(aspect: Aspect, { when, only }: AspectPlan, zone: string): string {
-  if (when === 'never') return `${SUBJECTS[aspect]} never.`;
+  if (when === 'never') return `${NEVER_SHOWN[aspect]} never shown.`;
   const all = when.map((one) => conditionWords(one, zone)).join(' and ');
   return `${SUBJECTS[aspect]} ${all}${only === 'all' ? '' : `, for ${ONLY[only]}`}.`;
 }

@@ -4,7 +4,7 @@ import type { KeepState } from './useAnswers';
 const TROUBLE = {
   closed: 'The quiz has closed. Everything saved before then is safe.',
   locked:
-    'Your paper is locked, as the page was left. The answer is still here, and is saved once you can go on.',
+    'Your paper is locked, as the page was left. The answer is still here, and is saved once it is unlocked.',
   handedIn: 'This paper has been handed in already, perhaps in another tab.',
   storage:
     'This device can’t save your answer: its storage is full or blocked. The answer is still on this page; free some space and keep typing.',
@@ -23,11 +23,7 @@ export function KeepLine({ keep }: { readonly keep: KeepState }) {
     );
   }
   const words =
-    keep.state === 'keeping'
-      ? 'Saving …'
-      : keep.at === null
-        ? ''
-        : `Saved on this device at ${time(keep.at)}`;
+    keep.state === 'keeping' ? 'Saving…' : keep.at === null ? '' : `Saved on this device at ${time(keep.at)}`;
   return (
     <p role="status" className="caption figures mt-4 min-h-5">
       {words}

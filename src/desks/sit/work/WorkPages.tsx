@@ -214,7 +214,7 @@ function holdsWords(
   answers: Working['answers'],
   turning: 'still' | 'turning' | 'failed',
 ): string | null {
-  if (turning === 'turning') return 'Going on …';
+  if (turning === 'turning') return 'Going on…';
   const isOpen = here.some(({ id, face, mustAnswer }) => {
     const done = progressOfAnswer(face, valueAt(answers, id) ?? null);
     return mustAnswer !== 'no' && (done === 'none' || (done === 'some' && mustAnswer === 'every'));

@@ -13,7 +13,7 @@ import { run, usePress } from '@/ui/widgets/press/press';
 import { useFreshQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { fromWallField, toWallField, zoneName } from '@/ui/words/wallField';
-import { toldWords } from '@/ui/words/toldWords';
+import { toldWords } from '@/ui/words/warningWords';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import type { ActEffect, ActEffects, TrayRow } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
@@ -95,7 +95,7 @@ function OneOffer({ offer: { act }, effect, onAct }: OfferProps) {
         {actName(act, zone)}
       </button>
       <div className="min-w-0 flex-1">
-        <p className="caption">{effect ? effectWords(act, effect, zone) : 'Working out what it changes …'}</p>
+        <p className="caption">{effect ? effectWords(act, effect, zone) : 'Working out what it changes…'}</p>
         {press.error && <Failed className="mt-1" text={press.error} onAgain={press.start} />}
       </div>
     </li>
@@ -121,8 +121,8 @@ function Told({ told, name }: ToldProps) {
   return (
     <div className="mt-4 border-l-2 border-saffron bg-wash px-3 py-2" role="note">
       <p>
-        <strong>Others can tell {name}.</strong> While {name} can still hand in, other students see{' '}
-        {toldWords(told)}.{' '}
+        <strong>Others could pass answers on to {name}.</strong> While {name} can still hand in, other
+        students see {toldWords(told)}.{' '}
         <button type="button" className="link-text cursor-pointer" disabled={hide.busy} onClick={hide.start}>
           Hide it from everyone
         </button>{' '}
@@ -136,7 +136,7 @@ function Told({ told, name }: ToldProps) {
 function standsWords({ state, again, endsAt, until, attempts, left }: TrayRow, zone: string): string {
   const sat =
     attempts === 0
-      ? 'Not begun'
+      ? 'Not started'
       : again
         ? 'Handed in, working again'
         : state === 'working'

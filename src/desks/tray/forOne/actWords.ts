@@ -13,11 +13,11 @@ export function actName(act: SittingAct, zone: string): string {
     case 'oneMore':
       return 'One more attempt';
     case 'startAgain':
-      return 'Start again';
+      return 'Replace the last attempt';
     case 'giveBack':
-      return 'Give it back with its answers';
+      return 'Reopen with its answers';
     case 'letGoOn':
-      return 'Let them go on';
+      return 'Unlock the page';
     case 'collect':
       return 'Collect it as it is';
   }
@@ -35,9 +35,9 @@ export function doneWords(act: SittingAct, name: string, zone: string): string {
     case 'startAgain':
       return `${name} can start again`;
     case 'giveBack':
-      return `${name} can go on with the answers`;
+      return `${name} can continue with the answers`;
     case 'letGoOn':
-      return `${name} can go on`;
+      return `${name} can continue`;
     case 'collect':
       return `${name}’s work has been collected`;
   }
@@ -45,12 +45,12 @@ export function doneWords(act: SittingAct, name: string, zone: string): string {
 
 /** Why nothing was done. */
 export const PROBLEMS: Readonly<Record<ActProblem, string>> = {
-  nothingRuns: 'Nothing is being worked at any more.',
+  nothingRuns: 'No attempt is in progress.',
   notLocked: 'The page is not locked any more.',
   noLimit: 'This quiz has no time limit.',
   nothingDone: 'There is no attempt yet.',
-  notOnScreen: 'Only work that was done on screen can be given back.',
-  stillRuns: 'It is still being worked at.',
+  notOnScreen: 'Only work that was done on screen can be reopened.',
+  stillRuns: 'An attempt is in progress.',
   closed: 'The quiz has closed for this student. Choose a later end.',
   past: 'That time has passed. Choose a later one.',
   noTimeLeft: 'Nothing of the time was left. Choose how many minutes more there are.',

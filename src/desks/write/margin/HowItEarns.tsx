@@ -70,8 +70,7 @@ const Bars = ({ bars }: { readonly bars: readonly Bar[] }) => (
 
 /** Whom a way of part credit would move. */
 const movedWords = ({ higher, lower }: ComparedWay): string =>
-  [lower > 0 && `${lower} lower`, higher > 0 && `${higher} higher`].filter(Boolean).join(', ') ||
-  'nobody moves';
+  [lower > 0 && `${lower} lower`, higher > 0 && `${higher} higher`].filter(Boolean).join(', ') || 'no change';
 
 interface WaysProps {
   readonly ways: readonly ComparedWay[];
@@ -81,12 +80,12 @@ interface WaysProps {
 /** What each way of part credit would give the same answers, before one is chosen. */
 const Ways = ({ ways, onChoose }: WaysProps) => (
   <table className="mt-3 w-full text-[14px]">
-    <caption className="label-small text-left">Other ways of part credit would give them</caption>
+    <caption className="label-small text-left">Other methods would give</caption>
     <thead className="sr-only">
       <tr>
         <th scope="col">Way</th>
         <th scope="col">Mean points</th>
-        <th scope="col">Who would move</th>
+        <th scope="col">Whose score would change</th>
       </tr>
     </thead>
     <tbody>

@@ -45,7 +45,7 @@ function TrialRow({ question, answer, trial, open, children }: TrialProps) {
         </div>
         <span className="figures font-semibold whitespace-nowrap">
           {waits
-            ? `${points(trial.waiting)} to come`
+            ? `${points(trial.waiting)} not marked yet`
             : trial.verdict === 'unmarked'
               ? 'carries no points'
               : `${points(trial.earned)} of ${points(trial.possible)}`}
@@ -67,7 +67,7 @@ function TrialRow({ question, answer, trial, open, children }: TrialProps) {
           )}
         </div>
         <details className="mt-1" open={open}>
-          <summary className="label-small cursor-pointer">How this came about</summary>
+          <summary className="label-small cursor-pointer">How it was marked</summary>
           <div className="mt-1">
             <Trace lines={trial.trace} />
           </div>
@@ -105,7 +105,7 @@ function CheckState({ check, trial, onChange }: KeptProps) {
   return (
     <div className="flex flex-wrap items-baseline gap-x-3 text-[13.5px]">
       {met ? (
-        <span className="text-soft">as you wanted</span>
+        <span className="text-soft">as expected</span>
       ) : (
         <span role="alert" className="font-semibold text-saffron-text">
           You wanted {points(check.points)} of {points(trial.possible)}; now it earns {points(trial.earned)}.
@@ -117,12 +117,12 @@ function CheckState({ check, trial, onChange }: KeptProps) {
           className="link-text cursor-pointer"
           onClick={() => onChange({ ...check, points: trial.earned })}
         >
-          Want {points(trial.earned)} from now on
+          Expect {points(trial.earned)} from now on
         </button>
       )}
       <button type="button" className="link-text ml-auto cursor-pointer" onClick={() => onChange(null)}>
         Delete
-        <span className="sr-only"> this check</span>
+        <span className="sr-only"> this test answer</span>
       </button>
     </div>
   );
@@ -141,9 +141,9 @@ function Checks({ placed, onKept }: Pick<TryProps, 'placed' | 'onKept'>) {
   return (
     <section aria-labelledby="your-checks" className="pt-4">
       <h2 id="your-checks" className="text-[15px]">
-        Your checks
+        Test answers
       </h2>
-      <ul aria-label="Checks">
+      <ul aria-label="Test answers">
         {value.map((trial, at) => {
           const check = checks[at] as Check;
           return (
@@ -206,17 +206,17 @@ export function TryAnswer({ placed, called, onKept }: TryProps) {
         </ul>
         {!answer && checks.length === 0 && (
           <p className="mt-2 text-[14px] text-soft">
-            What comes back appears here as you type: the points, the feedback, and how it was decided.
+            Type an answer to see its points, its feedback and why.
           </p>
         )}
         {answer && !typed && (
           <button type="button" className="btn btn-outline btn-xs mt-2" disabled={!trial} onClick={keep}>
-            Keep as a check
+            Save as a test answer
           </button>
         )}
         {answer && typed && (
           <p className="caption mt-1">
-            Enter keeps it as a check: you are told when it earns something else.
+            Enter saves it as a test answer: you are told when it earns something else.
           </p>
         )}
       </section>

@@ -19,18 +19,18 @@ export function WholePaper() {
   return (
     <section aria-labelledby="whole-paper" className="max-lg:border-b max-lg:border-line max-lg:pb-3">
       <h2 id="whole-paper" className="text-[15px]">
-        Whole paper
+        Whole quiz
       </h2>
       <div className="mt-1.5 flex items-baseline gap-2.5">
         <CreditPie credit={share} label="" />
-        <span className="flex-1">Best possible paper</span>
+        <span className="flex-1">Best possible score</span>
         <span className="figures font-semibold">
           {points(best)} of {points(outOf)}
         </span>
       </div>
       <div className="mt-1 flex items-baseline gap-2.5">
         <CreditPie credit={{ n: Math.min(0, worst.n), d: worst.d }} label="" />
-        <span className="flex-1">Worst possible paper</span>
+        <span className="flex-1">Worst possible score</span>
         <span className="figures font-semibold">
           {points(worst)} of {points(outOf)}
         </span>
@@ -51,9 +51,9 @@ export function WholePaper() {
       {paper.questions.length > 0 && (
         <p className="mt-2">
           <a className="link-text" href={`/try/?quiz=${quiz.id}`} target="_blank" rel="noopener">
-            Take it as a student
+            Try it as a student
           </a>{' '}
-          <span className="caption">a dry run, of which nothing is kept</span>
+          <span className="caption">nothing is saved</span>
         </p>
       )}
     </section>

@@ -1,8 +1,8 @@
-import { X } from '@/ui/widgets/icons';
 import { SILENCE } from '@/core/content/silence';
 import type { Band } from '@/core/quiz/quiz';
 import { inBandOrder } from '@/core/scoring/band';
 import { Another } from '@/kinds/shared/Another';
+import { KeyLine } from '@/kinds/shared/KeyLine';
 import { SwitchPart } from '@/kinds/shared/parts/ChoicePart';
 import { newId } from '@/device/ids';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
@@ -27,26 +27,25 @@ interface RowProps {
 
 /** Where a band begins, and what is read in it. */
 const BandRow = ({ band, number, onChange, onRemove }: RowProps) => (
-  <li className="flex items-start gap-2 border-b border-dotted border-line py-1">
-    <span className="pt-1 text-[14px] whitespace-nowrap">
-      {'from '}
-      <PercentField
-        className="sentence-part"
-        label={`Where band ${number} begins`}
-        value={band.from}
-        onChange={(from) => onChange({ ...band, from })}
+  <KeyLine name={`score level ${number}`} mark={null} onRemove={onRemove}>
+    <div className="flex items-baseline gap-2">
+      <span className="text-[14px] whitespace-nowrap">
+        {'from '}
+        <PercentField
+          className="sentence-part"
+          label={`Where score level ${number} begins`}
+          value={band.from}
+          onChange={(from) => onChange({ ...band, from })}
+        />
+      </span>
+      <FeedbackField
+        value={band.feedback}
+        about={`score level ${number}`}
+        placeholder="What does this score say to the student?"
+        onChange={(feedback) => onChange({ ...band, feedback })}
       />
-    </span>
-    <FeedbackField
-      value={band.feedback}
-      about={`band ${number}`}
-      placeholder="What does this score say to the student?"
-      onChange={(feedback) => onChange({ ...band, feedback })}
-    />
-    <button type="button" className="icon-button" aria-label={`Delete band ${number}`} onClick={onRemove}>
-      <X size={15} aria-hidden />
-    </button>
-  </li>
+    </div>
+  </KeyLine>
 );
 
 /** What a student reads of the whole score, by how much of it was reached. */
@@ -56,13 +55,13 @@ export function Bands() {
   const list = bands.value;
   const put = (band: Band) => bands.edit(list.map((one) => (one.id === band.id ? band : one)));
   return (
-    <div className="mt-2">
+    <div className={list.length > 0 ? 'mt-2' : undefined}>
       {list.length > 0 && (
         <>
           <p className="label-small">
-            Feedback on the whole score (the highest line that was reached is read)
+            Feedback on the whole score (students read the highest level they reach)
           </p>
-          <ul>
+          <ul className="key-markless">
             {list.map((band, at) => (
               <BandRow
                 key={band.id}
@@ -79,9 +78,9 @@ export function Bands() {
         <p className="mt-1 text-[14px]">
           {'The first page '}
           <SwitchPart
-            label="Whether the first page tells what is expected"
+            label="Whether the first page shows what is expected"
             value={onCover.value}
-            words={{ false: 'does not tell these', true: 'tells these as what is expected' }}
+            words={{ false: 'does not show these', true: 'shows these as what is expected' }}
             onChange={onCover.edit}
           />
           .
@@ -89,10 +88,11 @@ export function Bands() {
       )}
       {list.length < MOST && (
         <Another
-          to='textarea[aria-label^="Feedback for band"]'
+          quiet={list.length === 0}
+          to='textarea[aria-label^="Feedback for score level"]'
           onPress={() => bands.edit([...list, { id: newId(), from: nextFrom(list), feedback: SILENCE }])}
         >
-          {list.length === 0 ? 'Add feedback on the whole score' : 'Another band'}
+          {list.length === 0 ? 'Feedback on the whole score' : 'Another score level'}
         </Another>
       )}
     </div>

@@ -14,7 +14,7 @@ function ownRules({ question, placement }: Placed, shuffles: boolean): string[] 
     points && placement.points !== null && 'its points',
     placement.mustAnswer !== null && 'whether it must be answered',
     marked && question.penalty !== null && 'what a wrong answer costs',
-    marked && question.negativeCredit !== null && 'credits below 0',
+    marked && question.negativeCredit !== null && 'what happens below 0',
     shuffles && 'the order of its options',
     points && question.language !== null && 'the language of its answers',
     points && question.decimalSign !== null && 'its decimal sign',

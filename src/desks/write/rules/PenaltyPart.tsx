@@ -2,14 +2,7 @@ import type { Penalty } from '@/core/content/questionBase';
 import { ChoicePart } from '@/kinds/shared/parts/ChoicePart';
 import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
-import { percent, pointsWord } from '@/ui/words/figures';
-
-const PENALTIES: Readonly<Record<Penalty['kind'], string>> = {
-  none: 'nothing',
-  share: 'a share of the points',
-  points: 'points',
-  guessing: 'what guessing would gain',
-};
+import { PENALTIES, penaltyWords } from '@/ui/words/costWords';
 
 /** A penalty of another kind, as it is at first. */
 const penaltyOf = (kind: Penalty['kind']): Penalty => {
@@ -17,13 +10,6 @@ const penaltyOf = (kind: Penalty['kind']): Penalty => {
   if (kind === 'points') return { kind, points: { n: 1, d: 2 } };
   return { kind };
 };
-
-/** A penalty in words, as in “costs a share of 25%”. */
-function penaltyWords(penalty: Penalty): string {
-  if (penalty.kind === 'share') return `${percent(penalty.share)} of the points`;
-  if (penalty.kind === 'points') return pointsWord(penalty.points);
-  return PENALTIES[penalty.kind];
-}
 
 interface Props<Value extends Penalty | null> {
   readonly value: Value;
@@ -43,7 +29,7 @@ export function PenaltyPart<Value extends Penalty | null>({
 }: Props<Value>) {
   const { guessing, ...typed } = PENALTIES;
   const kinds = guessable || value?.kind === 'guessing' ? { ...typed, guessing } : typed;
-  const own = quiz ? { asQuiz: `${penaltyWords(quiz)}, as the quiz sets`, ...kinds } : kinds;
+  const own = quiz ? { asQuiz: `${penaltyWords(quiz)} (quiz default)`, ...kinds } : kinds;
   return (
     <>
       <ChoicePart<string>

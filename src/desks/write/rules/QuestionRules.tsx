@@ -4,16 +4,19 @@ import { pointsOfPlaced } from '@/core/quiz/points';
 import { readingOf } from '@/core/scoring/context';
 import { ChoicePart, SwitchPart } from '@/kinds/shared/parts/ChoicePart';
 import { useFaces } from '@/kinds/write';
+import { useUnfolded } from '@/ui/editing/unfolded';
 import type { Draft } from '@/ui/editing/useDraft';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { DecimalField } from '@/ui/widgets/fields/DecimalField';
 import { count, points, pointsWord, pointWord } from '@/ui/words/figures';
 import { languageName, LANGUAGES } from '@/ui/words/languages';
 import { MUST_WORDS } from '@/ui/words/mustWords';
+import { BELOW_0 } from '@/ui/words/costWords';
 import { STANDING_WORDS, STANDINGS_BEFORE } from '@/ui/words/standingWords';
 import { Differs } from './Differs';
 import { PenaltyPart } from './PenaltyPart';
-import { QuestionHints } from './QuestionHints';
+import { QuietLine } from './QuietLine';
+import { ownRules, worthRules } from './ruleWords';
 import { WhatItEarns } from '../margin/WhatItEarns';
 
 interface PointsProps {
@@ -112,7 +115,7 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
         label="Must it be answered"
         quiet={mustAnswer === null}
         value={mustAnswer ?? 'asQuiz'}
-        words={{ asQuiz: `${MUST_WORDS[quiz.content.mustAnswer]}, as the quiz sets`, ...MUST_WORDS }}
+        words={{ asQuiz: `${MUST_WORDS[quiz.content.mustAnswer]} (quiz default)`, ...MUST_WORDS }}
         onChange={(next) => onPlace({ mustAnswer: next === 'asQuiz' ? null : next })}
       />
       {quiz.content.pages === 'breaks' && (
@@ -141,9 +144,6 @@ function PlaceParts({ placement, onPlace }: PlaceProps) {
   );
 }
 
-/** What becomes of a credit below 0. */
-export const BELOW_0 = { false: 'counts as 0', true: 'takes points away' } as const;
-
 interface CostProps {
   readonly question: Question;
   readonly onChange: (question: Question) => void;
@@ -155,20 +155,20 @@ function CostParts({ question, onChange }: CostProps) {
   const { penalty, negativeCredit } = question;
   return (
     <>
-      {'An answer with nothing right costs '}
+      {'A wrong answer costs '}
       <PenaltyPart
         value={penalty}
         quiz={quiz.content.penalty}
         guessable={kindOf(question).choicesShown(question) !== null}
         onChange={(next) => onChange({ ...question, penalty: next })}
       />
-      {'. A credit below 0 '}
+      {'; a question that ends below 0 '}
       <ChoicePart
-        label="Credits below 0"
+        label="Below 0"
         quiet={negativeCredit === null}
         value={negativeCredit === null ? 'asQuiz' : negativeCredit ? 'true' : 'false'}
         words={{
-          asQuiz: `${BELOW_0[quiz.content.negativeCredit ? 'true' : 'false']}, as the quiz sets`,
+          asQuiz: `${BELOW_0[quiz.content.negativeCredit ? 'true' : 'false']} (quiz default)`,
           ...BELOW_0,
         }}
         onChange={(next) =>
@@ -197,7 +197,7 @@ function ReadingParts({ question, onChange }: CostProps) {
             value={question.language ?? 'asQuiz'}
             quiet={question.language === null}
             words={{
-              asQuiz: `${languageName(language)}, as the quiz sets`,
+              asQuiz: `${languageName(language)} (quiz default)`,
               ...Object.fromEntries(LANGUAGES),
             }}
             onChange={(next) => onChange({ ...question, language: next === 'asQuiz' ? null : next })}
@@ -212,7 +212,7 @@ function ReadingParts({ question, onChange }: CostProps) {
             label="Decimal sign of its answers"
             value={question.decimalSign ?? 'asQuiz'}
             quiet={question.decimalSign === null}
-            words={{ asQuiz: `${SIGNS[decimalSign]}, as the quiz sets`, ...SIGNS }}
+            words={{ asQuiz: `${SIGNS[decimalSign]} (quiz default)`, ...SIGNS }}
             onChange={(next) => onChange({ ...question, decimalSign: next === 'asQuiz' ? null : next })}
           />
           {'. '}
@@ -222,45 +222,54 @@ function ReadingParts({ question, onChange }: CostProps) {
   );
 }
 
-/** The rules of the question as one sentence after the other, and what they come to. */
+/** The rules of the question: at rest a quiet line of what holds, unfolded one sentence after the other, and what they come to. */
 export function QuestionRules({ draft }: { readonly draft: Draft<Placed> }) {
   const { quiz } = useQuiz();
   const { question, placement } = draft.value;
+  const [open, setOpen] = useUnfolded(`rules of ${question.id}`);
   const place = (patch: Partial<Placement>) =>
     draft.edit({ question, placement: { ...placement, ...patch } });
   const change = (next: Question) => draft.edit({ question: next, placement });
   const marked = carriesPoints(placement);
-  const { Rules: KindRules } = useFaces(question.kind);
+  const { Rules: KindRules, ruled } = useFaces(question.kind);
+  const optionOrder = quiz.content.shuffledOptions ? 'shuffled' : 'written';
   return (
-    <div className="mt-4 leading-loose">
-      {marked && (
-        <>
-          <PointsPart placed={draft.value} onPlace={place} />
-          {'. '}
-        </>
-      )}
-      <PlaceParts placement={placement} onPlace={place} />
-      {'. '}
-      <KindRules
-        question={question}
-        onChange={change}
-        context={readingOf(question, quiz.content)}
-        optionOrder={quiz.content.shuffledOptions ? 'shuffled' : 'written'}
-        marked={marked}
+    <div className="mt-3">
+      <QuietLine
+        rules={[
+          ...worthRules(draft.value, quiz.content),
+          ...ruled(question, { optionOrder, marked }),
+          ...ownRules(draft.value, quiz.content),
+        ]}
+        press="Rules of this question"
+        open={open}
+        onOpen={setOpen}
       />
-      {marked && <ReadingParts question={question} onChange={change} />}
-      {marked && kindOf(question).about.marks === 'itself' && (
-        <CostParts question={question} onChange={change} />
+      {open && (
+        <div className="mt-1 border-l-2 border-line pl-4 leading-loose">
+          {marked && (
+            <>
+              <PointsPart placed={draft.value} onPlace={place} />
+              {'. '}
+            </>
+          )}
+          <PlaceParts placement={placement} onPlace={place} />
+          {'. '}
+          <KindRules
+            question={question}
+            onChange={change}
+            context={readingOf(question, quiz.content)}
+            optionOrder={optionOrder}
+            marked={marked}
+          />
+          {marked && <ReadingParts question={question} onChange={change} />}
+          {marked && kindOf(question).about.marks === 'itself' && (
+            <CostParts question={question} onChange={change} />
+          )}
+          <Differs placed={draft.value} onReset={draft.edit} />
+          {marked && <WhatItEarns placed={draft.value} />}
+        </div>
       )}
-      <Differs placed={draft.value} onReset={draft.edit} />
-      {marked && <WhatItEarns placed={draft.value} />}
-      <div className="leading-normal">
-        <QuestionHints
-          hints={question.hints}
-          worth={pointsOfPlaced(draft.value, quiz.content)}
-          onChange={(hints) => change({ ...question, hints })}
-        />
-      </div>
     </div>
   );
 }

@@ -1,9 +1,10 @@
-import { X } from '@/ui/widgets/icons';
 import type { DecimalSign } from '@/core/answers/number/read';
 import type { Band, NumberKey } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
-import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { percent } from '@/ui/words/figures';
+import { KeyLine } from '../KeyLine';
+import { isPart, Worth } from '../KeyRow';
 import { CountField } from './CountField';
 import { TypedNumber } from './TypedNumber';
 
@@ -143,12 +144,27 @@ interface RowProps extends PartProps {
 }
 
 function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
+  const { credit } = band;
   return (
-    <li className="flex items-baseline gap-2 border-b border-dotted border-line py-1.5">
-      <span className="w-7 pl-1.5">
-        <CreditPie credit={band.credit} label="" />
-      </span>
-      <span className="min-w-0 flex-1 leading-loose">
+    <KeyLine
+      name={name}
+      mark={
+        <span className="pt-1 pl-1.5">
+          <CreditPie credit={credit} label="" />
+        </span>
+      }
+      figure={isPart(credit) && percent(credit)}
+      worth={
+        <Worth
+          label={`Points for ${name}`}
+          value={credit}
+          least={0}
+          onChange={(next) => onChange({ ...band, credit: next })}
+        />
+      }
+      onRemove={onRemove}
+    >
+      <span className="leading-loose">
         <select
           className="sentence-part"
           aria-label={`Kind of ${name}`}
@@ -163,22 +179,7 @@ function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
         </select>{' '}
         <Figures band={band} name={name} sign={sign} onChange={onChange} />
       </span>
-      <PercentField
-        value={band.credit}
-        label={`Credit for ${name}`}
-        className="plain-field !w-10 font-semibold"
-        onChange={(credit) => onChange({ ...band, credit })}
-      />
-      <button
-        type="button"
-        className="icon-button"
-        aria-label={`Delete ${name}`}
-        disabled={!onRemove}
-        onClick={onRemove}
-      >
-        <X size={15} aria-hidden />
-      </button>
-    </li>
+    </KeyLine>
   );
 }
 

@@ -8,6 +8,7 @@ import { ONE, ZERO } from '@/core/figures/fraction';
 import { newId } from '@/device/ids';
 import { KeyRow } from '../KeyRow';
 import { NewEntry } from '../NewEntry';
+import { ChoicePart } from '../parts/ChoicePart';
 import { TypedNumber } from './TypedNumber';
 
 interface Props {
@@ -21,6 +22,35 @@ const nearness = ({ bands }: ExpectedValue): 'question' | 'exact' | 'own' => {
   if (bands === null) return 'question';
   return bands.length === 1 && bands[0]?.kind === 'exact' ? 'exact' : 'own';
 };
+
+const NEAR_WORDS = {
+  question: 'as near as the right number',
+  exact: 'only exactly this',
+  own: 'with a tolerance of its own',
+} as const;
+
+interface NearProps {
+  readonly value: ExpectedValue;
+  readonly name: string;
+  readonly onChange: (value: ExpectedValue) => void;
+}
+
+/** How near an answer must be to be this value. */
+function Nearness({ value, name, onChange }: NearProps) {
+  const near = nearness(value);
+  const { own, ...offered } = NEAR_WORDS;
+  return (
+    <ChoicePart<string>
+      label={`How near to ${name}`}
+      value={near}
+      words={near === 'own' ? { ...offered, own } : offered}
+      quiet
+      onChange={(next) =>
+        onChange({ ...value, bands: next === 'question' ? null : [{ kind: 'exact', credit: ONE }] })
+      }
+    />
+  );
+}
 
 interface RowProps {
   readonly value: ExpectedValue;
@@ -39,6 +69,7 @@ function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
       placeholder="What would help here?"
       onChange={onChange}
       onRemove={onRemove}
+      tools={<Nearness value={value} name={name} onChange={onChange} />}
     >
       <div className="flex flex-wrap items-center gap-1">
         <span className="chip">
@@ -50,21 +81,7 @@ function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
             onChange={({ text }) => onChange({ ...value, value: text })}
           />
         </span>
-        <select
-          className="sentence-part !text-[13.5px] !font-normal !text-soft"
-          aria-label={`How near to ${name}`}
-          value={near}
-          onChange={(event) =>
-            onChange({
-              ...value,
-              bands: event.target.value === 'question' ? null : [{ kind: 'exact', credit: ONE }],
-            })
-          }
-        >
-          <option value="question">as near as the right number</option>
-          <option value="exact">only exactly this</option>
-          {near === 'own' && <option value="own">with a tolerance of its own</option>}
-        </select>
+        {near !== 'question' && <span className="caption">{NEAR_WORDS[near]}</span>}
       </div>
     </KeyRow>
   );

@@ -1,4 +1,5 @@
 import type { DecimalSign } from '@/core/answers/number/read';
+import { bareWords } from '@/core/answers/number/words';
 import type { FormRule, NumberKey, UnitRule } from '@/core/answers/number/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
@@ -6,7 +7,8 @@ import { ChoicePart, SwitchPart } from '../parts/ChoicePart';
 import { CountField } from './CountField';
 import { Units } from './Units';
 
-const FORMS: Readonly<Record<FormRule['kind'], string>> = {
+/** In which form a number is asked for, as it goes on in a sentence. */
+export const FORMS: Readonly<Record<FormRule['kind'], string>> = {
   any: 'may be written in any form',
   lowestTerms: 'must be in lowest terms',
   decimals: 'must have a number of decimals',
@@ -14,7 +16,8 @@ const FORMS: Readonly<Record<FormRule['kind'], string>> = {
   scientific: 'must be in scientific form',
 };
 
-const UNITS: Readonly<Record<UnitRule['kind'], string>> = {
+/** What becomes of a unit, as it goes on in a sentence. */
+export const UNITS: Readonly<Record<UnitRule['kind'], string>> = {
   none: 'is ignored',
   optional: 'may be given',
   required: 'must be given',
@@ -70,7 +73,7 @@ function FormPart({ form, onChange }: FormProps) {
             className="sentence-part"
             onChange={(otherwise) => onChange({ ...form, otherwise })}
           />
-          {' of the credit'}
+          {' of the points'}
         </>
       )}
     </>
@@ -98,11 +101,11 @@ export function NumberPart({ numberKey: { form, unit, key, bareFraction }, sign,
       {'. '}
       {/[%‰]/.test(key) && (
         <>
-          {'The bare fraction '}
+          {`${bareWords(key, sign)} `}
           <SwitchPart
             label="The bare fraction"
             value={bareFraction}
-            words={{ true: 'is right, too', false: 'is wrong' }}
+            words={{ true: 'is right too', false: 'is wrong' }}
             onChange={(bare) => onChange({ bareFraction: bare })}
           />
           {'. '}

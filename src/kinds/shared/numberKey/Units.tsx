@@ -53,7 +53,7 @@ const Shares = ({
           className="sentence-part"
           onChange={(missing) => onChange({ ...rule, missing })}
         />
-        {' of the credit is left, with '}
+        {' of the points are left, with '}
       </>
     )}
     {rule.kind === 'optional' && 'With '}
@@ -64,7 +64,7 @@ const Shares = ({
       className="sentence-part"
       onChange={(unknown) => onChange({ ...rule, unknown })}
     />
-    {rule.kind === 'optional' ? ' of the credit is left.' : '.'}
+    {rule.kind === 'optional' ? ' of the points are left.' : '.'}
   </p>
 );
 

@@ -17,7 +17,7 @@ interface Props<Model extends string> {
 export const ModelPart = <Model extends string>({ model, words, onModel, price }: Props<Model>) => (
   <>
     {'For part of the points, '}
-    <ChoicePart label="Part credit" value={model} words={words} onChange={onModel} />
+    <ChoicePart label="Partial credit" value={model} words={words} onChange={onModel} />
     {price && model === 'rightMinusWrong' && (
       <>
         {': '}

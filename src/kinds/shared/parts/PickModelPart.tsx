@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** Part of a sentence: how picks become part of the points. */
-export const PickModelPart = ({ label = 'Part credit', model, lambda, onModel, onLambda }: Props) => (
+export const PickModelPart = ({ label = 'Partial credit', model, lambda, onModel, onLambda }: Props) => (
   <>
     <ChoicePart label={label} value={model} words={PICK_MODELS} onChange={onModel} />
     {model === 'rightMinusWrong' && (

@@ -1,13 +1,12 @@
-import { Pin } from '@/ui/widgets/icons';
 import type { OptionOrder } from '@/core/kinds/kind';
 import { ChoicePart } from './ChoicePart';
-import { MoveButtons } from '../ThingField';
+import { MoveTools, Tool } from '../RowTools';
 import type { Rows } from '../useRows';
 
 /** In which order things are shown. */
 export const ORDER_WORDS = {
-  shuffled: 'in each student’s own order',
-  written: 'as they stand here',
+  shuffled: 'shuffled for each student',
+  written: 'in this order',
 } as const;
 
 interface Props {
@@ -29,14 +28,14 @@ export const ShufflePart = ({ shuffled, quiz, onChange }: Props) => (
     <ChoicePart
       label="Order of options in this question"
       value={shuffled === null ? 'asQuiz' : shuffled ? 'shuffled' : 'written'}
-      words={{ asQuiz: `${ORDER_WORDS[quiz]}, as the quiz sets`, ...ORDER_WORDS }}
+      words={{ asQuiz: `${ORDER_WORDS[quiz]} (quiz default)`, ...ORDER_WORDS }}
       onChange={(chosen) => onChange(chosen === 'asQuiz' ? null : chosen === 'shuffled')}
     />
     {'. '}
   </>
 );
 
-interface OptionButtonsProps<One extends { readonly keepsPlace: boolean }> {
+interface OptionToolsProps<One extends { readonly keepsPlace: boolean }> {
   readonly option: One;
   readonly about: string;
   readonly shuffled: boolean;
@@ -44,40 +43,21 @@ interface OptionButtonsProps<One extends { readonly keepsPlace: boolean }> {
 }
 
 /** What can be done with an option's place: kept where options are shuffled, and moved. */
-export const OptionButtons = <One extends { readonly id: string; readonly keepsPlace: boolean }>({
+export const OptionTools = <One extends { readonly id: string; readonly keepsPlace: boolean }>({
   option,
   about,
   shuffled,
   rows,
-}: OptionButtonsProps<One>) => (
+}: OptionToolsProps<One>) => (
   <>
     {shuffled && (
-      <PinButton
-        about={about}
-        keepsPlace={option.keepsPlace}
-        onChange={(keepsPlace) => rows.replace({ ...option, keepsPlace })}
+      <Tool
+        words={option.keepsPlace ? 'Keeps its place' : 'Keep in place'}
+        to={about}
+        pressed={option.keepsPlace}
+        onPress={() => rows.replace({ ...option, keepsPlace: !option.keepsPlace })}
       />
     )}
-    <MoveButtons about={about} onMove={(by) => rows.moveBy(option, by)} />
+    <MoveTools name={about} onMove={(by) => rows.moveBy(option, by)} />
   </>
-);
-
-interface PinProps {
-  readonly about: string;
-  readonly keepsPlace: boolean;
-  readonly onChange: (keepsPlace: boolean) => void;
-}
-
-/** Keeps an option where it stands while the others are shuffled. */
-const PinButton = ({ about, keepsPlace, onChange }: PinProps) => (
-  <button
-    type="button"
-    className={`icon-button ${keepsPlace ? 'bg-hair !text-ink' : ''}`}
-    aria-pressed={keepsPlace}
-    aria-label={`${about} keeps its place`}
-    title={keepsPlace ? 'Keeps its place' : 'Keep it in this place'}
-    onClick={() => onChange(!keepsPlace)}
-  >
-    <Pin size={14} aria-hidden />
-  </button>
 );

@@ -1,10 +1,11 @@
 import type { Unmatched } from '@/core/kinds/shared/textKey/schema';
 import { ChoicePart } from './ChoicePart';
 
-const WORDS: Readonly<Record<Unmatched, string>> = {
+/** What becomes of an answer that nothing in the key matches, as it goes on after *anything else*. */
+export const UNMATCHED_WORDS: Readonly<Record<Unmatched, string>> = {
   wrong: 'is wrong',
-  waits: 'waits for me',
-  nearMissesWait: 'is wrong, but near misses wait for me',
+  waits: 'is for me to mark',
+  nearMissesWait: 'is wrong, but near misses are for me to mark',
 };
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 export const UnmatchedPart = ({ value, onChange }: Props) => (
   <>
     {'Anything else '}
-    <ChoicePart label="Anything else" value={value} words={WORDS} onChange={onChange} />
+    <ChoicePart label="Anything else" value={value} words={UNMATCHED_WORDS} onChange={onChange} />
     {'. '}
   </>
 );

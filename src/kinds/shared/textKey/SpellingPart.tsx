@@ -10,6 +10,7 @@ import {
 } from '@/core/answers/text/settings';
 import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
+import { percent } from '@/ui/words/figures';
 import { languageName } from '@/ui/words/languages';
 import { ChoicePart, SwitchPart } from '../parts/ChoicePart';
 
@@ -18,6 +19,16 @@ const PRESET_WORDS: Readonly<Record<Preset, string>> = {
   smallErrorsPass: 'Small errors pass',
   onlyTheSense: 'Only the meaning counts',
 };
+
+/** How answers are compared, in a few words. */
+export function spellingWords(settings: TextSettings): string {
+  const preset = presetOf(settings);
+  if (!preset) return 'spelling compared in its own way';
+  const words = PRESET_WORDS[preset].toLowerCase();
+  const { typingErrors, typingErrorPrice: price } = settings;
+  return typingErrors === 0 || price.n === 0 ? words : `${words}, ${percent(price)} off each`;
+}
+
 type Switch = 'ignoreCapitals' | 'ignoreArticles' | 'ignorePunctuation' | 'ignoreAccents' | 'ignoreWordOrder';
 const SWITCHES: readonly (readonly [Switch, string])[] = [
   ['ignoreCapitals', 'Capitals'],
@@ -115,7 +126,7 @@ export function SpellingPart({ settings, language, onChange }: SettingsProps) {
       <ChoicePart
         label="What counts in spelling"
         value={preset ?? 'own'}
-        words={{ ...PRESET_WORDS, own: preset ? 'Custom …' : 'Custom' }}
+        words={{ ...PRESET_WORDS, own: preset ? 'Custom…' : 'Custom' }}
         onChange={(chosen) => {
           if (chosen === 'own') setOpen(true);
           else onChange(withPreset(settings, chosen));

@@ -82,15 +82,31 @@ function Forms({ variant, name, onChange }: FormsProps) {
           )}
         </span>
       ))}
-      <NewEntry
-        most={500}
-        label={`Another form of ${name}`}
-        placeholder="another form"
-        onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
-      />
     </>
   );
 }
+
+/** Another form of the variant, and how its forms are compared. */
+const VariantTools = ({ variant, name, onChange }: FormsProps) => (
+  <>
+    <NewEntry
+      most={500}
+      label={`Another form of ${name}`}
+      placeholder="another form"
+      onAdd={(form) => onChange({ ...variant, forms: [...variant.forms, form] })}
+    />
+    <span>
+      {'matches '}
+      <ChoicePart
+        label={`How ${name} matches`}
+        value={variant.match}
+        words={WAYS}
+        quiet
+        onChange={(match) => onChange({ ...variant, match })}
+      />
+    </span>
+  </>
+);
 
 function VariantRow({ settings, variant, first, alike, language, onChange, onRemove, onJoin }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
@@ -103,17 +119,12 @@ function VariantRow({ settings, variant, first, alike, language, onChange, onRem
       placeholder={variant.credit.n > 0 ? 'Feedback' : 'What would help here?'}
       onChange={onChange}
       onRemove={onRemove}
+      tools={<VariantTools variant={variant} name={name} onChange={onChange} />}
     >
       <div>
         <div className="flex flex-wrap items-center gap-1">
           <Forms variant={variant} name={name} onChange={onChange} />
-          <ChoicePart
-            label={`How ${name} matches`}
-            value={variant.match}
-            words={WAYS}
-            quiet
-            onChange={(match) => onChange({ ...variant, match })}
-          />
+          {variant.match !== 'whole' && <span className="caption">{WAYS[variant.match]}</span>}
         </div>
         {first && (
           <p className="caption">Other forms pass as well; students are shown the first one alone.</p>
@@ -175,7 +186,9 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
         {variants.map((variant, at) => (
           <VariantRow
             key={variant.id}
-            first={side === 'right' && at === 0}
+            first={
+              side === 'right' && at === 0 && variants.some((one, other) => other > 0 || one.forms.length > 1)
+            }
             alike={alikeTo(variant, at)}
             onJoin={() => join(variant, at)}
             settings={settings}

@@ -1,4 +1,3 @@
-import { Radical } from '@/ui/widgets/icons';
 import { createContext, useContext, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import { partsOf, written } from '@/core/content/formulaText';
@@ -91,13 +90,12 @@ export function FormulaButton() {
   return (
     <button
       type="button"
-      className="icon-button"
-      aria-label="Insert a formula"
-      title="Insert a formula where you are writing (Ctrl M)"
+      className="row-tool"
+      title="Put a formula where you are writing (Ctrl M)"
       onMouseDown={(event) => event.preventDefault()}
       onClick={want}
     >
-      <Radical size={15} aria-hidden />
+      Formula<span className="sr-only"> where you are writing</span>
     </button>
   );
 }

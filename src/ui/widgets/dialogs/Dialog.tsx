@@ -4,7 +4,7 @@ interface Props {
   readonly title: string;
   readonly onClose: () => void;
   readonly children: ReactNode;
-  readonly wide?: boolean;
+  readonly wide?: boolean | 'middle';
   /** What has the focus first: its first field or press, or its heading, where each press does something at once. */
   readonly first?: 'field' | 'heading';
 }
@@ -33,7 +33,7 @@ export function Dialog({ title, onClose, children, wide = false, first = 'field'
     <dialog
       ref={sheet}
       className="sheet"
-      style={wide ? { width: 'min(980px, calc(100vw - 32px))' } : {}}
+      style={wide ? { width: `min(${wide === 'middle' ? 700 : 980}px, calc(100vw - 32px))` } : {}}
       aria-label={title}
       onCancel={(event) => {
         event.preventDefault();

@@ -19,7 +19,7 @@ export function PercentField({ value, label, onChange, className = '', least = 0
     <span className="whitespace-nowrap">
       <DecimalField
         value={multiply(value, HUNDRED)}
-        label={`${label}, per cent`}
+        label={`${label}, %`}
         least={least}
         most={100}
         className={`figures text-right ${className}`}

@@ -14,7 +14,7 @@ export function RowsFound({ problems, children }: Props) {
   const refused = problems.filter(({ row }) => row === 'refused');
   return (
     <>
-      <RowProblems title={`${count(refused.length, 'row')} left out:`} problems={refused} />
+      <RowProblems title={`${count(refused.length, 'row')} skipped:`} problems={refused} />
       {refused.length > 0 && children}
       <RowProblems
         title="Imported, but worth a look:"

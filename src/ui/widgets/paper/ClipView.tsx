@@ -9,7 +9,7 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
   const address = useStored(clip.hash);
   const [broken, setBroken] = useState(false);
   const { title, type, words } = clip;
-  const name = title || (isFilm(type) ? 'Film' : 'Sound');
+  const name = title || (isFilm(type) ? 'Video' : 'Sound');
   return (
     <figure className="my-2">
       {broken || !address ? (

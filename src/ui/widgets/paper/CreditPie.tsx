@@ -26,8 +26,8 @@ function shapeOf(credit: Fraction, verdict: ScoreVerdict | undefined): string {
 
 function spoken(credit: Fraction, verdict: ScoreVerdict | undefined): string {
   if (verdict === 'unmarked') return 'not to be marked';
-  if (verdict === 'waits') return 'waits for the teacher';
-  if (verdict === 'blank') return 'nothing given';
+  if (verdict === 'waits') return 'not marked yet';
+  if (verdict === 'blank') return 'no answer';
   return `${percent(credit)} of the points`;
 }
 

@@ -17,7 +17,7 @@ interface Props {
 }
 
 function Thing({ thing }: { readonly thing: ShownThing | null }) {
-  if (thing === null) return <span className="font-normal text-soft">left open</span>;
+  if (thing === null) return <span className="font-normal text-soft">no answer</span>;
   return (
     <>
       {thing.picture && <Picture picture={thing.picture} seen />}

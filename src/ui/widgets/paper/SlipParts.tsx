@@ -26,7 +26,7 @@ const VERDICTS = {
 /** How a question counts where that decides, beside what the answer was. */
 const STANDINGS = {
   notMarked: 'carries no points',
-  leftOut: 'left out, carries no points',
+  leftOut: 'excluded, carries no points',
   given: 'full points for everyone',
   givenToAnswered: 'full points for every answer',
   bonus: 'bonus',
@@ -43,7 +43,7 @@ function verdictLine({ verdict, standing }: NonNullable<SlipPart['result']>): st
 function earnedLine({ result, points: possible }: SlipPart): string {
   if (!result || possible.n === 0 || result.standing === 'leftOut') return '';
   return result.verdict === 'waits'
-    ? `${points(possible)} to come`
+    ? `${points(possible)} not marked yet`
     : `${points(result.earned)} of ${points(possible)}`;
 }
 
@@ -56,10 +56,10 @@ function Result({ part }: { readonly part: SlipPart }) {
       <span className="flex-1 font-semibold">
         {verdictLine(result)}
         {result.hintsCost.n > 0 && (
-          <span className="font-normal">, with {pointsWord(result.hintsCost)} deducted for hints</span>
+          <span className="font-normal">, with {pointsWord(result.hintsCost)} off for hints</span>
         )}
         {result.errors > 0 && (
-          <span className="font-normal">, with {count(result.errors, 'typing error')} deducted</span>
+          <span className="font-normal">, with points off for {count(result.errors, 'typing error')}</span>
         )}
       </span>
       <span className="figures">{earnedLine(part)}</span>
@@ -101,8 +101,9 @@ export function SlipClass({ did }: { readonly did: NonNullable<Slip['classDid']>
   const [lower, median, upper] = did.quartiles;
   return (
     <p className="mt-2 text-[14px]">
-      The class, {count(did.papers, 'paper')}: mean {figure.format(did.mean)}, median {figure.format(median)},
-      the middle half from {figure.format(lower)} to {figure.format(upper)}, of {points(did.outOf)}.
+      The class, {count(did.papers, 'paper')}: average {figure.format(did.mean)}, median{' '}
+      {figure.format(median)}, half the class scored {figure.format(lower)} to {figure.format(upper)} of{' '}
+      {points(did.outOf)}.
     </p>
   );
 }
@@ -243,7 +244,8 @@ export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore })
       <span className="figures font-semibold">
         {points(recorded.score)} of {points(recorded.outOf)}
       </span>
-      {recorded.waiting.n > 0 && ` so far (${points(recorded.waiting)} to come)`}, as {countsWords(recorded)}.
+      {recorded.waiting.n > 0 && ` so far (${points(recorded.waiting)} not marked yet)`}, as{' '}
+      {countsWords(recorded)}.
     </p>
   );
 }
@@ -256,7 +258,7 @@ export function SlipScore({ score }: { readonly score: NonNullable<Slip['score']
       {points(earned)} of {points(outOf)}
       {waiting.n > 0 && (
         <span className="block font-sans text-[16px] text-saffron-text">
-          so far, {points(waiting)} to come
+          so far, {points(waiting)} not marked yet
         </span>
       )}
       {late && (

@@ -31,13 +31,13 @@ export function Trace({ lines, folded = false }: Props) {
       </ol>
       {others.length > 0 && !folded && (
         <>
-          <p className="label-small mt-2">Why not the others</p>
+          <p className="label-small mt-2">Why other entries didn’t match</p>
           {list}
         </>
       )}
       {others.length > 0 && folded && (
         <details className="mt-1">
-          <summary className="label-small min-h-6 cursor-pointer">Why not the others</summary>
+          <summary className="label-small min-h-6 cursor-pointer">Why other entries didn’t match</summary>
           {list}
         </details>
       )}

@@ -7,7 +7,7 @@ import type { TextKey } from './schema';
 const PATTERN: Readonly<Record<PatternTrouble, (form: string) => string>> = {
   unreadable: (form) => `“${form}” is not a valid pattern, so it matches nothing`,
   tooLarge: (form) =>
-    `“${form}” repeats too much to be tried, so that all answers wait for you: make its repetitions smaller`,
+    `“${form}” repeats too much to be tried, so that all answers are for you to mark: make its repetitions smaller`,
 };
 
 /** What is wrong with one form: a pattern that cannot be tried, or one of which nothing is left once compared; null: nothing. */
