@@ -24,7 +24,7 @@ const shot = async (page, name) => {
   await page.screenshot({ path: `${folder}/${name}.png` });
 };
 const station = (page, title) =>
-  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: title }).click();
+  page.getByRole('navigation', { name: 'Desks' }).getByRole('link', { name: title }).click();
 
 /** The quiz goes out as a file, is changed, and the file comes back: it says what it changes. */
 async function quizFile(page) {
@@ -45,7 +45,7 @@ async function quizFile(page) {
   await page.getByText('The file changes:').waitFor();
   await shot(page, 'quiz-file');
   await page.getByRole('button', { name: 'Import it' }).click();
-  await page.getByRole('navigation', { name: 'Stations' }).waitFor();
+  await page.getByRole('navigation', { name: 'Desks' }).waitFor();
   await page.goto(address);
 }
 
@@ -121,9 +121,10 @@ async function teacher(theme, suffix) {
   await shot(page, 'handback');
   await station(page, 'Write');
   await page.getByRole('button', { name: 'Question 4', exact: true }).click();
+  await page.getByLabel('Form 1 of floodplain').focus();
   await page.getByLabel('Another form of floodplain').fill('flood plain');
   await page.keyboard.press('Enter');
-  await page.getByText('5 students up').waitFor();
+  await page.getByText('5 scores go up').waitFor();
   await page.getByRole('button', { name: 'See who' }).click();
   await shot(page, 'effect');
 }
@@ -133,7 +134,7 @@ async function print() {
   await page.goto(address);
   await page.getByText('24 of 26 handed in').waitFor();
   await page.goto(`${address}/print/?quiz=demo-rivers&right=with`);
-  await page.getByRole('region', { name: 'Slip of Ada Marsh' }).waitFor();
+  await page.getByRole('region', { name: 'Results of Ada Marsh' }).waitFor();
   await shot(page, 'print');
 }
 
@@ -169,7 +170,7 @@ async function phone() {
     .getByRole('button', { name: 'Question 4: wrong, 0 points, near miss, “flood plain”' })
     .first()
     .click();
-  await page.getByText('How this came about').waitFor();
+  await page.getByText('How it was marked').waitFor();
   await shot(page, 'check-phone');
 }
 

@@ -169,7 +169,7 @@ test('a teacher’s first quarter of an hour: five questions, feedback with a li
   const dialog = page.getByRole('dialog', { name: 'Open to students' });
   await expectAccessibleHere(page, 'opening to students');
   await expect(dialog.getByText('Every question has what it needs.')).toBeVisible();
-  await expect(dialog.getByLabel('Until')).toHaveValue(/T16:00$/);
+  await expect(dialog.getByLabel('Until', { exact: true })).toHaveValue(/T16:00$/);
   await press(dialog.getByRole('button', { name: /^Change/ }));
   const who = page.getByRole('dialog', { name: 'Who takes this quiz?' });
   await press(who.getByRole('group', { name: 'Groups of 8C' }).getByLabel('blue'));

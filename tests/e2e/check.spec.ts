@@ -100,7 +100,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
     .getByRole('button', { name: /Karl Mead/ })
     .click();
   await expect(
-    margin(page).getByText('Marking gave nothing yet when you set your own score, and gives 2 now'),
+    margin(page).getByText('Automatic marking gave nothing yet when you set your own score; now it gives 2'),
   ).toBeVisible();
   await page.keyboard.press('h');
   await margin(page).getByRole('button', { name: 'Remove my score' }).click();

@@ -213,7 +213,7 @@ export function FeedbackField({ value, about, placeholder = 'Feedback', autoFocu
   const rows: (RemedialLink | null)[] = open !== null && open >= links.length ? [...links, null] : [...links];
   return (
     <div className="near min-w-0 flex-1">
-      <div className="flex items-baseline gap-1">
+      <div className="flex items-baseline gap-1 max-sm:block">
         <ProseField
           autoFocus={autoFocus}
           label={`Feedback for ${about}`}

@@ -148,7 +148,7 @@ export function HowItEarns({ placed, onChange }: Props) {
       <h2 id="how-it-earns" className="text-[15px]">
         {answerers !== 'madeUp'
           ? `${count(marked, 'answer')} under these rules`
-          : `${marked} made-up students under these rules`}
+          : `${count(marked, 'made-up student')} under these rules`}
       </h2>
       <Bars bars={barsOf(now, before, valueOf(worth))} />
       <p className="caption figures mt-1">
