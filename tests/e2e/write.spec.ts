@@ -1,3 +1,4 @@
+import { come } from './come';
 import type { Page } from '@playwright/test';
 import { anotherKind, expect, openDemo, saved, test } from './support';
 
@@ -107,4 +108,59 @@ test('the margin says beside each question what is known of it: how it went, wha
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Question 3', exact: true }).click();
   await expect(notes(4)).toContainText(/\d+ right.*26 made-up students/);
+});
+
+test('the foot adds at the foot, a press between adds between, a page begins by one press; a pasted block is a question with options', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByRole('button', { name: 'True or false', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Text of question 1' })).toBeFocused();
+  await page.keyboard.type('first');
+  await page.getByRole('button', { name: 'Next question: true or false' }).click();
+  await expect(page.getByRole('textbox', { name: 'Text of question 2' })).toBeFocused();
+  await page.keyboard.type('last');
+  // The first is in hand: the foot adds at the foot all the same.
+  await page.getByRole('button', { name: 'Question 1', exact: true }).click();
+  await page.getByRole('button', { name: 'Next question: true or false' }).click();
+  await expect(page.getByRole('textbox', { name: 'Text of question 3' })).toBeFocused();
+  await page.keyboard.type('at the foot');
+
+  // Between the first and the second.
+  await page.getByRole('button', { name: 'Add a question here, after question 1' }).hover();
+  await page.getByRole('button', { name: 'Add a question here, after question 1' }).click();
+  await page
+    .getByRole('list', { name: 'Kinds of question' })
+    .getByRole('button', { name: 'Pick one', exact: true })
+    .click();
+  const text = page.getByRole('textbox', { name: 'Text of question 2' });
+  await expect(text).toBeFocused();
+  await text.evaluate((field) => {
+    const data = new DataTransfer();
+    data.setData('text/plain', 'Where is it fastest?\na) outside ✓\nb) inside\nc) nowhere');
+    field.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
+  });
+  await expect(text).toHaveText('Where is it fastest?');
+  for (const [at, option] of ['outside', 'inside', 'nowhere'].entries())
+    await expect(page.getByRole('textbox', { name: `Option ${at + 1}`, exact: true })).toHaveValue(option);
+  await expect(page.getByRole('button', { name: 'outside is right' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await saved(page);
+  await expect(page.getByText('4 questions · 4 points')).toBeVisible();
+
+  // All on one page, then a break before the last.
+  await (await come(page, 'Pages')).selectOption('one');
+  const pageBreak = page.getByRole('button', { name: 'Page break after question 3' });
+  await pageBreak.hover();
+  await pageBreak.click();
+  await expect(page.getByText('A new page begins')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Remove the page break before question 4' }).click();
+  await expect(page.getByText('A new page begins', { exact: true })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Remove the page break before question 4' })).toBeVisible();
 });

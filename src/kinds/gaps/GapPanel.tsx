@@ -22,7 +22,7 @@ const TYPES: Readonly<Record<GapType, string>> = {
   text: 'typed by the student',
   number: 'a number typed by the student',
   list: 'picked from a list',
-  bank: 'filled from the bank of words',
+  bank: 'filled from the word bank',
   pool: 'filled with one of the ideas below',
 };
 

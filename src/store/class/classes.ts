@@ -145,5 +145,7 @@ export async function usualClasses(): Promise<SetTo[]> {
   const quizzes = (await db.quizzes.toArray()).filter(({ deletedAt }) => deletedAt === null);
   const last = quizzes.sort((a, b) => a.createdAt - b.createdAt).at(-1);
   const there = new Set(classes.map(({ id }) => id));
-  return (last?.standing.setTo ?? []).filter(({ classId }) => there.has(classId));
+  return (last?.standing.setTo ?? []).filter(
+    ({ classId, studentId }) => there.has(classId) && studentId === undefined,
+  );
 }

@@ -1,12 +1,15 @@
 import { useState } from 'react';
 import type { SetTo } from '@/core/quiz/people/school';
 import type { ListedClass } from '@/store/class/classes';
+import { listedStudents } from '@/store/class/roster';
 import type { QuizRecord } from '@/store/records/db';
 import { undoStep } from '@/store/undo/undo';
 import { setQuizTo } from '@/store/quiz/standing';
 import { Dialog } from '../widgets/dialogs/Dialog';
 import { DialogFoot } from '../widgets/dialogs/DialogFoot';
+import { X } from '../widgets/icons';
 import { notify } from '../widgets/press/notices';
+import { useQuery } from '../widgets/press/useQuery';
 import { run, usePress } from '../widgets/press/press';
 import { count } from '../words/figures';
 import { setToWords } from '../words/setToWords';
@@ -30,6 +33,56 @@ const Box = ({ label, checked, onChange }: BoxProps) => (
   </label>
 );
 
+const isWhole = ({ group, studentId }: SetTo): boolean => group === null && studentId === undefined;
+
+interface AloneProps extends Pick<ClassProps, 'chosen' | 'onChange'> {
+  readonly classId: string;
+  readonly name: string;
+}
+
+/** Students of a class who take the quiz by themselves, without a group that is made for them. */
+function Alone({ classId, name, chosen, onChange }: AloneProps) {
+  const { value } = useQuery(() => listedStudents([{ classId, group: null }]), [classId]);
+  const students = value ?? [];
+  const set = new Set(chosen.flatMap((one) => (one.classId === classId ? (one.studentId ?? []) : [])));
+  return (
+    <p className="ml-6 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[14px]">
+      {students
+        .filter(({ id }) => set.has(id))
+        .map((student) => (
+          <span key={student.id} className="chip !font-normal">
+            {student.name}
+            <button
+              type="button"
+              className="icon-button"
+              aria-label={`Take ${student.name} off`}
+              onClick={() => onChange(chosen.filter((one) => one.studentId !== student.id))}
+            >
+              <X size={13} aria-hidden />
+            </button>
+          </span>
+        ))}
+      <select
+        className="sentence-part !font-normal"
+        aria-label={`One student of ${name}`}
+        value=""
+        onChange={({ target }) => {
+          if (target.value !== '') onChange([...chosen, { classId, group: null, studentId: target.value }]);
+        }}
+      >
+        <option value="">one student alone…</option>
+        {students
+          .filter(({ id }) => !set.has(id))
+          .map((student) => (
+            <option key={student.id} value={student.id}>
+              {student.name}
+            </option>
+          ))}
+      </select>
+    </p>
+  );
+}
+
 interface ClassProps {
   readonly one: ListedClass;
   readonly chosen: readonly SetTo[];
@@ -41,7 +94,7 @@ function ClassChoice({ one, chosen, onChange }: ClassProps) {
   const { id, name, groups, students } = one;
   const others = chosen.filter(({ classId }) => classId !== id);
   const own = chosen.filter(({ classId }) => classId === id);
-  const whole = own.some(({ group }) => group === null);
+  const whole = own.some(({ group, studentId }) => group === null && studentId === undefined);
   return (
     <li className="border-b border-hair py-1.5">
       <Box
@@ -60,7 +113,7 @@ function ClassChoice({ one, chosen, onChange }: ClassProps) {
                 onChange(
                   // A group in place of the whole class, or one more of its groups.
                   checked
-                    ? [...others, ...own.filter((set) => set.group !== null), { classId: id, group }]
+                    ? [...others, ...own.filter((set) => !isWhole(set)), { classId: id, group }]
                     : chosen.filter((set) => set.classId !== id || set.group !== group),
                 )
               }
@@ -68,6 +121,7 @@ function ClassChoice({ one, chosen, onChange }: ClassProps) {
           ))}
         </div>
       )}
+      {!whole && <Alone classId={id} name={name} chosen={chosen} onChange={onChange} />}
     </li>
   );
 }

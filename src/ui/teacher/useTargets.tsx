@@ -20,9 +20,9 @@ export function useTargets(): { readonly groups: readonly Named[]; readonly stud
   const classes = useClasses() ?? [];
   const key = JSON.stringify(setTo);
   const { value } = useQuery(() => listedStudents(setTo), [key]);
-  const groups = setTo.flatMap(({ classId, group }): Named[] => {
+  const groups = setTo.flatMap(({ classId, group, studentId }): Named[] => {
     const known = classes.find(({ id }) => id === classId);
-    if (!known) return [];
+    if (!known || studentId !== undefined) return [];
     const own = group === null ? known.groups : [group];
     return [
       ...(group === null ? [{ target: { kind: 'class', classId } as const, name: known.name }] : []),

@@ -362,7 +362,7 @@ test('a rescue file is read back, and a broken one is refused with its place', (
     JSON.stringify({ ...file, questions: [{ ...file.questions[0], points: { n: -1, d: 1 } }] }),
   );
   assert.deepEqual(!broken.ok && broken.problems, [
-    'place of question 1: points is -1, at least 0, at most 1000, with at most 3 decimals',
+    'settings of question 1: points is -1, at least 0, at most 1000, with at most 3 decimals',
   ]);
   assert.ok(!readRescue('{').ok);
 });

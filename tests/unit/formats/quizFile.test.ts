@@ -171,7 +171,7 @@ describe('what is wrong in a quiz file is said with its place', () => {
   const cases: [path: (string | number)[], value: unknown, words: string][] = [
     [['quiz', 'questions', 1, 'variants', 0, 'credit'], { n: 3, d: 2 }, 'question 2, variant 1: credit is 1.5, at least −1, at most 1'],
     [['quiz', 'questions', 0, 'options', 2, 'text'], 7, 'question 1, option 3: text is 7, a text is needed'],
-    [['quiz', 'placements', 3, 'mustAnswer'], undefined, 'place of question 4: must answer is missing'],
+    [['quiz', 'placements', 3, 'mustAnswer'], undefined, 'settings of question 4: must answer is missing'],
     [['quiz', 'questions', 1, 'colour'], 'blue', 'question 2: unknown field “colour”'],
     [['quiz', 'questions', 0, 'kind'], 'riddle', 'question 1: kind is “riddle”, unknown type'],
     [['quiz', 'content', 'title'], 'x'.repeat(301), `title is “${'x'.repeat(40)}”, at most 300 characters`],

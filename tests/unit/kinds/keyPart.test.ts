@@ -59,7 +59,7 @@ describe('a part keyed alone', () => {
     const next = whole(one, gap({ lake: 'cut-off lake' }));
     assert.ok(next.ok, next.ok ? '' : next.reason);
     assert.equal(credit(next.question, gap({ lake: 'Cut-off lake' })), '1');
-    assert.match(JSON.stringify(whole(one, gap({}))), /Nothing was given in the gap/);
+    assert.match(JSON.stringify(whole(one, gap({}))), /There is no answer in the gap/);
     assert.match(JSON.stringify(whole(bend, gap(right))), /judge its gaps one by one/);
   });
 

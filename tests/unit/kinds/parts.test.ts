@@ -360,7 +360,7 @@ describe('hints, penalties and standing in words', () => {
       'Nothing in it was right: the penalty makes it -1 instead of 0',
     ]);
     assert.deepEqual(lines('1', { standing: 'bonus' }), [
-      'Full credit: 4 of 4',
+      'Full points: 4 of 4',
       'Hints cost 1: 3 left',
       'A bonus: 3 on top of the maximum',
     ]);
@@ -370,7 +370,7 @@ describe('hints, penalties and standing in words', () => {
     );
     assert.deepEqual(
       lines('0', { standing: 'given', hints: ZERO }).at(-1),
-      'The question is given to all: 4',
+      'Everyone gets full points for this question: 4',
     );
   });
 });

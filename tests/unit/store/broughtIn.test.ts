@@ -1,4 +1,5 @@
 import assert from 'node:assert/strict';
+import { classUnder, KEEP_ALL } from '@/core/formats/quizFile/underIds';
 import { beforeEach, describe, it } from 'node:test';
 import fc from 'fast-check';
 import { newPlacement } from '@/core/quiz/newPlacement';
@@ -140,7 +141,10 @@ const classPart = ({ quizId, people, classes, members, attempts, commented }: Ma
   standing: {
     ...NEW_STANDING,
     live: 1,
-    setTo: classes.map(({ id }) => ({ classId: id, group: null })),
+    setTo: classes.flatMap(({ id }) => [
+      { classId: id, group: null },
+      ...people.slice(0, 1).map((one) => ({ classId: id, group: null, studentId: one.id })),
+    ]),
   },
   firstHandInAt: AT,
   revisions: [
@@ -372,4 +376,22 @@ describe('a file into a browser that holds other work', () => {
     assert.notEqual(work?.studentId, 's1');
     assert.equal((await db.students.get(work?.studentId ?? ''))?.name, 'Mallory Weir');
   });
+});
+
+it('a student whom a quiz is set for alone is the one under the new id', () => {
+  const part: ClassPart = {
+    ...classPart({
+      quizId: 'q',
+      title: 'T',
+      people: [],
+      classes: [],
+      members: [],
+      attempts: [],
+      commented: null,
+    } as never),
+    attempts: [],
+  };
+  part.standing.setTo = [{ classId: 'a', group: null, studentId: 's' }];
+  const ids = { ...KEEP_ALL, classes: new Map([['a', 'b']]), students: new Map([['s', 't']]) };
+  assert.deepEqual(classUnder(part, ids).standing.setTo, [{ classId: 'b', group: null, studentId: 't' }]);
 });

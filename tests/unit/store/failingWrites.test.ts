@@ -176,6 +176,7 @@ const WRITES: Record<string, Op> = {
     edits.restoreQuestion(quizId, parted(pickOneQuestion({ a: '1' }, { id: 'q9' })), edit),
   'edits.copyQuestions': ({ quizId }) => edits.copyQuestions(quizId, ['q1', 'q2'], quizId, 'q1'),
   'edits.addSection': ({ quizId }) => edits.addSection(quizId, 'q1'),
+  'edits.setPageBreak': ({ quizId }) => edits.setPageBreak(quizId, 'q2', true),
   'edits.removeSection': async ({ quizId }) => edits.removeSection(quizId, await sectionOf(quizId)),
   'edits.removeQuestion': ({ quizId }) => edits.removeQuestion(quizId, 'q2'),
   'undoing.undo': ({ quizId }) => undoing.undo(quizId),

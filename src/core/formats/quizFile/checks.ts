@@ -85,13 +85,13 @@ function checkPlacements({ questions, placements }: WrittenQuiz): string[] {
     ...twice(
       placements,
       ({ questionId }) => questionId,
-      ({ questionId }, at) => `place of question ${at} repeats the question “${questionId}”`,
+      ({ questionId }, at) => `settings of question ${at} repeats the question “${questionId}”`,
     ),
     ...placements
       .flatMap(({ questionId }, at) =>
         ids.has(questionId)
           ? []
-          : [`place of question ${at + 1} is for a question “${questionId}” that is not there`],
+          : [`settings of question ${at + 1} is for a question “${questionId}” that is not there`],
       )
       .slice(0, 1),
     ...questions

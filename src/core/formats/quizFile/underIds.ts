@@ -78,7 +78,11 @@ function standing<One extends StandingActs | QuizStanding>(one: One, ids: NewIds
       hearers: leak.hearers.map((id) => under(students, id)),
     })),
     granted: Object.fromEntries(Object.entries(one.granted).map(([id, more]) => [under(students, id), more])),
-    setTo: one.setTo.map((set) => ({ ...set, classId: under(classes, set.classId) })),
+    setTo: one.setTo.map((set) => ({
+      ...set,
+      classId: under(classes, set.classId),
+      ...(set.studentId === undefined ? {} : { studentId: under(students, set.studentId) }),
+    })),
   };
 }
 

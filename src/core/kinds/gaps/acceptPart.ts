@@ -90,6 +90,6 @@ export function accept(
     return notKeyed(
       'An answer with several gaps cannot be added to the key whole: judge its gaps one by one',
     );
-  if (given === undefined || given.trim() === '') return notKeyed('Nothing was given in the gap');
+  if (given === undefined || given.trim() === '') return notKeyed('There is no answer in the gap');
   return acceptPart(question, { part: gap.id, given }, as, newId, context);
 }

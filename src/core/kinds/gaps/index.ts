@@ -21,7 +21,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   name: 'gaps',
   title: 'Gaps',
   about: {
-    what: 'Gaps in a text are typed, or picked from a list or a bank of words.',
+    what: 'Gaps in a text are typed, or picked from a list or a word bank.',
     marks: 'itself',
     part: 'each gap earns its share.',
   },

@@ -53,8 +53,13 @@ export const Member = z.strictObject({
 });
 export type Member = z.infer<typeof Member>;
 
-/** A class that a quiz is set to, or one group of it; null: the whole class. */
-export const SetTo = z.strictObject({ classId: Id, group: GroupName.nullable() });
+/** A class that a quiz is set to, one group of it (null: the whole class), or one student alone who is on its list. */
+export const SetTo = z
+  .strictObject({ classId: Id, group: GroupName.nullable(), studentId: Id.optional() })
+  .refine(
+    ({ group, studentId }) => group === null || studentId === undefined,
+    'A group or a student, not both',
+  );
 export type SetTo = z.infer<typeof SetTo>;
 
 /** A person as a list of one or more classes has them. */
@@ -76,8 +81,12 @@ export const newPerson = (id: string, name: string): Person => ({
   moreTime: null,
 });
 
-const isMeant = ({ classId, groups }: Member, setTo: readonly SetTo[]): boolean =>
-  setTo.some((one) => one.classId === classId && (one.group === null || groups.includes(one.group)));
+const isMeant = ({ classId, studentId, groups }: Member, setTo: readonly SetTo[]): boolean =>
+  setTo.some((one) => {
+    if (one.classId !== classId) return false;
+    if (one.studentId !== undefined) return one.studentId === studentId;
+    return one.group === null || groups.includes(one.group);
+  });
 
 /** Everyone whom a quiz is set to, each once; those who were taken off the lists too, as their work stays. */
 export function studentsSet(

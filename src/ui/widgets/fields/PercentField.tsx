@@ -22,7 +22,7 @@ export function PercentField({ value, label, onChange, className = '', least = 0
         label={`${label}, %`}
         least={least}
         most={100}
-        className={`figures text-right ${className}`}
+        className={`figures text-right !pr-0 ${className}`}
         onChange={(percent) => onChange(multiply(percent, HUNDREDTH))}
       />
       <span aria-hidden>%</span>

@@ -170,7 +170,7 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
       {hints && <HintsTaken hints={hints} />}
       {right && right.answers.length > 0 && (
         <div className="slip-line mt-2">
-          <span className="label-small">Right </span>
+          <span className="label-small">Right answer </span>
           <ShownAnswers answers={right.answers} />
         </div>
       )}
