@@ -472,12 +472,13 @@ test(
 
     // A row with options of its own, of which two are right for part of the points.
     const table = await take(7);
+    await table.getByLabel('Option 1 of every row', { exact: true }).focus();
     await table.getByRole('button', { name: 'Other options for each row' }).click();
     const second = 'It is 60 km long.';
     await table.getByLabel(`Another option of ${second}`).fill('about');
     await page.keyboard.press('Enter');
     await expect(table.getByLabel(`Option 4 of ${second}`, { exact: true })).toHaveValue('about');
-    await table.getByRole('button', { name: 'Credits of their own' }).click();
+    await table.getByRole('button', { name: 'Part of the points' }).click();
     await table.getByLabel(`Points for about for ${second}`).fill('50');
     const row = (name: string) => margin.getByRole('group', { name });
     await row('It carries mud at its end.').getByRole('radio', { name: 'yes' }).check();

@@ -128,8 +128,8 @@ test('the foot adds at the foot, a press between adds between, a page begins by 
   await page.keyboard.type('at the foot');
 
   // Between the first and the second.
-  await page.getByRole('button', { name: 'Add a question here, after question 1' }).hover();
-  await page.getByRole('button', { name: 'Add a question here, after question 1' }).click();
+  await page.getByRole('button', { name: 'Add a question here after question 1' }).hover();
+  await page.getByRole('button', { name: 'Add a question here after question 1' }).click();
   await page
     .getByRole('list', { name: 'Kinds of question' })
     .getByRole('button', { name: 'Pick one', exact: true })

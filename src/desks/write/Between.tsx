@@ -33,7 +33,7 @@ export function Between({ id, called, acts }: Props) {
           aria-expanded={choosing}
           onClick={() => setChoosing(!choosing)}
         >
-          Add a question here<span className="sr-only">, after {called}</span>
+          Add a question here<span className="sr-only"> after {called}</span>
         </button>
         {canBreak && (
           <button type="button" className="row-tool" onClick={() => acts.breakAfter(id)}>

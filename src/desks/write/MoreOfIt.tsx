@@ -7,7 +7,6 @@ import { pointsOfPlaced } from '@/core/quiz/points';
 import { newId } from '@/device/ids';
 import { Tool } from '@/kinds/shared/RowTools';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
-import { FormulaButton } from '@/ui/editing/formula/FormulaInFields';
 import { ProseField } from '@/ui/editing/ProseField';
 import { useUnfolded } from '@/ui/editing/unfolded';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -133,7 +132,6 @@ export function MoreOfIt({ placed, called, onChange, onRemove, onDuplicate }: Pr
         {word('topics', 'Topic')}
         {word('name', 'Short name')}
         <span className="ml-auto" />
-        <FormulaButton />
         <Tool words="Duplicate" to={called} onPress={onDuplicate} />
         <Tool words="Delete" to={called} onPress={onRemove} />
       </div>

@@ -84,10 +84,10 @@ interface EdgeProps extends Pick<BodyProps, 'record' | 'number' | 'called' | 'co
 function Edge({ record, number, called, content, inHand, acts, grip, problem }: EdgeProps) {
   const worth = pointsOfPlaced(record, content);
   return (
-    <div className="absolute top-4 -left-[72px] flex w-[62px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
+    <div className="edge absolute top-4 -left-[72px] flex w-[62px] items-start justify-end gap-0.5 max-sm:static max-sm:w-auto max-sm:justify-start max-sm:px-4 max-sm:pt-3">
       <button
         type="button"
-        className="icon-button !min-w-[24px] touch-none cursor-grab"
+        className="icon-button grip !min-w-[24px] touch-none cursor-grab"
         {...grip.attributes}
         {...grip.listeners}
         aria-label={`Move ${called}`}

@@ -2,7 +2,7 @@ import { X } from '@/ui/widgets/icons';
 import { useState, type ReactNode } from 'react';
 import { useHandRow, type HandRow } from '../shared/handRow';
 import { creditOf, Disc, Said } from '../shared/KeyLine';
-import { MoveTools } from '../shared/RowTools';
+import { MoveTools, RowTools, Tool } from '../shared/RowTools';
 import {
   commonOptions,
   newOption,
@@ -206,16 +206,33 @@ function TableRow({
 }
 
 /** Rows that all offer the same: the options once, above a table in which the right ones are pressed. */
-function SameOptions({ question, options, rows, fine, onChange }: TableProps) {
+function SameOptions({
+  question,
+  options,
+  rows,
+  fine,
+  tools,
+  onChange,
+}: TableProps & { readonly tools: ReactNode }) {
   const narrow = useNarrow('phone');
+  const hand = useHandRow();
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">
         <thead>
-          <tr className="border-b border-line align-bottom">
+          <tr className="border-b border-line align-bottom" {...hand.taking}>
             <td className={narrow ? 'w-2' : 'w-1/2'} />
             <OptionHeads question={question} options={options} onChange={onChange} />
           </tr>
+          {(hand.inHand || hand.keepsRoom) && (
+            <tr {...hand.taking}>
+              <td colSpan={options.length + 1}>
+                <RowTools row={hand} name="the options of every row">
+                  {tools}
+                </RowTools>
+              </td>
+            </tr>
+          )}
         </thead>
         <tbody ref={rows.list as never}>
           {question.rows.map((row, at) => (
@@ -325,30 +342,48 @@ export const Write: Faces<RowsQuestion>['Write'] = ({ question, onChange }) => {
     most: 60,
   });
   const common = commonOptions(question);
+  const same = common !== null && !own;
+  const tools = (
+    <>
+      {same && (
+        <Another
+          quiet
+          onPress={() => onChange(withOneMore(question, '', newId))}
+          to='textarea[aria-label$=" of every row"]'
+        >
+          Another option
+        </Another>
+      )}
+      {common && (
+        <Tool
+          words={own ? 'The same options for every row' : 'Other options for each row'}
+          to=""
+          onPress={() => setOwn(!own)}
+        />
+      )}
+      <Tool words={fine ? 'Hide the points' : 'Part of the points'} to="" onPress={() => setFine(!fine)} />
+    </>
+  );
   return (
     <div>
       <p className="label-small mt-3">Rows, with the options of each (press the circle of each right one)</p>
-      {common && !own ? (
-        <SameOptions question={question} options={common} rows={rows} fine={fine} onChange={onChange} />
+      {common && same ? (
+        <SameOptions
+          question={question}
+          options={common}
+          rows={rows}
+          fine={fine}
+          tools={tools}
+          onChange={onChange}
+        />
       ) : (
-        <OwnOptions question={question} rows={rows} fine={fine} onChange={onChange} />
+        <>
+          <OwnOptions question={question} rows={rows} fine={fine} onChange={onChange} />
+          <div className="row-tools mt-1">{tools}</div>
+        </>
       )}
       <div className="flex flex-wrap gap-x-5">
         <Another onPress={() => rows.add()}>Another row</Another>
-        {common && !own && (
-          <Another
-            to='input[aria-label$=" of every row"]'
-            onPress={() => onChange(withOneMore(question, '', newId))}
-          >
-            Another option
-          </Another>
-        )}
-        {common && (
-          <Another onPress={() => setOwn(!own)}>
-            {own ? 'The same options for every row' : 'Other options for each row'}
-          </Another>
-        )}
-        <Another onPress={() => setFine(!fine)}>{fine ? 'Hide the points' : 'Part of the points'}</Another>
       </div>
     </div>
   );

@@ -3,6 +3,7 @@ import type { Feedback } from '@/core/content/feedback';
 import { isSilent } from '@/core/content/silence';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { FeedbackField } from '@/ui/editing/FeedbackField';
+import { FormulaButton } from '@/ui/editing/formula/FormulaInFields';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { useHandRow, type HandRow } from './handRow';
 import { RowTools, Tool } from './RowTools';
@@ -105,6 +106,7 @@ export function Said({ row, ...props }: SaysProps & { readonly row: HandRow }) {
             <Tool words="Feedback if missed" to={`for ${name}`} onPress={saidMissed.ask} />
           )}
           {tools}
+          <FormulaButton />
           {onRemove && (
             <Tool
               words={removeTo === undefined ? 'Delete' : 'Take out'}

@@ -178,9 +178,14 @@ interface LineProps {
 /** A link that stands, with the press that changes it. */
 function LinkLine({ link, about, isNext, onEdit }: LineProps) {
   return (
-    <p className="flex items-center gap-1 text-[14px]">
+    <p className="flex min-h-[26px] items-center gap-1 text-[14px]">
       <span className="text-soft">{LINK_KINDS[link.kind]}:</span>
-      <a className="link-text truncate" href={link.address} target="_blank" rel="noopener noreferrer">
+      <a
+        className="link-text inline-block min-h-6 truncate leading-6"
+        href={link.address}
+        target="_blank"
+        rel="noopener noreferrer"
+      >
         {link.title || link.address}
       </a>
       <button type="button" className="row-tool when-near" autoFocus={isNext} onClick={onEdit}>
