@@ -55,6 +55,25 @@ test('a new quiz is calm: six controls in its head, and all of a new Pick one in
   expect(await controls(page.locator('main'))).toBeLessThanOrEqual(25);
 });
 
+test('feedback that was asked for and left empty folds with its row, and takes no focus later', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New quiz' }).click();
+  await page.getByRole('button', { name: 'Pick one', exact: true }).click();
+  const option = (number: number) => page.getByRole('textbox', { name: `Option ${number}`, exact: true });
+  await option(1).click();
+  await page.keyboard.type('gorge');
+  await page.getByRole('button', { name: 'Feedback for gorge' }).click();
+  await expect(page.getByRole('textbox', { name: 'Feedback for gorge' })).toBeFocused();
+  await option(2).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Feedback for gorge' })).toHaveCount(0);
+  await option(1).click();
+  await page.keyboard.type('s');
+  await expect(option(1)).toHaveValue('gorges');
+});
+
 test('each new question has at most twenty controls', { tag: '@long' }, async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New quiz' }).click();

@@ -69,9 +69,10 @@ function Times({ form, onChange }: FieldsProps) {
       {(form.due !== '' || asked) && (
         <span className="mt-1 block">
           Work is late after {field('due', 'Due (work after this counts as late)')}
+          {'. '}
           {form.due !== '' && (
             <>
-              {', not counting '}
+              {'For '}
               <input
                 type="number"
                 className="input figures h-9 w-20"
@@ -86,10 +87,9 @@ function Times({ form, onChange }: FieldsProps) {
                   })
                 }
               />{' '}
-              more minutes
+              more minutes it still counts as on time.
             </>
           )}
-          .
         </span>
       )}
     </>

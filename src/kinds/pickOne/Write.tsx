@@ -9,7 +9,7 @@ import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
 import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
-import { PictureTool, ThingField } from '../shared/ThingField';
+import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -48,19 +48,13 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
               onMissed={(missed) => rows.replace({ ...option, missed })}
               onToggle={() => rows.replace({ ...option, credit: right ? ZERO : ONE })}
               tools={
-                <>
-                  <PictureTool
-                    thing={option}
-                    place={`Option ${index + 1}`}
-                    onPicture={(picture) => rows.replace({ ...option, picture })}
-                  />
-                  <OptionTools
-                    option={option}
-                    about={about}
-                    shuffled={isShuffled(question.shuffled, optionOrder)}
-                    rows={rows}
-                  />
-                </>
+                <OptionTools
+                  option={option}
+                  about={about}
+                  place={`Option ${index + 1}`}
+                  shuffled={isShuffled(question.shuffled, optionOrder)}
+                  rows={rows}
+                />
               }
             >
               <ThingField thing={option} place={`Option ${index + 1}`} strong={right} rows={rows} />

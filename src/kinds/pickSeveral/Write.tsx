@@ -11,7 +11,7 @@ import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
 import { Worth } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
 import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
-import { PictureTool, ThingField } from '../shared/ThingField';
+import { ThingField } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -68,19 +68,13 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
               missed={isRight(question, option) ? option.missed : undefined}
               onMissed={(missed) => rows.replace({ ...option, missed })}
               tools={
-                <>
-                  <PictureTool
-                    thing={option}
-                    place={`Option ${index + 1}`}
-                    onPicture={(picture) => rows.replace({ ...option, picture })}
-                  />
-                  <OptionTools
-                    option={option}
-                    about={about}
-                    shuffled={isShuffled(question.shuffled, optionOrder)}
-                    rows={rows}
-                  />
-                </>
+                <OptionTools
+                  option={option}
+                  about={about}
+                  place={`Option ${index + 1}`}
+                  shuffled={isShuffled(question.shuffled, optionOrder)}
+                  rows={rows}
+                />
               }
               onRemove={() => rows.remove(option)}
             >

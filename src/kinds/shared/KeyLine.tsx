@@ -41,6 +41,8 @@ interface SaidProps {
 /** Whether something that may be said has its field: once it is asked for, and as long as it says anything. */
 function useSaid({ feedback, onFeedback, near }: SaidProps) {
   const [asked, setAsked] = useState(false);
+  // Left empty, it is folded with its row, and does not take the focus when the row is taken again.
+  if (asked && !near) setAsked(false);
   const silent = !feedback || isSilent(feedback);
   const can = feedback !== undefined && onFeedback !== undefined;
   return {

@@ -7,7 +7,7 @@ import { Tool } from './RowTools';
 import type { RowOf } from './useRows';
 
 /** Something of a question that has words, a picture, or both. */
-interface Thing {
+export interface Thing {
   readonly id: string;
   readonly text: string;
   readonly picture: PictureData | null;

@@ -1,6 +1,7 @@
 import type { OptionOrder } from '@/core/kinds/kind';
 import { ChoicePart } from './ChoicePart';
 import { MoveTools, Tool } from '../RowTools';
+import { PictureTool, type Thing } from '../ThingField';
 import type { Rows } from '../useRows';
 
 /** In which order things are shown. */
@@ -38,18 +39,22 @@ export const ShufflePart = ({ shuffled, quiz, onChange }: Props) => (
 interface OptionToolsProps<One extends { readonly keepsPlace: boolean }> {
   readonly option: One;
   readonly about: string;
+  /** What its field is called: “Option 2”. */
+  readonly place: string;
   readonly shuffled: boolean;
   readonly rows: Pick<Rows<One & { readonly id: string }>, 'replace' | 'moveBy'>;
 }
 
-/** What can be done with an option's place: kept where options are shuffled, and moved. */
-export const OptionTools = <One extends { readonly id: string; readonly keepsPlace: boolean }>({
+/** What can be done with an option: given a picture, kept in its place where options are shuffled, and moved. */
+export const OptionTools = <One extends Thing & { readonly keepsPlace: boolean }>({
   option,
   about,
+  place,
   shuffled,
   rows,
 }: OptionToolsProps<One>) => (
   <>
+    <PictureTool thing={option} place={place} onPicture={(picture) => rows.replace({ ...option, picture })} />
     {shuffled && (
       <Tool
         words={option.keepsPlace ? 'Keeps its place' : 'Keep in place'}
