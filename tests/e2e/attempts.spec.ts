@@ -99,7 +99,7 @@ test(
       await sit.getByRole('button', { name: 'Results of attempt 1' }).click();
       await expect(sit.getByText('10.8 of 12')).toBeVisible();
       await expect(sit.getByRole('button', { name: 'Take the quiz again' })).toHaveCount(0);
-      await sit.getByRole('button', { name: 'Go on with attempt 2' }).click();
+      await sit.getByRole('button', { name: 'Continue attempt 2' }).click();
       await sit.getByRole('button', { name: 'Back' }).click();
       await expect(sit.getByRole('radio', { name: 'upper course' })).toBeChecked();
       await answer(sit, ['upper course', 'oxbow lake']);

@@ -44,6 +44,12 @@ test('a new quiz is calm: six controls in its head, and all of a new Pick one in
   await expect(page.getByLabel('Title of the quiz')).toBeFocused();
   await page.keyboard.type('Where the water goes');
   expect(await controls(head(page))).toBeLessThanOrEqual(6);
+  // A row without a circle has the whole width for its words.
+  await page.getByRole('button', { name: 'Feedback on the whole score' }).click();
+  await page.keyboard.type('You know the river.');
+  const field = await page.getByLabel('Feedback for score level 1').boundingBox();
+  expect(field?.width).toBeGreaterThan(300);
+  await page.getByRole('button', { name: 'Delete score level 1' }).click();
   await page.getByRole('button', { name: 'Pick one', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'Text of question 1' })).toBeFocused();
   expect(await controls(inHand(page))).toBeLessThanOrEqual(20);

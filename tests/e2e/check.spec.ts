@@ -91,9 +91,9 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await page.keyboard.press('a');
   await expect(bar(page).getByText('1 of your own scores differs from marking')).toBeVisible();
   await bar(page).getByRole('button', { name: 'Apply to all' }).click();
-  await expect(page.getByRole('button', { name: '1 marked by hand 1 differ' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '1 marked by hand 1 differs' })).toBeVisible();
   expect(await total(page, 'Karl Mead')).toBe('5.5');
-  await page.getByRole('button', { name: '1 marked by hand 1 differ' }).click();
+  await page.getByRole('button', { name: '1 marked by hand 1 differs' }).click();
   await expect(page.getByRole('dialog').getByText('marking differs now')).toBeVisible();
   await page
     .getByRole('dialog')

@@ -287,7 +287,7 @@ test(
     await page.keyboard.press('a');
     await expect(bar.getByText('2 changes not applied')).toBeVisible();
     await page.keyboard.press('p');
-    await margin(page).getByRole('button', { name: 'Accept for 75%', exact: true }).click();
+    await margin(page).getByRole('button', { name: 'Accept for 50%', exact: true }).click();
     await expect(page.getByText(/A thing is right in a box or it is not/)).toBeVisible();
 
     await page.keyboard.press('Escape');

@@ -145,7 +145,10 @@ test(
       await margin(page).getByLabel('Reason').fill('copied from the board');
       await page.keyboard.press('Enter');
       await expect.poll(() => totals(page)).toEqual(worksheet({ accepted: true, byHand: true, own: true }));
-      await page.getByRole('button', { name: /^1 score you set/ }).or(page.getByRole('button', { name: /scores? you set/ })).first().click(); // prettier-ignore
+      await page
+        .getByRole('button', { name: /^\d+ own scores?/ })
+        .first()
+        .click();
       await expect(page.getByRole('dialog').getByText('copied from the board')).toBeVisible();
       await page.keyboard.press('Escape');
     });
@@ -155,7 +158,7 @@ test(
       await margin(page).getByLabel('How this question counts').selectOption('leftOut');
       await expect(bar(page).getByText('1 change not applied')).toBeVisible();
       const [cell = ''] = (await checkRow(page, 'Dov Gravel')).slice(OUT - 1);
-      expect(cell).toMatch(/would be left out, 0 points$/);
+      expect(cell).toMatch(/would be excluded, 0 points$/);
       await bar(page).getByRole('button', { name: 'Apply to all' }).click();
       await expect
         .poll(() => totals(page))

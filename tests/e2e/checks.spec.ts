@@ -37,7 +37,7 @@ test(
       margin.getByRole('heading', { name: '26 made-up students under these rules' }),
     ).toBeVisible();
     await expect(margin.getByText(/^mean [\d.]+ of 2$/)).toBeVisible();
-    const ways = margin.getByRole('table', { name: 'Other ways of part credit would give them' });
+    const ways = margin.getByRole('table', { name: 'Other methods would give' });
     const way = (words: string) => ways.getByRole('row').filter({ hasText: words });
     await expect(way('right picks earn, wrong ones cost (now)')).toBeVisible();
     const mean = async (words: string) => Number(await way(words).getByRole('cell').first().textContent());
@@ -67,14 +67,14 @@ test(
 
     // Mended: one by wanting what it earns now, the other by the rule.
     await page.getByRole('button', { name: 'Question 1', exact: true }).click();
-    await checks.getByRole('button', { name: 'Want 1.6 from now on' }).click();
+    await checks.getByRole('button', { name: 'Expect 1.6 from now on' }).click();
     await expect(checks.getByText('as expected')).toHaveCount(1);
     await checks.getByRole('button', { name: 'Delete this test answer' }).last().click();
     await expect(checks.getByRole('button', { name: 'Delete this test answer' })).toHaveCount(1);
     await expect(margin.getByText('check is not met')).toHaveCount(0);
     await (await come(hand, 'Partial credit')).selectOption('rightMinusWrong');
     await expect(margin.getByText('You wanted 1.6 of 2; now it earns 1.')).toBeVisible();
-    await checks.getByRole('button', { name: 'Want 1 from now on' }).click();
+    await checks.getByRole('button', { name: 'Expect 1 from now on' }).click();
     await expect(checks.getByText('as expected')).toHaveCount(1);
     await saved(page);
   },

@@ -134,7 +134,7 @@ test(
     await openFile(page, later.name, later.buffer);
     const changes = page.getByRole('list', { name: 'What the file changes' }).getByRole('listitem');
     await expect(changes).toHaveCount(1);
-    await expect(changes.first()).toContainText('Question 4, “What is the flat land beside a river');
+    await expect(changes.first()).toContainText('Question 4, “What do we call the flat land beside a river');
     await page.getByRole('button', { name: 'Import it' }).click();
     await expect(
       page.getByText('5 scores go up, 0 stay').or(page.getByText(/5 scores go up, \d+ stay/)),
@@ -220,8 +220,8 @@ test(
     await take(file.name, Buffer.from(papa.unparse(changed, { newline: '\r\n' })));
     await expect(page.getByText(/23 papers unchanged\./)).toBeVisible();
     await goTo(page, 'Check');
-    await page.getByRole('button', { name: '1 score you set' }).click();
-    await expect(page.getByRole('dialog', { name: '1 score you set' })).toContainText('Karl Mead');
+    await page.getByRole('button', { name: '1 own score' }).click();
+    await expect(page.getByRole('dialog', { name: '1 own score' })).toContainText('Karl Mead');
   },
 );
 

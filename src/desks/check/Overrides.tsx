@@ -77,7 +77,7 @@ export function Overrides({ table, onGo }: Props) {
   const differing = all.filter(({ cell }) => cell.override?.differs).length;
   if (all.length === 0) return null;
   const words = [
-    changed.length > 0 ? `${count(changed.length, 'score')} you set` : '',
+    changed.length > 0 ? count(changed.length, 'own score') : '',
     byHand.length > 0 ? `${byHand.length} marked by hand` : '',
   ]
     .filter(Boolean)
@@ -90,11 +90,15 @@ export function Overrides({ table, onGo }: Props) {
     <>
       <button type="button" className="btn btn-sm btn-outline h-9" onClick={() => setOpen(true)}>
         {words}
-        {differing > 0 && <span className="text-saffron-text">{differing} differ</span>}
+        {differing > 0 && (
+          <span className="text-saffron-text">
+            {differing} {differing === 1 ? 'differs' : 'differ'}
+          </span>
+        )}
       </button>
       {open && (
         <Dialog title={words} onClose={() => setOpen(false)}>
-          <List table={table} title="Scores you set in place of marking" scores={changed} onGo={go} />
+          <List table={table} title="Your own scores, in place of marking" scores={changed} onGo={go} />
           <List table={table} title="Answers you marked by hand" scores={byHand} onGo={go} />
           <DialogFoot label="Close" onGo={() => setOpen(false)} />
         </Dialog>

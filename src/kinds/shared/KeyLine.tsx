@@ -123,7 +123,7 @@ export function Said({ row, ...props }: SaysProps & { readonly row: HandRow }) {
 }
 
 interface Props extends SaysProps {
-  /** What stands before it: a disc, or its number in a sequence. */
+  /** What stands before it: a disc, or its number in a sequence; null for nothing. */
   readonly mark: ReactNode;
   /** What is compared with an answer. */
   readonly children: ReactNode;
@@ -139,7 +139,7 @@ export function KeyLine({ mark, children, figure, ...says }: Props) {
   const row = useHandRow();
   return (
     <li className={`key-row ${row.inHand ? 'key-row-in-hand' : ''}`} {...row.taking}>
-      {mark}
+      {mark ?? <span />}
       <div className="key-words">{children}</div>
       <div className="key-figure">{figure}</div>
       <div className="key-said">
