@@ -180,7 +180,7 @@ test(
         .filter({ has: page.getByRole('rowheader', { name: 'Bram Spate', exact: true }) });
       await row.getByRole('button').last().click();
       await page.getByRole('button', { name: 'Changes to the key' }).click();
-      const all = margin(page).getByRole('list', { name: 'Revisions, the newest first' }).locator('> li');
+      const all = margin(page).getByRole('list', { name: 'Versions, the newest first' }).locator('> li');
       await expect(all).toHaveCount(4);
       const by = (at: number) => all.nth(at).locator('strong');
       await expect(by(3)).toHaveText(slip);

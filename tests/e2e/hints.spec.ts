@@ -68,7 +68,7 @@ test(
     await sit.getByRole('button', { name: 'Review and hand in' }).click();
     await sit.getByRole('button', { name: 'Hand in', exact: true }).click();
     await expect(sit.getByText('0.5 of 2').first()).toBeVisible();
-    await expect(sit.getByText(', with 1.5 points deducted for hints')).toBeVisible();
+    await expect(sit.getByText(', with 1.5 points off for hints')).toBeVisible();
     await expect(sit.getByText('Hint 1 It is a Greek letter, too.')).toBeVisible();
 
     await page.bringToFront();

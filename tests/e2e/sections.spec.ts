@@ -164,7 +164,7 @@ test(
     const phone = whole.frameLocator('iframe[title="The quiz on a phone"]');
     await phone.getByRole('button', { name: 'Begin' }).click();
     await expect(phone.getByRole('heading', { name: 'Thing 3.' })).toBeAttached();
-    await whole.getByRole('button', { name: 'Replace the last attempt' }).click();
+    await whole.getByRole('button', { name: 'Start again' }).click();
     await expect(phone.getByRole('button', { name: 'Begin' })).toBeVisible();
   },
 );

@@ -167,7 +167,7 @@ test(
     await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
     sheet = await adjust(page, 'Ada Marsh');
     await sheet.getByRole('button', { name: 'Reopen with its answers' }).click();
-    await expect(page.getByText('Ada Marsh can go on with the answers')).toBeVisible();
+    await expect(page.getByText('Ada Marsh can continue with the answers')).toBeVisible();
     await sit.bringToFront();
     await sit.reload();
     await expect(sit.getByText('0 of 1')).toHaveCount(0);

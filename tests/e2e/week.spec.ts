@@ -81,7 +81,7 @@ test('from a new quiz to the scores', { tag: '@long' }, async ({ page }) => {
     await expect(margin.getByText('A dam lies across the river.')).toBeVisible();
     await margin.getByRole('textbox', { name: 'Try an answer' }).fill('bank');
     await expect(margin.getByText('1 of 3')).toBeVisible();
-    await expect(margin.getByText('33333/100000 of 3 = 1')).toBeVisible();
+    await expect(margin.getByText('Earns 33333/100000 of 3 points: 1')).toBeVisible();
   });
 
   await test.step('undo and redo reach across a reload', async () => {
