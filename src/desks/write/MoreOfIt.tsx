@@ -27,7 +27,7 @@ const SIDES = [
 ] as const;
 
 /** What is said of right, partly right and wrong answers that have nothing of their own. */
-const GeneralFeedback = ({ question, onChange, asked }: PartProps) => (
+const FeedbackBySide = ({ question, onChange, asked }: PartProps) => (
   <div className="mt-3 space-y-1">
     {SIDES.map(([title, about, side], at) => (
       <div key={side} className="grid grid-cols-[96px_minmax(0,1fr)] items-baseline gap-x-2">
@@ -113,7 +113,7 @@ export function MoreOfIt({ placed, called, onChange, onRemove, onDuplicate }: Pr
     !isOpen(name) && <Tool words={words} to={`of ${called}`} onPress={() => ask(name)} />;
   return (
     <>
-      {asks && isOpen('feedback') && <GeneralFeedback {...part('feedback')} />}
+      {asks && isOpen('feedback') && <FeedbackBySide {...part('feedback')} />}
       {asks && isOpen('explanation') && <Explanation {...part('explanation')} />}
       {asks && isOpen('hint') && (
         <QuestionHints

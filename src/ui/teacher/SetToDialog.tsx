@@ -40,7 +40,7 @@ interface AloneProps extends Pick<ClassProps, 'chosen' | 'onChange'> {
   readonly name: string;
 }
 
-/** Students of a class who take the quiz by themselves, without a group that is made for them. */
+/** Students of a class who take the quiz alone, without a group that is made for them. */
 function Alone({ classId, name, chosen, onChange }: AloneProps) {
   const { value } = useQuery(() => listedStudents([{ classId, group: null }]), [classId]);
   const students = value ?? [];

@@ -1,4 +1,5 @@
 import { TELLING, type Telling } from '@/core/reveal/leaks';
+import type { PlanLeak } from '@/workers/classDesk';
 import { count } from './figures';
 import { dayAndTimeIn } from './zoneTime';
 
@@ -17,16 +18,7 @@ const TOLD: Readonly<Record<Telling, string>> = {
 export const toldWords = (aspects: readonly Telling[]): string =>
   list.format(aspects.map((aspect) => TOLD[aspect]));
 
-interface Told {
-  readonly kind: 'others' | 'self';
-  /** Who tells and who hears, by the places of their lanes. */
-  readonly tellers: readonly number[];
-  readonly hearers: number;
-  readonly aspects: readonly Telling[];
-  readonly from: number;
-  readonly until: number | null;
-  readonly hearing: number;
-}
+type Told = Omit<PlanLeak, 'as'>;
 
 interface Seen {
   readonly lanes: readonly { readonly name: string }[];
