@@ -1,4 +1,4 @@
-import { picturesOf } from '../content/plainText';
+import { clipsOf, picturesOf } from '../content/plainText';
 import { lineText } from '../content/shownText';
 import { kindOf, type Question } from '../kinds';
 import { plainProse } from '../content/prose';
@@ -38,12 +38,13 @@ export function tellingMedia(question: Question, paper: Paper): Telling | null {
   const section = sectionOf(paper.content).get(question.id);
   const own = 'picture' in question && question.picture ? [question.picture] : [];
   const pictures = [...own, ...picturesOf(question.text), ...(section ? picturesOf(section.text) : [])];
+  const clips = [...clipsOf(question.text), ...(section ? [...section.clips, ...clipsOf(section.text)] : [])];
   const said = plain(plainProse(question.text));
   for (const word of rightWords(question, paper)) {
     const wanted = plain(word);
     if (said.includes(wanted)) continue;
     if (pictures.some(({ alt }) => plain(alt).includes(wanted))) return { by: 'picture', word };
-    if (section?.clips.some(({ title }) => plain(title).includes(wanted))) return { by: 'title', word };
+    if (clips.some(({ title }) => plain(title).includes(wanted))) return { by: 'title', word };
   }
   return null;
 }

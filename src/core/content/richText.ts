@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { Clip } from './clip';
 import { isSafeAddress } from './links';
 import { Picture } from './picture';
 
@@ -33,7 +34,10 @@ const List = z.strictObject({
 /** A picture between two paragraphs. */
 const PictureBlock = z.strictObject({ type: z.literal('picture'), picture: Picture });
 
-const Block = z.discriminatedUnion('type', [Paragraph, List, PictureBlock]);
+/** A sound or a film between two paragraphs. */
+const ClipBlock = z.strictObject({ type: z.literal('clip'), clip: Clip });
+
+const Block = z.discriminatedUnion('type', [Paragraph, List, PictureBlock, ClipBlock]);
 export type Block = z.infer<typeof Block>;
 
 export const RichText = z.array(Block).max(500);

@@ -1,6 +1,22 @@
 import { placementIn } from './paper';
-import type { Paper } from './quiz';
+import type { Paper, QuizContent } from './quiz';
 import { sectionOf } from './section';
+
+/**
+ * The questions with which a page begins where the quiz has breaks, in the order that is given: the first one, the first of each
+ * section, and those at a break.
+ */
+export function pageStarts(
+  content: Pick<QuizContent, 'order' | 'sections'>,
+  ids: readonly string[],
+  isAtBreak: (id: string) => boolean,
+): string[] {
+  const sections = sectionOf(content);
+  return ids.filter((id, at) => {
+    const before = ids[at - 1];
+    return before === undefined || isAtBreak(id) || sections.get(id)?.id !== sections.get(before)?.id;
+  });
+}
 
 /**
  * How many questions stand on each page of a student's: one each, all on one, or as the quiz is broken. A break stays
@@ -11,14 +27,9 @@ export function pageSizes(paper: Paper): number[] {
   if (questions.length === 0) return [];
   if (content.pages === 'each') return questions.map(() => 1);
   if (content.pages === 'one') return [questions.length];
-  const sections = sectionOf(content);
-  const sizes: number[] = [];
-  questions.forEach(({ id }, at) => {
-    const before = questions[at - 1];
-    const begins =
-      !before || placementIn(paper, id).startsPage || sections.get(id)?.id !== sections.get(before.id)?.id;
-    if (begins) sizes.push(1);
-    else sizes.push((sizes.pop() ?? 0) + 1);
-  });
-  return sizes;
+  const ids = questions.map(({ id }) => id);
+  const starts = pageStarts(content, ids, (id) => placementIn(paper, id).startsPage).map((id) =>
+    ids.indexOf(id),
+  );
+  return starts.map((from, at) => (starts[at + 1] ?? ids.length) - from);
 }

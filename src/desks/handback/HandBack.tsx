@@ -211,6 +211,7 @@ export default function HandBack() {
       <div className="min-w-0 bg-paper pt-7 pb-4 max-sm:pt-3">
         <div className="px-9 max-sm:px-4">
           <h1 className="station-title">Hand back</h1>
+          <p className="max-sm:hidden">Show results, comment, print</p>
           <p className="caption figures mt-1">
             {rows === null
               ? failure

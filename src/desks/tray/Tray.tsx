@@ -141,6 +141,7 @@ export default function Tray() {
       <div className="bg-paper pt-7 pb-2 max-sm:pt-3">
         <div className="px-9 max-sm:px-4">
           <h1 className="station-title">Tray</h1>
+          <p className="max-sm:hidden">Who has handed in</p>
           <p className="caption figures mt-1">
             {rows === null ? (failure ? '' : 'Loading the list…') : headline(rows)}{' '}
             <a className="link-text" href={set ? `/class/?id=${encodeURIComponent(set.classId)}` : '/class/'}>

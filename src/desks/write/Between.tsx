@@ -1,4 +1,6 @@
 import { use, useState } from 'react';
+import { pageStarts } from '@/core/quiz/pages';
+import { questionsIn } from '@/core/quiz/section';
 import { setPageBreak } from '@/store/quiz/edits';
 import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
@@ -67,13 +69,15 @@ export function PageLine({ id, called }: LineProps) {
   const now = use(PaperNow);
   const record = now?.byId.get(id);
   if (now?.content.pages !== 'breaks' || !record?.placement.startsPage) return null;
+  const isAtBreak = (one: string) => now.byId.get(one)?.placement.startsPage === true;
+  const starts = pageStarts(now.content, questionsIn(now.content), isAtBreak);
   const remove = async () => {
     const step = await setPageBreak(quiz.id, id, false);
     notify('The page goes on here', { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) });
   };
   return (
     <p className="page-line caption">
-      A new page begins{' '}
+      Page {starts.indexOf(id) + 1} begins{' '}
       <button type="button" className="row-tool on-screen" onClick={() => run(remove)}>
         Remove<span className="sr-only"> the page break before {called}</span>
       </button>

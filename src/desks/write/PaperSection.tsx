@@ -4,15 +4,13 @@ import { GripVertical, Trash2, X } from '@/ui/widgets/icons';
 import { use, useLayoutEffect, useRef, useState } from 'react';
 import type { Clip } from '@/core/content/clip';
 import type { Section } from '@/core/quiz/section';
-import { CLIP_FILES, takeClip } from '@/ui/editing/media/clipFile';
+import { ClipChooser } from '@/ui/editing/media/ClipChooser';
 import { Conflict } from '@/ui/editing/Conflict';
 import { FormulaInFields } from '@/ui/editing/formula/FormulaInFields';
 import { land } from '@/ui/editing/heldKeys';
 import RichTextEditor from '@/ui/editing/RichTextEditor';
 import { ClipView } from '@/ui/widgets/paper/ClipView';
-import { FileDrop } from '@/ui/widgets/fields/FileDrop';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
-import { usePress } from '@/ui/widgets/press/press';
 import { megabytes } from '@/ui/words/figures';
 import { PaperNow, type QuestionActs } from './PaperNow';
 
@@ -23,27 +21,9 @@ interface ClipsProps {
 
 const MOST_CLIPS = 10;
 
-/** Takes a sound or film in: what is wrong with a file, or with storing it, is said beside it. */
+/** A press that unfolds where a sound or film is chosen. */
 function AddClip({ clips, onChange }: ClipsProps) {
   const [open, setOpen] = useState(false);
-  const file = useRef<File | null>(null);
-  const [refused, setRefused] = useState<string | null>(null);
-  const take = async (chosen: File) => {
-    const taken = await takeClip(chosen);
-    setRefused(taken.ok ? null : taken.error);
-    if (!taken.ok) return;
-    if (!clips.some(({ hash }) => hash === taken.clip.hash)) onChange([...clips, taken.clip]);
-    setOpen(false);
-  };
-  const press = usePress(async () => {
-    if (file.current) await take(file.current);
-  });
-  const choose = (chosen: File) => {
-    file.current = chosen;
-    setRefused(null);
-    press.start();
-  };
-  const trouble = press.error ?? refused;
   if (!open)
     return (
       <button
@@ -56,22 +36,12 @@ function AddClip({ clips, onChange }: ClipsProps) {
     );
   return (
     <div className="mt-2">
-      <FileDrop label="Sound or video" accept={CLIP_FILES} onFile={choose} />
-      {press.busy && (
-        <p role="status" className="caption mt-1">
-          Saving the file…
-        </p>
-      )}
-      {trouble && (
-        <p role="alert" className="mt-2 border-l-2 border-saffron bg-wash px-3 py-2">
-          {trouble}{' '}
-          {press.error && (
-            <button type="button" className="link-text cursor-pointer" onClick={press.start}>
-              Try again
-            </button>
-          )}
-        </p>
-      )}
+      <ClipChooser
+        onTaken={(clip) => {
+          if (!clips.some(({ hash }) => hash === clip.hash)) onChange([...clips, clip]);
+          setOpen(false);
+        }}
+      />
       <button type="button" className="btn btn-ghost btn-sm mt-1" onClick={() => setOpen(false)}>
         Cancel
       </button>

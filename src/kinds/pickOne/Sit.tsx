@@ -1,5 +1,5 @@
 import type { SitProps } from '../faces';
-import { ClearAnswer, PickLabel, PickWords } from '../shared/PickLabel';
+import { ClearAnswer, PickClip, PickLabel, PickWords } from '../shared/PickLabel';
 
 /** One option is chosen; it can be changed until hand-in, and taken back. */
 export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitProps) {
@@ -13,6 +13,7 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
           type="radio"
           name={labelledBy}
           checked={chosen === option.id}
+          below={<PickClip clip={option.clip} />}
           onCheck={() => onAnswer({ kind: 'pickOne', option: option.id })}
         >
           <PickWords {...option} />

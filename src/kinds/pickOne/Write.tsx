@@ -1,3 +1,4 @@
+import type { Clip } from '@/core/content/clip';
 import { ONE, ZERO } from '@/core/figures/fraction';
 import type { Option } from '@/core/kinds/shared/pick/option';
 import type { PickOneQuestion } from '@/core/kinds/pickOne/schema';
@@ -9,7 +10,7 @@ import { FoldedOptions } from '../shared/FoldedKey';
 import { KeyRow } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
 import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
-import { ThingField } from '../shared/ThingField';
+import { ThingField, withClip } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -36,6 +37,7 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
         {options.open.map((option, index) => {
           const about = spokenName(option) || `Option ${index + 1}`;
           const right = option.credit.n > 0;
+          const putClip = (clip: Clip | null) => rows.replace(withClip(option, clip));
           return (
             <KeyRow
               key={option.id}
@@ -54,10 +56,17 @@ export const Write: Faces<PickOneQuestion>['Write'] = ({ question, onChange, see
                   place={`Option ${index + 1}`}
                   shuffled={isShuffled(question.shuffled, optionOrder)}
                   rows={rows}
+                  onClip={putClip}
                 />
               }
             >
-              <ThingField thing={option} place={`Option ${index + 1}`} strong={right} rows={rows} />
+              <ThingField
+                thing={option}
+                place={`Option ${index + 1}`}
+                strong={right}
+                rows={rows}
+                onClip={putClip}
+              />
             </KeyRow>
           );
         })}

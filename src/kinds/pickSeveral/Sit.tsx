@@ -1,5 +1,5 @@
 import type { SitProps } from '../faces';
-import { PickLabel, PickWords } from '../shared/PickLabel';
+import { PickClip, PickLabel, PickWords } from '../shared/PickLabel';
 
 /** Options are ticked and unticked; with none ticked there is no answer. */
 export default function PickSeveralSit({ face, answer, labelledBy, onAnswer }: SitProps) {
@@ -18,6 +18,7 @@ export default function PickSeveralSit({ face, answer, labelledBy, onAnswer }: S
           type="checkbox"
           name={labelledBy}
           checked={picked.includes(option.id)}
+          below={<PickClip clip={option.clip} />}
           onCheck={() => toggle(option.id)}
         >
           <PickWords {...option} />

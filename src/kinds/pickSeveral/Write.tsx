@@ -1,3 +1,4 @@
+import type { Clip } from '@/core/content/clip';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import { isRight } from '@/core/kinds/pickSeveral/mark';
 import type { PickSeveralQuestion, SeveralOption } from '@/core/kinds/pickSeveral/schema';
@@ -11,7 +12,7 @@ import { creditOf, Disc, KeyLine } from '../shared/KeyLine';
 import { Worth } from '../shared/KeyRow';
 import { openRows } from '../shared/openRows';
 import { isShuffled, OptionTools } from '../shared/parts/ShufflePart';
-import { ThingField } from '../shared/ThingField';
+import { ThingField, withClip } from '../shared/ThingField';
 import { useRows } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
@@ -46,6 +47,7 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
         {options.open.map((option, index) => {
           const about = spokenName(option) || `Option ${index + 1}`;
           const credit = shownCredit(question, option);
+          const putClip = (clip: Clip | null) => rows.replace(withClip(option, clip));
           return (
             <KeyLine
               key={option.id}
@@ -74,6 +76,7 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
                   place={`Option ${index + 1}`}
                   shuffled={isShuffled(question.shuffled, optionOrder)}
                   rows={rows}
+                  onClip={putClip}
                 />
               }
               onRemove={() => rows.remove(option)}
@@ -83,6 +86,7 @@ export const Write: Faces<PickSeveralQuestion>['Write'] = ({ question, onChange,
                 place={`Option ${index + 1}`}
                 strong={isRight(question, option)}
                 rows={rows}
+                onClip={putClip}
               />
             </KeyLine>
           );

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import type { Clip } from '@/core/content/clip';
 import type { Picture as PictureData } from '@/core/content/picture';
 import type { Fraction } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
@@ -26,13 +27,14 @@ export const FoldedKey = ({ children }: { children: ReactNode }) => (
 interface FoldedThing {
   readonly text: string;
   readonly picture: PictureData | null;
+  readonly clip?: Clip | undefined;
 }
 
 /** Words and small picture of something in a folded key. */
-export const FoldedThing = ({ text, picture, empty }: FoldedThing & { readonly empty: string }) => (
+export const FoldedThing = ({ text, picture, clip, empty }: FoldedThing & { readonly empty: string }) => (
   <>
     {picture && <Picture picture={picture} small />}
-    {text ? <Words text={text} /> : picture ? '' : empty}
+    {text ? <Words text={text} /> : picture ? '' : clip?.title || empty}
   </>
 );
 
@@ -51,7 +53,7 @@ export const FoldedOptions = <One extends FoldedThing & { readonly id: string; r
       .filter(({ gone }) => !gone)
       .map((option) => (
         <FoldedEntry key={option.id} credit={credit(option)}>
-          <FoldedThing text={option.text} picture={option.picture} empty="empty option" />
+          <FoldedThing text={option.text} picture={option.picture} clip={option.clip} empty="empty option" />
         </FoldedEntry>
       ))}
   </FoldedKey>

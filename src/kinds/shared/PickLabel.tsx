@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
+import type { Clip } from '@/core/content/clip';
 import type { Picture as PictureData } from '@/core/content/picture';
 import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
+import { ClipView } from '@/ui/widgets/paper/ClipView';
 import { Picture } from '@/ui/widgets/paper/Picture';
 
 interface Props {
@@ -11,38 +13,57 @@ interface Props {
   readonly onCheck: () => void;
   readonly children: ReactNode;
   readonly className?: string;
+  /** What stands in the same frame and is not pressed with it. */
+  readonly below?: ReactNode;
 }
 
 /** Something to pick, as large as a finger needs it: pressed anywhere, it is picked. */
-export const PickLabel = ({ type, name, checked, onCheck, children, className = 'mb-2' }: Props) => (
-  <label
-    className={`flex min-h-12 cursor-pointer items-center gap-3 rounded border px-4 py-2.5 ${className} ${
-      checked ? 'border-ink bg-paper font-semibold ring-1 ring-ink' : 'border-[var(--field)]'
-    }`}
+export const PickLabel = ({ type, name, checked, onCheck, children, className = 'mb-2', below }: Props) => (
+  <div
+    className={`rounded border ${className} ${checked ? 'border-ink bg-paper ring-1 ring-ink' : 'border-[var(--field)]'}`}
   >
-    <input
-      type={type}
-      className="size-4 flex-none accent-[var(--petrol)]"
-      name={name}
-      checked={checked}
-      onChange={onCheck}
-    />
-    <span className="min-w-0 flex-1 break-words">{children}</span>
-  </label>
+    <label
+      className={`flex min-h-12 cursor-pointer items-center gap-3 px-4 py-2.5 ${checked ? 'font-semibold' : ''}`}
+    >
+      <input
+        type={type}
+        className="size-4 flex-none accent-[var(--petrol)]"
+        name={name}
+        checked={checked}
+        onChange={onCheck}
+      />
+      <span className="min-w-0 flex-1 break-words">{children}</span>
+    </label>
+    {below}
+  </div>
 );
 
-/** The words and picture of something to pick. */
-export const PickWords = ({ text, picture }: { text: string; picture: PictureData | null }) => (
+interface Pickable {
+  readonly text: string;
+  readonly picture: PictureData | null;
+  readonly clip?: Clip | undefined;
+}
+
+/** The words and picture of something to pick; what its sound is called, where it is nothing else. */
+export const PickWords = ({ text, picture, clip }: Pickable) => (
   <>
     {picture && <Picture picture={picture} />}
-    <Words text={text} />
+    <Words text={text || picture ? text : (clip?.title ?? '')} />
   </>
 );
 
-/** What a thing is called where it is spoken of: its words, formulas spoken, else what its picture shows. */
-export function useSpokenName(): (thing: { text: string; picture: PictureData | null }) => string {
+/** The sound or film of something to pick, to be played without picking it. */
+export const PickClip = ({ clip }: Pick<Pickable, 'clip'>) =>
+  clip && (
+    <div className="px-4 pb-2 pl-11">
+      <ClipView clip={clip} captioned={false} />
+    </div>
+  );
+
+/** What a thing is called where it is spoken of: its words, formulas spoken, else what its picture shows or its sound is called. */
+export function useSpokenName(): (thing: Pickable) => string {
   const spoken = useSpoken();
-  return ({ text, picture }) => spoken(text).trim() || (picture?.alt ?? '');
+  return ({ text, picture, clip }) => spoken(text).trim() || picture?.alt || (clip?.title ?? '');
 }
 
 /** Takes an answer back. */

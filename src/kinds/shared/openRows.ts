@@ -1,15 +1,18 @@
 import { optionName } from '@/core/kinds/shared/pick/optionName';
+import type { Clip } from '@/core/content/clip';
 import type { Picture } from '@/core/content/picture';
 
 interface Option {
   readonly id: string;
   readonly text: string;
   readonly picture: Picture | null;
+  readonly clip?: Clip | undefined;
   readonly gone: boolean;
 }
 
 /** A thing of which nothing is written yet. */
-export const isUnnamed = (thing: Pick<Option, 'text' | 'picture'>): boolean => optionName(thing) === '';
+export const isUnnamed = (thing: Pick<Option, 'text' | 'picture' | 'clip'>): boolean =>
+  optionName(thing) === '';
 
 /** Options as they are edited: those that are there, while those that are gone stay behind for old answers. */
 export function openRows<One extends Option>(options: readonly One[]) {

@@ -25,6 +25,7 @@ import { form9 } from '@/core/forms/form9';
 import { form10 } from '@/core/forms/form10';
 import { form11 } from '@/core/forms/form11';
 import { form12 } from '@/core/forms/form12';
+import { form13 } from '@/core/forms/form13';
 import { now, ownZone } from '@/device/clock';
 import { newTicket } from '@/device/ids';
 import { tablesBy } from './tablesBy';
@@ -217,6 +218,7 @@ class YentrelDb extends Dexie {
     this.version(11).upgrade(tablesBy(form10));
     this.version(12).upgrade(tablesBy(form11));
     this.version(13).upgrade(tablesBy(form12));
+    this.version(14).upgrade(tablesBy(form13));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -2,6 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { useRef, type KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import {
+  AudioLines,
   Bold,
   Image,
   Italic,
@@ -27,6 +28,7 @@ interface ToolsProps {
   readonly editor: Editor;
   readonly onLink: () => void;
   readonly onPicture: () => void;
+  readonly onClip: () => void;
   readonly onFormula: () => void;
 }
 
@@ -53,7 +55,7 @@ const Put = ({ label, keys = '', Icon, onPress }: PutProps) => (
 );
 
 /** What formats the text, folded to one press until it is asked for or something is selected. Its room is kept. */
-export function FormatTools({ editor, onLink, onPicture, onFormula }: ToolsProps) {
+export function FormatTools({ editor, onLink, onPicture, onClip, onFormula }: ToolsProps) {
   const active = useEditorState({
     editor,
     selector: ({ editor: current }) => TOOLS.map(({ name }) => current.isActive(name)),
@@ -71,7 +73,7 @@ export function FormatTools({ editor, onLink, onPicture, onFormula }: ToolsProps
           type="button"
           className="row-tool"
           aria-expanded={false}
-          title="Bold, lists, links, formulas, pictures"
+          title="Bold, lists, links, formulas, pictures, sounds, videos"
           onMouseDown={(event) => event.preventDefault()}
           onClick={(event) => {
             // By key the focus goes on to the first tool; by press it stays in the text.
@@ -110,6 +112,7 @@ export function FormatTools({ editor, onLink, onPicture, onFormula }: ToolsProps
       <Put label="Link" Icon={Link2} onPress={onLink} />
       <Put label="Formula" keys=" (Ctrl M)" Icon={Radical} onPress={onFormula} />
       <Put label="Picture" Icon={Image} onPress={onPicture} />
+      <Put label="Sound or video" Icon={AudioLines} onPress={onClip} />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { JSONContent } from '@tiptap/core';
 import Document from '@tiptap/extension-document';
 import { ListItem } from '@tiptap/extension-list';
 import Subscript from '@tiptap/extension-subscript';
@@ -14,6 +15,9 @@ import { FormatTools } from './FormatTools';
 import { land } from './heldKeys';
 import { useFormulaInEditor } from './formula/useFormulaInEditor';
 import { LinkDialog } from './LinkDialog';
+import { ClipDialog } from './media/ClipDialog';
+import { isClipFile } from './media/clipFile';
+import { ClipNode } from './media/clipNode';
 import { PictureDialog } from './media/PictureDialog';
 import { isPictureFile } from './media/pictureFile';
 import { PictureNode } from './media/pictureNode';
@@ -37,8 +41,9 @@ const FlatItem = ListItem.extend({
 });
 
 const EXTENSIONS = [
-  Document.extend({ content: '(block | picture)+' }),
+  Document.extend({ content: '(block | medium)+' }),
   PictureNode,
+  ClipNode,
   StarterKit.configure({
     document: false, listItem: false, undoRedo: false, heading: false, blockquote: false, code: false, codeBlock: false, horizontalRule: false,
     strike: false, underline: false,
@@ -48,6 +53,43 @@ const EXTENSIONS = [
   Subscript,
   Superscript,
 ]; // prettier-ignore
+
+/** A dialog that puts something in, with the file that was pasted or dropped. */
+interface Adding {
+  readonly what: 'picture' | 'clip';
+  readonly file: File | null;
+}
+
+/** The first picture, sound or film of what was pasted or dropped. */
+function mediumFile(data: DataTransfer | null): Adding | null {
+  for (const file of data?.files ?? []) {
+    if (isPictureFile(file)) return { what: 'picture', file };
+    if (isClipFile(file)) return { what: 'clip', file };
+  }
+  return null;
+}
+
+interface AddProps extends Adding {
+  readonly onSave: (node: JSONContent) => void;
+  readonly onClose: () => void;
+}
+
+const AddMedium = ({ what, file, onSave, onClose }: AddProps) =>
+  what === 'picture' ? (
+    <PictureDialog
+      picture={null}
+      file={file}
+      onClose={onClose}
+      onSave={(picture) => onSave({ type: 'picture', attrs: { picture } })}
+    />
+  ) : (
+    <ClipDialog
+      clip={null}
+      file={file}
+      onClose={onClose}
+      onSave={(clip) => onSave({ type: 'clip', attrs: { clip } })}
+    />
+  );
 
 /** Lines as paragraphs, as they would have been typed. */
 const typedLines = (text: string) =>
@@ -68,14 +110,13 @@ export default function RichTextEditor({
   const latest = useRef(value);
   const changed = useRef(onChange);
   changed.current = onChange;
-  // A picture about to be put in: chosen in the dialog, or pasted or dropped as a file.
-  const [adding, setAdding] = useState<'choose' | File | null>(null);
+  // What is about to be put in: chosen in the dialog, or pasted or dropped as a file.
+  const [adding, setAdding] = useState<Adding | null>(null);
   const [linking, setLinking] = useState(false);
   const takeFile = (data: DataTransfer | null): boolean => {
-    const file = [...(data?.files ?? [])].find(isPictureFile);
-    if (!file) return false;
-    setAdding(file);
-    return true;
+    const found = mediumFile(data);
+    if (found) setAdding(found);
+    return found !== null;
   };
   const block = useRef(onBlock);
   useEffect(() => {
@@ -142,22 +183,22 @@ export default function RichTextEditor({
         <FormatTools
           editor={editor}
           onLink={() => setLinking(true)}
-          onPicture={() => setAdding('choose')}
+          onPicture={() => setAdding({ what: 'picture', file: null })}
+          onClip={() => setAdding({ what: 'clip', file: null })}
           onFormula={() => formula.want(editor)}
         />
       )}
       {formula.dialog}
       {editor && linking && <LinkDialog editor={editor} onClose={() => setLinking(false)} />}
       {editor && adding && (
-        <PictureDialog
-          picture={null}
-          file={adding === 'choose' ? null : adding}
+        <AddMedium
+          {...adding}
           onClose={() => setAdding(null)}
-          onSave={(picture) => {
+          onSave={(node) => {
             setAdding(null);
             const { $to } = editor.state.selection;
             const at = $to.depth > 0 ? $to.after(1) : $to.pos;
-            editor.chain().insertContentAt(at, { type: 'picture', attrs: { picture } }).run();
+            editor.chain().insertContentAt(at, node).run();
           }}
         />
       )}

@@ -1,6 +1,7 @@
 import type { JSONContent } from '@tiptap/core';
 import { same } from '@/core/figures/deepEqual';
 import { isSafeAddress } from '@/core/content/links';
+import { Clip } from '@/core/content/clip';
 import { Picture } from '@/core/content/picture';
 import { inlineOf, textOfNode } from './inlineNodes';
 import { type Block, type Mark, RichText, type TextRun } from '@/core/content/richText';
@@ -73,6 +74,8 @@ function itemsOf(list: JSONContent): ReturnType<typeof paragraphOf>[][] {
 function blocksOf(node: JSONContent): Block[] {
   const picture = node.type === 'picture' ? Picture.safeParse(node.attrs?.['picture']) : null;
   if (picture?.success) return [{ type: 'picture', picture: picture.data }];
+  const clip = node.type === 'clip' ? Clip.safeParse(node.attrs?.['clip']) : null;
+  if (clip?.success) return [{ type: 'clip', clip: clip.data }];
   if (!isList(node)) return paragraphsOf(node);
   const items = itemsOf(node);
   return items.length > 0 ? [{ type: node.type === 'bulletList' ? 'bullets' : 'numbers', items }] : [];
@@ -93,6 +96,7 @@ const textNodes = ({ text, marks, link }: TextRun): JSONContent[] =>
 
 function nodeOf(block: Block): JSONContent {
   if (block.type === 'picture') return { type: 'picture', attrs: { picture: block.picture } };
+  if (block.type === 'clip') return { type: 'clip', attrs: { clip: block.clip } };
   if (block.type === 'paragraph') return { type: 'paragraph', content: block.runs.flatMap(textNodes) };
   return {
     type: block.type === 'bullets' ? 'bulletList' : 'orderedList',

@@ -17,6 +17,7 @@ export { default as Copy } from 'lucide-react/icons/copy';
 export { default as Download } from 'lucide-react/icons/download';
 export { default as FileDown } from 'lucide-react/icons/file-down';
 export { default as GripVertical } from 'lucide-react/icons/grip-vertical';
+export { default as AudioLines } from 'lucide-react/icons/audio-lines';
 export { default as Image } from 'lucide-react/icons/image';
 export { default as Italic } from 'lucide-react/icons/italic';
 export { default as Link2 } from 'lucide-react/icons/link-2';

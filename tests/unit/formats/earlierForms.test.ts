@@ -36,6 +36,7 @@ const FORMS = [
   'form-9',
   'form-10',
   'form-11',
+  'form-12',
 ];
 
 interface Frac {
@@ -158,6 +159,23 @@ async function seenBy(quizId: string): Promise<unknown[]> {
 }
 const seenThen = (form: string): unknown =>
   (JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { sees: unknown }).sees;
+
+describe('a database of the form in which only sections had sounds and films', () => {
+  const rows = rowsOf('form-12');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(13, TABLES_6, rows));
+
+  test('everyone sees what they saw, of the same scores; and no question is changed', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-12'));
+    assert.deepEqual(await seenBy(quizId), seenThen('form-12'));
+    const now = await db.questions.where({ quizId }).toArray();
+    const then = (rows['questions'] ?? []).filter((one) => one['quizId'] === quizId);
+    assert.deepEqual(
+      new Map(now.map(({ id, question }) => [id, question])),
+      new Map(then.map(({ id, question }) => [id, question])),
+    );
+  });
+});
 
 describe('a database of the form in which every hint was an alarm', () => {
   const rows = rowsOf('form-11');

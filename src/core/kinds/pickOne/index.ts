@@ -5,6 +5,7 @@ import { ONE, ZERO } from '../../figures/fraction';
 import { defineKind } from '../kind';
 import { optionsInOrder } from '../shared/pick/optionOrder';
 import { accept } from './accept';
+import { asShown } from '../shared/pick/option';
 import { optionName } from '../shared/pick/optionName';
 import { asItCounts } from './asItCounts';
 import { answerText, readAnswer } from './cells';
@@ -84,11 +85,7 @@ export const pickOne = defineKind<PickOneQuestion, PickOneAnswer, PickOneFace>({
     const open = options.filter((option) => !option.gone);
     return {
       kind: 'pickOne',
-      options: optionsInOrder({ options: open, shuffled }, seed, order).map(({ id, text, picture }) => ({
-        id,
-        text,
-        picture,
-      })),
+      options: optionsInOrder({ options: open, shuffled }, seed, order).map(asShown),
     };
   },
   lines,

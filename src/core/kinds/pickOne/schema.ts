@@ -1,7 +1,6 @@
-import { Picture } from '../../content/picture';
 import { Id, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
-import { Option } from '../shared/pick/option';
+import { Option, ShownOption } from '../shared/pick/option';
 
 /** Pick one: exactly one option is chosen. */
 export const PickOneQuestion = z.strictObject({
@@ -20,6 +19,6 @@ export type PickOneAnswer = z.infer<typeof PickOneAnswer>;
 /** What a student is shown of the question besides its text. */
 export const PickOneFace = z.strictObject({
   kind: z.literal('pickOne'),
-  options: z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() })),
+  options: z.array(ShownOption),
 });
 export type PickOneFace = z.infer<typeof PickOneFace>;

@@ -6,6 +6,7 @@ import { ONE, ZERO } from '../../figures/fraction';
 import { asItCounts } from './asItCounts';
 import { defineKind } from '../kind';
 import { joinParts } from '../shared/answerCells';
+import { asShown } from '../shared/pick/option';
 import { optionName } from '../shared/pick/optionName';
 import { optionsInOrder } from '../shared/pick/optionOrder';
 import { readAnswer } from './cells';
@@ -90,7 +91,7 @@ export const pickSeveral = defineKind<PickSeveralQuestion, PickSeveralAnswer, Pi
   faceOf: (question, seed, order) => ({
     kind: 'pickSeveral',
     options: optionsInOrder({ options: openOptions(question), shuffled: question.shuffled }, seed, order).map(
-      ({ id, text, picture }) => ({ id, text, picture }),
+      asShown,
     ),
   }),
   lines,

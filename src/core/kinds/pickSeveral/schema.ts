@@ -1,7 +1,9 @@
+import { Clip } from '../../content/clip';
 import { Feedback } from '../../content/feedback';
 import { Picture } from '../../content/picture';
 import { Credit, Id, Lambda, questionBase } from '../../content/questionBase';
 import { z } from '../../zod';
+import { ShownOption } from '../shared/pick/option';
 import { PickModel } from '../shared/pick/pickModel';
 
 /** An option among several: right or not, and its weight where options have weights of their own. */
@@ -9,6 +11,8 @@ export const SeveralOption = z.strictObject({
   id: Id,
   text: z.string().max(2000),
   picture: Picture.nullable(),
+  /** A sound or a film that is part of it; absent without one. */
+  clip: Clip.optional(),
   right: z.boolean(),
   weight: Credit,
   feedback: Feedback,
@@ -40,6 +44,6 @@ export type PickSeveralAnswer = z.infer<typeof PickSeveralAnswer>;
 
 export const PickSeveralFace = z.strictObject({
   kind: z.literal('pickSeveral'),
-  options: z.array(z.strictObject({ id: Id, text: z.string(), picture: Picture.nullable() })),
+  options: z.array(ShownOption),
 });
 export type PickSeveralFace = z.infer<typeof PickSeveralFace>;

@@ -1,5 +1,6 @@
 import { asksFor, hasParts } from '@/core/kinds/progress';
 import { Suspense, type RefObject } from 'react';
+import { aroundWords, questionTitle } from '@/core/content/plainText';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { sitFace } from '@/kinds/sit';
@@ -37,6 +38,7 @@ export function QuestionHere(props: Props) {
   const Face = sitFace(question.face.kind);
   const isNote = !asksFor(question.face);
   const titleId = `question-${at + 1}`;
+  const { before, words, after } = aroundWords(question.text);
   return (
     <>
       <p className="caption figures">
@@ -45,12 +47,15 @@ export function QuestionHere(props: Props) {
           : `Question ${number} of ${of} · ${worthWords(question.points)}`}
         {MUST[question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer]}
       </p>
+      {before.length > 0 && <RichText text={before} />}
       <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
         <RichText
-          text={question.text}
+          text={words}
           className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
         />
+        {words.length === 0 && <span className="sr-only">{questionTitle(question.text)}</span>}
       </Heading>
+      {after.length > 0 && <RichText text={after} className="mb-4" />}
       <Suspense fallback={<p className="text-soft">…</p>}>
         <Face
           key={question.id}

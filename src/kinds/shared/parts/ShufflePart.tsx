@@ -1,7 +1,8 @@
 import type { OptionOrder } from '@/core/kinds/kind';
 import { ChoicePart } from './ChoicePart';
 import { MoveTools, Tool } from '../RowTools';
-import { PictureTool, type Thing } from '../ThingField';
+import type { Clip } from '@/core/content/clip';
+import { ClipTool, PictureTool, type Thing } from '../ThingField';
 import type { Rows } from '../useRows';
 
 /** In which order things are shown. */
@@ -43,18 +44,21 @@ interface OptionToolsProps<One extends { readonly keepsPlace: boolean }> {
   readonly place: string;
   readonly shuffled: boolean;
   readonly rows: Pick<Rows<One & { readonly id: string }>, 'replace' | 'moveBy'>;
+  readonly onClip: (clip: Clip | null) => void;
 }
 
-/** What can be done with an option: given a picture, kept in its place where options are shuffled, and moved. */
+/** What can be done with an option: given a picture or a sound, kept in its place where options are shuffled, and moved. */
 export const OptionTools = <One extends Thing & { readonly keepsPlace: boolean }>({
   option,
   about,
   place,
   shuffled,
   rows,
+  onClip,
 }: OptionToolsProps<One>) => (
   <>
     <PictureTool thing={option} place={place} onPicture={(picture) => rows.replace({ ...option, picture })} />
+    <ClipTool clip={option.clip} place={place} onClip={onClip} />
     {shuffled && (
       <Tool
         words={option.keepsPlace ? 'Keeps its place' : 'Keep in place'}

@@ -5,6 +5,10 @@ import { megabytes } from '../../words/figures';
 /** What the field for a sound or film takes. */
 export const CLIP_FILES = CLIP_TYPES.join(',');
 
+/** Whether a file is some sound or film: also of a kind that is then refused with a word. */
+export const isClipFile = (file: Blob): boolean =>
+  /^(?:audio|video)\//.test(file.type) || file.type === 'application/ogg';
+
 /** Names that some computers give to the types that are known. */
 const SAME: Readonly<Record<string, Clip['type']>> = {
   'audio/mp3': 'audio/mpeg',

@@ -4,8 +4,14 @@ import { useStored } from './Picture';
 
 const isFilm = (type: string): boolean => type.startsWith('video/');
 
+interface Props {
+  readonly clip: Clip;
+  /** False where its name stands beside it already. */
+  readonly captioned?: boolean;
+}
+
 /** A sound or a film with its name, to be played; what is said or shown in it can be read. */
-export function ClipView({ clip }: { readonly clip: Clip }) {
+export function ClipView({ clip, captioned = true }: Props) {
   const address = useStored(clip.hash);
   const [broken, setBroken] = useState(false);
   const { title, type, words } = clip;
@@ -36,7 +42,7 @@ export function ClipView({ clip }: { readonly clip: Clip }) {
         />
       )}
       <figcaption className="caption">
-        {title}
+        {captioned && title}
         {words !== '' && (
           <details>
             <summary className="cursor-pointer">

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { ClipView } from './ClipView';
 import { Words } from './Formula';
 import { Linked } from './Linked';
 import { isSafeAddress } from '@/core/content/links';
@@ -30,6 +31,7 @@ function withMarks(words: ReactNode, marks: TextRun['marks'], key: number): Reac
 
 function block(part: Block, key: number): ReactNode {
   if (part.type === 'picture') return <Picture key={key} picture={part.picture} />;
+  if (part.type === 'clip') return <ClipView key={key} clip={part.clip} />;
   if (part.type === 'paragraph') return <p key={key}>{part.runs.map(run)}</p>;
   const Tag = part.type === 'bullets' ? 'ul' : 'ol';
   return (

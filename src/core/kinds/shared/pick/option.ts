@@ -1,3 +1,4 @@
+import { Clip } from '../../../content/clip';
 import { Feedback } from '../../../content/feedback';
 import { Picture } from '../../../content/picture';
 import { Credit, Id } from '../../../content/questionBase';
@@ -8,6 +9,8 @@ export const Option = z.strictObject({
   id: Id,
   text: z.string().max(2000),
   picture: Picture.nullable(),
+  /** A sound or a film that is part of it; absent without one. */
+  clip: Clip.optional(),
   /** Share of the points for choosing it. */
   credit: Credit,
   feedback: Feedback,
@@ -19,3 +22,20 @@ export const Option = z.strictObject({
   keepsPlace: z.boolean(),
 });
 export type Option = z.infer<typeof Option>;
+
+/** What a student is shown of an option. */
+export const ShownOption = z.strictObject({
+  id: Id,
+  text: z.string(),
+  picture: Picture.nullable(),
+  clip: Clip.optional(),
+});
+export type ShownOption = z.infer<typeof ShownOption>;
+
+/** An option without anything that tells what choosing it earns. */
+export const asShown = ({ id, text, picture, clip }: ShownOption): ShownOption => ({
+  id,
+  text,
+  picture,
+  ...(clip && { clip }),
+});

@@ -2,17 +2,19 @@ import { comparedText } from '../../../answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '../../../answers/text/settings';
 import type { Option } from './option';
 
-/** An option as it is named: its words, else what its picture shows. */
-export const optionName = ({ text, picture }: Pick<Option, 'text' | 'picture'>): string =>
-  text.trim() || picture?.alt || '';
+type Named = Pick<Option, 'text' | 'picture' | 'clip'>;
+
+/** An option as it is named: its words, else what its picture shows, else what its sound or film is called. */
+export const optionName = ({ text, picture, clip }: Named): string =>
+  text.trim() || picture?.alt || clip?.title.trim() || '';
 
 /** The things of a list that have a name; one that is still empty is shown to nobody and counts for nothing. */
-export function namedOnes<One extends { text: string; picture?: Option['picture'] }>(list: One[]): One[] {
-  const isNamed = ({ text, picture = null }: One) => optionName({ text, picture }) !== '';
+export function namedOnes<One extends Partial<Named> & { text: string }>(list: One[]): One[] {
+  const isNamed = (one: One) => optionName({ picture: null, ...one }) !== '';
   return list.every(isNamed) ? list : list.filter(isNamed);
 }
 
-type HasName = Pick<Option, 'text' | 'picture'> & { readonly gone?: boolean };
+type HasName = Named & { readonly gone?: boolean };
 
 /** The first thing of a list that is named so: letter by letter, else with capitals and punctuation apart. */
 export function namedSo<One extends HasName>(
