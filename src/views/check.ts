@@ -38,7 +38,8 @@ import { askedIn, outOfPaper, pointsOf } from '@/core/quiz/points';
 import { finishedAt, type NotCounted } from '@/core/quiz/times/window';
 import { tryAnswer, type Trial } from '@/views/tryAnswer';
 import { readerWords } from './readerWords';
-import { byName, liveClass, namesakes, disambiguator, workOf, type NamedWork } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, namesakes, disambiguator, workOf, type NamedWork } from './papers';
 import { circlesOf, type Circle } from './circles';
 
 export interface CheckCell {

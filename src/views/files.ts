@@ -40,7 +40,8 @@ import { existingWork, importPapers, mappingOf, rememberMapping } from '@/store/
 import { scoreColumns } from '@/store/work/scoreColumns';
 import { classList, everybody, listedStudents } from '@/store/class/roster';
 import { head } from '@/store/quiz/quizzes';
-import { byName, liveClass, workOf } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, workOf } from './papers';
 import { revealOf } from './reveal';
 import { writeWorkbook } from '../files/workbook';
 

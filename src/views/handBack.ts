@@ -3,7 +3,8 @@ import type { NotCounted } from '@/core/quiz/times/window';
 import { ASPECTS, type Aspect } from '@/core/quiz/plan/plan';
 import { now } from '@/device/clock';
 import { allTickets } from '@/store/records/tickets';
-import { byName, liveClass, namesakes, disambiguator, workOf } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, namesakes, disambiguator, workOf } from './papers';
 import { revealOf } from './reveal';
 
 /** One student's result: what is recorded, and what of it the student sees now. */

@@ -117,11 +117,6 @@ export interface NamedWork extends StudentWork {
 export const workOf = ({ marked, students }: ClassPapers): NamedWork[] =>
   marked.students().map((work) => ({ ...work, student: students.get(work.studentId) }));
 
-const collator = new Intl.Collator();
-
-/** By name, as lists of students are sorted in the reader's language. */
-export const byName = (a: { name: string }, b: { name: string }): number => collator.compare(a.name, b.name);
-
 /** Names that several students have. */
 export function namesakes(students: Iterable<{ readonly name: string }>): ReadonlySet<string> {
   const seen = new Set<string>();

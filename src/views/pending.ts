@@ -18,7 +18,8 @@ import { keyedSince, type KeyedStep } from '@/store/records/steps';
 import { draftPaper, head } from '@/store/quiz/quizzes';
 import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';
-import { byName, liveClass, namesakes, disambiguator, type ClassPapers } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, namesakes, disambiguator, type ClassPapers } from './papers';
 import { revealOf } from './reveal';
 
 export interface NamedChange extends ScoreChange {

@@ -3,7 +3,8 @@ import { slipOf, wholeSight } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/times/window';
 import { commentsOf } from '@/store/work/comments';
-import { byName, liveClass, workOf } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, workOf } from './papers';
 
 /** One student's slip as it is printed: of the attempt that stands for the student. */
 export interface PrintedSlip {

@@ -22,7 +22,8 @@ import { allTickets } from '@/store/records/tickets';
 import { rulingsOf } from '@/store/work/rulings';
 import { cachedAttempts } from './attempts';
 import { waitingIn } from './check';
-import { byName, liveClass, namesakes, disambiguator, workOf } from './papers';
+import { byName } from '@/core/quiz/people/byName';
+import { liveClass, namesakes, disambiguator, workOf } from './papers';
 import { revealOf } from './reveal';
 
 export interface TrayRow {

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expectAccessibleHere } from './accessible';
-import { downloaded, expect, goTo, test } from './support';
+import { checkRow, downloaded, expect, goTo, newQuiz, openIt, pageOf, saved, test } from './support';
 
 /** Two classes of thirty with one student in both, and a quiz that is set to one of them and to a group of the other. */
 
@@ -116,3 +116,35 @@ test(
     await expect(page.getByText('3 of 40 handed in')).toBeVisible();
   },
 );
+
+test('a quiz for one student alone: found by name, the only one in the Tray, who comes to it and is marked', async ({
+  page,
+}) => {
+  await newQuiz(page, 'What Amal missed', 'True or false');
+  await page.keyboard.type('A levee is built by floods.');
+  await page.getByRole('button', { name: 'True is right' }).click();
+  await saved(page);
+  await goTo(page, 'Plan');
+  await page.getByRole('button', { name: 'Change who takes this quiz' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('8C, 26 students').uncheck();
+  const choice = dialog.getByLabel('One student of 7B');
+  const names = (await choice.locator('option').allTextContents()).slice(1);
+  expect(names).toEqual([...names].sort());
+  expect(names).toHaveLength(22);
+  await choice.selectOption('Amal Syke');
+  await dialog.getByRole('button', { name: 'Set the quiz' }).click();
+  await expect(page.getByText('Set for 7B (1 student).').first()).toBeVisible();
+  await openIt(page);
+  await goTo(page, 'Tray');
+  await expect(page.getByText('0 of 1 handed in')).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(2);
+  const sit = await pageOf(page, 'Amal Syke');
+  await sit.getByRole('button', { name: 'Begin' }).click();
+  await sit.getByRole('radio', { name: 'True' }).check();
+  await sit.getByRole('button', { name: 'Review and hand in' }).click();
+  await sit.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(sit.getByText('It has been received.')).toBeVisible();
+  await goTo(page, 'Check');
+  await expect.poll(() => checkRow(page, 'Amal Syke')).toEqual(['Question 1: right, 1 point, “true”', '1']);
+});

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { byName } from '@/core/quiz/people/byName';
 import type { SetTo } from '@/core/quiz/people/school';
 import type { ListedClass } from '@/store/class/classes';
 import { listedStudents } from '@/store/class/roster';
@@ -43,7 +44,7 @@ interface AloneProps extends Pick<ClassProps, 'chosen' | 'onChange'> {
 /** Students of a class who take the quiz alone, without a group that is made for them. */
 function Alone({ classId, name, chosen, onChange }: AloneProps) {
   const { value } = useQuery(() => listedStudents([{ classId, group: null }]), [classId]);
-  const students = value ?? [];
+  const students = [...(value ?? [])].sort(byName);
   const set = new Set(chosen.flatMap((one) => (one.classId === classId ? (one.studentId ?? []) : [])));
   return (
     <p className="ml-6 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[14px]">
