@@ -27,7 +27,7 @@ test(
     await page.getByLabel('Description, read aloud to students').fill('A map of the Alder');
     await page.getByRole('button', { name: 'Insert picture' }).click();
     await section.getByRole('button', { name: 'Add a sound or a video' }).click();
-    const files = page.getByLabel('Sound or video');
+    const files = page.getByLabel('Sound or video file');
     await files.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('rivers') });
     await expect(section.getByRole('alert')).toContainText('This file type is not supported.');
     await files.setInputFiles({ name: 'big.mp3', mimeType: 'audio/mpeg', buffer: Buffer.alloc(20_000_001) });

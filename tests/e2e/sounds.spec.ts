@@ -26,7 +26,7 @@ test('sounds in a question and its options: heard without picking, marked, named
   await hand.getByRole('button', { name: 'Format the text' }).click();
   await hand.getByRole('button', { name: 'Sound or video' }).first().click();
   const dialog = page.getByRole('dialog');
-  const file = dialog.getByLabel('Sound or video');
+  const file = dialog.getByLabel('Sound or video file');
   await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('rivers') });
   await expect(dialog.getByRole('alert')).toContainText('This file type is not supported.');
   await file.setInputFiles({ name: 'upstream.wav', mimeType: 'audio/wav', buffer: silence() });
@@ -57,7 +57,7 @@ test('sounds in a question and its options: heard without picking, marked, named
   const sit = await pageOf(page, 'Ada Marsh');
   await sit.setViewportSize({ width: 360, height: 740 });
   await sit.getByRole('button', { name: 'Begin' }).click();
-  await expect(sit.getByRole('heading', { level: 1 })).toHaveText('Which is the weir?');
+  await expect(sit.getByRole('heading', { level: 1 })).toHaveText('Question 1 of 1 · 1 pointWhich is the weir?');
   const sounds = sit.locator('audio');
   await expect(sounds).toHaveCount(3);
   for (const at of [0, 1, 2])

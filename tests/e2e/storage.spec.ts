@@ -121,7 +121,7 @@ test.describe('a storage too small for a film', { tag: '@long' }, () => {
     const section = page.getByRole('region', { name: 'Section A film' });
     await section.getByRole('button', { name: 'Add a sound or a video' }).click();
     const film = { name: 'weir.mp4', mimeType: 'video/mp4', buffer: noise(15_000_000) };
-    await page.getByLabel('Sound or video').setInputFiles(film);
+    await page.getByLabel('Sound or video file').setInputFiles(film);
     const alert = section.getByRole('alert');
     await expect(alert).toContainText('The storage of this browser is full. Nothing was changed');
     // What is typed beside it goes on being stored.

@@ -2,8 +2,20 @@ import { z } from '../zod';
 import { Picture } from './picture';
 import { Point, Shape } from './shape';
 
+/** Words that are ours and not the teacher's, so that they can be said in the reader's language: the text beside says them in English. */
+const Said = z.union([
+  z.enum(['true', 'false', 'gone', 'noBox', 'noMatch']),
+  /** The gap of this number, the first being 1. */
+  z.strictObject({ gap: z.number().int().min(1) }),
+]);
+export type Said = z.infer<typeof Said>;
+
 /** Something that has a name: its text, or what its picture shows. */
-export const ShownThing = z.strictObject({ text: z.string(), picture: Picture.nullable() });
+export const ShownThing = z.strictObject({
+  text: z.string(),
+  picture: Picture.nullable(),
+  said: Said.optional(),
+});
 export type ShownThing = z.infer<typeof ShownThing>;
 
 /**
@@ -12,7 +24,7 @@ export type ShownThing = z.infer<typeof ShownThing>;
  */
 export const ShownAnswer = z.discriminatedUnion('form', [
   /** What was typed. */
-  z.strictObject({ form: z.literal('text'), text: z.string() }),
+  z.strictObject({ form: z.literal('text'), text: z.string(), said: Said.optional() }),
   /** What was picked. */
   z.strictObject({ form: z.literal('things'), things: z.array(ShownThing) }),
   /** One thing put to another; null where it was left open. */

@@ -1,14 +1,25 @@
 import type { Formula } from './formula';
 import { inWordsAlone } from './formulaText';
 import type { Point } from './shape';
-import type { ShownAnswer, ShownThing } from './shownAnswer';
+import type { Said, ShownAnswer, ShownThing } from './shownAnswer';
+
+/** Words of ours, in English, with what can be said in another language instead. */
+export const inOurWords = (text: string, said: Said): ShownThing => ({ text, picture: null, said });
 
 /** A thing that is words alone. */
 export const inWords = (text: string): ShownThing => ({ text, picture: null });
 
+/** How far from the left and from the top of its picture a spot is, in whole per cent. */
+export const placeShares = ({ x, y }: Point): { left: number; top: number } => ({
+  left: Math.round((x.n * 100) / x.d),
+  top: Math.round((y.n * 100) / y.d),
+});
+
 /** Where on its picture a spot is, in words. */
-export const placeWords = ({ x, y }: Point): string =>
-  `${Math.round((x.n * 100) / x.d)}% from the left, ${Math.round((y.n * 100) / y.d)}% from the top`;
+export function placeWords(point: Point): string {
+  const { left, top } = placeShares(point);
+  return `${left}% from the left, ${top}% from the top`;
+}
 
 /** An answer in one line, for a table or to be read aloud; formulas of its question as they are spoken. */
 export function shownLine(answer: ShownAnswer, formulas: readonly Formula[] = []): string {

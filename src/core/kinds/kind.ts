@@ -1,6 +1,7 @@
 import type { Seed } from '../figures/random';
 import type { z } from '../zod';
 import { shownText } from '../content/shownText';
+import type { GivenAs } from '../content/givenAs';
 import type { Feedback } from '../content/feedback';
 import type { PastedBlock } from '../content/pastedBlock';
 import { ONE, ZERO, type Fraction } from '../figures/fraction';
@@ -153,8 +154,8 @@ interface Defaulted<Question, Answer, Face> {
   called(question: Question, answer: Answer): string | null;
   /** The entries of a shown answer that were marked by themselves, in its order. By default the mark's parts; none where it is one whole. */
   entries(question: Question, mark: Mark): readonly PartMark[];
-  /** What stands before what a student is given to answer with. */
-  readonly givenTitle: string;
+  /** As what a student is given what there is to answer with. */
+  readonly givenAs: GivenAs;
   /** What a student is given to answer with, as it stands on their page: options, items, a passage. By default nothing. */
   given(face: Face): ShownAnswer[];
   /** The right answers as people are shown them, once they may be. By default none. */
@@ -249,7 +250,7 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
     called: () => null,
     entries: (_, { parts }) => parts,
-    givenTitle: 'To choose from',
+    givenAs: 'choices',
     shownRight: () => [],
     given: () => [],
     textsIn: (answer) => {

@@ -1,11 +1,12 @@
 import { Face } from '../kinds';
-import { Id } from '../content/questionBase';
+import { DecimalSign, Id } from '../content/questionBase';
 import { Answer } from '../kinds';
 import { FractionData as Fraction } from '../figures/schema';
 import { RemedialLink } from '../content/feedback';
 import { Formula, Formulas } from '../content/formula';
 import { Prose } from '../content/proseSchema';
 import { RichText } from '../content/richText';
+import { GivenAs } from '../content/givenAs';
 import { ShownAnswer } from '../content/shownAnswer';
 import { AttemptRule, LateRule } from '../quiz/rules';
 import { z } from '../zod';
@@ -46,6 +47,9 @@ export type StudentQuestion = z.infer<typeof StudentQuestion>;
 
 const Cover = z.strictObject({
   title: z.string(),
+  /** The language of the quiz, and its sign before decimals. */
+  language: z.string(),
+  decimalSign: DecimalSign,
   instructions: RichText,
   /** The formulas in them. */
   formulas: Formulas,
@@ -123,8 +127,10 @@ const Part = z.strictObject({
   text: RichText.nullable(),
   /** What there was to answer with, in this student's order, with the text. */
   given: z.array(ShownAnswer),
-  /** What stands before that. */
-  givenTitle: z.string(),
+  /** As what that was given. */
+  givenAs: GivenAs,
+  /** The language in which it was answered, such as `en`. */
+  language: z.string(),
   ownAnswer: ShownAnswer.nullable(),
   /** Of each entry of the own answer, in its order: how it came out, with right and wrong, and what would help, with the feedback. */
   entries: z.array(

@@ -54,10 +54,12 @@ const withoutWork = (scene: Scene, studentId: string): Scene => ({
 });
 
 function coverOf({ quiz, student, window }: Visit, paper: Paper, scene: Scene, now: number): Cover {
-  const { title, instructions, formulas = [], bands, bandsOnCover } = paper.content;
+  const { title, language, decimalSign, instructions, formulas = [], bands, bandsOnCover } = paper.content;
   const before = new Reveal(withoutWork(scene, student.id), now);
   return {
     title,
+    language,
+    decimalSign,
     instructions,
     formulas: formulasIn([instructions, bandsOnCover ? bands : []], formulas),
     student: student.name,

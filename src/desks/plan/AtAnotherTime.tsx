@@ -9,14 +9,15 @@ import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { pointsWord } from '@/ui/words/figures';
 import { viewsDependOn } from '@/core/checking/dependsOn';
-import { stillToCome, whenResultsCome } from '@/ui/words/resultWords';
+import { stillToCome, whenResultsCome } from '@/ui/told/resultTimes';
+import { useTold } from '@/ui/told/useTold';
 import { fromWallField, toWallField } from '@/ui/words/wallField';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 import { classWorker } from '@/workers/clients';
 
 /** What a slip shows, as the student would read it. */
 function SlipThen({ slip }: { readonly slip: Slip }) {
-  const rest = stillToCome(slip.toCome);
+  const rest = stillToCome(useTold(), slip.toCome);
   const hasParts = slip.parts.some((part) => part.result || part.text || part.comment !== null);
   return (
     <>
@@ -44,6 +45,7 @@ function StateThen({
   readonly packet: Exclude<PaperPacket, { state: 'finished' }>;
   readonly zone: string;
 }) {
+  const told = useTold();
   const words = {
     unknown: 'This student is not here any more.',
     closed: 'The quiz is not open for this student.',
@@ -56,7 +58,8 @@ function StateThen({
     packet.state === 'closed' && packet.opensAt !== null
       ? ` It opens ${dayAndTimeIn(packet.opensAt, zone)}.`
       : '';
-  const lines = packet.state === 'ready' || packet.state === 'working' ? whenResultsCome(packet.cover) : [];
+  const lines =
+    packet.state === 'ready' || packet.state === 'working' ? whenResultsCome(told, packet.cover) : [];
   return (
     <>
       <p>

@@ -1,28 +1,26 @@
 import type { Cover } from '@/core/reveal/packets';
 import { ProseView } from '@/ui/widgets/paper/ProseView';
-import { count, dayAndTime, percent, points, pointsWord } from '@/ui/words/figures';
-import { lateRuleWords } from '@/ui/words/lateWords';
+import type { Told } from '@/ui/told/en';
+import { whenResultsCome } from '@/ui/told/resultTimes';
+import { useText, useTold } from '@/ui/told/useTold';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { RichText } from '@/ui/widgets/paper/RichText';
-import { countsWords } from '@/ui/words/attemptWords';
-import { oftenWords, whenResultsCome } from '@/ui/words/resultWords';
 import { useSitPress } from './useSitPress';
 
-function dueWords({ due, grace, late, overdue }: Cover): string {
-  const until = `Due ${dayAndTime(due ?? 0)}${grace > 0 ? `, with ${count(grace, 'minute')} more before it counts as late` : ''}`;
-  return `${until}. ${overdue ? 'That has passed: what you hand in now is late. ' : ''}${lateRuleWords(late)}`;
-}
+const dueWords = (words: Told['cover'], { grace, overdue, late }: Cover, due: number): string =>
+  [words.due(due, grace), ...(overdue ? [words.overdue] : []), words.late(late)].join(' ');
 
 /** What is expected, by shares of the points. */
 function Expected({ cover }: { readonly cover: Cover }) {
+  const words = useTold().cover;
   if (cover.expected.length === 0) return null;
   return (
     <WithFormulas formulas={cover.formulas}>
-      <h2 className="mt-6 text-[15px]">What is expected</h2>
+      <h2 className="mt-6 text-[15px]">{words.expected}</h2>
       <ul className="mt-1">
         {cover.expected.map(({ from, text }, at) => (
           <li key={at} className="flex gap-3 py-0.5">
-            <span className="figures w-24 text-soft">from {percent(from)}</span>
+            <span className="figures w-24 text-soft">{words.from(from)}</span>
             <div className="min-w-0 flex-1">
               <ProseView text={text} />
             </div>
@@ -42,39 +40,32 @@ export function CoverPage({
   readonly onBegin: () => Promise<void>;
 }) {
   const begin = useSitPress(onBegin);
+  const told = useTold();
+  const text = useText();
+  const { cover: words } = told;
   const facts = [
-    `${count(cover.questions, 'question')}, ${pointsWord(cover.points)}${
-      cover.scaledTo ? `; your score is given out of ${points(cover.scaledTo)}` : ''
-    }.`,
-    cover.until === null ? 'Open until your teacher closes it.' : `Open until ${dayAndTime(cover.until)}.`,
-    ...(cover.timeLimit === null
-      ? []
-      : [
-          `You have ${count(cover.timeLimit, 'minute')} from when you begin, and the clock runs on when the page is closed.`,
-        ]),
-    ...(cover.due === null ? [] : [dueWords(cover)]),
-    ...(cover.attempts.most === 1 ? [] : [`${oftenWords(cover.attempts)}; ${countsWords(cover.attempts)}.`]),
-    cover.comingBack
-      ? 'Your answers are saved as you go: you can leave and come back on this device.'
-      : 'Your answers are saved as you go. Stay on this page until you hand in: if you leave it for two minutes, it is locked until your teacher unlocks it.',
-    ...(cover.goingBack
-      ? []
-      : ['You cannot go back: once you go on, the answers of a page stay as they are.']),
+    words.size(cover.questions, cover.points, cover.scaledTo),
+    cover.until === null ? words.untilClosed : words.until(cover.until),
+    ...(cover.timeLimit === null ? [] : [words.limit(cover.timeLimit)]),
+    ...(cover.due === null ? [] : [dueWords(words, cover, cover.due)]),
+    ...(cover.attempts.most === 1 ? [] : [words.often(cover.attempts.most, cover.attempts.counts)]),
+    cover.comingBack ? words.comingBack : words.staying,
+    ...(cover.goingBack ? [] : [words.noGoingBack]),
     !cover.goingBack
       ? cover.attempts.most === 1
-        ? 'You can hand in only once.'
-        : 'You hand in on the last page.'
+        ? words.handInOnce
+        : words.handInLast
       : cover.attempts.most === 1
-        ? 'You can change them until you hand in. You can hand in only once.'
-        : 'You can change them until you hand in.',
-    cover.unfinished === 'taken'
-      ? 'Anything not handed in by closing time will be collected as it is.'
-      : 'Anything not handed in by closing time does not count.',
+        ? words.changeOnce
+        : words.change,
+    cover.unfinished === 'taken' ? words.taken : words.notCounted,
   ];
   return (
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
-      <p className="caption">{cover.student}’s paper</p>
-      <h1 className="mt-1 text-[26px]">{cover.title}</h1>
+      <p className="caption">{words.paperOf(cover.student)}</p>
+      <h1 {...text} className="mt-1 text-[26px] break-words">
+        {cover.title}
+      </h1>
       <WithFormulas formulas={cover.formulas}>
         <RichText text={cover.instructions} className="mt-3" />
       </WithFormulas>
@@ -86,9 +77,9 @@ export function CoverPage({
         ))}
       </ul>
       <Expected cover={cover} />
-      <h2 className="mt-6 text-[15px]">When results come</h2>
+      <h2 className="mt-6 text-[15px]">{words.whenResults}</h2>
       <ul className="mt-1">
-        {whenResultsCome(cover).map((line) => (
+        {whenResultsCome(told, cover).map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
@@ -96,18 +87,18 @@ export function CoverPage({
         <button
           type="button"
           className="btn btn-primary h-12 px-8 text-[16px]"
-          disabled={begin.busy || cover.questions === 0}
+          disabled={cover.questions === 0}
+          aria-disabled={begin.busy}
           onClick={begin.start}
         >
-          Begin
+          {words.begin}
         </button>
         {begin.failed && (
           <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-            The quiz could not be started: this device may have no room left. Nothing is lost. Free some space
-            and press Begin again.
+            {words.beginFailed}
           </p>
         )}
-        {cover.questions === 0 && <p className="mt-2 text-soft">This quiz has no questions yet.</p>}
+        {cover.questions === 0 && <p className="mt-2 text-soft">{words.noQuestions}</p>}
       </div>
     </main>
   );

@@ -1,7 +1,10 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { Missing, PaperPacket } from '@/core/reveal/packets';
+import type { Cover, Missing, PaperPacket } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
-import { dayAndTime, pointsWord } from '@/ui/words/figures';
+import type { Told } from '@/ui/told/en';
+import { IN_ENGLISH } from '@/ui/told/languages';
+import { useTelling } from '@/ui/told/useTelling';
+import { TextsIn, ToldIn, useTold } from '@/ui/told/useTold';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
 import { CoverPage } from './CoverPage';
 import type { Done } from './done';
@@ -9,6 +12,9 @@ import { run } from './run';
 import { SitBoundary } from './SitBoundary';
 import { SlipPage } from './SlipPage';
 import { WorkPages } from './work/WorkPages';
+
+/** What a quiz says of the language of its page. */
+type QuizLanguage = Pick<Cover, 'language' | 'decimalSign'>;
 
 interface SitProps {
   readonly port: StudentPort;
@@ -30,18 +36,19 @@ interface MessageProps {
 }
 
 function Message({ title, text, missing, onAgain }: MessageProps) {
+  const told = useTold();
   return (
     <main className="mx-auto max-w-[640px] px-[18px] py-16">
-      <h1 className="text-[22px]">{title}</h1>
+      <h1 dir="auto" className="text-[22px] break-words">
+        {title}
+      </h1>
       {missing && (
-        <p className="mt-2 text-[16.5px] font-semibold">
-          You have 0 of {pointsWord(missing.outOf)}, as nothing was handed in.
-        </p>
+        <p className="mt-2 text-[16.5px] font-semibold">{told.page.nothingHandedIn(missing.outOf)}</p>
       )}
       <p className="mt-2 text-[16.5px]">{text}</p>
       {onAgain && (
         <button type="button" className="btn btn-outline mt-5 h-11 px-5 text-[15px]" onClick={onAgain}>
-          Try again
+          {told.again}
         </button>
       )}
     </main>
@@ -72,10 +79,17 @@ function useAddressOffPaper(): void {
 /** A student's paper: nothing but the quiz, and what comes back. It knows only what the port hands out. */
 export function Sit(props: SitProps) {
   useAddressOffPaper();
+  const [quiz, setQuiz] = useState<QuizLanguage | null>(null);
+  const telling = useTelling(quiz?.language ?? null, quiz?.decimalSign ?? null);
+  // Before its words are there, a page says nothing rather than something in another language.
   return (
-    <SitBoundary>
-      <Paper {...props} />
-    </SitBoundary>
+    <ToldIn value={telling ?? IN_ENGLISH}>
+      <TextsIn value={quiz?.language ?? null}>
+        <SitBoundary>
+          <Paper {...props} isTold={telling !== null} onQuiz={setQuiz} />
+        </SitBoundary>
+      </TextsIn>
+    </ToldIn>
   );
 }
 
@@ -93,11 +107,6 @@ function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
 
 /** So often the page looks where its paper stands: milliseconds. */
 const LOOK = 15_000;
-
-const LOCKED =
-  'This page was left for more than two minutes, so your paper is locked. What you had answered is kept. Ask your teacher to unlock it; this page then continues automatically.';
-
-const DONE: Readonly<Record<Done, string>> = { handedIn: 'Handed in', timeOver: 'The time is over' };
 
 /** The packet of the student at this address, kept up to date. */
 function usePaper({ port, place }: SitProps) {
@@ -166,8 +175,9 @@ function usePaper({ port, place }: SitProps) {
 
   const title = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover.title : '';
   useEffect(() => {
-    if (title) document.title = title;
-  }, [title]);
+    // While it is worked at, the page at hand is told with it.
+    if (title && !working) document.title = title;
+  }, [title, working]);
 
   const retry = () => {
     setPacket('loading');
@@ -183,29 +193,29 @@ interface NoPaper {
 }
 
 /** Where there is no paper to be shown, why; null where there is one. */
-function noPaperWords(packet: PaperPacket): NoPaper | null {
+function noPaperWords({ page }: Told, packet: PaperPacket): NoPaper | null {
   switch (packet.state) {
     case 'unknown':
       return {
-        title: 'There is no paper at this address',
-        text: 'Check the address with your teacher. Nothing of yours is lost.',
+        title: page.noPaper,
+        text: page.noPaperWhy,
       };
     case 'closed':
       return {
         title: packet.cover.title,
         text: packet.takenBack
-          ? 'Your teacher has taken the quiz back for now. Your answers are kept, and your time stands still. This page continues automatically.'
+          ? page.takenBack
           : packet.opensAt === null
-            ? 'This quiz is not open. Ask your teacher when it will be.'
-            : `It opens on ${dayAndTime(packet.opensAt)}. This page will open it automatically.`,
+            ? page.notOpen
+            : page.opens(packet.opensAt),
         missing: packet.missing,
       };
     case 'locked':
-      return { title: packet.cover.title, text: LOCKED };
+      return { title: packet.cover.title, text: page.locked };
     case 'notHandedIn':
       return {
         title: packet.cover.title,
-        text: 'The quiz has closed. Work that was not handed in doesn’t count for this quiz. Ask your teacher.',
+        text: page.notHandedIn,
         missing: packet.missing,
       };
     default:
@@ -213,32 +223,47 @@ function noPaperWords(packet: PaperPacket): NoPaper | null {
   }
 }
 
-function Paper({ port, place }: SitProps) {
+interface PaperProps extends SitProps {
+  /** False until the words of the page's language are there. */
+  readonly isTold: boolean;
+  readonly onQuiz: (quiz: QuizLanguage) => void;
+}
+
+/** What has happened to a page that is worked at, said aloud: that it was locked, and that it goes on. */
+function LockSaid({ isLocked }: { readonly isLocked: boolean }) {
+  const { page } = useTold();
+  const [was, setWas] = useState(false);
+  useEffect(() => {
+    if (isLocked) setWas(true);
+  }, [isLocked]);
+  return (
+    <p role="status" className="sr-only">
+      {isLocked ? page.lockedNow : was ? page.unlocked : ''}
+    </p>
+  );
+}
+
+function Paper({ port, place, isTold, onQuiz }: PaperProps) {
   const { packet, isLocked, picture, done, begin, retry, setAttempt } = usePaper({ port, place });
-  if (packet === 'loading')
+  const told = useTold();
+  const cover = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover : null;
+  const language = cover?.language;
+  const decimalSign = cover?.decimalSign;
+  useEffect(() => {
+    if (language && decimalSign) onQuiz({ language, decimalSign });
+  }, [language, decimalSign, onQuiz]);
+  if (packet === 'loading' || !isTold)
     return (
       <main className="px-6 py-24 text-center text-soft">
-        <h1 className="waiting-text text-[15px] font-normal">Loading your paper…</h1>
+        <h1 className="waiting-text text-[15px] font-normal">{isTold && told.page.loading}</h1>
       </main>
     );
   if (packet === 'failed') {
-    return (
-      <Message
-        title="Your paper cannot be opened here"
-        text="Nothing of yours is lost. Try again; if it does not help, open the address in an ordinary window, or in another browser."
-        onAgain={retry}
-      />
-    );
+    return <Message title={told.page.cannotOpen} text={told.page.cannotOpenWhy} onAgain={retry} />;
   }
   if (packet === 'handedIn' || packet === 'timeOver')
-    return (
-      <Message
-        title={DONE[packet]}
-        text="Everything saved is kept. What comes next could not be loaded: try again in a moment."
-        onAgain={retry}
-      />
-    );
-  const none = noPaperWords(packet);
+    return <Message title={told.page[packet]} text={told.page.restToCome} onAgain={retry} />;
+  const none = noPaperWords(told, packet);
   if (none) return <Message {...none} />;
   if (packet.state === 'ready') {
     return (
@@ -248,15 +273,16 @@ function Paper({ port, place }: SitProps) {
     );
   }
   if (packet.state === 'working') {
-    const { cover, working } = packet;
+    const { working } = packet;
     return (
       <PictureSource value={picture}>
-        {isLocked && <Message title={cover.title} text={LOCKED} />}
+        <LockSaid isLocked={isLocked} />
+        {isLocked && <Message title={packet.cover.title} text={told.page.locked} />}
         <WorkPages
           key={working.attemptId}
           port={port}
           address={place}
-          cover={cover}
+          cover={packet.cover}
           working={working}
           isLocked={isLocked}
           onDone={done}
@@ -266,11 +292,11 @@ function Paper({ port, place }: SitProps) {
     );
   }
   if (packet.state !== 'finished') return null;
-  const { cover, slip, attempts } = packet;
+  const { slip, attempts } = packet;
   return (
     <PictureSource value={picture}>
       <SlipPage
-        cover={cover}
+        cover={packet.cover}
         slip={slip}
         attempts={attempts}
         onAttempt={setAttempt}

@@ -1,9 +1,8 @@
 import { useEffect, useRef } from 'react';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/words/figures';
-import { countsWords } from '@/ui/words/attemptWords';
 import { SlipClass, SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
-import { oftenWords, stillToCome, timesWords } from '@/ui/words/resultWords';
+import { stillToCome } from '@/ui/told/resultTimes';
+import { useText, useTold } from '@/ui/told/useTold';
 import { useSitPress } from './useSitPress';
 
 interface Props {
@@ -16,18 +15,14 @@ interface Props {
   readonly onGoOn: () => void;
 }
 
-const NOT_COUNTED = {
-  tooLate: 'It arrived after the quiz had closed, so it doesn’t count unless your teacher accepts it.',
-  voided: 'Your teacher does not count this attempt.',
-};
-
 /** Which of several attempts the slip is of, and what they come to together. */
 function AttemptLine({ attempts, onAttempt, onGoOn }: Pick<Props, 'attempts' | 'onAttempt' | 'onGoOn'>) {
+  const { results } = useTold();
   const { number, finished, recorded, running } = attempts;
   if (finished.length < 2 && running === null) return null;
   return (
     <div className="mt-4 border-y border-line py-2.5">
-      <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Attempts">
+      <div className="flex flex-wrap items-center gap-2" role="group" aria-label={results.attempts}>
         {finished.map((one) => (
           <button
             key={one}
@@ -36,12 +31,12 @@ function AttemptLine({ attempts, onAttempt, onGoOn }: Pick<Props, 'attempts' | '
             aria-pressed={one === number}
             onClick={() => onAttempt(one)}
           >
-            Attempt {one}
+            {results.attempt(one)}
           </button>
         ))}
         {running !== null && (
           <button type="button" className="btn btn-primary ml-auto h-10 px-4" onClick={onGoOn}>
-            Continue attempt {running}
+            {results.goOn(running)}
           </button>
         )}
       </div>
@@ -52,26 +47,25 @@ function AttemptLine({ attempts, onAttempt, onGoOn }: Pick<Props, 'attempts' | '
 
 function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 'onAgain'>) {
   const again = useSitPress(onAgain);
+  const { results } = useTold();
   if (!attempts.mayBegin) return null;
   return (
     <div className="mt-5">
       <button
         type="button"
         className="btn btn-outline h-11 px-5 text-[15px]"
-        disabled={again.busy}
+        aria-disabled={again.busy}
         onClick={again.start}
       >
-        Take the quiz again
+        {results.again}
       </button>
       {again.failed && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          The quiz could not be started: this device may have no room left. Nothing is lost. Try again.
+          {results.againFailed}
         </p>
       )}
       <p className="caption mt-1">
-        {oftenWords(cover.attempts)}
-        {cover.attempts.most !== null && `, and have done so ${timesWords(attempts.finished.length)}`};{' '}
-        {countsWords(cover.attempts)}.
+        {results.soOften(cover.attempts.most, attempts.finished.length, cover.attempts.counts)}
       </p>
     </div>
   );
@@ -81,29 +75,26 @@ function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 
 export function SlipPage({ cover, slip, attempts, onAttempt, onAgain, onGoOn }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
-  const rest = stillToCome(slip.toCome);
+  const told = useTold();
+  const text = useText();
+  const { results } = told;
+  const rest = stillToCome(told, slip.toCome);
   const hasParts = slip.parts.some((part) => part.result || part.text || part.comment !== null);
   return (
     <main className="mx-auto min-h-dvh max-w-[640px] bg-paper px-[18px] py-8">
-      <p className="caption">{cover.student}’s results</p>
-      <h1 ref={heading} tabIndex={-1} className="mt-1 text-[24px] outline-none">
+      <p className="caption">{results.of(cover.student)}</p>
+      <h1 {...text} ref={heading} tabIndex={-1} className="mt-1 text-[24px] break-words outline-none">
         {cover.title}
       </h1>
       <AttemptLine attempts={attempts} onAttempt={onAttempt} onGoOn={onGoOn} />
       <p className="mt-2" role="status">
-        {slip.timeKnown ? (
-          <>
-            {slip.byItself
-              ? `Collected automatically when ${cover.timeLimit === null ? 'the quiz closed' : 'your time was over'}, `
-              : 'Handed in '}
-            <span className="figures font-semibold">{dayAndTime(slip.finishedAt)}</span>. It has been
-            received.
-          </>
-        ) : (
-          'Your teacher has imported your paper. It has been received.'
-        )}
+        {!slip.timeKnown
+          ? results.imported
+          : slip.byItself
+            ? results.collected(slip.finishedAt, cover.timeLimit === null ? 'closed' : 'timeOver')
+            : results.handedIn(slip.finishedAt)}
       </p>
-      {attempts.notCounted && <p className="mt-2 font-semibold">{NOT_COUNTED[attempts.notCounted]}</p>}
+      {attempts.notCounted && <p className="mt-2 font-semibold">{results[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}
       {slip.classDid && <SlipClass did={slip.classDid} />}
       <SlipWords slip={slip} />

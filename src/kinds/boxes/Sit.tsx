@@ -16,6 +16,8 @@ import type { BoxesFace } from '@/core/kinds/boxes/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { SitProps } from '../faces';
+import { useText, useTold } from '@/ui/told/useTold';
+import { useSaying } from '../shared/sit/useSaying';
 import { ChooseFrom } from '../shared/sit/ChooseFrom';
 import { PickWords, useSpokenName } from '../shared/PickLabel';
 
@@ -49,7 +51,7 @@ function Chip({ item, where, open, onPress }: ChipProps) {
       <span className="sr-only">
         {name}: {where}
       </span>
-      <span aria-hidden>
+      <span {...useText()} aria-hidden>
         <PickWords {...item} />
       </span>
     </button>
@@ -66,6 +68,7 @@ interface PlaceProps {
 /** A box, into which things are dropped. */
 function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
   const drop = useDroppable({ id });
+  const own = useText();
   return (
     <section
       ref={drop.setNodeRef}
@@ -74,7 +77,7 @@ function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
         drop.isOver ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
       }`}
     >
-      <h2 className="mb-1.5 text-[15px]">
+      <h2 {...(dashed ? {} : own)} className="mb-1.5 text-[15px] break-words">
         <Words text={title} />
       </h2>
       <div className="flex min-h-11 flex-wrap gap-2">{children}</div>
@@ -88,12 +91,13 @@ const UNSORTED = 'unsorted';
 /** What is put where, what is in hand, and what was done last, in words. */
 function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAnswer'> & { face: BoxesFace }) {
   const [open, setOpen] = useState<string | null>(null);
-  const [said, setSaid] = useState('');
+  const { say, said } = useSaying();
+  const { sorting } = useTold();
   const spokenName = useSpokenName();
   const placed = answer?.kind === 'boxes' ? answer.placed : {};
   const places = [
     ...face.boxes.map(({ id, text }) => ({ id, text })),
-    ...(face.withNone ? [{ id: NONE, text: 'Fits no box' }] : []),
+    ...(face.withNone ? [{ id: NONE, text: sorting.none }] : []),
   ];
   const spoken = useSpoken();
   const titleOf = (place: string) => places.find(({ id }) => id === place)?.text;
@@ -106,11 +110,7 @@ function useSorting({ face, answer, onAnswer }: Pick<SitProps, 'answer' | 'onAns
     const next = to === UNSORTED ? rest : { ...rest, [item.id]: to };
     onAnswer(Object.keys(next).length === 0 ? null : { kind: 'boxes', placed: next });
     const title = titleOf(to);
-    setSaid(
-      title === undefined
-        ? `${spokenName(item)} is not sorted any more.`
-        : `${spokenName(item)}: ${spoken(title)}.`,
-    );
+    say(title === undefined ? sorting.taken(spokenName(item)) : `${spokenName(item)}: ${spoken(title)}.`);
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     const item = face.items.find(({ id }) => id === active.id);
@@ -131,12 +131,13 @@ interface HandProps {
 /** Below the place where the thing in hand lies: where it can go. */
 const WhereTo = ({ item, place, places, onPut, onClose }: HandProps) => {
   const spokenName = useSpokenName();
+  const { sorting } = useTold();
   return (
     <ChooseFrom
-      label={`Where does ${spokenName(item)} belong?`}
+      label={sorting.which(spokenName(item))}
       choices={[
         ...places.map(({ id, text }) => ({ id, shown: <Words text={text} /> })),
-        ...(place === UNSORTED ? [] : [{ id: UNSORTED, shown: 'take it out' }]),
+        ...(place === UNSORTED ? [] : [{ id: UNSORTED, shown: sorting.takeOut }]),
       ]}
       chosen={place}
       onChoose={onPut}
@@ -151,6 +152,7 @@ interface SortingProps extends Omit<SitProps, 'face' | 'language'> {
 
 function Sorting({ face, answer, labelledBy, onAnswer }: SortingProps) {
   const group = useRef<HTMLDivElement>(null);
+  const { sorting: words } = useTold();
   const sorting = useSorting({ face, answer, onAnswer });
   const { open, setOpen, said, places, titleOf, placeOf, put, dropped } = sorting;
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
@@ -170,7 +172,7 @@ function Sorting({ face, answer, labelledBy, onAnswer }: SortingProps) {
         <Chip
           key={item.id}
           item={item}
-          where={titleOf(place) ?? 'not sorted yet'}
+          where={titleOf(place) ?? words.unsorted}
           open={open === item.id}
           onPress={() => setOpen(open === item.id ? null : item.id)}
         />
@@ -191,11 +193,11 @@ function Sorting({ face, answer, labelledBy, onAnswer }: SortingProps) {
   return (
     <div ref={group} role="group" aria-labelledby={labelledBy}>
       <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
-        <BoxPlace id={UNSORTED} title={left.length > 0 ? 'To be sorted' : 'Everything is sorted'} dashed>
+        <BoxPlace id={UNSORTED} title={left.length > 0 ? words.toSort : words.sorted} dashed>
           {left}
         </BoxPlace>
         {whereTo(UNSORTED)}
-        <p className="caption my-2">Press one and choose its box, or drag it there.</p>
+        <p className="caption my-2">{words.how}</p>
         <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] items-start gap-3">
           {places.map(({ id, text }) => (
             <div key={id}>
@@ -207,9 +209,7 @@ function Sorting({ face, answer, labelledBy, onAnswer }: SortingProps) {
           ))}
         </div>
       </DndContext>
-      <p aria-live="polite" className="sr-only">
-        {said}
-      </p>
+      {said}
     </div>
   );
 }

@@ -3,6 +3,8 @@ import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import type { GapsAnswer, GapsFace } from '@/core/kinds/gaps/schema';
 import { typedIn } from '@/core/kinds/gaps/typedIn';
 import type { SitProps } from '../faces';
+import { useText, useTold } from '@/ui/told/useTold';
+import { useSaying } from '../shared/sit/useSaying';
 import { LetterBar } from '../shared/sit/LetterBar';
 
 type FaceGap = GapsFace['gaps'][number];
@@ -17,11 +19,13 @@ interface GapProps {
 
 /** One gap where it stands in the text: typed, or picked. */
 function GapField({ gap, bank, number, value, onChange }: GapProps) {
-  const label = `Gap ${number}`;
+  const label = useTold().filling.gap(number);
+  const own = useText();
   const spoken = useSpoken();
   if (gap.type === 'typed')
     return (
       <input
+        {...own}
         className="gap-field"
         aria-label={label}
         autoComplete="off"
@@ -38,6 +42,8 @@ function GapField({ gap, bank, number, value, onChange }: GapProps) {
   const options = gap.type === 'list' ? gap.options : bank;
   return (
     <select
+      {...own}
+      data-gap={gap.id}
       className="gap-field"
       aria-label={label}
       value={value}
@@ -61,29 +67,34 @@ interface BankProps {
 }
 
 /** The words to fill gaps from: a press puts one into the next empty gap. */
-const BankWords = ({ bank, used, onPick }: BankProps) => (
-  <div className="mb-4 border-y border-line py-3">
-    <p className="caption mb-1.5">Words for the gaps. Press one to put it into the next empty gap.</p>
-    <ul className="flex flex-wrap gap-2">
-      {bank.map(({ id, text, times }) => {
-        const left = times - used(id);
-        return (
-          <li key={id}>
-            <button
-              type="button"
-              className={`min-h-9 cursor-pointer rounded border px-3 py-1 ${left <= 0 ? 'border-line text-soft line-through' : 'border-[var(--field)] font-semibold'}`}
-              disabled={left <= 0}
-              onClick={() => onPick(id)}
-            >
-              <Words text={text} />
-              {times > 1 && left > 0 && <span className="caption"> ×{left}</span>}
-            </button>
-          </li>
-        );
-      })}
-    </ul>
-  </div>
-);
+const BankWords = ({ bank, used, onPick }: BankProps) => {
+  const { filling } = useTold();
+  const own = useText();
+  return (
+    <div className="mb-4 border-y border-line py-3">
+      <p className="caption mb-1.5">{filling.bank}</p>
+      <ul className="flex flex-wrap gap-2">
+        {bank.map(({ id, text, times }) => {
+          const left = times - used(id);
+          return (
+            <li key={id}>
+              <button
+                type="button"
+                className={`min-h-9 cursor-pointer rounded border px-3 py-1 ${left <= 0 ? 'border-line text-soft line-through' : 'border-[var(--field)] font-semibold'}`}
+                {...own}
+                aria-disabled={left <= 0}
+                onClick={() => left > 0 && onPick(id)}
+              >
+                <Words text={text} />
+                {times > 1 && left > 0 && <span className="caption"> ×{left}</span>}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+};
 
 type Part = { readonly text: string } | { readonly gap: string; readonly signs: string };
 
@@ -106,6 +117,10 @@ function withSigns(passage: GapsFace['passage']): Part[] {
 export default function GapsSit({ face, answer, labelledBy, language, onAnswer }: SitProps) {
   // Where letters are put: the gap that was written in last.
   const written = useRef<HTMLInputElement | null>(null);
+  const { filling } = useTold();
+  const spoken = useSpoken();
+  const own = useText();
+  const { say, said } = useSaying();
   if (face.kind !== 'gaps') return null;
   const given = answer?.kind === 'gaps' ? answer : null;
   const put = (id: string, value: string) => {
@@ -117,13 +132,17 @@ export default function GapsSit({ face, answer, labelledBy, language, onAnswer }
     face.gaps.filter(({ id, type }) => type === 'bank' && typedIn(given, id) === word).length;
   const pick = (word: string) => {
     const next = face.gaps.find(({ id, type }) => type === 'bank' && typedIn(given, id) === '');
-    if (next) put(next.id, word);
+    if (!next) return;
+    put(next.id, word);
+    const text = face.bank.find(({ id }) => id === word)?.text ?? '';
+    say(filling.filled(spoken(text), face.gaps.indexOf(next) + 1));
   };
   const bank = face.bank.length > 0 && face.gaps.some(({ type }) => type === 'bank');
   return (
     <div role="group" aria-labelledby={labelledBy}>
       {bank && <BankWords bank={face.bank} used={used} onPick={pick} />}
       <div
+        {...own}
         className="passage-sit whitespace-pre-line"
         onFocus={({ target }) => {
           if (target instanceof HTMLInputElement) written.current = target;
@@ -152,6 +171,7 @@ export default function GapsSit({ face, answer, labelledBy, language, onAnswer }
       {face.gaps.some(({ type }) => type === 'typed') && (
         <LetterBar language={language} field={() => written.current} />
       )}
+      {said}
     </div>
   );
 }

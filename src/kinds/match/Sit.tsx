@@ -5,6 +5,8 @@ import { flushSync } from 'react-dom';
 import type { MatchFace } from '@/core/kinds/match/schema';
 import { NONE } from '@/core/kinds/shared/none';
 import type { SitProps } from '../faces';
+import { useText, useTold } from '@/ui/told/useTold';
+import { useSaying } from '../shared/sit/useSaying';
 import { ChooseFrom } from '../shared/sit/ChooseFrom';
 import { PickWords, useSpokenName } from '../shared/PickLabel';
 
@@ -27,7 +29,9 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
   const name = spokenName(item);
   const partner = partners.find(({ id }) => id === chosen);
   const none = chosen === NONE;
-  const empty = none ? 'has no match' : 'choose';
+  const { pairing } = useTold();
+  const text = useText();
+  const empty = none ? pairing.none : pairing.choose;
   const choices = partners.map((one) => ({
     id: one.id,
     shown: <PickWords {...one} />,
@@ -35,7 +39,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
   return (
     <li className="border-b border-hair py-2.5">
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">
-        <span className="break-words">
+        <span {...text} className="break-words">
           <PickWords {...item} />
         </span>
         <button
@@ -50,7 +54,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
           <span className="sr-only">
             {name}: {partner ? spokenName(partner) : empty}
           </span>
-          <span className="min-w-0 break-words" aria-hidden>
+          <span {...(partner ? text : {})} className="min-w-0 break-words" aria-hidden>
             {partner ? <PickWords {...partner} /> : empty}
           </span>
           <ChevronDown size={16} className="flex-none" aria-hidden />
@@ -58,8 +62,8 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
       </div>
       {open && (
         <ChooseFrom
-          label={`What belongs to ${name}?`}
-          choices={[...choices, ...(withNone ? [{ id: NONE, shown: 'has no match' }] : [])]}
+          label={pairing.which(name)}
+          choices={[...choices, ...(withNone ? [{ id: NONE, shown: pairing.none }] : [])]}
           chosen={chosen}
           onChoose={onChoose}
           onClose={onClose}
@@ -71,6 +75,9 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
 
 /** Each item is given its partner; one that was chosen can be taken back by choosing it again. */
 export default function MatchSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const { pairing } = useTold();
+  const spokenName = useSpokenName();
+  const { say, said } = useSaying();
   const list = useRef<HTMLUListElement>(null);
   const [open, setOpen] = useState<string | null>(null);
   if (face.kind !== 'match') return null;
@@ -85,12 +92,12 @@ export default function MatchSit({ face, answer, labelledBy, onAnswer }: SitProp
     const next = before === partner ? rest : { ...rest, [item]: partner };
     onAnswer(Object.keys(next).length === 0 ? null : { kind: 'match', pairs: next });
     close(item);
+    const thing = face.items.find(({ id }) => id === item);
+    if (before === partner && thing) say(pairing.taken(spokenName(thing)));
   };
   return (
     <div role="group" aria-labelledby={labelledBy}>
-      <p className="caption mb-1">
-        Choose what belongs to each one{face.withNone && '; some belong to none'}.
-      </p>
+      <p className="caption mb-1">{face.withNone ? pairing.howNone : pairing.how}</p>
       <ul ref={list}>
         {face.items.map((item) => (
           <ItemRow
@@ -106,6 +113,7 @@ export default function MatchSit({ face, answer, labelledBy, onAnswer }: SitProp
           />
         ))}
       </ul>
+      {said}
     </div>
   );
 }

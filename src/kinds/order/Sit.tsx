@@ -9,11 +9,13 @@ import {
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, GripVertical } from '@/ui/widgets/icons';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { flushSync } from 'react-dom';
 import type { OrderFace } from '@/core/kinds/order/schema';
 import { move } from '@/core/quiz/order';
+import { useText, useTold } from '@/ui/told/useTold';
 import type { SitProps } from '../faces';
+import { useSaying } from '../shared/sit/useSaying';
 import { ClearAnswer, PickWords, useSpokenName } from '../shared/PickLabel';
 
 type Item = OrderFace['items'][number];
@@ -30,11 +32,13 @@ function ItemRow({ item, at, of, onMove }: RowProps) {
   const sortable = useSortable({ id: item.id });
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const name = useSpokenName()(item);
+  const { ordering } = useTold();
   return (
     <li
       ref={sortable.setNodeRef}
       style={style}
       data-item={item.id}
+      {...useText()}
       className={`order-row mb-2 flex min-h-12 items-center gap-1 rounded border border-[var(--field)] bg-paper ${
         sortable.isDragging ? 'relative z-10 shadow-lg' : ''
       }`}
@@ -56,7 +60,7 @@ function ItemRow({ item, at, of, onMove }: RowProps) {
         type="button"
         className="icon-button min-h-11 min-w-10"
         data-way="up"
-        aria-label={`Move ${name} up, now ${at + 1} of ${of}`}
+        aria-label={ordering.up(name, at + 1, of)}
         disabled={at === 0}
         onClick={() => onMove(at - 1, 'up')}
       >
@@ -66,7 +70,7 @@ function ItemRow({ item, at, of, onMove }: RowProps) {
         type="button"
         className="icon-button min-h-11 min-w-10"
         data-way="down"
-        aria-label={`Move ${name} down, now ${at + 1} of ${of}`}
+        aria-label={ordering.down(name, at + 1, of)}
         disabled={at === of - 1}
         onClick={() => onMove(at + 1, 'down')}
       >
@@ -85,7 +89,8 @@ function inOrder(items: readonly Item[], places: readonly (string | null)[]): It
 /** Items are put in order. As they were shuffled they are no answer, until one is moved or the order is confirmed. */
 export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProps) {
   const list = useRef<HTMLOListElement>(null);
-  const [said, setSaid] = useState('');
+  const { say, said } = useSaying();
+  const { ordering } = useTold();
   const spokenName = useSpokenName();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   if (face.kind !== 'order') return null;
@@ -95,7 +100,7 @@ export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProp
     onAnswer({ kind: 'order', places: next.map(({ id }) => id), touched: true });
   const moveTo = (item: Item, to: number) => {
     put(move(items, items.indexOf(item), to));
-    setSaid(`${spokenName(item)} is now ${to + 1} of ${items.length}.`);
+    say(ordering.now(spokenName(item), to + 1, items.length));
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     const item = items.find(({ id }) => id === active.id);
@@ -113,9 +118,8 @@ export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProp
   return (
     <div role="group" aria-labelledby={labelledBy}>
       <p className="caption mb-2">
-        {given
-          ? 'Drag the items, or use their arrows.'
-          : 'Drag the items, or use their arrows. Nothing is answered until you move one.'}
+        {ordering.how}
+        {!given && ` ${ordering.untouched}`}
       </p>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
         <SortableContext items={items.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
@@ -126,16 +130,21 @@ export default function OrderSit({ face, answer, labelledBy, onAnswer }: SitProp
           </ol>
         </SortableContext>
       </DndContext>
-      <p aria-live="polite" className="sr-only">
-        {said}
-      </p>
-      {given ? (
-        <ClearAnswer onClear={() => onAnswer(null)} />
-      ) : (
-        <button type="button" className="btn btn-outline h-11 px-4 text-[15px]" onClick={() => put(items)}>
-          Leave them in this order
+      {said}
+      {!given && (
+        <button
+          type="button"
+          className="btn btn-outline h-11 px-4 text-[15px]"
+          onClick={() => {
+            flushSync(() => put(items));
+            say(ordering.left);
+            list.current?.parentElement?.querySelector<HTMLElement>('.link-text')?.focus();
+          }}
+        >
+          {ordering.leave}
         </button>
       )}
+      <ClearAnswer shown={given !== null} onClear={() => onAnswer(null)} />
     </div>
   );
 }

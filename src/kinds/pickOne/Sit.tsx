@@ -19,7 +19,7 @@ export default function PickOneSit({ face, answer, labelledBy, onAnswer }: SitPr
           <PickWords {...option} />
         </PickLabel>
       ))}
-      {chosen !== null && <ClearAnswer onClear={() => onAnswer(null)} />}
+      <ClearAnswer shown={chosen !== null} onClear={() => onAnswer(null)} />
     </div>
   );
 }

@@ -1,8 +1,10 @@
 import type { SitProps } from '../faces';
+import { useTold } from '@/ui/told/useTold';
 import { PickClip, PickLabel, PickWords } from '../shared/PickLabel';
 
 /** Options are ticked and unticked; with none ticked there is no answer. */
 export default function PickSeveralSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const { picking } = useTold();
   if (face.kind !== 'pickSeveral') return null;
   const picked = answer?.kind === 'pickSeveral' ? answer.options : [];
   const toggle = (id: string) => {
@@ -11,7 +13,7 @@ export default function PickSeveralSit({ face, answer, labelledBy, onAnswer }: S
   };
   return (
     <div role="group" aria-labelledby={labelledBy}>
-      <p className="caption mb-2">Tick every one that fits.</p>
+      <p className="caption mb-2">{picking.several}</p>
       {face.options.map((option) => (
         <PickLabel
           key={option.id}

@@ -1,11 +1,17 @@
 import { valueAt } from '@/core/figures/valueAt';
 import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
+import { flushSync } from 'react-dom';
+import { useText, useTold } from '@/ui/told/useTold';
 import type { SitProps } from '../faces';
+import { useSaying } from '../shared/sit/useSaying';
 import { PickLabel } from '../shared/PickLabel';
 
 /** Each row has an answer of its own: one of its options, or every one that fits. */
 export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps) {
   const spoken = useSpoken();
+  const { picking } = useTold();
+  const own = useText();
+  const { say, said } = useSaying();
   if (face.kind !== 'rows') return null;
   const picked = answer?.kind === 'rows' ? answer.picked : {};
   const inRow = (id: string): readonly string[] => valueAt(picked, id) ?? [];
@@ -23,9 +29,9 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
     <div role="group" aria-labelledby={labelledBy}>
       {face.rows.map((row, at) => (
         <fieldset key={row.id} className="border-b border-hair py-3">
-          <legend className="float-left mb-2 w-full break-words">
+          <legend {...own} className="float-left mb-2 w-full break-words">
             <Words text={row.text} />
-            {row.several && <span className="caption"> · tick every one that fits</span>}
+            {row.several && <span className="caption"> · {picking.severalRow}</span>}
           </legend>
           <div className="clear-both flex flex-wrap gap-2">
             {row.options.map((option) => (
@@ -45,14 +51,20 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
             <button
               type="button"
               className="link-text mt-1 min-h-8 cursor-pointer text-[14px]"
-              aria-label={`Clear my answer to ${spoken(row.text)}`}
-              onClick={() => put(row.id, [])}
+              aria-label={picking.clearOf(spoken(row.text))}
+              onClick={({ currentTarget }) => {
+                const first = currentTarget.closest('fieldset')?.querySelector('input');
+                flushSync(() => put(row.id, []));
+                say(picking.cleared);
+                first?.focus();
+              }}
             >
-              Clear
+              {picking.clearRow}
             </button>
           )}
         </fieldset>
       ))}
+      {said}
     </div>
   );
 }

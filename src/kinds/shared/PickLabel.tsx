@@ -1,9 +1,12 @@
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import type { Clip } from '@/core/content/clip';
 import type { Picture as PictureData } from '@/core/content/picture';
+import { useText, useTold } from '@/ui/told/useTold';
 import { useSpoken, Words } from '@/ui/widgets/paper/Formula';
 import { ClipView } from '@/ui/widgets/paper/ClipView';
 import { Picture } from '@/ui/widgets/paper/Picture';
+import { useSaying } from './sit/useSaying';
 
 interface Props {
   readonly type: 'radio' | 'checkbox';
@@ -23,6 +26,7 @@ export const PickLabel = ({ type, name, checked, onCheck, children, className = 
     className={`rounded border ${className} ${checked ? 'border-ink bg-paper ring-1 ring-ink' : 'border-[var(--field)]'}`}
   >
     <label
+      {...useText()}
       className={`flex min-h-12 cursor-pointer items-center gap-3 px-4 py-2.5 ${checked ? 'font-semibold' : ''}`}
     >
       <input
@@ -66,9 +70,33 @@ export function useSpokenName(): (thing: Pickable) => string {
   return ({ text, picture, clip }) => spoken(text).trim() || picture?.alt || (clip?.title ?? '');
 }
 
-/** Takes an answer back. */
-export const ClearAnswer = ({ onClear }: { readonly onClear: () => void }) => (
-  <button type="button" className="link-text min-h-8 cursor-pointer text-[14px]" onClick={onClear}>
-    Clear my answer
-  </button>
-);
+interface ClearProps {
+  /** False where there is nothing to take back. */
+  readonly shown: boolean;
+  readonly onClear: () => void;
+}
+
+/** Takes an answer back: that is said, and the focus goes on to the first thing that can be picked. */
+export function ClearAnswer({ shown, onClear }: ClearProps) {
+  const { picking } = useTold();
+  const { say, said } = useSaying();
+  const place = useRef<HTMLDivElement>(null);
+  return (
+    <div ref={place}>
+      {shown && (
+        <button
+          type="button"
+          className="link-text min-h-8 cursor-pointer text-[14px]"
+          onClick={() => {
+            flushSync(onClear);
+            say(picking.cleared);
+            place.current?.parentElement?.querySelector<HTMLElement>('input, button')?.focus();
+          }}
+        >
+          {picking.clear}
+        </button>
+      )}
+      {said}
+    </div>
+  );
+}

@@ -4,13 +4,16 @@ import { flushSync } from 'react-dom';
 import { movedPoint, placeOf, pointAt, WHOLE } from '@/core/kinds/spot/places';
 import type { Point } from '@/core/kinds/spot/schema';
 import { Picture } from '@/ui/widgets/paper/Picture';
+import type { Told } from '@/ui/told/en';
+import { useTold } from '@/ui/told/useTold';
 import type { SitProps } from '../faces';
+import { useSaying } from '../shared/sit/useSaying';
 import { inPercent, placeIn, stepOf, styleAt } from './picture';
 
 /** Where a spot is, as it is spoken. */
-function spoken(spot: Point): string {
+function spoken({ at }: Told['spotting'], spot: Point): string {
   const { x, y } = placeOf(spot);
-  return `${inPercent(x)} from the left, ${inPercent(y)} from the top`;
+  return at(inPercent(x), inPercent(y));
 }
 
 interface MarkerProps {
@@ -24,6 +27,7 @@ interface MarkerProps {
 /** A spot on the picture: dragged, or moved by arrow keys; Delete takes it away. */
 function Marker({ spot, number, picture, onMove, onRemove }: MarkerProps) {
   // While it is dragged it follows the pointer; it is given when it is let go.
+  const { spotting } = useTold();
   const [dragged, setDragged] = useState<Point | null>(null);
   const shown = dragged ?? spot;
   const follow = (event: PointerEvent): Point | null => {
@@ -48,8 +52,8 @@ function Marker({ spot, number, picture, onMove, onRemove }: MarkerProps) {
       data-spot={number}
       className="spot-marker"
       style={styleAt(placeOf(shown))}
-      aria-label={`Spot ${number}: ${spoken(shown)}`}
-      title="Drag it, or move it with the arrow keys"
+      aria-label={`${spotting.spot(number)}: ${spoken(spotting, shown)}`}
+      title={spotting.how}
       onKeyDown={keys}
       onPointerDown={(event) => {
         event.stopPropagation();
@@ -73,27 +77,31 @@ function Marker({ spot, number, picture, onMove, onRemove }: MarkerProps) {
 /** Spots are set on the picture: by a press, or by keyboard from its middle. */
 export default function SpotSit({ face, answer, labelledBy, onAnswer }: SitProps) {
   const picture = useRef<HTMLDivElement>(null);
-  const [said, setSaid] = useState('');
+  const { spotting } = useTold();
+  const { say, said } = useSaying();
+  const place = useRef<HTMLDivElement>(null);
   if (face.kind !== 'spot') return null;
-  if (!face.picture) return <p className="text-soft">The picture is missing. Tell your teacher.</p>;
+  if (!face.picture) return <p className="text-soft">{spotting.noPicture}</p>;
   const spots = answer?.kind === 'spot' ? answer.spots : [];
   const put = (next: readonly Point[]) =>
     onAnswer(next.length === 0 ? null : { kind: 'spot', spots: [...next] });
   const set = (at: number, spot: Point) => {
     put(at < spots.length ? spots.map((one, index) => (index === at ? spot : one)) : [...spots, spot]);
-    setSaid(`Spot ${at + 1}: ${spoken(spot)}.`);
+    say(`${spotting.spot(at + 1)}: ${spoken(spotting, spot)}.`);
   };
   const remove = (at: number) => {
-    put(spots.filter((_, index) => index !== at));
-    setSaid(`Spot ${at + 1} is taken away.`);
+    flushSync(() => put(spots.filter((_, index) => index !== at)));
+    say(spotting.taken(at + 1));
+    // What could be pressed has gone: the press that sets one takes over.
+    place.current?.querySelector<HTMLElement>('.btn')?.focus();
   };
   const left = face.asked - spots.length;
   return (
-    <div role="group" aria-labelledby={labelledBy}>
+    <div ref={place} role="group" aria-labelledby={labelledBy}>
       <p className="caption mb-2">
         {face.asked === 1
-          ? 'Press the place on the picture.'
-          : `Press ${face.asked} places on the picture${left > 0 && spots.length > 0 ? `; ${left} to go` : ''}.`}
+          ? spotting.one
+          : spotting.several(face.asked, left > 0 && spots.length > 0 ? left : null)}
       </p>
       <div
         ref={picture}
@@ -126,16 +134,16 @@ export default function SpotSit({ face, answer, labelledBy, onAnswer }: SitProps
               picture.current?.querySelector<HTMLButtonElement>(`[data-spot="${spots.length + 1}"]`)?.focus();
             }}
           >
-            Set a spot with the keyboard
+            {spotting.byKeys}
           </button>
         )}
         {spots.map((spot, at) => (
           <span key={at} className="figures inline-flex items-center gap-1">
-            Spot {at + 1}: {spoken(spot)}
+            {spotting.spot(at + 1)}: {spoken(spotting, spot)}
             <button
               type="button"
               className="icon-button min-h-9 min-w-9"
-              aria-label={`Take spot ${at + 1} away`}
+              aria-label={spotting.take(at + 1)}
               onClick={() => remove(at)}
             >
               <X size={15} aria-hidden />
@@ -143,9 +151,7 @@ export default function SpotSit({ face, answer, labelledBy, onAnswer }: SitProps
           </span>
         ))}
       </div>
-      <p aria-live="polite" className="sr-only">
-        {said}
-      </p>
+      {said}
     </div>
   );
 }

@@ -1,8 +1,14 @@
 import type { SitProps } from '../faces';
+import { useContext } from 'react';
+import { ToldIn } from '@/ui/told/useTold';
 import { ClearAnswer, PickLabel } from '../shared/PickLabel';
 
 /** One of two, side by side. */
 export default function TrueFalseSit({ face, answer, labelledBy, onAnswer }: SitProps) {
+  const {
+    told: { picking },
+    language,
+  } = useContext(ToldIn);
   if (face.kind !== 'trueFalse') return null;
   const given = answer?.kind === 'trueFalse' ? answer.value : null;
   return (
@@ -17,11 +23,11 @@ export default function TrueFalseSit({ face, answer, labelledBy, onAnswer }: Sit
             checked={given === value}
             onCheck={() => onAnswer({ kind: 'trueFalse', value })}
           >
-            {value ? 'True' : 'False'}
+            <span lang={language}>{value ? picking.true : picking.false}</span>
           </PickLabel>
         ))}
       </div>
-      {given !== null && <ClearAnswer onClear={() => onAnswer(null)} />}
+      <ClearAnswer shown={given !== null} onClear={() => onAnswer(null)} />
     </>
   );
 }

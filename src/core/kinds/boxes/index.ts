@@ -65,7 +65,7 @@ export const boxes = defineKind<BoxesQuestion, BoxesAnswer, BoxesFace>({
     ),
   readAnswer,
   shown,
-  givenTitle: 'To sort',
+  givenAs: 'boxes',
   shownRight,
   given,
   acceptPart,

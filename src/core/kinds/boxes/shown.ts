@@ -1,5 +1,5 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { inWords } from '../../content/shownLine';
+import { inOurWords, inWords } from '../../content/shownLine';
 import { thing, words } from '../shared/shownThings';
 import { belonging, boxName, boxOf, isSaidNowhere } from './mark';
 import type { BoxesAnswer, BoxesFace, BoxesQuestion } from './schema';
@@ -9,9 +9,9 @@ export const shown = (question: BoxesQuestion, answer: BoxesAnswer): ShownAnswer
   form: 'pairs',
   pairs: question.items.map((item) => ({
     left: thing(item),
-    right: words(
-      isSaidNowhere(answer, item) ? 'fits no box' : boxName(question, boxOf(question, answer, item)),
-    ),
+    right: isSaidNowhere(answer, item)
+      ? [inOurWords('fits no box', 'noBox')]
+      : words(boxName(question, boxOf(question, answer, item))),
   })),
 });
 

@@ -63,7 +63,7 @@ export const gaps = defineKind<GapsQuestion, GapsAnswer, GapsFace>({
   answerText: (question, answer) => joinCells(question.gaps.map((gap) => givenIn(question, gap, answer))),
   readAnswer,
   shown,
-  givenTitle: 'The text',
+  givenAs: 'text',
   shownRight,
   given,
   accept,

@@ -1,12 +1,14 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { inWords } from '../../content/shownLine';
+import { inOurWords, inWords } from '../../content/shownLine';
 import { words } from '../shared/shownThings';
 import { givenIn, rightIn } from './cells';
 import type { Gap, GapsAnswer, GapsFace, GapsQuestion } from './schema';
 
+const gapAt = (at: number) => inOurWords(`Gap ${at + 1}`, { gap: at + 1 });
+
 const byGap = (question: GapsQuestion, inside: (gap: Gap) => string): ShownAnswer => ({
   form: 'pairs',
-  pairs: question.gaps.map((gap, at) => ({ left: inWords(`Gap ${at + 1}`), right: words(inside(gap)) })),
+  pairs: question.gaps.map((gap, at) => ({ left: gapAt(at), right: words(inside(gap)) })),
 });
 
 /** What stands in each gap. */
@@ -25,9 +27,7 @@ export function given({ passage, gaps, bank }: GapsFace): ShownAnswer[] {
     .map((part) => ('text' in part ? part.text : `[${places.indexOf(part.gap) + 1}]`))
     .join('');
   const lists = gaps.flatMap(({ options }, at) =>
-    options.length > 0
-      ? [{ left: inWords(`Gap ${at + 1}`), right: options.map((one) => inWords(one.text)) }]
-      : [],
+    options.length > 0 ? [{ left: gapAt(at), right: options.map((one) => inWords(one.text)) }] : [],
   );
   return [
     { form: 'text', text },

@@ -88,7 +88,7 @@ export const match = defineKind<MatchQuestion, MatchAnswer, MatchFace>({
     ),
   readAnswer,
   shown,
-  givenTitle: 'To match',
+  givenAs: 'pairs',
   shownRight,
   given,
   acceptPart,

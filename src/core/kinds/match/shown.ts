@@ -1,6 +1,6 @@
 import { valueAt } from '../../figures/valueAt';
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { inWords } from '../../content/shownLine';
+import { inOurWords } from '../../content/shownLine';
 import { NONE } from '../shared/none';
 import { thing } from '../shared/shownThings';
 import type { MatchAnswer, MatchFace, MatchQuestion } from './schema';
@@ -9,7 +9,10 @@ type Item = MatchQuestion['items'][number];
 
 const put = (question: MatchQuestion, item: Item, to: string | null | undefined) => ({
   left: thing(item),
-  right: to === NONE ? [inWords('has no match')] : question.partners.filter(({ id }) => id === to).map(thing),
+  right:
+    to === NONE
+      ? [inOurWords('has no match', 'noMatch')]
+      : question.partners.filter(({ id }) => id === to).map(thing),
 });
 
 /** Each item with what it was matched to. */

@@ -51,7 +51,7 @@ export const order = defineKind<OrderQuestion, OrderAnswer, OrderFace>({
   answerText: (question, answer) => joinParts(namesOf(question, placesOf(question, answer))),
   readAnswer,
   shown,
-  givenTitle: 'To put in order',
+  givenAs: 'order',
   // Only where each place counts by itself: by other models an item out of its place may have earned.
   entries: ({ model }, { parts }) =>
     model.kind === 'rightPlaces' || model.kind === 'allOrNothing' ? parts : [],

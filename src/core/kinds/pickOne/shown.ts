@@ -7,7 +7,7 @@ export function shown(question: PickOneQuestion, answer: PickOneAnswer): ShownAn
   const option = question.options.find(({ id }) => id === answer.option);
   return option
     ? { form: 'things', things: [thing(option)] }
-    : { form: 'text', text: 'an option that is no longer there' };
+    : { form: 'text', text: 'an option that is no longer there', said: 'gone' };
 }
 
 /** Each option that earns everything. */

@@ -77,7 +77,7 @@ export const rows = defineKind<RowsQuestion, RowsAnswer, RowsFace>({
     ),
   readAnswer,
   shown,
-  givenTitle: 'To choose from in each row',
+  givenAs: 'rows',
   shownRight,
   given,
   acceptPart,

@@ -45,7 +45,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   readAnswer,
   shown,
   called,
-  givenTitle: 'The picture',
+  givenAs: 'picture',
   shownRight,
   given,
   acceptPart,

@@ -5,7 +5,7 @@ import { defineKind } from '../kind';
 import { guessing } from '../shared/pick/guesses';
 import { accept } from './accept';
 import { readAnswer } from './cells';
-import { creditsOf, explain, hasKey, mark, nameOf, sideOf } from './mark';
+import { asShown, creditsOf, explain, hasKey, mark, nameOf, sideOf } from './mark';
 import { TrueFalseAnswer, TrueFalseFace, TrueFalseQuestion } from './schema';
 import { problems } from './words';
 
@@ -43,7 +43,8 @@ export const trueFalse = defineKind<TrueFalseQuestion, TrueFalseAnswer, TrueFals
   shownRight: (question) =>
     [true, false]
       .filter((value) => sideOf(question, value).credit.n === sideOf(question, value).credit.d)
-      .map((value) => ({ form: 'text', text: nameOf(value) })),
+      .map(asShown),
+  shown: (_, { value }) => asShown(value),
   whatIfs: () => [guessing([true, false].map((value) => ({ kind: 'trueFalse' as const, value })))],
   makeUp: (question, random, wanted) => {
     const right = question.whenTrue.credit.n > 0;

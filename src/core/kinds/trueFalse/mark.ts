@@ -1,3 +1,4 @@
+import type { ShownAnswer } from '../../content/shownAnswer';
 import { type Fraction } from '../../figures/fraction';
 import { BLANK, WAITS, type Mark } from '../../marks/mark';
 import { note, type TraceLine } from '../../marks/trace';
@@ -5,6 +6,13 @@ import { boundLines, markOf } from '../shared/makeMark';
 import type { TrueFalseAnswer, TrueFalseQuestion } from './schema';
 
 const NAMES = { true: 'true', false: 'false' } as const;
+
+/** A side as people are shown it. */
+export const asShown = (value: boolean): ShownAnswer => ({
+  form: 'text',
+  text: nameOf(value),
+  said: value ? 'true' : 'false',
+});
 
 export const nameOf = (value: boolean): string => (value ? NAMES.true : NAMES.false);
 

@@ -3,7 +3,7 @@ import { compare, multiply } from '@/core/figures/fraction';
 import { hoursOf, type LateRule } from '@/core/quiz/rules';
 import { Conflict } from '@/ui/editing/Conflict';
 import { count, percent } from '@/ui/words/figures';
-import { lateRuleWords } from '@/ui/words/lateWords';
+import { useTold } from '@/ui/told/useTold';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { WholeField } from '@/ui/widgets/fields/WholeField';
 import { useContentField } from '@/ui/teacher/useContentField';
@@ -221,15 +221,12 @@ function Example({ rule }: { readonly rule: Steps }) {
 /** What being late costs, in one sentence that can be changed. */
 export function LateSentence() {
   const draft = useContentField('late', 'Change what being late costs');
+  const told = useTold().cover;
   const { value: rule, edit } = draft;
   const { content } = useQuiz().quiz;
   return (
     <>
-      <Conflict
-        draft={draft}
-        what="What being late costs"
-        show={(version) => <p>{lateRuleWords(version)}</p>}
-      />
+      <Conflict draft={draft} what="What being late costs" show={(version) => <p>{told.late(version)}</p>} />
       Work handed in after the due time loses{' '}
       <select
         className="sentence-part"

@@ -1,3 +1,4 @@
+import { useTold } from '@/ui/told/useTold';
 import { useSitPress } from '../useSitPress';
 
 interface Props {
@@ -9,19 +10,20 @@ interface Props {
 
 function Way({ number, onLook }: { readonly number: number } & Pick<Props, 'onLook'>) {
   const look = useSitPress(() => onLook(number));
+  const { work } = useTold();
   return (
     <>
       <button
         type="button"
         className="min-h-11 cursor-pointer text-petrol underline underline-offset-2"
-        disabled={look.busy}
+        aria-disabled={look.busy}
         onClick={look.start}
       >
-        Results of attempt {number}
+        {work.earlier(number)}
       </button>
       {look.failed && (
         <span role="alert" className="text-saffron-text">
-          An answer is not saved yet: try again in a moment.
+          {work.earlierFailed}
         </span>
       )}
     </>

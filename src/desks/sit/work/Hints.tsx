@@ -1,5 +1,6 @@
 import type { StudentQuestion } from '@/core/reveal/packets';
-import { pointsWord } from '@/ui/words/figures';
+import { useRef } from 'react';
+import { useTold } from '@/ui/told/useTold';
 import { ProseView } from '@/ui/widgets/paper/ProseView';
 import { useSitPress } from '../useSitPress';
 
@@ -11,24 +12,33 @@ interface Props {
   readonly onAsk: (hintId: string) => Promise<void>;
 }
 
-/** What the next hint takes off, named on the press that shows it. */
-const priceWords = ({ price }: Hint): string =>
-  price.n === 0 ? 'costs nothing' : `costs ${pointsWord(price)}`;
-
 /** The hints that were asked for, and the press that shows the next one, which names its price. */
 export function Hints({ hints, onAsk }: Props) {
   const next = hints.find(({ text }) => text === null);
+  const { hints: words } = useTold();
+  const list = useRef<HTMLOListElement>(null);
   const ask = useSitPress(async () => {
-    if (next) await onAsk(next.id);
+    if (!next) return;
+    await onAsk(next.id);
+    // The press for the last one goes: who pressed it goes on with what it showed.
+    requestAnimationFrame(() => {
+      if (document.activeElement === document.body) list.current?.focus();
+    });
   });
   if (hints.length === 0) return null;
   const shown = hints.filter(({ text }) => text !== null);
   return (
     <div className="mt-5">
-      <ol aria-live="polite" aria-label="Hints" className={shown.length > 0 ? 'mb-2' : ''}>
+      <ol
+        ref={list}
+        tabIndex={-1}
+        aria-live="polite"
+        aria-label={words.all}
+        className={`outline-none ${shown.length > 0 ? 'mb-2' : ''}`}
+      >
         {shown.map(({ id, text }, at) => (
           <li key={id} className="border-l-2 border-petrol py-1 pl-3">
-            <span className="label-small">{hints.length > 1 ? `Hint ${at + 1} ` : 'Hint '}</span>
+            <span className="label-small">{hints.length > 1 ? words.numbered(at + 1) : words.one} </span>
             <ProseView text={text ?? ''} />
           </li>
         ))}
@@ -37,15 +47,15 @@ export function Hints({ hints, onAsk }: Props) {
         <button
           type="button"
           className="btn btn-outline h-11 px-4 text-[15px] font-normal"
-          disabled={ask.busy}
+          aria-disabled={ask.busy}
           onClick={ask.start}
         >
-          {shown.length > 0 ? 'Another hint' : 'Show a hint'} ({priceWords(next)})
+          {shown.length > 0 ? words.another(next.price) : words.show(next.price)}
         </button>
       )}
       {ask.failed && (
         <p role="alert" className="mt-2 border-l-2 border-saffron bg-wash px-3 py-2">
-          The hint could not be shown. Nothing was deducted if it stays hidden. Try again.
+          {words.failed}
         </p>
       )}
     </div>

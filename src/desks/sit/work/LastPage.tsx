@@ -1,5 +1,5 @@
 import { asksFor } from '@/core/kinds/progress';
-import { plural } from '@/core/figures/plural';
+import { useTold } from '@/ui/told/useTold';
 import type { RefObject } from 'react';
 import type { Progress } from '@/core/kinds/progress';
 import type { StudentQuestion } from '@/core/reveal/packets';
@@ -42,8 +42,10 @@ interface MissingProps {
 }
 
 /** Questions without an answer, or with a part of one, each a way back to it. */
-const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
-  missing.length > 0 && (
+function Missing({ title, blocks, missing, onGo }: MissingProps) {
+  const { last, work } = useTold();
+  if (missing.length === 0) return null;
+  return (
     <>
       <p className="mt-3 text-[16.5px] font-semibold text-saffron-text">{title}</p>
       <ul className="mt-2 border-t border-line">
@@ -56,11 +58,15 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
               onClick={() => onGo?.(index)}
             >
               <span className="figures font-semibold">{number}</span>
-              <span className={`truncate ${onGo ? 'underline underline-offset-2' : ''}`}>
-                <Words text={plainText(question.text) || 'Question without text'} />
+              <span
+                lang={question.language}
+                dir="auto"
+                className={`truncate ${onGo ? 'underline underline-offset-2' : ''}`}
+              >
+                <Words text={plainText(question.text) || last.noText} />
               </span>
               {blocks(question) && (
-                <span className="ml-auto whitespace-nowrap text-saffron-text">must be answered</span>
+                <span className="ml-auto whitespace-nowrap text-saffron-text">{work.mustAny}</span>
               )}
             </button>
           </li>
@@ -68,10 +74,12 @@ const Missing = ({ title, blocks, missing, onGo }: MissingProps) =>
       </ul>
     </>
   );
+}
 
 /** Before handing in: what is missing is named, and one press hands in. */
 export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
+  const { last } = useTold();
   const asked = questions.filter(({ face }) => asksFor(face)).length;
   const numbers = numbersIn(questions);
   const open = (progress: Progress): Open[] =>
@@ -86,44 +94,25 @@ export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, on
   return (
     <>
       <h1 ref={headingRef} tabIndex={-1} className="text-[22px] outline-none">
-        Ready to hand in?
+        {last.ready}
       </h1>
-      {missing.length + begun.length === 0 && (
-        <p className="mt-3 text-[16.5px]">
-          {asked === 1 ? 'The question is answered.' : `All ${asked} questions are answered.`}
-        </p>
-      )}
-      <Missing
-        title={`${missing.length} ${plural(missing.length, 'question has', 'questions have')} no answer yet:`}
-        blocks={isNeeded}
-        missing={missing}
-        onGo={onGo}
-      />
-      <Missing
-        title={`${begun.length} ${plural(begun.length, 'question is', 'questions are')} answered only in part:`}
-        blocks={isNeededWhole}
-        missing={begun}
-        onGo={onGo}
-      />
+      {missing.length + begun.length === 0 && <p className="mt-3 text-[16.5px]">{last.allAnswered(asked)}</p>}
+      <Missing title={last.missing(missing.length)} blocks={isNeeded} missing={missing} onGo={onGo} />
+      <Missing title={last.begun(begun.length)} blocks={isNeededWhole} missing={begun} onGo={onGo} />
       <KeepLine keep={keep} />
-      <p className="mt-4">
-        {must > 0
-          ? `Before you can hand in, ${plural(must, 'one question', `${must} questions`)} must be answered.`
-          : onceOnly
-            ? 'You can hand in only once; after that nothing can be changed.'
-            : 'What is handed in cannot be changed afterwards.'}
-      </p>
+      <p className="mt-4">{must > 0 ? last.must(must) : onceOnly ? last.once : last.fixed}</p>
       <button
         type="button"
         className="btn btn-primary mt-4 h-12 px-8 text-[16px]"
-        disabled={handIn.busy || must > 0}
+        disabled={must > 0}
+        aria-disabled={handIn.busy}
         onClick={handIn.start}
       >
-        Hand in
+        {last.handIn}
       </button>
       {handIn.failed && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          Not handed in: one of your answers could not be saved. Everything is still on this page. Try again.
+          {last.failed}
         </p>
       )}
     </>

@@ -4,15 +4,9 @@ import { aroundWords, questionTitle } from '@/core/content/plainText';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { sitFace } from '@/kinds/sit';
-import { worthWords } from '@/ui/words/figures';
+import { TextsIn, useTold } from '@/ui/told/useTold';
 import { RichText } from '@/ui/widgets/paper/RichText';
 import { Hints } from './Hints';
-
-const MUST: Readonly<Record<StudentQuestion['mustAnswer'], string>> = {
-  no: '',
-  any: ' · must be answered',
-  every: ' · every part must be answered',
-};
 
 interface Props {
   readonly question: StudentQuestion;
@@ -27,33 +21,39 @@ interface Props {
   readonly alone: boolean;
   /** Takes the focus when its page is turned to; null where another one does. */
   readonly headingRef: RefObject<HTMLHeadingElement | null> | null;
+  /** What stands beside it, where it is the first one there; null for nothing new. */
+  readonly newBeside: string | null;
   readonly onAnswer: (answer: Answer | null) => void;
   readonly onHint: (hintId: string) => Promise<void>;
 }
 
 /** One question with what is needed to answer it. */
 export function QuestionHere(props: Props) {
-  const { question, at, number, of, answer, hints, alone, headingRef, onAnswer, onHint } = props;
+  const { question, at, number, of, answer, hints, alone, headingRef, newBeside, onAnswer, onHint } = props;
   const Heading = alone ? 'h1' : 'h2';
   const Face = sitFace(question.face.kind);
   const isNote = !asksFor(question.face);
   const titleId = `question-${at + 1}`;
   const { before, words, after } = aroundWords(question.text);
+  const { work } = useTold();
+  const must = question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer;
+  const facts = [
+    ...(isNote ? [work.toRead] : [work.question(number ?? 0, of), work.worth(question.points)]),
+    ...(must === 'no' ? [] : [must === 'any' ? work.mustAny : work.mustEvery]),
+  ];
   return (
-    <>
-      <p className="caption figures">
-        {isNote
-          ? 'To read, nothing to answer'
-          : `Question ${number} of ${of} · ${worthWords(question.points)}`}
-        {MUST[question.mustAnswer === 'every' && !hasParts(question.face) ? 'any' : question.mustAnswer]}
-      </p>
+    <TextsIn value={question.language}>
       {before.length > 0 && <RichText text={before} />}
-      <Heading ref={headingRef} id={titleId} tabIndex={-1} className="mt-1 mb-4 outline-none">
-        <RichText
-          text={words}
-          className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
-        />
-        {words.length === 0 && <span className="sr-only">{questionTitle(question.text)}</span>}
+      <Heading ref={headingRef} tabIndex={-1} className="mb-4 outline-none">
+        <span className="caption figures mb-1 block font-sans font-normal">{facts.join(' · ')}</span>
+        {newBeside !== null && <span className="sr-only">{work.newBeside(newBeside)} </span>}
+        <span id={titleId}>
+          <RichText
+            text={words}
+            className={isNote ? '!text-[17px] !font-normal' : '!text-[19px] leading-snug font-semibold'}
+          />
+          {words.length === 0 && <span className="sr-only">{questionTitle(question.text)}</span>}
+        </span>
       </Heading>
       {after.length > 0 && <RichText text={after} className="mb-4" />}
       <Suspense fallback={<p className="text-soft">…</p>}>
@@ -68,6 +68,6 @@ export function QuestionHere(props: Props) {
         />
       </Suspense>
       <Hints hints={hints} onAsk={onHint} />
-    </>
+    </TextsIn>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Section } from '@/core/quiz/section';
+import { useText, useTold } from '@/ui/told/useTold';
 import { ClipView } from '@/ui/widgets/paper/ClipView';
 import { RichText } from '@/ui/widgets/paper/RichText';
 
@@ -25,7 +26,9 @@ interface Props {
 /** The material of a section, kept beside its questions: on a phone above them, where it stays and can be folded. */
 export function SectionBeside({ section, folded, onFold }: Props) {
   const [id] = useState(() => `material-${section.id}`);
-  const name = section.heading || 'For the next questions';
+  const { work } = useTold();
+  const text = useText();
+  const name = section.heading || work.besides;
   const empty = section.text.length === 0 && section.clips.length === 0;
   return (
     <section
@@ -33,7 +36,7 @@ export function SectionBeside({ section, folded, onFold }: Props) {
       className="border-b border-line bg-paper px-[18px] py-2 max-lg:sticky max-lg:top-0 max-lg:z-10 lg:border-r lg:border-b-0 lg:px-8 lg:py-5"
     >
       <div className="flex items-center gap-3">
-        <h2 id={id} className="min-w-0 flex-1 text-[17px] break-words">
+        <h2 {...text} id={id} className="min-w-0 flex-1 text-[17px] break-words">
           {name}
         </h2>
         {!empty && (
@@ -43,7 +46,7 @@ export function SectionBeside({ section, folded, onFold }: Props) {
             aria-expanded={!folded}
             onClick={() => onFold(!folded)}
           >
-            {folded ? 'Show' : 'Hide'}
+            {folded ? work.show : work.hide}
             <span className="sr-only"> {name}</span>
           </button>
         )}

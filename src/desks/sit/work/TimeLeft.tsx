@@ -1,4 +1,5 @@
-import { count } from '@/ui/words/figures';
+import type { Told } from '@/ui/told/en';
+import { useTold } from '@/ui/told/useTold';
 
 const MINUTE = 60_000;
 /** From so little time on it is told in a colour, and said aloud. */
@@ -6,10 +7,8 @@ const SOON = 5 * MINUTE;
 const LAST = MINUTE;
 
 /** Time that is left, in words: minutes that have begun, and seconds in the last one. */
-export const leftWords = (left: number): string =>
-  left >= LAST
-    ? `${count(Math.ceil(left / MINUTE), 'minute')} left`
-    : `${count(Math.ceil(left / 1000), 'second')} left`;
+export const leftWords = ({ work }: Told, left: number): string =>
+  left >= LAST ? work.minutesLeft(Math.ceil(left / MINUTE)) : work.secondsLeft(Math.ceil(left / 1000));
 
 /** How long is left, on the page's first line. */
 export const TimeLeft = ({ left }: { readonly left: number }) => (
@@ -17,12 +16,13 @@ export const TimeLeft = ({ left }: { readonly left: number }) => (
     role="timer"
     className={`figures whitespace-nowrap ${left < SOON ? 'font-semibold text-saffron-text' : 'caption'}`}
   >
-    {leftWords(left)}
+    {leftWords(useTold(), left)}
   </p>
 );
 
 /** Said once when five minutes are left, and once for the last: what will happen then. */
 export function TimeWarning({ left, taken }: { readonly left: number | null; readonly taken: boolean }) {
+  const { work } = useTold();
   const stage = left === null || left >= SOON ? 'none' : left >= LAST ? 'soon' : 'last';
   return (
     <p
@@ -31,10 +31,8 @@ export function TimeWarning({ left, taken }: { readonly left: number | null; rea
     >
       {stage !== 'none' && (
         <>
-          <strong>{stage === 'soon' ? 'Less than five minutes are left.' : 'The last minute.'}</strong>{' '}
-          {taken
-            ? 'What you have answered is saved, and will be handed in automatically at the end.'
-            : 'Hand in before the end: what is not handed in by then does not count.'}
+          <strong>{stage === 'soon' ? work.soon : work.last}</strong>{' '}
+          {taken ? work.soonTaken : work.soonNotTaken}
         </>
       )}
     </p>

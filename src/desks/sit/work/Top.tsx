@@ -1,6 +1,6 @@
 import type { Progress } from '@/core/kinds/progress';
 import type { Cover } from '@/core/reveal/packets';
-import { dayAndTime } from '@/ui/words/figures';
+import { useText, useTold } from '@/ui/told/useTold';
 import { TimeLeft } from './TimeLeft';
 
 interface Props {
@@ -22,18 +22,25 @@ const DONE: Readonly<Record<Progress, string>> = {
 
 /** What the quiz is, until when, and how far one has come. */
 export function Top({ cover, from, count, done, left }: Props) {
+  const { work } = useTold();
+  const text = useText();
   const here = (index: number) => index >= from && index < from + count;
   return (
     <>
       <header className="flex items-baseline justify-between gap-3 border-b border-line px-[18px] py-3">
-        <p className="truncate font-semibold">{cover.title}</p>
+        <p {...text} className="truncate font-semibold">
+          {cover.title}
+        </p>
         {left !== null && <TimeLeft left={left} />}
         {left === null && (cover.due ?? cover.until) !== null && (
           <p
             className={`caption figures whitespace-nowrap ${cover.overdue ? '!text-saffron-text font-semibold' : ''}`}
           >
-            {cover.due === null ? 'until' : cover.overdue ? 'late since' : 'due'}{' '}
-            {dayAndTime(cover.due ?? cover.until ?? 0)}
+            {cover.due === null
+              ? work.until(cover.until ?? 0)
+              : cover.overdue
+                ? work.lateSince(cover.due)
+                : work.due(cover.due)}
           </p>
         )}
       </header>

@@ -3,6 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import { asksFor, progressOfAnswer } from '@/core/kinds/progress';
 import type { Cover, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
+import type { Told } from '@/ui/told/en';
+import { useTold } from '@/ui/told/useTold';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
 import type { Done } from '../done';
@@ -37,12 +39,15 @@ interface WaysProps {
   readonly back: boolean;
   /** Why one cannot go on yet; null where one can. */
   readonly holds: string | null;
+  /** True where the last page led here: it can be gone back to at once. */
+  readonly fromLast: boolean;
 }
 
-function Ways({ at, last, onGo, back, holds }: WaysProps) {
+function Ways({ at, last, onGo, back, holds, fromLast }: WaysProps) {
+  const { work } = useTold();
   return (
     <nav
-      aria-label="Questions"
+      aria-label={work.pages}
       className="sticky bottom-0 z-10 flex items-center justify-between gap-3 border-t border-line bg-paper px-[18px] py-3"
     >
       {back ? (
@@ -52,10 +57,19 @@ function Ways({ at, last, onGo, back, holds }: WaysProps) {
           disabled={at === 0}
           onClick={() => onGo(at - 1)}
         >
-          Back
+          {work.back}
         </button>
       ) : (
-        <p className="caption">{holds ?? 'You cannot go back.'}</p>
+        <p className="caption">{holds ?? work.cannotGoBack}</p>
+      )}
+      {fromLast && at < last && (
+        <button
+          type="button"
+          className="btn btn-outline ml-auto h-11 px-4 text-[15px]"
+          onClick={() => onGo(last + 1)}
+        >
+          {work.review}
+        </button>
       )}
       {at <= last && (
         <button
@@ -64,7 +78,7 @@ function Ways({ at, last, onGo, back, holds }: WaysProps) {
           disabled={holds !== null}
           onClick={() => onGo(at + 1)}
         >
-          {at === last ? 'Review and hand in' : 'Next'}
+          {at === last ? work.review : work.next}
         </button>
       )}
     </nav>
@@ -103,6 +117,7 @@ interface PageProps {
 /** The questions of one page, beside what belongs to them. */
 function OnePage({ page, working, answering, wanted, heading, folded, onFold }: PageProps) {
   const { questions, sections } = working;
+  const told = useTold();
   const numbers = numbersIn(questions);
   const asked = questions.filter(({ face }) => asksFor(face)).length;
   const stretches = bySection(questions, page).map(({ sectionId, from, count }) => {
@@ -131,6 +146,11 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
                 hints={valueAt(answering.hints, question.id) ?? []}
                 alone={page.count === 1}
                 headingRef={from + index === wanted ? heading : null}
+                newBeside={
+                  section && questions[from + index - 1]?.section !== section.id
+                    ? section.heading || told.work.besides
+                    : null
+                }
                 onAnswer={(answer) => answering.give(question.id, answer)}
                 onHint={(hintId) => answering.ask(question.id, hintId)}
               />
@@ -143,7 +163,7 @@ function OnePage({ page, working, answering, wanted, heading, folded, onFold }: 
   return (
     <>
       {page.count > 1 && (
-        <h1 className="sr-only">{pageTitle(numbers.slice(page.from, page.from + page.count))}</h1>
+        <h1 className="sr-only">{pageTitle(told, numbers.slice(page.from, page.from + page.count))}</h1>
       )}
       {stretches}
     </>
@@ -158,12 +178,11 @@ function useTurning(working: Working) {
   // The question that is gone to; else the first of the page.
   const [wanted, setWanted] = useState<number | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
-  const moved = useRef(false);
-  useEffect(() => {
-    if (moved.current) heading.current?.focus();
-  }, [at]);
+  // Also the first one: who pressed *Begin* goes on with it.
+  useEffect(() => heading.current?.focus(), [at]);
+  const [fromLast, setFromLast] = useState(false);
   const go = (to: number, question: number | null = null) => {
-    moved.current = true;
+    setFromLast(to < pages.length && (question !== null || fromLast));
     setWanted(question);
     setAt(to);
   };
@@ -172,7 +191,7 @@ function useTurning(working: Working) {
       pages.findIndex(({ from, count }) => question < from + count),
       question,
     );
-  return { pages, at, page: pages[at], wanted, heading, go, goTo };
+  return { pages, at, page: pages[at], wanted, heading, fromLast, go, goTo };
 }
 
 /** Which sections are folded: one stays so on its next page. */
@@ -193,33 +212,37 @@ interface FootProps {
 }
 
 /** Below the questions of a page: whether answers are saved, and a way on where they cannot be any more. */
-const Foot = ({ keep, asks, onDone }: FootProps) => (
-  <div className="px-[18px] pb-6">
-    {asks && <KeepLine keep={keep} />}
-    {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
-      <button
-        type="button"
-        className="btn btn-outline mt-3 h-11 text-[15px]"
-        onClick={() => run(() => onDone(keep.reason === 'handedIn' ? 'handedIn' : 'timeOver'))}
-      >
-        Check whether my paper was handed in
-      </button>
-    )}
-  </div>
-);
+const Foot = ({ keep, asks, onDone }: FootProps) => {
+  const { work } = useTold();
+  return (
+    <div className="px-[18px] pb-6">
+      {asks && <KeepLine keep={keep} />}
+      {keep.state === 'trouble' && (keep.reason === 'closed' || keep.reason === 'handedIn') && (
+        <button
+          type="button"
+          className="btn btn-outline mt-3 h-11 text-[15px]"
+          onClick={() => run(() => onDone(keep.reason === 'handedIn' ? 'handedIn' : 'timeOver'))}
+        >
+          {work.checkHandedIn}
+        </button>
+      )}
+    </div>
+  );
+};
 
 /** Why a page cannot be left yet, where nobody comes back to it. */
 function holdsWords(
+  { work }: Told,
   here: Working['questions'],
   answers: Working['answers'],
   turning: 'still' | 'turning' | 'failed',
 ): string | null {
-  if (turning === 'turning') return 'Going on…';
+  if (turning === 'turning') return work.goingOn;
   const isOpen = here.some(({ id, face, mustAnswer }) => {
     const done = progressOfAnswer(face, valueAt(answers, id) ?? null);
     return mustAnswer !== 'no' && (done === 'none' || (done === 'some' && mustAnswer === 'every'));
   });
-  return isOpen ? 'This must be answered before you go on.' : null;
+  return isOpen ? work.mustFirst : null;
 }
 
 /** An end of the window is counted down in its last hour. */
@@ -230,7 +253,8 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
   const { questions } = working;
   const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
   const { answers, keep, settled } = answering;
-  const { pages, at, page, wanted, heading, go, goTo } = useTurning(working);
+  const { pages, at, page, wanted, heading, fromLast, go, goTo } = useTurning(working);
+  const told = useTold();
   const { folded, fold } = useFolded();
   const done = questions.map(({ id, face }) => progressOfAnswer(face, valueAt(answers, id) ?? null));
   const here = page ? questions.slice(page.from, page.from + page.count) : [];
@@ -248,6 +272,11 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
     setTurning(receipt?.state === 'kept' ? 'still' : 'failed');
     if (receipt?.state === 'kept') go(to);
   };
+  const numbers = numbersIn(questions);
+  const pageName = page ? pageTitle(told, numbers.slice(page.from, page.from + page.count)) : told.last.ready;
+  useEffect(() => {
+    document.title = `${pageName} · ${cover.title}`;
+  }, [pageName, cover.title]);
   // What could not be saved while the page was locked is saved as soon as it goes on.
   const wasLocked = useRef(false);
   useEffect(() => {
@@ -295,7 +324,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
               />
               {turning === 'failed' && (
                 <p role="alert" className="mx-[18px] mb-3 border-l-2 border-saffron bg-wash px-3 py-2">
-                  You are still on this page: it could not be left. Nothing is lost. Try again.
+                  {told.work.stillHere}
                 </p>
               )}
               <Foot keep={keep} asks={here.some(({ face }) => asksFor(face))} onDone={onDone} />
@@ -322,7 +351,8 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
         last={pages.length - 1}
         onGo={(to) => run(() => turn(to))}
         back={cover.goingBack}
-        holds={cover.goingBack ? null : holdsWords(here, answers, turning)}
+        holds={cover.goingBack ? null : holdsWords(told, here, answers, turning)}
+        fromLast={fromLast}
       />
     </div>
   );

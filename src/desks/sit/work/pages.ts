@@ -1,4 +1,5 @@
 import { asksFor } from '@/core/kinds/progress';
+import type { Told } from '@/ui/told/en';
 import type { StudentQuestion, Working } from '@/core/reveal/packets';
 
 /** A stretch of questions in their order. */
@@ -24,11 +25,11 @@ export function numbersIn(questions: readonly StudentQuestion[]): (number | null
 }
 
 /** What a page is called by the numbers of what stands on it. */
-export function pageTitle(numbers: readonly (number | null)[]): string {
+export function pageTitle({ work }: Told, numbers: readonly (number | null)[]): string {
   const asked = numbers.filter((number) => number !== null);
   const [first, last] = [asked[0], asked.at(-1)];
-  if (first === undefined || last === undefined) return 'To read';
-  return first === last ? `Question ${first}` : `Questions ${first} to ${last}`;
+  if (first === undefined || last === undefined) return work.onlyToRead;
+  return first === last ? work.questionAlone(first) : work.questionsFrom(first, last);
 }
 
 interface Stretch extends PageHere {

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useTold } from '@/ui/told/useTold';
 import { capitalOf, specialLetters } from '@/core/content/specialLetters';
 
 interface Props {
@@ -16,6 +17,7 @@ function type(field: HTMLInputElement | HTMLTextAreaElement, text: string): void
 
 /** Letters that the keyboard may lack, where the language of the answers has such: a press writes one. */
 export function LetterBar({ language, field }: Props) {
+  const { writing } = useTold();
   const [capitals, setCapitals] = useState(false);
   const letters = specialLetters(language);
   if (letters.length === 0) return null;
@@ -24,7 +26,7 @@ export function LetterBar({ language, field }: Props) {
     if (at) type(at, letter);
   };
   return (
-    <div role="group" aria-label="Special letters" className="mt-2 flex flex-wrap gap-1.5">
+    <div role="group" aria-label={writing.letters} className="mt-2 flex flex-wrap gap-1.5">
       {letters.map((letter) => {
         const written = capitals && letter !== 'ß' ? capitalOf(letter, language) : letter;
         return (
@@ -33,7 +35,7 @@ export function LetterBar({ language, field }: Props) {
             type="button"
             lang={language}
             className="min-h-10 min-w-10 cursor-pointer rounded border border-[var(--field)] text-[17px]"
-            aria-label={`Write ${written}`}
+            aria-label={writing.letter(written)}
             onPointerDown={(event) => event.preventDefault()}
             onClick={() => press(written)}
           >
@@ -48,7 +50,7 @@ export function LetterBar({ language, field }: Props) {
         onPointerDown={(event) => event.preventDefault()}
         onClick={() => setCapitals(!capitals)}
       >
-        Capitals
+        {writing.capitals}
       </button>
     </div>
   );

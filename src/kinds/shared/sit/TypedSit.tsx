@@ -17,7 +17,8 @@ export function TypedSit({ labelledBy, language, value, most, inputMode = 'text'
     <>
       <input
         ref={field}
-        lang={language}
+        lang={language || undefined}
+        dir="auto"
         className="w-full rounded border border-ink bg-paper px-3 py-3 text-[17px]"
         aria-labelledby={labelledBy}
         autoComplete="off"

@@ -30,7 +30,7 @@ export function ClipChooser({ file = null, onTaken }: Props) {
   return (
     <>
       <FileDrop
-        label="Sound or video"
+        label="Sound or video file"
         accept={CLIP_FILES}
         onFile={(one) => {
           chosen.current = one;

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Clip } from '@/core/content/clip';
+import { useText, useTold } from '../../told/useTold';
 import { useStored } from './Picture';
 
 const isFilm = (type: string): boolean => type.startsWith('video/');
@@ -15,12 +16,14 @@ export function ClipView({ clip, captioned = true }: Props) {
   const address = useStored(clip.hash);
   const [broken, setBroken] = useState(false);
   const { title, type, words } = clip;
-  const name = title || (isFilm(type) ? 'Video' : 'Sound');
+  const { media } = useTold();
+  const text = useText();
+  const name = title || (isFilm(type) ? media.video : media.sound);
   return (
     <figure className="my-2">
       {broken || !address ? (
         <p className="border border-line bg-hair px-2 py-1 text-[14px] text-soft">
-          {broken ? `${name}: this cannot be played here. Reload the page to try again.` : `${name} …`}
+          {broken ? media.cannotPlay(name) : `${name} …`}
         </p>
       ) : isFilm(type) ? (
         <video
@@ -42,13 +45,13 @@ export function ClipView({ clip, captioned = true }: Props) {
         />
       )}
       <figcaption className="caption">
-        {captioned && title}
+        {captioned && <span {...text}>{title}</span>}
         {words !== '' && (
           <details>
-            <summary className="cursor-pointer">
-              {isFilm(type) ? 'What is said and shown' : 'What is said'}
-            </summary>
-            <p className="text-[14px] whitespace-pre-line">{words}</p>
+            <summary className="cursor-pointer">{isFilm(type) ? media.saidAndShown : media.saidIn}</summary>
+            <p {...text} className="text-[14px] whitespace-pre-line">
+              {words}
+            </p>
           </details>
         )}
       </figcaption>

@@ -1,4 +1,5 @@
-import { placeWords } from '@/core/content/shownLine';
+import { placeWords } from '../../told/placeWords';
+import { useTold } from '../../told/useTold';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import { AreaShape } from './AreaShape';
 import { Picture } from './Picture';
@@ -10,6 +11,7 @@ export function OnPicture({
   readonly answer: Extract<ShownAnswer, { form: 'onPicture' }>;
 }) {
   const { width, height } = picture;
+  const { spotting } = useTold();
   return (
     <span className="mt-1 block max-w-[420px]">
       <span className="spot-picture block !cursor-default">
@@ -32,7 +34,7 @@ export function OnPicture({
           >
             <span aria-hidden>{at + 1}</span>
             <span className="sr-only">
-              Spot {at + 1}: {placeWords({ x, y })}.{' '}
+              {spotting.spot(at + 1)}: {placeWords(spotting, { x, y })}.{' '}
             </span>
           </span>
         ))}

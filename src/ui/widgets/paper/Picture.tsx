@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useState } from 'react';
+import { useText, useTold } from '../../told/useTold';
 import type { Picture as PictureData } from '@/core/content/picture';
 
 /** Where pictures come from: the teacher's store, or the student's port. */
@@ -64,6 +65,8 @@ export function Picture({
 }) {
   const { hash, alt, width, height, share } = picture;
   const address = useStored(hash);
+  const told = useTold();
+  const text = useText();
   const style = small
     ? { height: 40, width: 'auto', maxWidth: 96 }
     : seen
@@ -78,7 +81,7 @@ export function Picture({
         className={`${fills ? '' : 'my-1'} inline-block border border-line bg-hair px-2 py-1 text-[13px] text-soft`}
         style={small ? {} : style}
       >
-        {alt || 'Picture'}
+        {alt || told.media.picture}
       </span>
     );
   }
@@ -86,6 +89,7 @@ export function Picture({
     <img
       src={address}
       alt={alt}
+      lang={text.lang}
       width={width}
       height={height}
       className={`${fills ? '' : 'my-1'} block h-auto`}

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useText } from '../../told/useTold';
 import { ClipView } from './ClipView';
 import { Words } from './Formula';
 import { Linked } from './Linked';
@@ -32,10 +33,15 @@ function withMarks(words: ReactNode, marks: TextRun['marks'], key: number): Reac
 function block(part: Block, key: number): ReactNode {
   if (part.type === 'picture') return <Picture key={key} picture={part.picture} />;
   if (part.type === 'clip') return <ClipView key={key} clip={part.clip} />;
-  if (part.type === 'paragraph') return <p key={key}>{part.runs.map(run)}</p>;
+  if (part.type === 'paragraph')
+    return (
+      <p key={key} dir="auto">
+        {part.runs.map(run)}
+      </p>
+    );
   const Tag = part.type === 'bullets' ? 'ul' : 'ol';
   return (
-    <Tag key={key}>
+    <Tag key={key} dir="auto">
       {part.items.map((item, index) => (
         <li key={index}>{item.map(block)}</li>
       ))}
@@ -45,5 +51,10 @@ function block(part: Block, key: number): ReactNode {
 
 /** Draws formatted text from its tree: text can only ever be text. */
 export function RichText({ text, className = '' }: { readonly text: Tree; readonly className?: string }) {
-  return <div className={`prose-paper ${className}`}>{text.map(block)}</div>;
+  const { lang } = useText();
+  return (
+    <div lang={lang} className={`prose-paper ${className}`}>
+      {text.map(block)}
+    </div>
+  );
 }

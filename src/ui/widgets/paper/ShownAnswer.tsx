@@ -1,5 +1,7 @@
 import { Fragment, type ReactNode } from 'react';
 import type { ShownAnswer as Data, ShownThing } from '@/core/content/shownAnswer';
+import { valueAt } from '@/core/figures/valueAt';
+import { useText, useTold } from '../../told/useTold';
 import { Words } from './Formula';
 import { OnPicture } from './OnPicture';
 import { Picture } from './Picture';
@@ -16,12 +18,26 @@ interface Props {
   readonly beside?: readonly BesideEntry[];
 }
 
+/** Words of ours in the reader's language, those of the quiz as they are. */
+function Text({ text, said }: Pick<ShownThing, 'text' | 'said'>) {
+  const { results, filling } = useTold();
+  const own = useText();
+  if (said === undefined)
+    return (
+      <bdi {...own}>
+        <Words text={text} />
+      </bdi>
+    );
+  return typeof said === 'string' ? (valueAt(results.said, said) ?? text) : filling.gap(said.gap);
+}
+
 function Thing({ thing }: { readonly thing: ShownThing | null }) {
-  if (thing === null) return <span className="font-normal text-soft">no answer</span>;
+  const { noAnswer } = useTold().results;
+  if (thing === null) return <span className="font-normal text-soft">{noAnswer}</span>;
   return (
     <>
       {thing.picture && <Picture picture={thing.picture} seen />}
-      <Words text={thing.text} />
+      <Text {...thing} />
     </>
   );
 }
@@ -84,9 +100,14 @@ const ThingLines = ({
 
 /** An answer as people are shown it, of whatever kind. Without anything beside its entries it says nothing of what is right. */
 export function ShownAnswer({ answer, beside = [] }: Props) {
+  const { spotting } = useTold();
   switch (answer.form) {
     case 'text':
-      return <span className="font-semibold break-words whitespace-pre-line">{answer.text}</span>;
+      return (
+        <span className="font-semibold break-words whitespace-pre-line">
+          <Text {...answer} />
+        </span>
+      );
     case 'onPicture':
       return (
         <>
@@ -96,7 +117,7 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
               {beside.map((one, at) => (
                 <li key={at}>
                   <Entry beside={one}>
-                    <span className="font-semibold">Spot {at + 1}</span>
+                    <span className="font-semibold">{spotting.spot(at + 1)}</span>
                   </Entry>
                 </li>
               ))}
@@ -146,10 +167,12 @@ const isTall = (answer: Data): boolean =>
   (answer.form === 'things' && hasPicture(answer.things));
 
 /** Several answers of which each is right. */
-export const ShownAnswers = ({ answers }: { readonly answers: readonly Data[] }) =>
-  answers.map((answer, at) => (
+export function ShownAnswers({ answers }: { readonly answers: readonly Data[] }) {
+  const { or } = useTold().results;
+  return answers.map((answer, at) => (
     <Fragment key={at}>
-      {at > 0 && (isTall(answer) ? <span className="block">or</span> : ', or ')}
+      {at > 0 && (isTall(answer) ? <span className="block">{or}</span> : `, ${or} `)}
       <ShownAnswer answer={answer} />
     </Fragment>
   ));
+}

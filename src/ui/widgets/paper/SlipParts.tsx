@@ -9,69 +9,49 @@ import { CreditPie } from './CreditPie';
 import { FeedbackView } from './FeedbackView';
 import { WithFormulas } from './Formula';
 import { ProseView } from './ProseView';
-import { count, percent, points, pointsWord } from '../../words/figures';
+import type { Told } from '../../told/en';
+import { TextsIn, useText, useTold } from '../../told/useTold';
 import { ShownAnswer, ShownAnswers, type BesideEntry } from './ShownAnswer';
 import { RichText } from './RichText';
-import { countsWords } from '../../words/attemptWords';
-
-const VERDICTS = {
-  right: 'Right',
-  partly: 'Partly right',
-  wrong: 'Not right',
-  waits: 'Not marked yet',
-  blank: 'No answer',
-  unmarked: '',
-};
-
-/** How a question counts where that decides, beside what the answer was. */
-const STANDINGS = {
-  notMarked: 'carries no points',
-  leftOut: 'excluded, carries no points',
-  given: 'full points for everyone',
-  givenToAnswered: 'full points for every answer',
-  bonus: 'bonus',
-};
 
 /** What the answer was and how it counts, as one phrase. */
-function verdictLine({ verdict, standing }: NonNullable<SlipPart['result']>): string {
-  const said = standing === 'notMarked' ? '' : VERDICTS[verdict];
-  const line = [said, standing && STANDINGS[standing]].filter(Boolean).join(', ');
+function verdictLine({ results }: Told, { verdict, standing }: NonNullable<SlipPart['result']>): string {
+  const said = standing === 'notMarked' ? '' : results.verdicts[verdict];
+  const line = [said, standing && results.standings[standing]].filter(Boolean).join(', ');
   return line.charAt(0).toUpperCase() + line.slice(1);
 }
 
 /** What was earned of the question's points; nothing where none are carried. */
-function earnedLine({ result, points: possible }: SlipPart): string {
+function earnedLine({ results }: Told, { result, points: possible }: SlipPart): string {
   if (!result || possible.n === 0 || result.standing === 'leftOut') return '';
-  return result.verdict === 'waits'
-    ? `${points(possible)} not marked yet`
-    : `${points(result.earned)} of ${points(possible)}`;
+  return result.verdict === 'waits' ? results.waiting(possible) : results.score(result.earned, possible);
 }
 
 function Result({ part }: { readonly part: SlipPart }) {
+  const told = useTold();
   const { result } = part;
   if (!result) return null;
   return (
     <>
       <CreditPie credit={result.credit} verdict={result.verdict} label="" />
       <span className="flex-1 font-semibold">
-        {verdictLine(result)}
+        {verdictLine(told, result)}
         {result.hintsCost.n > 0 && (
-          <span className="font-normal">, with {pointsWord(result.hintsCost)} off for hints</span>
+          <span className="font-normal">{told.results.hintsCost(result.hintsCost)}</span>
         )}
-        {result.errors > 0 && (
-          <span className="font-normal">, with points off for {count(result.errors, 'typing error')}</span>
-        )}
+        {result.errors > 0 && <span className="font-normal">{told.results.errors(result.errors)}</span>}
       </span>
-      <span className="figures">{earnedLine(part)}</span>
+      <span className="figures">{earnedLine(told, part)}</span>
     </>
   );
 }
 
 /** The teacher's own words. */
 export function TeacherWords({ text }: { readonly text: Prose }) {
+  const { teacher } = useTold().results;
   return (
     <div className="mt-2 border-l-2 border-petrol pl-3 break-words">
-      <span className="label-small">Your teacher </span>
+      <span className="label-small">{teacher} </span>
       <ProseView text={text} />
     </div>
   );
@@ -86,24 +66,24 @@ const Told = ({ feedback }: { readonly feedback: Feedback | null }) =>
   ) : null;
 
 /** The hints that were asked for. */
-const HintsTaken = ({ hints }: { readonly hints: readonly Prose[] }) =>
-  hints.map((text, at) => (
+function HintsTaken({ hints }: { readonly hints: readonly Prose[] }) {
+  const told = useTold();
+  return hints.map((text, at) => (
     <div key={at} className="mt-2">
-      <span className="label-small">{hints.length === 1 ? 'Your hint ' : `Hint ${at + 1} `}</span>
+      <span className="label-small">
+        {hints.length === 1 ? told.results.yourHint : told.hints.numbered(at + 1)}{' '}
+      </span>
       <ProseView text={text} />
     </div>
   ));
-
-const figure = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 });
+}
 
 /** How the class did: figures of those scores that are final. */
 export function SlipClass({ did }: { readonly did: NonNullable<Slip['classDid']> }) {
-  const [lower, median, upper] = did.quartiles;
+  const { results } = useTold();
   return (
     <p className="mt-2 text-[14px]">
-      The class, {count(did.papers, 'paper')}: average {figure.format(did.mean)}, median{' '}
-      {figure.format(median)}, half the class scored {figure.format(lower)} to {figure.format(upper)} of{' '}
-      {points(did.outOf)}.
+      {results.classDid(did.papers, [did.mean, ...did.quartiles], did.outOf)}
     </p>
   );
 }
@@ -135,10 +115,10 @@ const Given = ({ given, title }: { readonly given: SlipPart['given']; readonly t
 const CREDITS = { right: { n: 1, d: 1 }, partly: { n: 1, d: 2 }, wrong: { n: 0, d: 1 }, waits: { n: 0, d: 1 }, blank: { n: 0, d: 1 } }; // prettier-ignore
 
 /** How one entry of the answer came out, and what would help with it. */
-const besideEntry = ({ verdict, feedback }: SlipPart['entries'][number]): BesideEntry => ({
+const besideEntry = ({ results }: Told, { verdict, feedback }: SlipPart['entries'][number]): BesideEntry => ({
   before: verdict && (
     <span className="relative -top-px mr-1">
-      <CreditPie credit={CREDITS[verdict]} verdict={verdict} size={12} label={VERDICTS[verdict]} />
+      <CreditPie credit={CREDITS[verdict]} verdict={verdict} size={12} label={results.verdicts[verdict]} />
     </span>
   ),
   behind: feedback && (
@@ -150,27 +130,31 @@ const besideEntry = ({ verdict, feedback }: SlipPart['entries'][number]): Beside
 
 /** One question of a slip: exactly what is shown of it. */
 function SlipQuestion({ part }: { readonly part: SlipPart }) {
-  const { text, given, givenTitle, ownAnswer, entries, hints, feedback, right, comment } = part;
+  const told = useTold();
+  const { results } = told;
+  const { text, given, givenAs, ownAnswer, entries, hints, feedback, right, comment } = part;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
         <span className="figures font-title font-semibold">{part.number}</span>
-        {part.met !== null && <span className="caption figures">your question {part.met}</span>}
+        {part.met !== null && <span className="caption figures">{results.met(part.met)}</span>}
         <Result part={part} />
       </div>
       {text && <RichText text={text} className="mt-1.5" />}
       {/* Where the answer stands on its picture, that is there already. */}
-      {given.length > 0 && ownAnswer?.form !== 'onPicture' && <Given given={given} title={givenTitle} />}
+      {given.length > 0 && ownAnswer?.form !== 'onPicture' && (
+        <Given given={given} title={results.given[givenAs]} />
+      )}
       {text && ownAnswer !== null && (
         <div className="slip-line mt-1.5">
-          <span className="label-small">Your answer </span>
-          <ShownAnswer answer={ownAnswer} beside={entries.map(besideEntry)} />
+          <span className="label-small">{results.yourAnswer} </span>
+          <ShownAnswer answer={ownAnswer} beside={entries.map((entry) => besideEntry(told, entry))} />
         </div>
       )}
       {hints && <HintsTaken hints={hints} />}
       {right && right.answers.length > 0 && (
         <div className="slip-line mt-2">
-          <span className="label-small">Right answer </span>
+          <span className="label-small">{results.rightAnswer} </span>
           <ShownAnswers answers={right.answers} />
         </div>
       )}
@@ -191,7 +175,13 @@ type Sections = 'folded' | 'open';
 
 /** What stood beside the questions below it, to be looked at again. */
 function SlipSection({ section, shown }: { readonly section: Section; readonly shown: Sections }) {
-  const heading = <h2 className="inline text-[17px]">{section.heading || 'For the next questions'}</h2>;
+  const { besides } = useTold().work;
+  const text = useText();
+  const heading = (
+    <h2 {...text} className="inline text-[17px] break-words">
+      {section.heading || besides}
+    </h2>
+  );
   const empty = section.text.length === 0 && section.clips.length === 0;
   return (
     <li className="border-b border-line py-3">
@@ -228,7 +218,9 @@ export const SlipQuestions = ({
         return (
           <Fragment key={part.number}>
             {section && <SlipSection section={section} shown={sections} />}
-            <SlipQuestion part={part} />
+            <TextsIn value={part.language}>
+              <SlipQuestion part={part} />
+            </TextsIn>
           </Fragment>
         );
       })}
@@ -238,33 +230,27 @@ export const SlipQuestions = ({
 
 /** What several attempts come to together. */
 export function SlipRecorded({ recorded }: { readonly recorded: RecordedScore }) {
+  const { results } = useTold();
   return (
-    <p className="mt-2">
-      Recorded:{' '}
-      <span className="figures font-semibold">
-        {points(recorded.score)} of {points(recorded.outOf)}
-      </span>
-      {recorded.waiting.n > 0 && ` so far (${points(recorded.waiting)} not marked yet)`}, as{' '}
-      {countsWords(recorded)}.
+    <p className="figures mt-2">
+      {results.recorded(recorded.score, recorded.outOf, recorded.waiting, recorded.counts)}
     </p>
   );
 }
 
 /** The score of the attempt, what still waits, and what being late took off. */
 export function SlipScore({ score }: { readonly score: NonNullable<Slip['score']> }) {
+  const { results } = useTold();
   const { earned, outOf, waiting, late } = score;
   return (
     <div className="figures mt-5 font-title text-[30px] leading-tight font-semibold print:mt-3 print:text-[24px]">
-      {points(earned)} of {points(outOf)}
+      {results.score(earned, outOf)}
       {waiting.n > 0 && (
-        <span className="block font-sans text-[16px] text-saffron-text">
-          so far, {points(waiting)} not marked yet
-        </span>
+        <span className="block font-sans text-[16px] text-saffron-text">{results.soFar(waiting)}</span>
       )}
       {late && (
         <span className="block font-sans text-[15px] font-normal">
-          {points(late.before)}, minus {percent(late.share)} of the points{' '}
-          {late.of === 'earned' ? 'earned' : 'possible'} for handing in late
+          {results.late(late.before, late.share, late.of)}
         </span>
       )}
     </div>
