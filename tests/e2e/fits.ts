@@ -31,8 +31,18 @@ const wide = (page: Page) =>
     Math.max(document.documentElement.scrollWidth, document.querySelector('dialog[open]')?.scrollWidth ?? 0),
   );
 
+/** The innermost things that stand out of the screen at its right. */
+const outside = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('body *')]
+      .filter((one) => one.getBoundingClientRect().right > 361 && one.children.length === 0)
+      .slice(0, 5)
+      .map((one) => `${one.tagName}.${one.className} in ${one.parentElement?.className}: ${one.textContent}`),
+  );
+
 /** A page or dialog is no wider than a phone, and everything in it is large enough to press. */
 export async function fits(page: Page, what: string): Promise<void> {
+  if ((await wide(page)) > 360) expect(await outside(page), `${what}: wider than the screen`).toEqual([]);
   expect(await wide(page), `${what} is not wider than the screen`).toBeLessThanOrEqual(360);
   expect(await smallTargets(page), `${what}: targets`).toEqual([]);
 }

@@ -57,7 +57,9 @@ test('sounds in a question and its options: heard without picking, marked, named
   const sit = await pageOf(page, 'Ada Marsh');
   await sit.setViewportSize({ width: 360, height: 740 });
   await sit.getByRole('button', { name: 'Begin' }).click();
-  await expect(sit.getByRole('heading', { level: 1 })).toHaveText('Question 1 of 1 · 1 pointWhich is the weir?');
+  await expect(sit.getByRole('heading', { level: 1 })).toHaveText(
+    'Question 1 of 1 · 1 pointWhich is the weir?',
+  );
   const sounds = sit.locator('audio');
   await expect(sounds).toHaveCount(3);
   for (const at of [0, 1, 2])

@@ -174,6 +174,14 @@ function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => 
     arrived.current = true;
     if (!narrow && isArriving()) go(place);
   }, [place, narrow, go]);
+  // Who went to another station and came back before that was there never left: keys work at once then, too.
+  useEffect(() => {
+    const back = () => {
+      if (location.hash === '#check' && place && !narrow && isArriving()) go(place);
+    };
+    addEventListener('hashchange', back);
+    return () => removeEventListener('hashchange', back);
+  }, [place, narrow, go]);
 }
 
 /** The papers and their margin; keys act on the answer at hand. */

@@ -63,7 +63,7 @@ export function CoverPage({
   return (
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
       <p className="caption">{words.paperOf(cover.student)}</p>
-      <h1 {...text} className="mt-1 text-[26px] break-words">
+      <h1 {...text} className="mt-1 text-[26px] wrap-anywhere">
         {cover.title}
       </h1>
       <WithFormulas formulas={cover.formulas}>

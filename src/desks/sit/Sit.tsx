@@ -39,7 +39,7 @@ function Message({ title, text, missing, onAgain }: MessageProps) {
   const told = useTold();
   return (
     <main className="mx-auto max-w-[640px] px-[18px] py-16">
-      <h1 dir="auto" className="text-[22px] break-words">
+      <h1 dir="auto" className="text-[22px] wrap-anywhere">
         {title}
       </h1>
       {missing && (

@@ -83,7 +83,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain, onGoOn }: 
   return (
     <main className="mx-auto min-h-dvh max-w-[640px] bg-paper px-[18px] py-8">
       <p className="caption">{results.of(cover.student)}</p>
-      <h1 {...text} ref={heading} tabIndex={-1} className="mt-1 text-[24px] break-words outline-none">
+      <h1 {...text} ref={heading} tabIndex={-1} className="mt-1 text-[24px] wrap-anywhere outline-none">
         {cover.title}
       </h1>
       <AttemptLine attempts={attempts} onAttempt={onAttempt} onGoOn={onGoOn} />

@@ -9,6 +9,8 @@ import { showAspects } from '@/store/quiz/standing';
 import { Commands as Palette } from '@/ui/teacher/Commands';
 import type { PaletteAction } from '@/ui/widgets/dialogs/Palette';
 import { run } from '@/ui/widgets/press/press';
+import { holdKeys } from '@/ui/editing/heldKeys';
+import { askWrite } from '@/ui/teacher/askedOfWrite';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { SaveFile } from '@/ui/teacher/SaveFile';
 import { saveAnswers, saveScores } from '@/ui/teacher/saveAnswers';
@@ -36,11 +38,16 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
       keys: `Alt ${index + 1}`,
       run: () => go(`#${name}`),
     })),
+    {
+      name: 'New question: choose its kind by its first letters',
+      keys: 'Alt Shift N',
+      run: () => askWrite({ what: 'kinds' }),
+    },
     ...KIND_NAMES.map((kind) => ({
       name: `New question: ${kindOf({ kind }).title.toLowerCase()}`,
       run: act(async () => {
-        await addQuestion(id, kind, null);
-        go('#write');
+        holdKeys('Text of the new question');
+        askWrite({ what: 'question', id: await addQuestion(id, kind, null) });
       }),
     })),
     {

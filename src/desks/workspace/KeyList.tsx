@@ -15,9 +15,10 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
     where: 'Write',
     keys: [
       ['Alt ↑, Alt ↓', 'the question before or after'],
-      ['Alt Shift ↑, Alt Shift ↓', 'move the question'],
-      ['Alt Shift D', 'duplicate the question'],
-      ['Alt Shift Delete', 'delete the question'],
+      ['Alt Shift ↑, Alt Shift ↓, in the question', 'move it'],
+      ['Alt Shift N', 'a new question: its kind by its first letters'],
+      ['Alt Shift D, in the question', 'duplicate it'],
+      ['Alt Shift Delete, in the question', 'delete it'],
       ['Ctrl G, in the text of a question with gaps', 'make a gap of what is selected'],
       ['Ctrl M, in any text', 'put in a formula, or change the one at the caret'],
       ['Enter in an option, item or row', 'another one below it'],

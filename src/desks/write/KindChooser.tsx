@@ -1,6 +1,7 @@
 import { useEffect, useId, useRef } from 'react';
 import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
 import type { About } from '@/core/kinds/kind';
+import { useFirstLetters } from '@/ui/widgets/press/useFirstLetters';
 import { arrowKeys } from '@/ui/widgets/press/arrowKeys';
 
 const MARKS: Readonly<Record<About['marks'], string>> = {
@@ -22,6 +23,7 @@ interface Props {
 /** Every kind of question, with what it is and how it is marked; arrow keys go from one to the next. */
 export function KindChooser({ first, onChoose }: Props) {
   const list = useRef<HTMLUListElement>(null);
+  const byLetters = useFirstLetters();
   const id = useId();
   useEffect(() => {
     if (first) list.current?.querySelector('button')?.focus();
@@ -31,7 +33,10 @@ export function KindChooser({ first, onChoose }: Props) {
       ref={list}
       aria-label="Kinds of question"
       className="grid gap-x-8 sm:grid-cols-2"
-      onKeyDown={arrowKeys}
+      onKeyDown={(event) => {
+        arrowKeys(event);
+        byLetters(event);
+      }}
     >
       {KIND_NAMES.map((kind) => {
         const { title, about } = kindOf({ kind });

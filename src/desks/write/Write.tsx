@@ -31,6 +31,7 @@ import { notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import { useContentField } from '@/ui/teacher/useContentField';
+import { askWrite, doneInWrite, useAskedOfWrite } from '@/ui/teacher/askedOfWrite';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { CopyDialog } from './CopyDialog';
 import { DeletedElsewhere } from './DeletedElsewhere';
@@ -48,11 +49,20 @@ interface AddProps {
   readonly onAdd: (kind: KindName) => void;
   readonly onCopy: () => void;
   readonly onSection: () => void;
+  /** Whether a key or the palette asks for the kinds. */
+  readonly asked: boolean;
 }
 
 /** The line at which the paper goes on: the next question takes kind and rules of the one before, or another kind. */
-function NextQuestion({ last, onAdd, onCopy, onSection }: AddProps) {
+function NextQuestion({ last, onAdd, onCopy, onSection, asked }: AddProps) {
   const [choosing, setChoosing] = useState(false);
+  const [times, setTimes] = useState(0);
+  useEffect(() => {
+    if (!asked) return;
+    setChoosing(true);
+    setTimes((before) => before + 1);
+    doneInWrite();
+  }, [asked]);
   const add = (kind: KindName) => {
     setChoosing(false);
     onAdd(kind);
@@ -84,7 +94,7 @@ function NextQuestion({ last, onAdd, onCopy, onSection }: AddProps) {
       )}
       {(choosing || !last) && (
         <div className="mt-3">
-          <KindChooser first={choosing} onChoose={add} />
+          <KindChooser key={times} first={choosing} onChoose={add} />
         </div>
       )}
     </div>
@@ -138,33 +148,54 @@ function useSteady<Acts extends object>(acts: Acts): Acts {
   return steady;
 }
 
+/** The question's own element, in hand or folded. */
+const rowOf = (id: string): HTMLElement | null =>
+  document.querySelector<HTMLElement>(`[data-question="${CSS.escape(id)}"]`);
+
+/** Puts the focus into the text of a question as soon as it is in hand: who came to it by keys goes on there. */
+function focusIn(id: string): void {
+  let tries = 0;
+  const focus = () => {
+    const field = rowOf(id)?.querySelector<HTMLElement>('section .tiptap');
+    if (field) field.focus();
+    else if (tries++ < 120) requestAnimationFrame(focus);
+  };
+  requestAnimationFrame(focus);
+}
+
 /**
- * Alt and an arrow go to the next or previous question; with Shift, the question at hand is moved. Alt Shift D duplicates
- * it, Alt Shift Delete deletes it.
+ * Alt and an arrow go to the next or previous question. Inside the question in hand, Alt Shift and an arrow move it, Alt Shift D
+ * duplicates it and Alt Shift Delete deletes it; elsewhere they do nothing to what may not be seen. Alt Shift N shows the kinds.
  */
 function useQuestionKeys(questions: readonly string[], hand: string | null, acts: QuestionActs): void {
   useEffect(() => {
-    if (hand === null) return;
     const keys = (event: KeyboardEvent) => {
       if (!event.altKey) return;
+      if (event.shiftKey && event.code === 'KeyN') {
+        event.preventDefault();
+        askWrite({ what: 'kinds' });
+        return;
+      }
+      if (hand === null) return;
+      const inside = event.target instanceof Node && rowOf(hand)?.contains(event.target) === true;
+      const by = { ArrowUp: -1, ArrowDown: 1 }[event.key] as -1 | 1 | undefined;
       const act =
         event.shiftKey && event.code === 'KeyD'
           ? acts.duplicate
           : event.shiftKey && event.key === 'Delete'
             ? acts.remove
             : null;
-      if (act) {
-        event.preventDefault();
-        act(hand);
-        return;
-      }
-      if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+      if (!act && by === undefined) return;
+      if (event.shiftKey && !inside) return;
       event.preventDefault();
-      const at = questions.indexOf(hand);
-      const to = at + (event.key === 'ArrowUp' ? -1 : 1);
-      const target = questions[to];
-      if (event.shiftKey) acts.moveBy(hand, event.key === 'ArrowUp' ? -1 : 1);
-      else if (target) acts.take(target);
+      if (act) act(hand);
+      else if (event.shiftKey && by) acts.moveBy(hand, by);
+      else {
+        const target = questions[questions.indexOf(hand) + (by ?? 0)];
+        if (target === undefined) return;
+        acts.take(target);
+        focusIn(target);
+      }
     };
     addEventListener('keydown', keys);
     return () => removeEventListener('keydown', keys);
@@ -207,7 +238,11 @@ function useActs(
     const words = called(id);
     const isSection = quiz.content.sections.some((one) => one.id === id);
     const step = await (isSection ? removeSection : removeQuestion)(quiz.id, id);
-    if (!isSection) onHand(order[at + 1] ?? order[at - 1] ?? null);
+    const next = order[at + 1] ?? order[at - 1] ?? null;
+    if (!isSection) {
+      onHand(next);
+      if (next) focusIn(next);
+    }
     if (step === null) return;
     const restore = async () => {
       const undone = await undoStep(quiz.id, step);
@@ -224,6 +259,7 @@ function useActs(
     const [made] = ids;
     if (made === undefined || step === null) return;
     onHand(made);
+    focusIn(made);
     notify(`${called(id)} duplicated`, {
       label: 'Undo',
       run: () => run(() => undoStep(quiz.id, step)),
@@ -312,6 +348,13 @@ function Paper() {
     setNewSection(null);
     setHand(id);
   };
+  const asked = useAskedOfWrite();
+  useEffect(() => {
+    if (asked?.what !== 'question' || !questions.some(({ id }) => id === asked.id)) return;
+    doneInWrite();
+    setNewSection(null);
+    setHand(asked.id);
+  }, [asked, questions]);
   const sections = useContentField('sections', 'Edit a section');
   const counted = useMemo(() => {
     const all = paperFrom(quiz.content, questions).questions;
@@ -386,6 +429,7 @@ function Paper() {
             onAdd={(kind) => run(() => add(kind))}
             onCopy={() => setCopying(true)}
             onSection={() => run(section)}
+            asked={asked?.what === 'kinds'}
           />
         </div>
       </div>

@@ -77,7 +77,7 @@ function BoxPlace({ id, title, dashed = false, children }: PlaceProps) {
         drop.isOver ? 'border-ink ring-1 ring-ink' : 'border-[var(--field)]'
       }`}
     >
-      <h2 {...(dashed ? {} : own)} className="mb-1.5 text-[15px] break-words">
+      <h2 {...(dashed ? {} : own)} className="mb-1.5 text-[15px] wrap-anywhere">
         <Words text={title} />
       </h2>
       <div className="flex min-h-11 flex-wrap gap-2">{children}</div>

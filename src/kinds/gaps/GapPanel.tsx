@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { SILENCE } from '@/core/content/silence';
 import { ZERO, ONE } from '@/core/figures/fraction';
 import { rightIn } from '@/core/kinds/gaps/cells';
@@ -165,6 +166,12 @@ function GapKey({ gap, onGap, ...more }: Editing<Gap>) {
   }
 }
 
+/** A key that was left, without words that the bank has lost since. */
+const withoutGone = (gap: Gap, { bank }: GapsQuestion): Gap =>
+  gap.type === 'bank'
+    ? { ...gap, words: gap.words.filter(({ word }) => bank.some(({ id }) => id === word)) }
+    : gap;
+
 interface Props {
   readonly question: GapsQuestion;
   readonly gap: Gap;
@@ -178,6 +185,8 @@ export function GapPanel({ question, gap, context, onChange }: Props) {
   const name = `gap ${at + 1}`;
   const put = (changed: Gap) =>
     onChange({ ...question, gaps: question.gaps.map((one) => (one.id === gap.id ? changed : one)) });
+  // The keys of ways to fill gaps that were left: who comes back to one finds its key.
+  const left = useRef(new Map<string, Gap>());
   const label = gapLabel(question, gap);
   return (
     <section aria-label={`Gap ${at + 1} in hand`} className="mt-3 border-l-2 border-petrol pl-4">
@@ -188,7 +197,12 @@ export function GapPanel({ question, gap, context, onChange }: Props) {
           label={`How gap ${at + 1} is filled`}
           value={gap.type}
           words={TYPES}
-          onChange={(type) => onChange(withType(question, gap, type, { newId, context }))}
+          onChange={(type) => {
+            left.current.set(`${gap.id} ${gap.type}`, gap);
+            const before = left.current.get(`${gap.id} ${type}`);
+            if (before) put({ ...withoutGone(before, question), weight: gap.weight });
+            else onChange(withType(question, gap, type, { newId, context }));
+          }}
         />
         {question.model === 'weightedSum' && question.gaps.length > 1 && (
           <>

@@ -154,7 +154,7 @@ export default function GapsSit({ face, answer, labelledBy, language, onAnswer }
           const gap = face.gaps[index];
           return (
             gap && (
-              <span key={at} className="whitespace-nowrap">
+              <span key={at} className="inline-block max-w-full whitespace-nowrap">
                 <GapField
                   gap={gap}
                   bank={face.bank}

@@ -39,7 +39,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
   return (
     <li className="border-b border-hair py-2.5">
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-center gap-3">
-        <span {...text} className="break-words">
+        <span {...text} className="wrap-anywhere">
           <PickWords {...item} />
         </span>
         <button
@@ -54,7 +54,7 @@ function ItemRow({ item, partners, withNone, chosen, open, onOpen, onClose, onCh
           <span className="sr-only">
             {name}: {partner ? spokenName(partner) : empty}
           </span>
-          <span {...(partner ? text : {})} className="min-w-0 break-words" aria-hidden>
+          <span {...(partner ? text : {})} className="min-w-0 wrap-anywhere" aria-hidden>
             {partner ? <PickWords {...partner} /> : empty}
           </span>
           <ChevronDown size={16} className="flex-none" aria-hidden />

@@ -53,7 +53,7 @@ function ItemRow({ item, at, of, onMove }: RowProps) {
       <span className="figures w-6 text-soft" aria-hidden>
         {at + 1}
       </span>
-      <span className="min-w-0 flex-1 py-2 break-words">
+      <span className="min-w-0 flex-1 py-2 wrap-anywhere">
         <PickWords {...item} />
       </span>
       <button

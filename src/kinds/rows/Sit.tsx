@@ -28,8 +28,8 @@ export default function RowsSit({ face, answer, labelledBy, onAnswer }: SitProps
   return (
     <div role="group" aria-labelledby={labelledBy}>
       {face.rows.map((row, at) => (
-        <fieldset key={row.id} className="border-b border-hair py-3">
-          <legend {...own} className="float-left mb-2 w-full break-words">
+        <fieldset key={row.id} className="min-w-0 border-b border-hair py-3">
+          <legend {...own} className="float-left mb-2 w-full wrap-anywhere">
             <Words text={row.text} />
             {row.several && <span className="caption"> · {picking.severalRow}</span>}
           </legend>

@@ -36,7 +36,7 @@ export const PickLabel = ({ type, name, checked, onCheck, children, className = 
         checked={checked}
         onChange={onCheck}
       />
-      <span className="min-w-0 flex-1 break-words">{children}</span>
+      <span className="min-w-0 flex-1 wrap-anywhere">{children}</span>
     </label>
     {below}
   </div>

@@ -44,7 +44,7 @@ function Head({ table, rows, progress, queue, place, onPlace }: HeadProps) {
           <div className="mt-1.5 flex items-center gap-3">
             <span aria-hidden className="h-1.5 w-40 bg-hair max-sm:w-24">
               <span
-                className="block h-full bg-petrol"
+                className="graphic block h-full bg-petrol"
                 style={{ width: `${((own.all - own.left) / own.all) * 100}%` }}
               />
             </span>

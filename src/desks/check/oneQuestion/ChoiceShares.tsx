@@ -30,7 +30,7 @@ const Bar = ({
   <span className="flex items-center gap-2">
     <span aria-hidden className="h-2.5 flex-1 bg-hair">
       <span
-        className={`block h-full ${worth === 'wrong' ? 'bg-[var(--none)]' : worth === 'right' ? 'bg-petrol' : 'bg-saffron'}`}
+        className={`graphic block h-full ${worth === 'wrong' ? 'bg-[var(--none)]' : worth === 'right' ? 'bg-petrol' : 'bg-saffron'}`}
         style={{ width: `${share * 100}%` }}
       />
     </span>

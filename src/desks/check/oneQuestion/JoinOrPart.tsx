@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { AlikeDecision } from '@/core/quiz/placement';
 import { decideAlike } from '@/store/quiz/lookAlikes';
 import { undoStep } from '@/store/undo/undo';
@@ -29,6 +30,9 @@ export function JoinOrPart({ bundle, beside }: { readonly bundle: ShownBundle; r
   const others = all
     .filter((one) => one !== bundle && one.text !== '' && one.text.length <= LONGEST)
     .slice(0, MOST_OFFERED);
+  // An arrow key goes through a list without meaning what it passes: only the press groups.
+  const [chosen, setChosen] = useState('');
+  const other = others.find((one) => one.text === chosen);
   if (text.length > LONGEST) return null;
   return (
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[13.5px]">
@@ -45,16 +49,35 @@ export function JoinOrPart({ bundle, beside }: { readonly bundle: ShownBundle; r
         </button>
       ))}
       {others.length > 0 && (
-        <PickLine
-          label="Group with"
-          value=""
-          options={[['', '…'], ...others.map((one, at): [string, string] => [`${at}`, cut(one.text)])]}
-          onChange={(at) => {
-            const other = others[Number(at)];
-            if (at !== '' && other)
-              decide(other.text, text, 'together', `“${cut(text)}” is grouped with “${cut(other.text)}” now`);
-          }}
-        />
+        <span>
+          <PickLine
+            label="Group with"
+            value={chosen}
+            options={[['', '…'], ...others.map((one): [string, string] => [one.text, cut(one.text)])]}
+            onChange={setChosen}
+          />
+          {other && (
+            <button
+              type="button"
+              className="link-text ml-2 min-h-[26px] cursor-pointer font-semibold"
+              onClick={() => {
+                setChosen('');
+                decide(
+                  other.text,
+                  text,
+                  'together',
+                  `“${cut(text)}” is grouped with “${cut(other.text)}” now`,
+                );
+              }}
+            >
+              Group
+              <span className="sr-only">
+                {' '}
+                “{cut(text)}” with “{cut(other.text)}”
+              </span>
+            </button>
+          )}
+        </span>
       )}
     </div>
   );

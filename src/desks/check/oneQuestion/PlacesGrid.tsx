@@ -27,7 +27,7 @@ function Cell({ cell: { isRight, part, who }, of, what, pressed, onPress }: Cell
       >
         <span
           aria-hidden
-          className={`absolute inset-0 ${isRight ? 'bg-petrol' : 'bg-saffron'}`}
+          className={`graphic absolute inset-0 ${isRight ? 'bg-petrol' : 'bg-saffron'}`}
           style={{ opacity: share * 0.42 }}
         />
         <span className={`relative ${who.length === 0 ? 'text-soft' : ''}`}>{who.length || '·'}</span>

@@ -9,6 +9,8 @@ export function OwnTimes() {
   const targets = useTargets();
   const all = [...targets.groups, ...targets.students];
   const [open, setOpen] = useState<Named | null>(null);
+  // A letter or an arrow only chooses: the press opens.
+  const [chosen, setChosen] = useState<Named | null>(null);
   const own = windows.flatMap((one) => all.find((named) => keyOf(named) === JSON.stringify(one.for)) ?? []);
   return (
     <p className="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -27,11 +29,23 @@ export function OwnTimes() {
         <TargetChoice
           label="Set times for a class, a group or a student"
           nobody="a group or a student…"
-          value=""
+          value={chosen ? keyOf(chosen) : ''}
           targets={targets}
-          onChoose={setOpen}
+          onChoose={setChosen}
         />
       </label>
+      {chosen && (
+        <button
+          type="button"
+          className="link-text on-screen -ml-2 min-h-6 cursor-pointer font-semibold"
+          onClick={() => {
+            setOpen(chosen);
+            setChosen(null);
+          }}
+        >
+          Set<span className="sr-only"> times for {chosen.name}</span>
+        </button>
+      )}
       {open && (
         <WindowDialog key={keyOf(open)} target={open.target} name={open.name} onClose={() => setOpen(null)} />
       )}

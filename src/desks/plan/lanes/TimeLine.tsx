@@ -116,7 +116,7 @@ function Mark({ name, here, span, zone, onMarks }: MarkProps) {
     );
   return (
     <span
-      className={`absolute top-9 size-[11px] -translate-x-1/2 -translate-y-1/2 rotate-45 ${
+      className={`graphic absolute top-9 size-[11px] -translate-x-1/2 -translate-y-1/2 rotate-45 ${
         look === 'answers' ? 'bg-petrol' : 'bg-saffron'
       } ${beside ? 'ml-3.5' : ''}`}
       style={{ left: `${placeOf(span, at)}%` }}
@@ -276,11 +276,11 @@ export function TimeLine({ view, zone, plans, onPlans }: Props) {
         <p className="caption mt-1 flex flex-wrap gap-x-5" aria-hidden>
           <span>▭ can take it</span>
           <span>
-            <span className="mr-1 inline-block size-2 rotate-45 bg-saffron" />
+            <span className="graphic mr-1 inline-block size-2 rotate-45 bg-saffron" />
             results, for work collected at the end
           </span>
           <span>
-            <span className="mr-1 inline-block size-2 rotate-45 bg-petrol" />
+            <span className="graphic mr-1 inline-block size-2 rotate-45 bg-petrol" />
             right answers
           </span>
           {view.leaks.length > 0 && <span>▨ others could pass on answers</span>}

@@ -33,10 +33,11 @@ export function SectionBeside({ section, folded, onFold }: Props) {
   return (
     <section
       aria-labelledby={id}
-      className="border-b border-line bg-paper px-[18px] py-2 max-lg:sticky max-lg:top-0 max-lg:z-10 lg:border-r lg:border-b-0 lg:px-8 lg:py-5"
+      data-open={!folded && !empty}
+      className="section-beside border-b border-line bg-paper px-[18px] py-2 lg:border-r lg:border-b-0 lg:px-8 lg:py-5"
     >
       <div className="flex items-center gap-3">
-        <h2 {...text} id={id} className="min-w-0 flex-1 text-[17px] break-words">
+        <h2 {...text} id={id} className="min-w-0 flex-1 text-[17px] wrap-anywhere">
           {name}
         </h2>
         {!empty && (
@@ -56,7 +57,7 @@ export function SectionBeside({ section, folded, onFold }: Props) {
         tabIndex={0}
         role="group"
         aria-labelledby={id}
-        className={`mt-1 overflow-y-auto max-lg:max-h-[45vh] lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] ${folded ? 'max-lg:hidden' : ''} ${empty ? 'hidden' : ''}`}
+        className={`mt-1 overflow-y-auto max-lg:max-h-[30vh] lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] ${folded ? 'max-lg:hidden' : ''} ${empty ? 'hidden' : ''}`}
       >
         <Material section={section} />
       </div>

@@ -48,7 +48,7 @@ export function Top({ cover, from, count, done, left }: Props) {
         {done.map((progress, index) => (
           <span
             key={index}
-            className={`h-[5px] flex-1 rounded-full ${here(index) && count < done.length ? 'bg-saffron' : DONE[progress]}`}
+            className={`graphic h-[5px] flex-1 rounded-full ${here(index) && count < done.length ? 'bg-saffron' : DONE[progress]}`}
           />
         ))}
       </div>

@@ -48,7 +48,7 @@ function Ways({ at, last, onGo, back, holds, fromLast }: WaysProps) {
   return (
     <nav
       aria-label={work.pages}
-      className="sticky bottom-0 z-10 flex items-center justify-between gap-3 border-t border-line bg-paper px-[18px] py-3"
+      className="ways flex items-center justify-between gap-3 border-t border-line bg-paper px-[18px] py-3"
     >
       {back ? (
         <button

@@ -50,7 +50,7 @@ const Bars = ({ bars }: { readonly bars: readonly Bar[] }) => (
         </span>
         <span aria-hidden className="relative flex items-end overflow-hidden" style={{ height: HEIGHT }}>
           <span
-            className={`w-full ${share >= 1 ? 'bg-petrol' : share > 0 ? 'bg-saffron' : 'bg-[var(--none)]'}`}
+            className={`graphic w-full ${share >= 1 ? 'bg-petrol' : share > 0 ? 'bg-saffron' : 'bg-[var(--none)]'}`}
             style={{ height: Math.max(now > 0 ? 3 : 1, height * HEIGHT) }}
           />
           {before !== null && (

@@ -40,7 +40,7 @@ export function OnPicture({
         ))}
       </span>
       {areas.length > 0 && (
-        <span className="block font-semibold break-words">{areas.map(({ name }) => name).join(', ')}</span>
+        <span className="block font-semibold wrap-anywhere">{areas.map(({ name }) => name).join(', ')}</span>
       )}
     </span>
   );

@@ -104,7 +104,7 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
   switch (answer.form) {
     case 'text':
       return (
-        <span className="font-semibold break-words whitespace-pre-line">
+        <span className="font-semibold wrap-anywhere whitespace-pre-line">
           <Text {...answer} />
         </span>
       );
@@ -127,23 +127,23 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
       );
     case 'things':
       return beside.length > 0 ? (
-        <ul className="font-semibold break-words">
+        <ul className="font-semibold wrap-anywhere">
           <ThingLines things={answer.things} beside={beside} />
         </ul>
       ) : (
-        <span className="font-semibold break-words">
+        <span className="font-semibold wrap-anywhere">
           <Things things={answer.things} />
         </span>
       );
     case 'sequence':
       return (
-        <ol className="list-inside list-decimal font-semibold break-words">
+        <ol className="list-inside list-decimal font-semibold wrap-anywhere">
           <ThingLines things={answer.things} beside={beside} />
         </ol>
       );
     case 'pairs':
       return (
-        <ul className="break-words">
+        <ul className="wrap-anywhere">
           {answer.pairs.map(({ left, right }, at) => (
             <li key={at}>
               <Entry beside={beside[at]}>

@@ -50,7 +50,7 @@ function Result({ part }: { readonly part: SlipPart }) {
 export function TeacherWords({ text }: { readonly text: Prose }) {
   const { teacher } = useTold().results;
   return (
-    <div className="mt-2 border-l-2 border-petrol pl-3 break-words">
+    <div className="mt-2 border-l-2 border-petrol pl-3 wrap-anywhere">
       <span className="label-small">{teacher} </span>
       <ProseView text={text} />
     </div>
@@ -178,7 +178,7 @@ function SlipSection({ section, shown }: { readonly section: Section; readonly s
   const { besides } = useTold().work;
   const text = useText();
   const heading = (
-    <h2 {...text} className="inline text-[17px] break-words">
+    <h2 {...text} className="inline text-[17px] wrap-anywhere">
       {section.heading || besides}
     </h2>
   );

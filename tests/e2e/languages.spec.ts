@@ -1,0 +1,85 @@
+import type { Page } from '@playwright/test';
+import { englishIn } from '../onlyEnglish';
+import { LONG } from '../runs';
+import { expectAccessibleHere } from './accessible';
+import { fits } from './fits';
+import { quizInLanguage } from './inLanguage';
+import { drawing, expect, test } from './support';
+
+const LANGUAGES = {
+  de: { words: ['Flussschleifendurchbruchswassergeschwindigkeitsmessgerätehaltervorrichtungen', 'Mäander', 'Delta'], begin: 'Anfangen', next: 'Weiter', review: 'Prüfen und abgeben', handIn: 'Abgeben', hint: /^Tipp zeigen/ },
+  fr: { words: ['méandre', 'embouchure', 'delta'], begin: 'Commencer', next: 'Suivant', review: 'Vérifier et rendre', handIn: 'Rendre ma copie', hint: /^Montrer un indice/ },
+  es: { words: ['meandro', 'desembocadura', 'delta'], begin: 'Empezar', next: 'Siguiente', review: 'Revisar y entregar', handIn: 'Entregar', hint: /^Mostrar una pista/ },
+  pt: { words: ['meandro', 'foz', 'delta'], begin: 'Começar', next: 'Seguinte', review: 'Rever e entregar', handIn: 'Entregar', hint: /^Mostrar uma pista/ },
+  nl: { words: ['meander', 'monding', 'delta'], begin: 'Beginnen', next: 'Volgende', review: 'Nakijken en inleveren', handIn: 'Inleveren', hint: /^Toon een tip/ },
+  it: { words: ['meandro', 'foce', 'delta'], begin: 'Comincia', next: 'Avanti', review: 'Controlla e consegna', handIn: 'Consegna', hint: /^Mostra un aiuto/ },
+  ar: { words: ['نهر متعرج', 'دلتا', 'مصب'], begin: 'Begin', next: 'Next', review: 'Review and hand in', handIn: 'Hand in', hint: /^Show a hint/ },
+} as const; // prettier-ignore
+
+/** The quiz in a language, taken in and begun as a dry run, as wide as a phone. */
+async function beginIn(page: Page, language: keyof typeof LANGUAGES): Promise<void> {
+  const { words, begin } = LANGUAGES[language];
+  await page.goto('/');
+  const file = quizInLanguage(language, words, await drawing(page, 300, 200));
+  await page
+    .getByLabel('Quiz file, backup or rescue file')
+    .setInputFiles({ name: 'q.yentrel', mimeType: 'application/zip', buffer: file });
+  await page.getByRole('button', { name: /^Add / }).click();
+  await expect(page).toHaveURL(/\/quiz\//);
+  const id = new URL(page.url()).searchParams.get('id');
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.goto(`/try/?quiz=${id}&framed`);
+  await page.getByRole('button', { name: begin }).click();
+}
+
+/** What a page says in words, without those that only screen readers read. */
+const wordsOf = (page: Page): Promise<string> => page.locator('main').innerText();
+
+for (const language of Object.keys(LANGUAGES) as (keyof typeof LANGUAGES)[]) {
+  const { words, next, review, handIn, hint } = LANGUAGES[language];
+  // The one with the longest words stands for all in the short run.
+  const tag = language === 'de' ? [] : ['@long'];
+  test(
+    `a question of every kind in ${language}: told in its language, read in its direction, no wider than a phone`,
+    {
+      tag,
+    },
+    async ({ page }) => {
+      test.setTimeout(120_000);
+      await beginIn(page, language);
+      const isRtl = language === 'ar';
+      for (let at = 1; at <= 13; at++) {
+        const heading = page.getByRole('heading', { level: 1 });
+        await expect(heading).toBeFocused();
+        const text = heading.locator('p').first();
+        await expect(text).toHaveText(`${words[0]}.`);
+        expect(await text.evaluate((one) => [one.closest('[lang]')?.getAttribute('lang'), getComputedStyle(one).direction])).toEqual([language, isRtl ? 'rtl' : 'ltr']); // prettier-ignore
+        if (at === 2) {
+          await page.getByRole('button', { name: hint }).click();
+          await expect(page.getByText(words[2]).last()).toBeVisible();
+          const first = page.getByRole('radio').first();
+          const label = await first.evaluate((one) => {
+            const box = one.getBoundingClientRect();
+            const frame = one.closest('label')?.getBoundingClientRect();
+            return frame ? box.left - frame.left > frame.width / 2 : null;
+          });
+          expect(label, 'the circle stands where the reader begins').toBe(isRtl);
+          await first.check();
+        }
+        await fits(page, `${language}, page ${at}`);
+        if (!isRtl) expect(englishIn(await wordsOf(page), language)).toEqual([]);
+        if (LONG) await expectAccessibleHere(page, `${language}, page ${at}`);
+        await page.getByRole('button', { name: at === 13 ? review : next, exact: true }).click();
+      }
+      await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+      await fits(page, `${language}, before handing in`);
+      if (!isRtl) expect(englishIn(await wordsOf(page), language)).toEqual([]);
+      await page.getByRole('button', { name: handIn, exact: true }).click();
+      await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+      await fits(page, `${language}, results`);
+      if (!isRtl) expect(englishIn(await wordsOf(page), language)).toEqual([]);
+      await expectAccessibleHere(page, `${language}, results`);
+      expect(await page.evaluate(() => document.documentElement.lang)).toBe(isRtl ? 'en' : language);
+    },
+  );
+}
