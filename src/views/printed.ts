@@ -2,6 +2,7 @@ import type { RecordedScore, Slip } from '@/core/reveal/packets';
 import { slipOf, wholeSight } from '@/core/reveal/slip';
 import { whatIsPrinted } from '@/core/reveal/whatIsShown';
 import { finishedAt } from '@/core/quiz/times/window';
+import type { QuizContent } from '@/core/quiz/quiz';
 import { commentsOf } from '@/store/work/comments';
 import { byName } from '@/core/quiz/people/byName';
 import { liveClass, workOf } from './papers';
@@ -19,12 +20,17 @@ export interface PrintedSlip {
   readonly slip: Slip;
 }
 
+/** Slips of a quiz, with what says in which language they are told. */
+interface Printed extends Pick<QuizContent, 'title' | 'language' | 'decimalSign'> {
+  readonly slips: PrintedSlip[];
+}
+
 /** Slips for printing, by name: everyone's whose attempt counts, or those of some students. */
 export async function printed(
   quizId: string,
   rightAnswers: 'with' | 'without',
   only: readonly string[] | null = null,
-): Promise<{ title: string; slips: PrintedSlip[] }> {
+): Promise<Printed> {
   const [live, comments] = await Promise.all([liveClass(quizId), commentsOf(quizId)]);
   const { counts } = live.paper.content.attempts;
   const slips = workOf(live).flatMap(({ student, studentId, sheets, counted, recorded }) => {
@@ -51,5 +57,6 @@ export async function printed(
       },
     ];
   });
-  return { title: live.paper.content.title, slips: slips.sort(byName) };
+  const { title, language, decimalSign } = live.paper.content;
+  return { title, language, decimalSign, slips: slips.sort(byName) };
 }

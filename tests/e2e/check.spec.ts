@@ -34,7 +34,7 @@ test('an unforeseen right form is accepted with one key, for everyone, after its
   await expect(page.getByRole('columnheader', { name: /^4/ })).toContainText(/52 →would be 73%/);
   await expect(page.locator('[data-cell="sums:3"]')).toHaveAccessibleName(/^Sum of question 4: 25\W+would be 35$/); // prettier-ignore
   await margin(page).getByRole('button', { name: 'Show only the papers of 5 students' }).click();
-  await expect(page.getByRole('table', { name: 'Scores' }).getByRole('rowheader')).toHaveText([
+  await expect(page.getByRole('grid', { name: 'Scores' }).getByRole('rowheader')).toHaveText([
     'Bela Fenn', 'Emil Brook', 'Hana Reed', 'Nora Pool', 'Wim Eddy', 'Sum of 5 papers',
   ]); // prettier-ignore
   await margin(page).getByRole('button', { name: 'Show all papers again' }).click();

@@ -4,7 +4,7 @@ import { fits } from './fits';
 import { checkRow, expect, goTo, openDemo, test } from './support';
 
 const margin = (page: Page) => page.getByRole('complementary', { name: 'Margin' });
-const names = (page: Page) => page.getByRole('table', { name: 'Scores' }).getByRole('rowheader');
+const names = (page: Page) => page.getByRole('grid', { name: 'Scores' }).getByRole('rowheader');
 const view = (page: Page, name: string) =>
   page.getByRole('group', { name: 'View' }).getByRole('button', { name });
 
@@ -33,7 +33,7 @@ test(
     const first = (await names(page).first().textContent()) ?? '';
     expect((await checkRow(page, first))[3]).toMatch(/^Question 4: (wrong|nothing)/);
     await page.getByLabel('Questions').selectOption('hardest');
-    const heads = page.getByRole('table', { name: 'Scores' }).getByRole('columnheader');
+    const heads = page.getByRole('grid', { name: 'Scores' }).getByRole('columnheader');
     const shares = (await heads.allTextContents()).flatMap((text) => /(\d+)%/.exec(text)?.[1] ?? []).map(Number); // prettier-ignore
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     await page.getByLabel('Questions').selectOption('paper');
@@ -87,7 +87,7 @@ test('one paper: what was handed in as it was met, marked by key, from paper to 
   await expect(page.getByRole('group', { name: 'The paper of Pia Strand' })).toHaveCount(0);
   await page.getByRole('button', { name: 'The next paper: Pia Strand' }).click();
   await page.keyboard.press('1');
-  await expect(page.getByRole('table', { name: 'Scores' })).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Scores' })).toBeVisible();
   await expect(margin(page).getByText('Pia Strand, question 7')).toBeVisible();
   await view(page, 'One paper').click();
   await expectAccessibleHere(page, 'one paper');
@@ -173,14 +173,17 @@ test(
     await bundle(/cutoff lake/).click();
     // Nothing of the key changes: no bar asks to apply anything.
     await answers.getByLabel('Group with').selectOption({ label: 'cut-off' });
+    await answers.getByRole('button', { name: /^Group .* with “cut-off”/ }).click();
     await expect(bundles).toHaveCount(before - 1);
     await expect(bundle(/cut-off/)).toHaveText(/^2.*cut-off.*cutoff lake/);
     await expect(page.getByRole('region', { name: 'Changes not applied' })).toHaveCount(0);
     // Answers that are marked differently can be the same thing, too: the bundle says what each earns.
     await bundle(/lagoon/).click();
     await answers.getByLabel('Group with').selectOption({ label: 'horseshoe lake' });
+    await answers.getByRole('button', { name: /^Group .* with “horseshoe lake”/ }).click();
     await bundle(/horseshoe lake/).click();
     await answers.getByLabel('Group with').selectOption({ label: 'cut-off' });
+    await answers.getByRole('button', { name: /^Group .* with “cut-off”/ }).click();
     await expect(bundle(/horseshoe lake/)).toHaveText(/3 wrong, 2 partly right|2 partly right, 3 wrong/);
     await page.reload();
     await page.getByRole('button', { name: /^Question 2: partly right/ }).first().click(); // prettier-ignore

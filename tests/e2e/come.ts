@@ -34,7 +34,7 @@ export async function takeRow(scope: Within, name: string): Promise<void> {
     scope.getByLabel(name, { exact: true }),
   ];
   for (const way of ways) if ((await way.count()) > 0) return way.first().focus();
-  for (const field of await scope.locator('input[data-row]').all())
+  for (const field of await scope.locator('[data-row]').all())
     if ((await field.inputValue()) === name) return field.focus();
   throw new Error(`No row is called ${name}`);
 }

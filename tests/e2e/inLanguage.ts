@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Page } from '@playwright/test';
 import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
 import { SILENCE } from '@/core/content/silence';
 import { plain } from '@/core/content/plainText';
@@ -7,6 +8,7 @@ import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import type { Question } from '@/core/kinds';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { newPlacement } from '@/core/quiz/newPlacement';
+import { drawing, expect } from './support';
 import { filledQuestion } from '../unit/support/filled';
 
 const ONE = { n: 1, d: 1 };
@@ -14,11 +16,7 @@ const HALF = { n: 1, d: 2 };
 const BOX = { left: { n: 0, d: 1 }, top: { n: 0, d: 1 }, width: HALF, height: HALF };
 
 /** A quiz with a question of every kind in which all words are those of one language, as a file for colleagues. */
-export function quizInLanguage(
-  language: string,
-  words: readonly [string, string, string],
-  picture: Buffer,
-): Buffer {
+function quizInLanguage(language: string, words: readonly [string, string, string], picture: Buffer): Buffer {
   const [a, b, c] = words;
   const hash = createHash('sha256').update(picture).digest('hex');
   const two = [
@@ -76,4 +74,24 @@ export function quizInLanguage(
       new Map([[hash, new Uint8Array(picture)]]),
     ),
   );
+}
+
+/** Such a quiz, taken in and begun as a dry run, as wide as a phone. `begin`: what the first press is called in its language. */
+export async function beginIn(
+  page: Page,
+  language: string,
+  words: readonly [string, string, string],
+  begin: string,
+): Promise<void> {
+  await page.goto('/');
+  const file = quizInLanguage(language, words, await drawing(page, 300, 200));
+  await page
+    .getByLabel('Quiz file, backup or rescue file')
+    .setInputFiles({ name: 'q.yentrel', mimeType: 'application/zip', buffer: file });
+  await page.getByRole('button', { name: /^Add / }).click();
+  await expect(page).toHaveURL(/\/quiz\//);
+  const id = new URL(page.url()).searchParams.get('id');
+  await page.setViewportSize({ width: 360, height: 740 });
+  await page.goto(`/try/?quiz=${id}&framed`);
+  await page.getByRole('button', { name: begin }).press('Enter');
 }

@@ -3,8 +3,8 @@ import { englishIn } from '../onlyEnglish';
 import { LONG } from '../runs';
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
-import { quizInLanguage } from './inLanguage';
-import { drawing, expect, test } from './support';
+import { beginIn } from './inLanguage';
+import { expect, test } from './support';
 
 const LANGUAGES = {
   de: { words: ['Flussschleifendurchbruchswassergeschwindigkeitsmessgerätehaltervorrichtungen', 'Mäander', 'Delta'], begin: 'Anfangen', next: 'Weiter', review: 'Prüfen und abgeben', handIn: 'Abgeben', hint: /^Tipp zeigen/ },
@@ -16,27 +16,11 @@ const LANGUAGES = {
   ar: { words: ['نهر متعرج', 'دلتا', 'مصب'], begin: 'Begin', next: 'Next', review: 'Review and hand in', handIn: 'Hand in', hint: /^Show a hint/ },
 } as const; // prettier-ignore
 
-/** The quiz in a language, taken in and begun as a dry run, as wide as a phone. */
-async function beginIn(page: Page, language: keyof typeof LANGUAGES): Promise<void> {
-  const { words, begin } = LANGUAGES[language];
-  await page.goto('/');
-  const file = quizInLanguage(language, words, await drawing(page, 300, 200));
-  await page
-    .getByLabel('Quiz file, backup or rescue file')
-    .setInputFiles({ name: 'q.yentrel', mimeType: 'application/zip', buffer: file });
-  await page.getByRole('button', { name: /^Add / }).click();
-  await expect(page).toHaveURL(/\/quiz\//);
-  const id = new URL(page.url()).searchParams.get('id');
-  await page.setViewportSize({ width: 360, height: 740 });
-  await page.goto(`/try/?quiz=${id}&framed`);
-  await page.getByRole('button', { name: begin }).click();
-}
-
 /** What a page says in words, without those that only screen readers read. */
 const wordsOf = (page: Page): Promise<string> => page.locator('main').innerText();
 
 for (const language of Object.keys(LANGUAGES) as (keyof typeof LANGUAGES)[]) {
-  const { words, next, review, handIn, hint } = LANGUAGES[language];
+  const { words, begin, next, review, handIn, hint } = LANGUAGES[language];
   // The one with the longest words stands for all in the short run.
   const tag = language === 'de' ? [] : ['@long'];
   test(
@@ -46,7 +30,7 @@ for (const language of Object.keys(LANGUAGES) as (keyof typeof LANGUAGES)[]) {
     },
     async ({ page }) => {
       test.setTimeout(120_000);
-      await beginIn(page, language);
+      await beginIn(page, language, words, begin);
       const isRtl = language === 'ar';
       for (let at = 1; at <= 13; at++) {
         const heading = page.getByRole('heading', { level: 1 });

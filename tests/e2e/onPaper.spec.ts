@@ -12,7 +12,7 @@ test('desks on paper: the table whole, the rest as text, nothing to press', asyn
   await openDemo(page, 'check');
   await expect(page.getByText('Karl Mead, question 8')).toBeVisible();
   await onPaper(page);
-  const table = page.getByRole('table', { name: 'Scores' });
+  const table = page.getByRole('grid', { name: 'Scores' });
   await expect(table.getByRole('rowheader')).toHaveCount(25);
   // Nothing scrolls on paper.
   for (const name of ['Ada Marsh', 'Xenia Flood'])

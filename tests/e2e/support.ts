@@ -111,6 +111,7 @@ export const inDays = (page: Page, days: number): Promise<string> =>
 /** Sets times for a class, a group or a student in the reveal plan: so many days from now. */
 export async function timesFor(page: Page, name: string, from: number, until: number): Promise<void> {
   await page.getByLabel('Set times for a class, a group or a student').selectOption({ label: name });
+  await page.getByRole('button', { name: `Set times for ${name}` }).click();
   const dialog = page.getByRole('dialog', { name: `Times for ${name}` });
   await dialog.getByLabel('Open from').fill(await inDays(page, from));
   await dialog.getByLabel('Until', { exact: true }).fill(await inDays(page, until));

@@ -21,6 +21,7 @@ import { ALONE, type Judged } from './judged';
 import { SumMargin } from './margin/SumMargin';
 import { useCheckTable } from './useCheckTable';
 import {
+  firstPlace,
   columnsInOrder,
   figuresOf,
   nameless,
@@ -274,6 +275,14 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
             setUp(true);
             setAside('answer');
             go(next);
+          }}
+          onWaiting={() => {
+            const waiting = firstPlace(rows);
+            if (!waiting) return;
+            if (view !== 'all') turnTo('all');
+            setUp(true);
+            setAside('answer');
+            go(waiting);
           }}
           onRevisions={() => {
             setUp(true);

@@ -54,6 +54,8 @@ interface HeadProps {
   /** A paper was begun that is typed in. */
   readonly onTyped: (attemptId: string) => void;
   /** The changes of the key are asked for. */
+  /** Goes to the first answer that is not marked yet. */
+  readonly onWaiting: () => void;
   readonly onRevisions: () => void;
 }
 
@@ -82,7 +84,9 @@ function Tools({
   changed,
   onChosen,
   children,
-}: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped' | 'onRevisions'> & { readonly children: ReactNode }) {
+}: Omit<HeadProps, 'onGo' | 'onView' | 'onTyped' | 'onRevisions' | 'onWaiting'> & {
+  readonly children: ReactNode;
+}) {
   const { asked, view, hardestFirst, namesHidden } = chosen;
   const [, onCircle] = useChosenCircle();
   const ask = (more: Partial<Chosen['asked']>) => onChosen({ ...chosen, asked: { ...asked, ...more } });
@@ -153,7 +157,14 @@ export function Head(props: HeadProps) {
           <h1 className="station-title">Check</h1>
           <p className="caption figures mt-1 text-balance max-sm:mt-0">
             {markedWords(table)}
-            {table.waiting > 0 ? `, ${count(table.waiting, 'answer')} to mark` : ''}
+            {table.waiting > 0 && (
+              <>
+                {', '}
+                <button type="button" className="link-text cursor-pointer" onClick={props.onWaiting}>
+                  {count(table.waiting, 'answer')} to mark
+                </button>
+              </>
+            )}
           </p>
         </div>
         {table.rows.length > 0 && <Views view={chosen.view} onView={onView} />}

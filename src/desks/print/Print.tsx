@@ -4,7 +4,9 @@ import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed, startingFailed } from '@/ui/words/failureWords';
-import { count, dayAndTime } from '@/ui/words/figures';
+import { useTelling } from '@/ui/told/useTelling';
+import { TextsIn, ToldIn, useText, useTold } from '@/ui/told/useTold';
+import { count } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
 import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
 import { useQuery } from '@/ui/widgets/press/useQuery';
@@ -14,21 +16,29 @@ import type { PrintedSlip } from '@/workers/classDesk';
 
 function Page({ title, printed }: { readonly title: string; readonly printed: PrintedSlip }) {
   const { name, number, email, groups, attempt, recorded, slip } = printed;
+  const { results } = useTold();
+  const text = useText();
   return (
     <section
       aria-label={`Results of ${name}`}
       className="mx-auto my-6 max-w-[720px] break-after-page bg-paper px-10 py-8 last:break-after-auto print:m-0 print:max-w-none print:p-0"
     >
-      <p className="caption">{title}</p>
+      <p {...text} className="caption wrap-anywhere">
+        {title}
+      </p>
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2 className="mt-1 text-[22px] break-words">{name}</h2>
         <p className="figures caption">{[number || email, ...groups].filter(Boolean).join(' · ')}</p>
       </div>
       <p className="caption figures">
-        {!slip.timeKnown
-          ? 'From a file'
-          : `${slip.byItself ? 'Collected as it was, ' : 'Handed in '}${dayAndTime(slip.finishedAt)}`}
-        {attempt.of > 1 && `, attempt ${attempt.number} of ${attempt.of}`}
+        {[
+          slip.timeKnown
+            ? slip.byItself
+              ? results.collectedAt(slip.finishedAt)
+              : results.handedInAt(slip.finishedAt)
+            : results.fromFile,
+          ...(attempt.of > 1 ? [results.attemptOf(attempt.number, attempt.of)] : []),
+        ].join(', ')}
       </p>
       {slip.score && <SlipScore score={slip.score} />}
       {recorded && <SlipRecorded recorded={recorded} />}
@@ -68,6 +78,7 @@ function Slips() {
   );
   const trouble =
     ready !== 'ready' && ready !== 'starting' ? startingFailed(ready) : failure && readingFailed(failure);
+  const telling = useTelling(value?.language ?? null, value?.decimalSign ?? null, false);
   const slips = value?.slips ?? [];
   // A file that is printed to is named by it.
   const whose = of !== null ? ` of ${of}` : slips.length === 1 ? ` of ${slips[0]?.name}` : '';
@@ -115,8 +126,15 @@ function Slips() {
         {value && slips.length === 0 && (
           <p className="py-16 text-center">No attempt counts yet, so there is nothing to print.</p>
         )}
-        {value &&
-          slips.map((printed) => <Page key={printed.studentId} title={value.title} printed={printed} />)}
+        {value && telling && (
+          <ToldIn value={telling}>
+            <TextsIn value={value.language}>
+              {slips.map((printed) => (
+                <Page key={printed.studentId} title={value.title} printed={printed} />
+              ))}
+            </TextsIn>
+          </ToldIn>
+        )}
       </main>
     </PictureSource>
   );

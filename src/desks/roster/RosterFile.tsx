@@ -130,16 +130,12 @@ function Preview({ classId, table: read, students, onClose }: PreviewProps) {
         }}
       />
       <Columns header={table.header} columns={columns} onChoose={choose} />
-      <div className="mt-4" aria-live="polite">
-        {preview ? (
-          <p>
-            {count(changes.filter((change) => !change.known).length, 'new student')},{' '}
-            {changes.filter((change) => change.known).length} changed, {unchanged} unchanged. Nobody will be
-            removed.
-          </p>
-        ) : (
-          !failure && <p className="text-soft">Looking through the file…</p>
-        )}
+      <div className="mt-4">
+        <p role="status" className={preview ? '' : 'text-soft'}>
+          {preview
+            ? `${count(changes.filter((change) => !change.known).length, 'new student')}, ${changes.filter((change) => change.known).length} changed, ${unchanged} unchanged. Nobody will be removed.`
+            : !failure && 'Looking through the file…'}
+        </p>
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
         {preview && <Changes preview={preview} students={students} />}
         <RowsFound problems={problems} />

@@ -139,10 +139,11 @@ export function ImportDialog({ table: first, onClose, onImported }: Props) {
         }}
       />
       {known && <ColumnUses table={table} columns={columns} onChange={setChosen} />}
-      <div className="mt-4" aria-live="polite">
+      <div className="mt-4">
         {failure && <Failed text={readingFailed(failure)} onAgain={again} />}
-        {!named && <p className="text-saffron-text">Choose the column with the students’ names.</p>}
-        {named && <p>{count(papers.length, 'paper')} ready.</p>}
+        <p role="status" className={named ? '' : 'text-saffron-text'}>
+          {named ? `${count(papers.length, 'paper')} ready.` : 'Choose the column with the students’ names.'}
+        </p>
         {preview && <Remarks remarks={preview.remarks} />}
         {named && preview && <FirstMarks preview={preview} />}
         {named && preview && (

@@ -255,7 +255,7 @@ export function PaperQuestion(props: Props) {
     <li
       ref={setNodeRef}
       style={style}
-      data-question={record.id}
+      data-question={id}
       className={`paper-row beneath-head relative ${state} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
       <Now {...shown} grip={grip} />

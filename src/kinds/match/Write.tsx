@@ -26,7 +26,7 @@ import { RemoveChip } from '../shared/RemoveChip';
 import { isUnnamed } from '../shared/openRows';
 import { MoveTools } from '../shared/RowTools';
 import { PictureTool, ThingField } from '../shared/ThingField';
-import { pastedLines, useRows } from '../shared/useRows';
+import { pastedLines, useRows, type RowField } from '../shared/useRows';
 import { useSpokenName } from '../shared/PickLabel';
 
 interface Editing {
@@ -34,8 +34,8 @@ interface Editing {
   readonly onChange: (question: MatchQuestion) => void;
 }
 
-type Keys = KeyboardEvent<HTMLInputElement>;
-type Paste = ClipboardEvent<HTMLInputElement>;
+type Keys = KeyboardEvent<RowField>;
+type Paste = ClipboardEvent<RowField>;
 
 /** Pairs typed side by side: Enter goes from the left to the right, and from there to the next pair. */
 function usePairs({ question, onChange }: Editing) {

@@ -166,14 +166,16 @@ export function ThingField<One extends Thing>({
           <Picture picture={thing.picture} small />
         </button>
       )}
-      <input
-        className={`plain-field !w-auto min-w-24 flex-1 ${strong ? 'font-semibold' : ''}`}
+      <textarea
+        rows={1}
+        dir="auto"
+        className={`plain-field !w-auto min-w-24 flex-1 resize-none field-sizing-content ${strong ? 'font-semibold' : ''}`}
         data-row
         aria-label={place}
         placeholder={empty}
         maxLength={2000}
         value={thing.text}
-        onChange={(event) => rows.replace({ ...thing, text: event.target.value })}
+        onChange={(event) => rows.replace({ ...thing, text: event.target.value.replace(/\n+/g, ' ') })}
         onBlur={onLeave}
         onKeyDown={rows.keys(thing)}
         onPaste={(event) => {

@@ -24,6 +24,9 @@ interface Editing<One extends Row> {
 /** What the field of a row needs of its list. */
 export type RowOf<One extends Row> = Pick<Rows<One>, 'replace' | 'keys' | 'paste'>;
 
+/** The field of a row: of one line, or as high as its words. */
+export type RowField = HTMLInputElement | HTMLTextAreaElement;
+
 /** What a list of typed rows can do; `list` goes onto the element that holds the fields, each marked `data-row`. */
 export interface Rows<One extends Row> {
   readonly list: RefObject<(HTMLUListElement & HTMLOListElement) | null>;
@@ -35,9 +38,9 @@ export interface Rows<One extends Row> {
   /** One more row at the end, with these words; it takes the focus. */
   readonly add: (text?: string) => void;
   /** Enter goes to the next empty row, or makes one; Backspace in an empty row takes it away. */
-  readonly keys: (row: One) => (event: KeyboardEvent<HTMLInputElement>) => void;
+  readonly keys: (row: One) => (event: KeyboardEvent<RowField>) => void;
   /** Several lines pasted into an empty row fill the empty ones from there on, and make as many more as are needed. */
-  readonly paste: (row: One) => (event: ClipboardEvent<HTMLInputElement>) => void;
+  readonly paste: (row: One) => (event: ClipboardEvent<RowField>) => void;
 }
 
 /** The lines of a pasted text, without empty ones. */
@@ -71,7 +74,7 @@ export function useRows<One extends Row>(editing: Editing<One>): Rows<One> {
   /** Does something to the rows and goes to one of them at once: no letter typed meanwhile goes elsewhere. */
   const thenFocus = (index: number, act?: () => void) => {
     if (act) flushSync(act);
-    list.current?.querySelectorAll<HTMLInputElement>('[data-row]')[index]?.focus();
+    list.current?.querySelectorAll<RowField>('[data-row]')[index]?.focus();
   };
   const remove = (row: One) => (onRemove ? onRemove(row) : onRows(rows.filter((one) => one !== row)));
   const insert = (at: number, text = '') => {

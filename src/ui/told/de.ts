@@ -197,6 +197,10 @@ export const de = (g: Grammar): Told => {
       handedIn: (at) => `Abgegeben ${g.dayAndTime(at)}. Die Arbeit ist angekommen.`,
       collected: (at, how) =>
         `Von selbst eingesammelt, als ${how === 'closed' ? 'das Quiz schloss' : 'deine Zeit um war'}, ${g.dayAndTime(at)}. Die Arbeit ist angekommen.`,
+      handedInAt: (at) => `Abgegeben ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Eingesammelt, wie es war, ${g.dayAndTime(at)}`,
+      fromFile: 'Aus einer Datei',
+      attemptOf: (n, of) => `Versuch ${n} von ${of}`,
       imported: 'Deine Lehrkraft hat deine Arbeit eingelesen. Sie ist angekommen.',
       tooLate:
         'Sie kam an, als das Quiz schon geschlossen war, und zählt deshalb nur, wenn deine Lehrkraft sie annimmt.',

@@ -190,6 +190,10 @@ export const en = (g: Grammar) => {
       handedIn: (at: number) => `Handed in ${g.dayAndTime(at)}. It has been received.`,
       collected: (at: number, how: 'closed' | 'timeOver') =>
         `Collected automatically when ${how === 'closed' ? 'the quiz closed' : 'your time was over'}, ${g.dayAndTime(at)}. It has been received.`,
+      handedInAt: (at: number) => `Handed in ${g.dayAndTime(at)}`,
+      collectedAt: (at: number) => `Collected as it was, ${g.dayAndTime(at)}`,
+      fromFile: 'From a file',
+      attemptOf: (n: number, of: number) => `attempt ${n} of ${of}`,
       imported: 'Your teacher has imported your paper. It has been received.',
       tooLate: 'It arrived after the quiz had closed, so it doesn’t count unless your teacher accepts it.',
       voided: 'Your teacher does not count this attempt.',

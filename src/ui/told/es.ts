@@ -194,6 +194,10 @@ export const es = (g: Grammar): Told => {
       handedIn: (at) => `Entregado el ${g.dayAndTime(at)}. Ha llegado bien.`,
       collected: (at, how) =>
         `Recogido automáticamente ${how === 'closed' ? 'al cerrarse el cuestionario' : 'al acabarse tu tiempo'}, el ${g.dayAndTime(at)}. Ha llegado bien.`,
+      handedInAt: (at) => `Entregado el ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Recogido tal como estaba, el ${g.dayAndTime(at)}`,
+      fromFile: 'De un archivo',
+      attemptOf: (n, of) => `intento ${n} de ${of}`,
       imported: 'Tu docente ha importado tu trabajo. Ha llegado bien.',
       tooLate:
         'Llegó después del cierre del cuestionario, así que no cuenta a menos que tu docente lo acepte.',

@@ -196,6 +196,10 @@ export const fr = (g: Grammar): Told => {
       handedIn: (at) => `Rendu le ${g.dayAndTime(at)}. Ta copie est bien arrivée.`,
       collected: (at, how) =>
         `Ramassé automatiquement ${how === 'closed' ? 'à la fermeture du quiz' : 'à la fin de ton temps'}, le ${g.dayAndTime(at)}. Ta copie est bien arrivée.`,
+      handedInAt: (at) => `Rendu le ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Ramassé tel quel, le ${g.dayAndTime(at)}`,
+      fromFile: 'D’un fichier',
+      attemptOf: (n, of) => `essai ${n} sur ${of}`,
       imported: 'Ton professeur a importé ta copie. Elle est bien arrivée.',
       tooLate:
         'Elle est arrivée après la fermeture du quiz : elle ne compte que si ton professeur l’accepte.',

@@ -191,6 +191,10 @@ export const it = (g: Grammar): Told => {
       handedIn: (at) => `Consegnato ${g.dayAndTime(at)}. È arrivato.`,
       collected: (at, how) =>
         `Raccolto automaticamente ${how === 'closed' ? 'alla chiusura del quiz' : 'allo scadere del tuo tempo'}, ${g.dayAndTime(at)}. È arrivato.`,
+      handedInAt: (at) => `Consegnato ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Raccolto così com’era, ${g.dayAndTime(at)}`,
+      fromFile: 'Da un file',
+      attemptOf: (n, of) => `tentativo ${n} di ${of}`,
       imported: 'L’insegnante ha importato il tuo lavoro. È arrivato.',
       tooLate: 'È arrivato dopo la chiusura del quiz, perciò vale solo se l’insegnante lo accetta.',
       voided: 'L’insegnante non conta questo tentativo.',

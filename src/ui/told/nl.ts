@@ -189,6 +189,10 @@ export const nl = (g: Grammar): Told => {
       handedIn: (at) => `Ingeleverd op ${g.dayAndTime(at)}. Het is goed aangekomen.`,
       collected: (at, how) =>
         `Automatisch opgehaald toen ${how === 'closed' ? 'de quiz sloot' : 'je tijd om was'}, ${g.dayAndTime(at)}. Het is goed aangekomen.`,
+      handedInAt: (at) => `Ingeleverd op ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Opgehaald zoals het was, ${g.dayAndTime(at)}`,
+      fromFile: 'Uit een bestand',
+      attemptOf: (n, of) => `poging ${n} van ${of}`,
       imported: 'Je docent heeft je werk ingelezen. Het is goed aangekomen.',
       tooLate: 'Het kwam aan toen de quiz al gesloten was, dus het telt alleen als je docent het accepteert.',
       voided: 'Je docent telt deze poging niet mee.',

@@ -192,6 +192,10 @@ export const pt = (g: Grammar): Told => {
       handedIn: (at) => `Entregue ${g.dayAndTime(at)}. Chegou bem.`,
       collected: (at, how) =>
         `Recolhido automaticamente ${how === 'closed' ? 'quando o questionário fechou' : 'quando o teu tempo acabou'}, ${g.dayAndTime(at)}. Chegou bem.`,
+      handedInAt: (at) => `Entregue ${g.dayAndTime(at)}`,
+      collectedAt: (at) => `Recolhido como estava, ${g.dayAndTime(at)}`,
+      fromFile: 'De um ficheiro',
+      attemptOf: (n, of) => `tentativa ${n} de ${of}`,
       imported: 'O professor importou o teu trabalho. Chegou bem.',
       tooLate: 'Chegou depois de o questionário fechar, por isso só conta se o professor o aceitar.',
       voided: 'O professor não conta esta tentativa.',

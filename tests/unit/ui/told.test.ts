@@ -49,18 +49,25 @@ const WAYS: readonly unknown[][] = [
   [['x', 'y', 'z']],
 ]; // prettier-ignore
 
-/** All that is said in a language, by its place. What a sentence cannot be asked with is passed over. */
+type Sentence = (...args: readonly unknown[]) => unknown;
+
+/** What a sentence says when it is asked this way; null where it cannot be. */
+function asked(sentence: Sentence, way: readonly unknown[]): string | null {
+  try {
+    const text = sentence(...way);
+    return typeof text === 'string' && !/undefined|NaN|\[object/.test(text) ? text : null;
+  } catch {
+    return null;
+  }
+}
+
+/** All that is said in a language, by its place. */
 function* said(words: unknown, place = ''): Generator<[string, string]> {
   if (typeof words === 'string') yield [place, words];
   else if (typeof words === 'function') {
     for (const way of WAYS) {
-      try {
-        const text: unknown = (words as (...args: unknown[]) => unknown)(...way);
-        if (typeof text === 'string' && !/undefined|NaN|\[object/.test(text))
-          yield [`${place}(${JSON.stringify(way)})`, text];
-      } catch {
-        // Another sentence is asked this way.
-      }
+      const text = asked(words as Sentence, way);
+      if (text !== null) yield [`${place}(${JSON.stringify(way)})`, text];
     }
   } else if (typeof words === 'object' && words !== null)
     for (const [key, part] of Object.entries(words)) yield* said(part, place ? `${place}.${key}` : key);

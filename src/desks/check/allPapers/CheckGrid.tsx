@@ -81,8 +81,10 @@ export function CheckGrid(props: ViewProps) {
         <table
           className="w-full table-fixed border-collapse"
           style={{ minWidth: widths.reduce((sum, width) => sum + width, 0) }}
+          role="grid"
           aria-label="Scores"
-          aria-rowcount={rows.length + 1}
+          aria-rowcount={rows.length + 2}
+          aria-colcount={columns.length + 2 + (table.several ? 1 : 0)}
         >
           <colgroup>
             {widths.map((width, at) => (

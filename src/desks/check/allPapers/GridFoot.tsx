@@ -46,7 +46,7 @@ export const GridFoot = memo(function GridFoot(props: FootProps) {
         </th>
         <Beside columns={from} />
         {columns.slice(from, to).map((column) => (
-          <td key={column} className="foot-cell p-0">
+          <td key={column} role="gridcell" className="foot-cell p-0">
             {cell(
               column,
               sums.columns[column] ?? ZERO,
@@ -57,7 +57,10 @@ export const GridFoot = memo(function GridFoot(props: FootProps) {
           </td>
         ))}
         <Beside columns={columns.length - to} />
-        <td className={`foot-cell ${table.several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
+        <td
+          role="gridcell"
+          className={`foot-cell ${table.several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}
+        >
           {cell(total, sums.totals, sumsAfter.totals, 'all totals', '!justify-end pr-6 pl-3 font-semibold')}
         </td>
         {table.several && <td className="foot-cell sticky right-0 z-[1] bg-paper" />}

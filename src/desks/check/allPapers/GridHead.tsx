@@ -4,7 +4,7 @@ import { percent, points, pointWord } from '@/ui/words/figures';
 import { BeforeAfter } from '../effect/BeforeAfter';
 import type { SortBy } from '../rows';
 import type { ViewProps } from '../viewProps';
-import { Beside, type Drawn } from './columns';
+import { Beside, questionId, TOTAL_ID, type Drawn } from './columns';
 
 interface HeadProps extends Pick<ViewProps, 'table' | 'columns' | 'sort' | 'onSort' | 'after'>, Drawn {
   /** What the draft would make of the mean shares, by column; of those that change alone. */
@@ -38,9 +38,13 @@ function Share({
 }
 
 /** The head of a question's column: a press sorts by what was earned in it, another one by name again. */
-type QuestionProps = Pick<HeadProps, 'table' | 'sort' | 'onSort' | 'shares'> & { readonly column: number };
+interface QuestionProps extends Pick<HeadProps, 'table' | 'sort' | 'onSort' | 'shares'> {
+  readonly column: number;
+  /** Its place among the columns that are shown, the first being 0. */
+  readonly place: number;
+}
 
-function QuestionHead({ table, column, sort, onSort, shares }: QuestionProps) {
+function QuestionHead({ table, column, place, sort, onSort, shares }: QuestionProps) {
   const question = table.questions[column];
   if (!question) return null;
   const own: SortBy = `question ${column}`;
@@ -50,6 +54,8 @@ function QuestionHead({ table, column, sort, onSort, shares }: QuestionProps) {
     <th
       className="head-cell px-0 pb-2 font-normal"
       title={question.title}
+      scope="col"
+      aria-colindex={place + 2}
       aria-sort={isOwn ? 'ascending' : undefined}
     >
       <button
@@ -65,7 +71,8 @@ function QuestionHead({ table, column, sort, onSort, shares }: QuestionProps) {
         >
           {question.number}
         </span>
-        <span className="caption figures block leading-tight">
+        <span id={questionId(column)} className="caption figures block leading-tight">
+          <span className="sr-only">of </span>
           {carriesPoints(question)
             ? `${points(question.points)} ${pointWord(question.points, 'pt')}`
             : 'no pts'}
@@ -85,20 +92,24 @@ export const GridHead = memo(function GridHead(props: HeadProps) {
   const { outOf, several } = table;
   return (
     <thead className="sticky top-0 z-[2] bg-paper">
-      <tr className="align-bottom">
-        <th className="head-cell sticky left-0 z-[1] bg-paper pb-2 pl-6 text-left">
+      <tr className="align-bottom" aria-rowindex={1}>
+        <th
+          scope="col"
+          aria-colindex={1}
+          className="head-cell sticky left-0 z-[1] bg-paper pb-2 pl-6 text-left"
+        >
           <span className="label-small">Student</span>
         </th>
         <Beside columns={from} />
-        {columns.slice(from, to).map((column) => (
-          <QuestionHead key={column} {...{ table, sort, onSort, column, shares }} />
+        {columns.slice(from, to).map((column, drawn) => (
+          <QuestionHead key={column} place={from + drawn} {...{ table, sort, onSort, column, shares }} />
         ))}
         <Beside columns={columns.length - to} />
         <th
           className={`head-cell ${several ? '' : 'sticky right-0'} z-[1] bg-paper pr-6 pb-2 pl-3 text-right`}
         >
           <span className="block font-title text-[15px] font-semibold">Total</span>
-          <span className="caption figures block font-normal">
+          <span id={TOTAL_ID} className="caption figures block font-normal">
             of <BeforeAfter now={outOf} after={after.outOf} />
           </span>
         </th>

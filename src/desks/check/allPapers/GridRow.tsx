@@ -10,7 +10,7 @@ import { CellPies } from '../CellPies';
 import { spokenCell } from '../cellWords';
 import { totalColumn, type Place } from '../rows';
 import { cellClass } from './cellClass';
-import { Beside } from './columns';
+import { Beside, questionId, TOTAL_ID } from './columns';
 
 interface CellProps {
   readonly cell: CheckCell;
@@ -18,19 +18,22 @@ interface CellProps {
   readonly possible: Fraction;
   readonly attemptId: string;
   readonly column: number;
+  /** The place of its column among those that are shown, the first being 0. */
+  readonly place: number;
   readonly here: boolean;
   readonly onPlace: (place: Place) => void;
 }
 
-function Cell({ cell, after, possible, attemptId, column, here, onPlace }: CellProps) {
+function Cell({ cell, after, possible, attemptId, column, place, here, onPlace }: CellProps) {
   return (
-    <td className="p-0">
+    <td role="gridcell" className="p-0" aria-colindex={place + 2}>
       <button
         type="button"
         data-cell={`${attemptId}:${column}`}
         tabIndex={here ? 0 : -1}
         className={`${cellClass(here)} ${after ? 'bg-wash' : ''}`}
         aria-label={spokenCell(cell, after)}
+        aria-describedby={`of-${attemptId} ${questionId(column)}`}
         aria-pressed={here}
         title={cell.answer}
         onClick={() => onPlace({ attemptId, column })}
@@ -86,14 +89,19 @@ export const GridRow = memo(function GridRow({
   const next = after.total(attemptId);
   return (
     <tr className="border-b border-hair" aria-rowindex={index + 2}>
-      <th scope="row" className="sticky left-0 z-[1] truncate bg-paper py-0 pr-3 pl-6 text-left font-medium">
+      <th
+        scope="row"
+        id={`of-${attemptId}`}
+        aria-colindex={1}
+        className="sticky left-0 z-[1] truncate bg-paper py-0 pr-3 pl-6 text-left font-medium"
+      >
         {row.name}
         {row.apart && <span className="caption figures ml-1.5">{row.apart}</span>}
         {ofClass && <span className="caption ml-1.5">{ofClass}</span>}
         {row.of > 1 && <span className="caption"> · {row.number}</span>}
       </th>
       <Beside columns={from} />
-      {columns.slice(from, to).map((at) => {
+      {columns.slice(from, to).map((at, drawn) => {
         const cell = row.cells[at];
         if (!cell) return null;
         return (
@@ -102,19 +110,25 @@ export const GridRow = memo(function GridRow({
             after={after.cell(attemptId, at)}
             here={hand === at}
             column={at}
+            place={from + drawn}
             possible={questions[at]?.points ?? ZERO}
             {...{ cell, attemptId, onPlace }}
           />
         );
       })}
       <Beside columns={columns.length - to} />
-      <td className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}>
+      <td
+        role="gridcell"
+        aria-colindex={columns.length + 2}
+        className={`${several ? '' : 'sticky right-0'} z-[1] bg-paper p-0`}
+      >
         <button
           type="button"
           data-cell={`${attemptId}:${column}`}
           tabIndex={hand === column ? 0 : -1}
           className={`${cellClass(hand === column)} figures !justify-end gap-2 pr-6 pl-3 ${notCounted ? 'text-soft line-through' : 'font-semibold'} ${next ? 'bg-wash' : ''}`}
           aria-pressed={hand === column}
+          aria-describedby={`of-${attemptId} ${TOTAL_ID}`}
           title={notCounted ? `Does not count: ${notCountedWords(notCounted)}` : undefined}
           onClick={() => onPlace({ attemptId, column })}
         >
@@ -133,7 +147,11 @@ export const GridRow = memo(function GridRow({
         </button>
       </td>
       {several && (
-        <td className="figures sticky right-0 z-[1] bg-paper pr-6 pl-2 text-right">
+        <td
+          role="gridcell"
+          aria-colindex={columns.length + 3}
+          className="figures sticky right-0 z-[1] bg-paper pr-6 pl-2 text-right"
+        >
           <RecordedScore row={row} />
         </td>
       )}

@@ -23,3 +23,9 @@ export function widthsOf(table: CheckTable, columns: readonly number[], after: A
 /** In place of columns that are not in view. */
 export const Beside = ({ columns }: { readonly columns: number }) =>
   columns > 0 ? <td colSpan={columns} aria-hidden className="p-0" /> : null;
+
+/** The element that says how many points a question of a column carries, for cells that are described by it. */
+export const questionId = (column: number): string => `points-of-${column}`;
+
+/** The element that says out of how many points totals are. */
+export const TOTAL_ID = 'points-of-total';

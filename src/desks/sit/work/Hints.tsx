@@ -1,5 +1,5 @@
 import type { StudentQuestion } from '@/core/reveal/packets';
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { useTold } from '@/ui/told/useTold';
 import { ProseView } from '@/ui/widgets/paper/ProseView';
 import { useSitPress } from '../useSitPress';
@@ -17,14 +17,19 @@ export function Hints({ hints, onAsk }: Props) {
   const next = hints.find(({ text }) => text === null);
   const { hints: words } = useTold();
   const list = useRef<HTMLOListElement>(null);
+  const asked = useRef(false);
   const ask = useSitPress(async () => {
     if (!next) return;
+    asked.current = true;
     await onAsk(next.id);
-    // The press for the last one goes: who pressed it goes on with what it showed.
-    requestAnimationFrame(() => {
-      if (document.activeElement === document.body) list.current?.focus();
-    });
   });
+  // The press for the last one goes: who pressed it goes on with what it showed.
+  const isOver = next === undefined;
+  useEffect(() => {
+    if (!isOver || !asked.current) return;
+    asked.current = false;
+    if (document.activeElement === document.body) list.current?.focus();
+  }, [isOver]);
   if (hints.length === 0) return null;
   const shown = hints.filter(({ text }) => text !== null);
   return (

@@ -9,6 +9,7 @@ import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
 import type { Done } from '../done';
 import { Earlier } from './Earlier';
+import { fetchSitFaces } from '@/kinds/sit';
 import { KeepLine } from './KeepLine';
 import { bySection, numbersIn, pagesOf, pageTitle, type PageHere } from './pages';
 import { QuestionHere } from './QuestionHere';
@@ -262,6 +263,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
   // At the end the last answer goes first: then the page shows where it stands.
   const left = useTimeLeft(working, () => run(() => settled().then(() => onDone('timeOver'))));
   const counted = left !== null && (cover.timeLimit !== null || left < HOUR) ? left : null;
+  useEffect(() => fetchSitFaces(new Set(questions.map(({ face }) => face.kind))), [questions]);
   const [turning, setTurning] = useState<'still' | 'turning' | 'failed'>('still');
   /** Where nobody goes back, a page is left once its answers are kept and the port knows that it was left. */
   const turn = async (to: number) => {

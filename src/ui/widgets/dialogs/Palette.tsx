@@ -1,3 +1,4 @@
+import { flushSync } from 'react-dom';
 import { Command } from 'cmdk';
 import { Dialog } from './Dialog';
 
@@ -28,7 +29,8 @@ export function Palette({ actions, onClose }: Props) {
               value={name}
               className="flex cursor-pointer justify-between gap-4 rounded px-2 py-1.5 data-[selected=true]:bg-wash"
               onSelect={() => {
-                onClose();
+                // The dialog gives the focus back before the action takes it somewhere.
+                flushSync(onClose);
                 run();
               }}
             >

@@ -136,7 +136,10 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
-        <span className="figures font-title font-semibold">{part.number}</span>
+        <h2 className="figures text-[15px]">
+          <span className="sr-only">{results.question(part.number)}</span>
+          <span aria-hidden>{part.number}</span>
+        </h2>
         {part.met !== null && <span className="caption figures">{results.met(part.met)}</span>}
         <Result part={part} />
       </div>

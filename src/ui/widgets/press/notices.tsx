@@ -58,7 +58,7 @@ export function NoticeBar() {
     <div
       role={trouble ? 'alert' : 'status'}
       aria-live={trouble ? 'assertive' : 'polite'}
-      className="pointer-events-none fixed inset-x-0 bottom-18 z-50 flex justify-center px-4 empty:hidden max-sm:top-[calc(var(--head,56px)+8px)] max-sm:bottom-auto"
+      className="pointer-events-none fixed inset-x-0 bottom-18 z-50 flex justify-center px-4 max-sm:top-[calc(var(--head,56px)+8px)] max-sm:bottom-auto"
     >
       {notice && (
         <div
