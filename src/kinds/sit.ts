@@ -6,17 +6,29 @@ import type { SitProps } from './faces';
 const FILES = import.meta.glob<{ readonly default: ComponentType<SitProps> }>('./*/Sit.tsx');
 const FACES = new Map(Object.entries(FILES).map(([path, load]) => [path.split('/')[1], lazy(load)] as const));
 
+/** Those that are here: they are drawn at once, where one that is still to come shows that it is, and does so for a while. */
+const there = new Map<Face['kind'], ComponentType<SitProps>>();
+
 /**
- * Fetches how these kinds are answered before their questions are turned to, so that who goes on by keys finds the field there.
- * What does not arrive is fetched again when it is needed.
+ * Fetches how these kinds are answered, before their questions are turned to: who goes on by keys then finds the field there.
+ * Null where all of them are here; else a promise that ends also where one does not arrive: it is fetched again when it is drawn.
  */
-export function fetchSitFaces(kinds: ReadonlySet<Face['kind']>): void {
-  for (const kind of kinds) FILES[`./${kind}/Sit.tsx`]?.().catch(() => undefined);
+export function fetchSitFaces(kinds: readonly Face['kind'][]): Promise<unknown> | null {
+  const missing = [...new Set(kinds)].filter((kind) => !there.has(kind));
+  if (missing.length === 0) return null;
+  return Promise.all(
+    missing.map((kind) =>
+      FILES[`./${kind}/Sit.tsx`]?.().then(
+        (file) => there.set(kind, file.default),
+        () => undefined,
+      ),
+    ),
+  );
 }
 
-/** How a kind is answered on screen. Throws for one that cannot be: quizzes hold none. */
+/** How a kind is answered on screen, to be kept as long as its question is there. Throws for one that cannot be: quizzes hold none. */
 export function sitFace(kind: Face['kind']): ComponentType<SitProps> {
-  const face = FACES.get(kind);
+  const face = there.get(kind) ?? FACES.get(kind);
   if (!face) throw new Error(`Questions of the kind ${kind} cannot be answered on screen`);
   return face;
 }

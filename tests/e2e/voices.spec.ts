@@ -120,7 +120,7 @@ test('a sitting by ears and keys: what is turned to is said, what goes hands the
   await page.getByRole('button', { name: 'Review and hand in' }).press('Enter');
   await expect(heading).toHaveText('Ready to hand in?');
   await page.getByRole('button', { name: 'Hand in', exact: true }).press('Enter');
-  await expect(page.getByRole('heading', { level: 2, name: 'Question 1' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 2, name: 'Question 1', exact: true })).toBeVisible();
 });
 
 for (const [width, height] of [

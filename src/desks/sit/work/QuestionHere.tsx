@@ -1,5 +1,5 @@
 import { asksFor, hasParts } from '@/core/kinds/progress';
-import { Suspense, type RefObject } from 'react';
+import { Suspense, useState, type RefObject } from 'react';
 import { aroundWords, questionTitle } from '@/core/content/plainText';
 import type { Answer } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
@@ -31,7 +31,8 @@ interface Props {
 export function QuestionHere(props: Props) {
   const { question, at, number, of, answer, hints, alone, headingRef, newBeside, onAnswer, onHint } = props;
   const Heading = alone ? 'h1' : 'h2';
-  const Face = sitFace(question.face.kind);
+  // Kept: what came later under another name would begin anew.
+  const [Face] = useState(() => sitFace(question.face.kind));
   const isNote = !asksFor(question.face);
   const titleId = `question-${at + 1}`;
   const { before, words, after } = aroundWords(question.text);

@@ -246,6 +246,9 @@ function holdsWords(
   return isOpen ? work.mustFirst : null;
 }
 
+/** A page is turned to at last after so many milliseconds, also where a part of it is still on its way. */
+const LONGEST_WAIT = 1500;
+
 /** An end of the window is counted down in its last hour. */
 const HOUR = 3_600_000;
 
@@ -263,10 +266,16 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
   // At the end the last answer goes first: then the page shows where it stands.
   const left = useTimeLeft(working, () => run(() => settled().then(() => onDone('timeOver'))));
   const counted = left !== null && (cover.timeLimit !== null || left < HOUR) ? left : null;
-  useEffect(() => fetchSitFaces(new Set(questions.map(({ face }) => face.kind))), [questions]);
+  useEffect(() => {
+    run(async () => fetchSitFaces(questions.map(({ face }) => face.kind)));
+  }, [questions]);
   const [turning, setTurning] = useState<'still' | 'turning' | 'failed'>('still');
   /** Where nobody goes back, a page is left once its answers are kept and the port knows that it was left. */
   const turn = async (to: number) => {
+    const { from = 0, count = 0 } = pages[to] ?? {};
+    const coming = fetchSitFaces(questions.slice(from, from + count).map(({ face }) => face.kind));
+    // Not longer than a page takes to say that it is loading.
+    if (coming) await Promise.race([coming, new Promise((end) => setTimeout(end, LONGEST_WAIT))]);
     if (cover.goingBack) return go(to);
     setTurning('turning');
     const kept = await settled().catch(() => false);
