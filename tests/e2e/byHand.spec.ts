@@ -104,6 +104,8 @@ test('waiting answers by points: full ones in one key, a comment by a few letter
   await page.keyboard.type('1.5');
   await page.keyboard.press('Enter');
   await expect(progress(page)).toHaveText('1 of 3 marked');
+  // Who cannot see it hears what was saved, whose answer is next, and what it says.
+  await expect(page.getByText(/^Student \d+: 1\.5 points saved\. Student \d+: ./)).toHaveRole('status');
   // Nothing that is typed at once is lost: the field is the same for the next answer.
   await page.keyboard.type('x');
   await expect(margin(page).getByRole('alert')).toHaveText(/not a number from 0/);

@@ -1,6 +1,5 @@
 import { createContext, useContext } from 'react';
 import type { Told } from './en';
-import type { Grammar } from './grammar';
 import { IN_ENGLISH, type Telling } from './languages';
 
 /** The language that students are told in; English on teachers' pages. */
@@ -8,9 +7,6 @@ export const ToldIn = createContext<Telling>(IN_ENGLISH);
 
 /** What students are told. */
 export const useTold = (): Told => useContext(ToldIn).told;
-
-/** Its figures and times. */
-export const useGrammar = (): Grammar => useContext(ToldIn).grammar;
 
 /** The language of the texts within: of the quiz, or of one question. Null where nobody said. */
 export const TextsIn = createContext<string | null>(null);

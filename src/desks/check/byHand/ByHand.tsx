@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { PickLine } from '@/ui/widgets/fields/Find';
@@ -142,6 +142,31 @@ function List({ table, queue, place, onPlace }: ListProps) {
   );
 }
 
+interface SaidProps {
+  readonly rows: readonly CheckRow[];
+  readonly row: CheckRow;
+  readonly column: number;
+}
+
+/** Said aloud when the next answer comes: what the last one was given, whose the next is, and what it says. */
+function NextSaid({ rows, row, column }: SaidProps) {
+  const [said, setSaid] = useState('');
+  const last = useRef(row.attemptId);
+  useEffect(() => {
+    if (last.current === row.attemptId) return;
+    const before = rows.find(({ attemptId }) => attemptId === last.current);
+    const given = before?.cells[column];
+    const saved = before && given?.override ? `${before.name}: ${pointsWord(given.earned)} saved. ` : '';
+    last.current = row.attemptId;
+    setSaid(`${saved}${row.name}: ${row.cells[column]?.answer || 'no answer'}`);
+  }, [rows, row, column]);
+  return (
+    <p role="status" className="sr-only">
+      {said}
+    </p>
+  );
+}
+
 /** Answers that wait for the teacher, one after the other: read here, marked in the margin, on to the next by Enter. */
 export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
   const box = useRef<HTMLDivElement>(null);
@@ -176,6 +201,7 @@ export function ByHand({ table, rows, place, onPlace, onKey }: ViewProps) {
       }}
     >
       <Head {...{ table, rows, progress, queue, place, onPlace }} />
+      {row && <NextSaid rows={rows} row={row} column={place.column} />}
       {failure && <Failed className="mx-6 my-6" text={readingFailed(failure)} onAgain={again} />}
       {question && row ? (
         <WithFormulas formulas={question.formulas}>
