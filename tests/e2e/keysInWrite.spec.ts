@@ -66,6 +66,7 @@ test('an arrow key on a list chooses and does nothing else; a key is kept when i
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(whose).toBeFocused();
 
   await newQuiz(page, 'A gap', 'Gaps');
   await page.keyboard.type('Fill it.');

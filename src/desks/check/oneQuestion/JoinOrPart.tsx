@@ -60,7 +60,8 @@ export function JoinOrPart({ bundle, beside }: { readonly bundle: ShownBundle; r
             <button
               type="button"
               className="link-text ml-2 min-h-[26px] cursor-pointer font-semibold"
-              onClick={() => {
+              onClick={({ currentTarget }) => {
+                currentTarget.parentElement?.querySelector('select')?.focus();
                 setChosen('');
                 decide(
                   other.text,

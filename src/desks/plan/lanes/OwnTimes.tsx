@@ -38,7 +38,9 @@ export function OwnTimes() {
         <button
           type="button"
           className="link-text on-screen -ml-2 min-h-6 cursor-pointer font-semibold"
-          onClick={() => {
+          onClick={({ currentTarget }) => {
+            // The press goes with the choice: the dialog gives the focus back to the list.
+            currentTarget.parentElement?.querySelector('select')?.focus();
             setOpen(chosen);
             setChosen(null);
           }}
