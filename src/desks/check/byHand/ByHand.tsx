@@ -150,19 +150,15 @@ interface SaidProps {
 
 /** Said aloud when the next answer comes: what the last one was given, whose the next is, and what it says. */
 function NextSaid({ rows, row, column }: SaidProps) {
-  const [said, setSaid] = useState('');
-  const last = useRef(row.attemptId);
-  useEffect(() => {
-    if (last.current === row.attemptId) return;
-    const before = rows.find(({ attemptId }) => attemptId === last.current);
-    const given = before?.cells[column];
-    const saved = before && given?.override ? `${before.name}: ${pointsWord(given.earned)} saved. ` : '';
-    last.current = row.attemptId;
-    setSaid(`${saved}${row.name}: ${row.cells[column]?.answer || 'no answer'}`);
-  }, [rows, row, column]);
+  const [steps, setSteps] = useState<{ from: string | null; to: string }>({ from: null, to: row.attemptId });
+  if (steps.to !== row.attemptId) setSteps({ from: steps.to, to: row.attemptId });
+  const before = rows.find(({ attemptId }) => attemptId === steps.from);
+  const given = before?.cells[column];
+  // What was given is there a moment after the next answer: then it is said with it.
+  const saved = before && given?.override ? `${before.name}: ${pointsWord(given.earned)} saved. ` : '';
   return (
     <p role="status" className="sr-only">
-      {said}
+      {steps.from !== null && `${saved}${row.name}: ${row.cells[column]?.answer || 'no answer'}`}
     </p>
   );
 }
