@@ -197,7 +197,7 @@ test(
     const orders = new Set<string>();
     for (const name of ['Ada Marsh', 'Bela Fenn', 'Cato Weir', 'Dina Ford', 'Emil Brook']) {
       const sitting = await pageOf(page, name);
-      await sitting.getByRole('button', { name: 'Begin' }).click();
+      await sitting.getByRole('button', { name: 'Anfangen' }).click();
       await expect(sitting.getByRole('radio')).toHaveCount(5);
       const options = await sitting.getByRole('radiogroup').locator('label').allInnerTexts();
       expect(options[4]).toBe('nichts davon');
@@ -205,25 +205,25 @@ test(
       expect(await sitting.content()).not.toContain('built up');
       orders.add(options.join());
       await sitting.getByRole('radio', { name: 'Delta' }).check();
-      await sitting.getByRole('button', { name: 'Next' }).click();
-      await sitting.getByRole('button', { name: 'Review and hand in' }).click();
-      await expect(sitting.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
-      await sitting.getByRole('button', { name: 'Back' }).click();
+      await sitting.getByRole('button', { name: 'Weiter' }).click();
+      await sitting.getByRole('button', { name: 'Prüfen und abgeben' }).click();
+      await expect(sitting.getByRole('button', { name: 'Abgeben', exact: true })).toBeDisabled();
+      await sitting.getByRole('button', { name: 'Zurück' }).click();
       // Written by the letters below the field: one in the middle of a word, one as its capital.
       await sitting.getByRole('textbox').fill('Mander');
       await sitting.getByRole('textbox').press('Home');
       await sitting.getByRole('textbox').press('ArrowRight');
       await sitting.getByRole('textbox').press('ArrowRight');
-      await sitting.getByRole('button', { name: 'Write ä' }).click();
+      await sitting.getByRole('button', { name: 'ä schreiben' }).click();
       await expect(sitting.getByRole('textbox')).toHaveValue('Maänder');
       await sitting.getByRole('textbox').fill('M');
-      await sitting.getByRole('button', { name: 'Write ä' }).click();
+      await sitting.getByRole('button', { name: 'ä schreiben' }).click();
       await sitting.keyboard.type('ander');
       await expect(sitting.getByRole('textbox')).toHaveValue('Mäander');
-      await expect(sitting.getByText(/Saved on this device at/)).toBeVisible();
-      await sitting.getByRole('button', { name: 'Review and hand in' }).click();
-      await sitting.getByRole('button', { name: 'Hand in', exact: true }).click();
-      await expect(sitting.getByText('It has been received.')).toBeVisible();
+      await expect(sitting.getByText(/auf diesem Gerät gespeichert$/)).toBeVisible();
+      await sitting.getByRole('button', { name: 'Prüfen und abgeben' }).click();
+      await sitting.getByRole('button', { name: 'Abgeben', exact: true }).click();
+      await expect(sitting.getByText(/Die Arbeit ist angekommen\.$/)).toBeVisible();
       await sitting.close();
       await page.bringToFront();
     }

@@ -59,7 +59,7 @@ test('a sitting by ears and keys: what is turned to is said, what goes hands the
   await expect(page.getByText(/^Saved on this device at/)).toBeVisible();
   const saving = (await heard(page)).filter((text) => /saved/i.test(text));
   expect(new Set(saving), 'saving is told once on a page').toEqual(
-    new Set(['Your answers are saved on this device as you go.']),
+    new Set(['Your answers are saved as you go.']),
   );
   expect(saving.length).toBeLessThanOrEqual(2);
 

@@ -80,13 +80,15 @@ function useAddressOffPaper(): void {
 export function Sit(props: SitProps) {
   useAddressOffPaper();
   const [quiz, setQuiz] = useState<QuizLanguage | null>(null);
+  // The language that a page began in is that of its sitting, whatever the teacher sets meanwhile.
+  const keep = useCallback((next: QuizLanguage) => setQuiz((before) => before ?? next), []);
   const telling = useTelling(quiz?.language ?? null, quiz?.decimalSign ?? null);
   // Before its words are there, a page says nothing rather than something in another language.
   return (
     <ToldIn value={telling ?? IN_ENGLISH}>
       <TextsIn value={quiz?.language ?? null}>
         <SitBoundary>
-          <Paper {...props} isTold={telling !== null} onQuiz={setQuiz} />
+          <Paper {...props} toldOf={telling && quiz} isTold={telling !== null} onQuiz={keep} />
         </SitBoundary>
       </TextsIn>
     </ToldIn>
@@ -226,6 +228,8 @@ function noPaperWords({ page }: Told, packet: PaperPacket): NoPaper | null {
 interface PaperProps extends SitProps {
   /** False until the words of the page's language are there. */
   readonly isTold: boolean;
+  /** The quiz in whose language they are; null where they are in the browser's. */
+  readonly toldOf: QuizLanguage | null;
   readonly onQuiz: (quiz: QuizLanguage) => void;
 }
 
@@ -243,7 +247,7 @@ function LockSaid({ isLocked }: { readonly isLocked: boolean }) {
   );
 }
 
-function Paper({ port, place, isTold, onQuiz }: PaperProps) {
+function Paper({ port, place, isTold, toldOf, onQuiz }: PaperProps) {
   const { packet, isLocked, picture, done, begin, retry, setAttempt } = usePaper({ port, place });
   const told = useTold();
   const cover = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover : null;
@@ -252,7 +256,7 @@ function Paper({ port, place, isTold, onQuiz }: PaperProps) {
   useEffect(() => {
     if (language && decimalSign) onQuiz({ language, decimalSign });
   }, [language, decimalSign, onQuiz]);
-  if (packet === 'loading' || !isTold)
+  if (packet === 'loading' || !isTold || (cover !== null && toldOf === null))
     return (
       <main className="px-6 py-24 text-center text-soft">
         <h1 className="waiting-text text-[15px] font-normal">{isTold && told.page.loading}</h1>

@@ -148,7 +148,7 @@ export const en = (g: Grammar) => {
     keep: {
       saving: 'Saving…',
       saved: (at: number) => `Saved on this device at ${g.time(at)}`,
-      asYouGo: 'Your answers are saved on this device as you go.',
+      asYouGo: 'Your answers are saved as you go.',
       trouble: {
         closed: 'The quiz has closed. Everything saved before then is safe.',
         locked:

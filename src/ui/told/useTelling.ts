@@ -10,21 +10,23 @@ export function useTelling(
   sign: 'point' | 'comma' | null,
   isPage = true,
 ): Telling | null {
-  const [telling, setTelling] = useState<Telling | null>(null);
+  const asked = `${quiz ?? ''}/${sign ?? ''}`;
+  const [found, setFound] = useState<{ readonly asked: string; readonly telling: Telling } | null>(null);
   useEffect(() => {
     let current = true;
     const chosen = chosenLanguage(quiz, navigator.languages);
     tellingIn(chosen, sign)
       .catch(() => IN_ENGLISH)
-      .then((found) => {
+      .then((telling) => {
         if (!current) return;
-        if (isPage) document.documentElement.lang = found.language;
-        setTelling(found);
+        if (isPage) document.documentElement.lang = telling.language;
+        setFound({ asked, telling });
       })
       .catch(() => undefined);
     return () => {
       current = false;
     };
-  }, [quiz, sign, isPage]);
-  return telling;
+  }, [quiz, sign, isPage, asked]);
+  // What was told of another quiz, or before one was known, is not told of this one.
+  return found?.asked === asked ? found.telling : null;
 }
