@@ -167,7 +167,12 @@ function isArriving(): boolean {
 }
 
 /** On arrival the answer at hand has the focus, so that keys work at once; a touched screen has none. */
-function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => void): void {
+function useArrival(
+  place: Place | null,
+  narrow: boolean,
+  go: (place: Place) => void,
+  field: () => HTMLElement | null | undefined,
+): void {
   const arrived = useRef(false);
   // Before it is drawn: who sees the answer has its keys.
   useLayoutEffect(() => {
@@ -178,11 +183,13 @@ function useArrival(place: Place | null, narrow: boolean, go: (place: Place) => 
   // Who went to another station and came back before that was there never left: keys work at once then, too.
   useEffect(() => {
     const back = () => {
-      if (location.hash === '#check' && place && !narrow && isArriving()) go(place);
+      if (location.hash !== '#check' || !place || narrow || !isArriving()) return;
+      go(place);
+      field()?.focus();
     };
     addEventListener('hashchange', back);
     return () => removeEventListener('hashchange', back);
-  }, [place, narrow, go]);
+  }, [place, narrow, go, field]);
 }
 
 /** The papers and their margin; keys act on the answer at hand. */
@@ -206,7 +213,12 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);
   const { place, went, choose, go, keys, ...acting } = usePlace(rows, columns, view, margin);
   const narrow = useNarrow('tablet');
-  useArrival(place, narrow, go);
+  // Where answers are marked by hand, keys are those of the margin.
+  const field = useCallback(
+    () => (view === 'hand' ? margin.current?.querySelector<HTMLElement>('[data-marking], form input') : null),
+    [view],
+  );
+  useArrival(place, narrow, go, field);
   const row = rows.find((one) => one.attemptId === place?.attemptId);
   const turnTo = (next: View) => {
     setChosen((before) => ({ ...before, view: next }));
