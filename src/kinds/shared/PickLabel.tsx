@@ -16,7 +16,7 @@ interface Props {
   readonly onCheck: () => void;
   readonly children: ReactNode;
   readonly className?: string;
-  /** What stands in the same frame and is not pressed with it. */
+  /** What is in the same frame and is not pressed with it. */
   readonly below?: ReactNode;
 }
 

@@ -31,7 +31,7 @@ interface Props {
 export function QuestionHere(props: Props) {
   const { question, at, number, of, answer, hints, alone, headingRef, newBeside, onAnswer, onHint } = props;
   const Heading = alone ? 'h1' : 'h2';
-  // Kept: what came later under another name would begin anew.
+  // Kept: another component for the same question would lose what is half done.
   const [Face] = useState(() => sitFace(question.face.kind));
   const isNote = !asksFor(question.face);
   const titleId = `question-${at + 1}`;
