@@ -1,7 +1,7 @@
 import { valueAt } from '@/core/figures/valueAt';
 import type { RichText } from '@/core/content/richText';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
-import { kindOf, shownAnswer, type Question } from '@/core/kinds';
+import { kindOf, shownBesideRight, type Question } from '@/core/kinds';
 import { ideasIn, type Criterion, type FoundIdea, type HandMarked } from '@/core/kinds/handMarked';
 import { ownContextOf } from '@/core/scoring/context';
 import { verdictOfScore, type QuestionScore } from '@/core/scoring/scoreQuestion';
@@ -47,7 +47,7 @@ export async function handQuestion(quizId: string, questionId: string): Promise<
       return [
         {
           attemptId: attempt.id,
-          shown: shownAnswer(question, answer),
+          shown: shownBesideRight(question, answer),
           ideas: ideasIn(text, ideas, language),
           levels: score.override?.levels ?? null,
         },

@@ -7,7 +7,7 @@ import { ofAttempt } from '@/core/checking/classWork';
 import { meanShare } from '@/core/checking/meanShare';
 import { spreadOf, type Spread } from '@/core/checking/spread';
 import type { Given } from '@/core/checking/ways';
-import { calledAnswer, isAnswerTo, kindOf, shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { calledAnswer, isAnswerTo, kindOf, shownBesideRight, type Answer, type Question } from '@/core/kinds';
 import type { StudentQuestion } from '@/core/reveal/packets';
 import { questionsForStudent } from '@/core/reveal/slip';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
@@ -351,7 +351,7 @@ export async function openAnswer(
   const mark = markAnswer(question, answer, contextOf(paper, question));
   const { marked } = scoreMark(mark, question, paper, null, hints);
   const trial = tryAnswer(question, answer, paper, override, hints);
-  const shown = answer && shownAnswer(question, answer);
+  const shown = answer && shownBesideRight(question, answer);
   const draft = await inDraft(quizId, question, { answer, hints }, paper);
   const taken = question.hints.filter(({ id }) => hints.includes(id)).map(({ text }) => text);
   return { answer, shown, trial, hints: taken, override, marked, draft };
@@ -379,7 +379,7 @@ export async function openPaper(quizId: string, attemptId: string): Promise<Pape
     if (!one) return [];
     const given = valueAt(attempt.answers, question.id) ?? null;
     const answer = given && isAnswerTo(question, given) ? given : null;
-    const shown = given && shownAnswer(question, given);
+    const shown = given && shownBesideRight(question, given);
     return [{ ...one, number: numbers.get(question.id) ?? null, formulas: question.formulas, answer, shown }];
   });
 }

@@ -3,8 +3,9 @@ import { englishIn } from '../onlyEnglish';
 import { LONG } from '../runs';
 import { expectAccessibleHere } from './accessible';
 import { fits } from './fits';
+import { come } from './come';
 import { beginIn } from './inLanguage';
-import { expect, test } from './support';
+import { expect, openDemo, test } from './support';
 
 const LANGUAGES = {
   de: { words: ['Flussschleifendurchbruchswassergeschwindigkeitsmessgerätehaltervorrichtungen', 'Mäander', 'Delta'], begin: 'Anfangen', next: 'Weiter', review: 'Prüfen und abgeben', handIn: 'Abgeben', hint: /^Tipp zeigen/ },
@@ -15,6 +16,26 @@ const LANGUAGES = {
   it: { words: ['meandro', 'foce', 'delta'], begin: 'Comincia', next: 'Avanti', review: 'Controlla e consegna', handIn: 'Consegna', hint: /^Mostra un aiuto/ },
   ar: { words: ['نهر متعرج', 'دلتا', 'مصب'], begin: 'Begin', next: 'Next', review: 'Review and hand in', handIn: 'Hand in', hint: /^Show a hint/ },
 } as const; // prettier-ignore
+
+test('results are printed in the language of their quiz, at its decimal sign', async ({ page }) => {
+  await openDemo(page, 'write');
+  await (await come(page, 'Language of the answers')).selectOption('de');
+  await (await come(page, 'Decimal sign of the answers')).selectOption('comma');
+  await expect(page.getByText('2 changes not applied')).toBeVisible();
+  const apply = page.getByRole('button', { name: 'Apply to all' });
+  await expect(apply).toBeEnabled();
+  await apply.press('Enter');
+  await expect(page.getByText('Everyone is marked by the new key')).toBeVisible();
+  await page.goto('/print/?quiz=demo-rivers&right=with');
+  const results = page.getByRole('region', { name: 'Results of ' }).first();
+  await expect(results.getByText('Deine Antwort').first()).toBeVisible();
+  await expect(results.getByText('Richtige Antwort').first()).toBeVisible();
+  expect(await results.evaluate((one) => one.querySelector('[lang]')?.getAttribute('lang'))).toBe('de');
+  const words = (await results.innerText()).split('\n');
+  expect(
+    words.filter((line) => /\b(points|Your answer|right answer|Handed in|of \d)\b/i.test(line)),
+  ).toEqual([]);
+});
 
 /** What a page says in words, without those that only screen readers read. */
 const wordsOf = (page: Page): Promise<string> => page.locator('main').innerText();

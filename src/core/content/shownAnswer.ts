@@ -34,12 +34,14 @@ export const ShownAnswer = z.discriminatedUnion('form', [
   }),
   /** Things in an order, null for an empty place. */
   z.strictObject({ form: z.literal('sequence'), things: z.array(ShownThing.nullable()) }),
-  /** Spots on a picture, in the order in which they were set, or areas of it with their names. */
+  /** Spots on a picture, in the order in which they were set, and areas of it with their names. */
   z.strictObject({
     form: z.literal('onPicture'),
     picture: Picture,
     spots: z.array(Point),
     areas: z.array(z.strictObject({ name: z.string(), shape: Shape })),
+    /** The name of the area in which each spot lies, null in none; empty where that is not to be told. */
+    inside: z.array(z.string().nullable()),
   }),
 ]);
 export type ShownAnswer = z.infer<typeof ShownAnswer>;

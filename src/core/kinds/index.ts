@@ -64,6 +64,12 @@ export const shownAnswer = (question: Question, answer: Answer): ShownAnswer =>
     ? kindOf(question).shown(question, answer)
     : { form: 'text', text: answerText(question, answer) };
 
+/** An answer as people are shown it who may see what is right, too. */
+export const shownBesideRight = (question: Question, answer: Answer): ShownAnswer =>
+  isAnswerTo(question, answer)
+    ? kindOf(question).shownBesideRight(question, answer)
+    : shownAnswer(question, answer);
+
 /** An answer in one line as the teacher reads it. */
 export function calledAnswer(question: Question, answer: Answer): string {
   const own = isAnswerTo(question, answer) ? kindOf(question).called(question, answer) : null;

@@ -150,6 +150,8 @@ interface Defaulted<Question, Answer, Face> {
   readAnswer(question: Question, text: string, context: MarkingContext): ReadCell<Answer>;
   /** An answer as people are shown it. By default its text. */
   shown(question: Question, answer: Answer): ShownAnswer;
+  /** An answer as people are shown it who may see what is right, too. By default as before that. */
+  shownBesideRight(question: Question, answer: Answer): ShownAnswer;
   /** An answer in one line as the teacher reads it, who knows the key. By default as it is shown to its student. */
   called(question: Question, answer: Answer): string | null;
   /** The entries of a shown answer that were marked by themselves, in its order. By default the mark's parts; none where it is one whole. */
@@ -225,6 +227,10 @@ function defaults<Question extends { kind: string }, Answer, Face>(
 ): Defaulted<Question, Answer, Face> {
   const textOf = (answer: Answer): string => shownText(String((answer as { text?: unknown }).text ?? ''));
   const answerText = own.answerText ?? ((_: Question, answer: Answer) => textOf(answer));
+  const shown = (question: Question, answer: Answer): ShownAnswer => ({
+    form: 'text',
+    text: answerText(question, answer),
+  });
   return {
     asItCounts: (question) => question,
     next: (_, newId) => own.create(newId),
@@ -247,7 +253,8 @@ function defaults<Question extends { kind: string }, Answer, Face>(
     answerKey: (answer) => JSON.stringify(answer),
     answerText,
     readAnswer: () => unreadable('answers of this kind cannot be read from a file'),
-    shown: (question, answer) => ({ form: 'text', text: answerText(question, answer) }),
+    shown,
+    shownBesideRight: own.shown ?? shown,
     called: () => null,
     entries: (_, { parts }) => parts,
     givenAs: 'choices',
@@ -346,6 +353,7 @@ function counting<Question extends { kind: string }, Answer, Face>(
     answerText: (question, answer) => kind.answerText(counts(question), answer),
     readAnswer: (question, text, context) => kind.readAnswer(counts(question), text, context),
     shown: (question, answer) => kind.shown(counts(question), answer),
+    shownBesideRight: (question, answer) => kind.shownBesideRight(counts(question), answer),
     called: (question, answer) => kind.called(counts(question), answer),
     entries: (question, mark) => kind.entries(counts(question), mark),
     given: (face) => kind.given(face),

@@ -1,6 +1,6 @@
 import { valueAt } from '../figures/valueAt';
 import type { ScoredSheet } from '../scoring/scoredSheet';
-import { kindOf, shownAnswer, type Face, type Question } from '../kinds';
+import { kindOf, shownAnswer, shownBesideRight, type Face, type Question } from '../kinds';
 import type { Feedback } from '../content/feedback';
 import { isEmptyProse, joinProse, type Prose } from '../content/prose';
 import { equal, multiply, ZERO, type Fraction } from '../figures/fraction';
@@ -197,6 +197,7 @@ function partOf(
   const score = scores[at] as QuestionScore;
   const answer = valueAt(attempt.answers, question.id);
   const kind = kindOf(question);
+  const shownAs = sees('rightAnswers') ? shownBesideRight : shownAnswer;
   const judged = sees('ownAnswers') && answer ? toldEntries(question, score) : [];
   const entries = judged.map((part) => ({
     verdict: sees('rightWrong') ? verdictOf(part) : null,
@@ -221,7 +222,7 @@ function partOf(
     given: sees('questions') ? kind.given(faceFor(question, at, paper, attempt.seed)) : [],
     givenAs: kind.givenAs,
     language: contextOf(paper, question).language,
-    ownAnswer: sees('ownAnswers') && answer ? shownAnswer(question, answer) : null,
+    ownAnswer: sees('ownAnswers') && answer ? shownAs(question, answer) : null,
     hints: sees('ownAnswers') ? hintTexts(question, valueAt(attempt.hints, question.id) ?? []) : null,
     entries,
     feedback: !sees('feedback')

@@ -12,6 +12,7 @@ import { startingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
 import { FindAndSort } from '@/ui/widgets/fields/Find';
 import { NewStudent } from '@/ui/teacher/NewStudent';
+import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
@@ -225,6 +226,7 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
 
 function List() {
   const ready = useReady();
+  useFocusHandedOn();
   const classes = useLiveQuery(async () => (ready === 'ready' ? listClasses() : null), [ready], null);
   const { one, fresh, go } = useClassAtHand(classes);
   return (

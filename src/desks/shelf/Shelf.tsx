@@ -15,6 +15,7 @@ import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { startingFailed } from '@/ui/words/failureWords';
+import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run, usePress } from '@/ui/widgets/press/press';
 import { useReady } from '@/ui/teacher/useReady';
@@ -133,6 +134,7 @@ const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean
 
 function Quizzes() {
   const ready = useReady();
+  useFocusHandedOn();
   const listed = useLiveQuery(async () => (ready === 'ready' ? load() : null), [ready], null);
   const kept = usePersistence();
   const [filter, setFilter] = useState<Filter>(EVERYTHING);

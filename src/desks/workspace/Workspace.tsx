@@ -6,6 +6,7 @@ import { getQuestions, getQuiz } from '@/store/quiz/quizzes';
 import { Boundary } from '@/ui/widgets/press/Boundary';
 import { startingFailed } from '@/ui/words/failureWords';
 import { useCarriedNotice } from '@/ui/teacher/carriedNotice';
+import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
@@ -151,6 +152,7 @@ function Stations() {
   );
   const station = useStation();
   useFocusInStation(station);
+  useFocusHandedOn();
   useCarriedNotice();
   const data = typeof loaded === 'object' ? loaded : null;
   const draft = usePending(data);

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import { DEFAULT_SETTINGS } from '@/core/answers/text/settings';
+import type { Aspect } from '@/core/quiz/plan/plan';
 import type { Feedback } from '@/core/content/feedback';
 import { calledAnswer, type Answer, type Question } from '@/core/kinds';
 import { slipOf, wholeSight } from '@/core/reveal/slip';
@@ -92,7 +93,7 @@ const CASES: readonly (readonly [name: string, question: Question, answer: Answe
   ['spots', spot, { kind: 'spot', spots: [at('1/4', '1/4'), at('3/4', '3/4')] }, [['right', 'Here it slows down.'], ['wrong']], ''],
 ]; // prettier-ignore
 
-const partOf = (question: Question, answer: Answer, hidden: readonly ('rightWrong' | 'feedback')[] = []) => {
+const partOf = (question: Question, answer: Answer, hidden: readonly Aspect[] = []) => {
   const paper = paperOf([question]);
   const shown = { ...whatIsPrinted(3, 'with') };
   for (const aspect of hidden) shown[aspect] = { state: 'never' };
@@ -122,10 +123,15 @@ describe('each entry of an answer is told by itself', () => {
     assert.deepEqual([half.result?.verdict, half.feedback?.text], ['partly', 'Read the text again.']);
   });
 
-  test('own spots are told on their picture, without the areas; right ones by their areas', () => {
-    const { ownAnswer, right } = partOf(spot, { kind: 'spot', spots: [at('1/4', '1/4')] });
+  test('own spots are told on their picture; the areas with them once right answers may be seen', () => {
+    const answer: Answer = { kind: 'spot', spots: [at('1/4', '1/4'), at('3/4', '3/4')] };
+    const { ownAnswer, right } = partOf(spot, answer);
     assert.ok(ownAnswer?.form === 'onPicture');
-    assert.deepEqual([ownAnswer.spots.length, ownAnswer.areas], [1, []]);
+    assert.deepEqual([ownAnswer.spots.length, ownAnswer.inside], [2, ['the delta', null]]);
+    assert.deepEqual(ownAnswer.areas.map(({ name }) => name), ['the delta']); // prettier-ignore
+    const before = partOf(spot, answer, ['rightAnswers']).ownAnswer;
+    assert.ok(before?.form === 'onPicture');
+    assert.deepEqual([before.areas, before.inside], [[], []]);
     assert.ok(right?.answers[0]?.form === 'onPicture');
     assert.deepEqual(right.answers[0].areas.map(({ name }) => name), ['the delta']); // prettier-ignore
   });

@@ -1,7 +1,7 @@
 import { acceptPart } from './acceptPart';
 import { classFace } from './classFace';
 import { plural } from '../../figures/plural';
-import { called, given, shown, shownRight } from './shown';
+import { called, given, shown, shownBesideRight, shownRight } from './shown';
 import { larger, smaller, toPercentText, ZERO } from '../../figures/fraction';
 import { costOfWrong } from '../shared/costWords';
 import { defineKind } from '../kind';
@@ -44,6 +44,7 @@ export const spot = defineKind<SpotQuestion, SpotAnswer, SpotFace>({
   answerText: (_, { spots }) => joinParts(spots.map(spotText)),
   readAnswer,
   shown,
+  shownBesideRight,
   called,
   givenAs: 'picture',
   shownRight,

@@ -1,20 +1,38 @@
 import { placeWords } from '../../content/shownLine';
 import type { ShownAnswer } from '../../content/shownAnswer';
+import { isInside } from './geometry';
 import { hitsOf } from './mark';
-import type { Point, SpotAnswer, SpotFace, SpotQuestion } from './schema';
+import type { Area, Point, SpotAnswer, SpotFace, SpotQuestion } from './schema';
+
+/** The areas that earn everything. */
+const rightAreas = ({ areas }: SpotQuestion): Area[] => areas.filter(({ credit }) => credit.n === credit.d);
+
+const outlineOf = ({ name, shape }: Area) => ({ name, shape });
 
 /** The spots that were set, on the picture. */
 export const shown = ({ picture }: SpotQuestion, { spots }: SpotAnswer): ShownAnswer =>
   picture
-    ? { form: 'onPicture', picture, spots, areas: [] }
+    ? { form: 'onPicture', picture, spots, areas: [], inside: [] }
     : { form: 'text', text: spots.map(placeWords).join('; ') };
 
+/** The spots among the areas that earn everything, each with the one that it lies in. */
+export function shownBesideRight(question: SpotQuestion, answer: SpotAnswer): ShownAnswer {
+  const { picture } = question;
+  if (!picture) return shown(question, answer);
+  const right = rightAreas(question);
+  const inside = answer.spots.map(
+    (spot) => right.find(({ shape }) => isInside(spot, shape, picture))?.name.trim() || null,
+  );
+  return { form: 'onPicture', picture, spots: answer.spots, areas: right.map(outlineOf), inside };
+}
+
 /** The areas that earn everything, on the picture. */
-export function shownRight({ picture, areas }: SpotQuestion): ShownAnswer[] {
-  const right = areas.filter(({ credit }) => credit.n === credit.d);
+export function shownRight(question: SpotQuestion): ShownAnswer[] {
+  const { picture } = question;
+  const right = rightAreas(question);
   if (right.length === 0) return [];
   return picture
-    ? [{ form: 'onPicture', picture, spots: [], areas: right.map(({ name, shape }) => ({ name, shape })) }]
+    ? [{ form: 'onPicture', picture, spots: [], areas: right.map(outlineOf), inside: [] }]
     : right.map(({ name }) => ({ form: 'text', text: name }));
 }
 

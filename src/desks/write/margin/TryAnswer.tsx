@@ -1,4 +1,4 @@
-import { shownAnswer, type Answer, type Question } from '@/core/kinds';
+import { shownBesideRight, type Answer, type Question } from '@/core/kinds';
 import { useState, type ReactNode } from 'react';
 import { same } from '@/core/figures/deepEqual';
 import { equal } from '@/core/figures/fraction';
@@ -41,7 +41,7 @@ function TrialRow({ question, answer, trial, open, children }: TrialProps) {
           label={verdictWords(trial.verdict, trial.credit)}
         />
         <div className="min-w-0 flex-1 break-words">
-          {answer ? <ShownAnswer answer={shownAnswer(question, answer)} /> : 'no answer'}
+          {answer ? <ShownAnswer answer={shownBesideRight(question, answer)} /> : 'no answer'}
         </div>
         <span className="figures font-semibold whitespace-nowrap">
           {waits

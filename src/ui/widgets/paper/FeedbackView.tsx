@@ -11,7 +11,7 @@ export function FeedbackView({ feedback }: { readonly feedback: Feedback }) {
   const links = feedback.links.filter((link) => isSafeAddress(link.address));
   return (
     <>
-      {!isEmptyProse(feedback.text) && <ProseView text={feedback.text} />}
+      {!isEmptyProse(feedback.text) && <ProseView text={feedback.text} alone />}
       {links.map((link, index) => (
         <span key={index} className="block">
           {kinds[link.kind]}:{' '}

@@ -4,9 +4,9 @@ import type { ShownAnswer } from '@/core/content/shownAnswer';
 import { AreaShape } from './AreaShape';
 import { Picture } from './Picture';
 
-/** Spots and areas on their picture: spots by their numbers, areas by their outline with their names below. */
+/** Spots and areas on their picture: spots by their numbers, areas by their outline, with their names below where they stand alone. */
 export function OnPicture({
-  answer: { picture, spots, areas },
+  answer: { picture, spots, areas, inside },
 }: {
   readonly answer: Extract<ShownAnswer, { form: 'onPicture' }>;
 }) {
@@ -34,12 +34,13 @@ export function OnPicture({
           >
             <span aria-hidden>{at + 1}</span>
             <span className="sr-only">
-              {spotting.spot(at + 1)}: {placeWords(spotting, { x, y })}.{' '}
+              {[spotting.spot(at + 1), inside[at], placeWords(spotting, { x, y })].filter(Boolean).join(': ')}
+              .{' '}
             </span>
           </span>
         ))}
       </span>
-      {areas.length > 0 && (
+      {areas.length > 0 && spots.length === 0 && (
         <span className="block font-semibold wrap-anywhere">{areas.map(({ name }) => name).join(', ')}</span>
       )}
     </span>

@@ -98,9 +98,24 @@ const ThingLines = ({
     </li>
   ));
 
+/** A spot by its number, and by the area in which it lies where that is told. */
+function SpotName({ n, area }: { readonly n: number; readonly area: string | null | undefined }) {
+  const { spotting } = useTold();
+  return (
+    <span className="font-semibold">
+      {spotting.spot(n)}
+      {area && (
+        <>
+          {': '}
+          <Text text={area} />
+        </>
+      )}
+    </span>
+  );
+}
+
 /** An answer as people are shown it, of whatever kind. Without anything beside its entries it says nothing of what is right. */
 export function ShownAnswer({ answer, beside = [] }: Props) {
-  const { spotting } = useTold();
   switch (answer.form) {
     case 'text':
       return (
@@ -117,7 +132,7 @@ export function ShownAnswer({ answer, beside = [] }: Props) {
               {beside.map((one, at) => (
                 <li key={at}>
                   <Entry beside={one}>
-                    <span className="font-semibold">{spotting.spot(at + 1)}</span>
+                    <SpotName n={at + 1} area={answer.inside[at]} />
                   </Entry>
                 </li>
               ))}

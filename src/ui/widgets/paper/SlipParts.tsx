@@ -1,4 +1,5 @@
 import type { RecordedScore, Slip, SlipPart } from '@/core/reveal/packets';
+import type { ShownAnswer as ShownAnswerData } from '@/core/content/shownAnswer';
 import type { Feedback } from '@/core/content/feedback';
 import { isEmptyProse, type Prose } from '@/core/content/prose';
 import { isSilent } from '@/core/content/silence';
@@ -128,11 +129,18 @@ const besideEntry = ({ results }: Told, { verdict, feedback }: SlipPart['entries
   ),
 });
 
+/** Areas by their names alone, where the picture of the student's answer has their outlines. */
+const byName = (right: ShownAnswerData): ShownAnswerData =>
+  right.form === 'onPicture'
+    ? { form: 'things', things: right.areas.map(({ name }) => ({ text: name, picture: null })) }
+    : right;
+
 /** One question of a slip: exactly what is shown of it. */
 function SlipQuestion({ part }: { readonly part: SlipPart }) {
   const told = useTold();
   const { results } = told;
   const { text, given, givenAs, ownAnswer, entries, hints, feedback, right, comment } = part;
+  const outlined = ownAnswer?.form === 'onPicture' && ownAnswer.areas.length > 0;
   return (
     <li className="break-inside-avoid border-b border-line py-4 print:py-1.5">
       <div className="flex items-baseline gap-2.5">
@@ -158,7 +166,7 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
       {right && right.answers.length > 0 && (
         <div className="slip-line mt-2">
           <span className="label-small">{results.rightAnswer} </span>
-          <ShownAnswers answers={right.answers} />
+          <ShownAnswers answers={outlined ? right.answers.map(byName) : right.answers} />
         </div>
       )}
       <Told feedback={feedback} />
@@ -166,7 +174,7 @@ function SlipQuestion({ part }: { readonly part: SlipPart }) {
       {comment !== null && <TeacherWords text={comment} />}
       {right && !isEmptyProse(right.explanation) && (
         <div className="mt-1 text-soft">
-          <ProseView text={right.explanation} />
+          <ProseView text={right.explanation} alone />
         </div>
       )}
     </li>
