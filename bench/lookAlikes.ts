@@ -1,5 +1,5 @@
 import { lookAlikes } from '@/core/checking/lookAlikes/lookAlikes';
-import { knownWords } from '@/core/answers/text/otherWords';
+import { knownWords } from '@/core/answers/text/words/otherWords';
 import { nonsense, withTypingError } from '@/core/answers/text/mistakes';
 import { below, randomFrom } from '@/core/figures/random';
 

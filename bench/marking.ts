@@ -10,7 +10,7 @@ import { ScoreColumn } from '@/core/checking/scoreColumn';
 import { shownLine } from '@/core/content/shownLine';
 import { kindOf, type Answer, type Question } from '@/core/kinds';
 import { madeUpClass } from '@/core/madeUp/class';
-import { wordList } from '@/core/answers/text/wordLists';
+import { wordList } from '@/core/answers/text/words/wordLists';
 import { ownContextOf, readingOf } from '@/core/scoring/context';
 import { total } from '@/core/scoring/total';
 import { PAPER, PAPER_CONTENT, PAPER_QUESTIONS } from './paper';
@@ -173,7 +173,9 @@ const turns = inTurns(
 );
 const { one: plain, other: full } = turns;
 const marked = fullMarking(attempts);
-const floodplain = PAPER_QUESTIONS.findIndex(({ id }) => id === 'q-floodplain');
+const floodplain = PAPER_QUESTIONS.findIndex(
+  (one) => one.kind === 'phrase' && one.variants.some(({ forms }) => forms.includes('floodplain')),
+);
 const question = PAPER_QUESTIONS[floodplain] as Extract<Question, { kind: 'phrase' }>;
 const [first] = question.variants;
 if (!first) throw new Error('No key');

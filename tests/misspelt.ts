@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { wordList } from '@/core/answers/text/wordLists';
+import { wordList } from '@/core/answers/text/words/wordLists';
 import { DEFAULT_SETTINGS, withPreset } from '@/core/answers/text/settings';
 import { below, randomFrom } from '@/core/figures/random';
 import { verdictOf, type Mark } from '@/core/marks/mark';

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { germanWords } from './german';
 import { spellingPairs } from './spellings';
 import { wordsOfDictionary } from './affixes';
 
@@ -31,6 +32,21 @@ const hunspell = (language: string, licence: string): Source => ({
   licence,
   text: `dictionary-${language}/license`,
 });
+
+/** What a German dictionary holds is under another licence than the package around it. */
+const german = (kind: string): Source[] => [
+  {
+    packageName: `german-${kind}-dict`,
+    licence:
+      'CC-BY-SA-4.0: words of german-pos-dict by its authors (github.com/languagetool-org/german-pos-dict), folded to small letters and made into an automaton here, under the same licence',
+    text: `german-${kind}-dict/dist/LICENSE.txt`,
+  },
+  {
+    packageName: `german-${kind}-dict`,
+    licence: 'Apache-2.0, its own files',
+    text: `german-${kind}-dict/LICENSE`,
+  },
+];
 
 /** The words of English by how common they are; beyond 70 of 100 they are hardly ever met. */
 const LEVELS = [10, 20, 35, 40, 50, 55, 60, 70];
@@ -95,5 +111,12 @@ export const LISTS: readonly ListRecipe[] = [
     title: 'Dutch',
     sources: [hunspell('nl', 'BSD-3-Clause, of the two that it offers')],
     words: () => dictionary('nl'),
+  },
+  {
+    name: 'de-2',
+    language: 'de',
+    title: 'German',
+    sources: ['words', 'verbs', 'adjectives'].flatMap(german),
+    words: () => germanWords(read),
   },
 ];

@@ -7,8 +7,8 @@ Yentrel tells other words from misspelt ones by lists of words, which are made f
 make of them, as an automaton; nothing else of them is shipped. Their sources are the npm packages named here, unchanged. The
 licences are theirs, as they come with the packages.
 
-There is no list for German or Italian: those that could be found may only be passed on under the GNU General Public
-License, or do not say clearly under which licence their words are.
+There is no list for Italian: those that could be found may only be passed on under the GNU General Public License, or do not
+say clearly under which licence their words are.
 `;
 
 /** The licences of everything that the word lists are made from, as a document. */

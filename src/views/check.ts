@@ -2,7 +2,7 @@ import { valueAt } from '@/core/figures/valueAt';
 import type { ShownAnswer } from '@/core/content/shownAnswer';
 import type { Standing } from '@/core/content/questionBase';
 import type { Prose } from '@/core/content/prose';
-import type { Fraction } from '@/core/figures/fraction';
+import { equal, type Fraction } from '@/core/figures/fraction';
 import { ofAttempt } from '@/core/checking/classWork';
 import { meanShare } from '@/core/checking/meanShare';
 import { spreadOf, type Spread } from '@/core/checking/spread';
@@ -307,6 +307,8 @@ export interface OpenedAnswer {
   readonly override: Override | null;
   /** What marking alone gives; null while the answer waits. */
   readonly marked: Fraction | null;
+  /** True where the score is still one by earlier rules of comparing: the steps are those by the newest. */
+  readonly isByEarlierRules: boolean;
   /** What the draft would give, and the step that keyed this answer in it; null where the draft gives the same. */
   readonly draft: {
     readonly earned: Fraction;
@@ -341,20 +343,23 @@ export async function openAnswer(
   attemptId: string,
   questionId: string,
 ): Promise<OpenedAnswer | null> {
-  const { sheets, paper, overrides } = await liveClass(quizId);
+  const { sheets, paper, overrides, marked: ofClass } = await liveClass(quizId);
   const attempt = sheets.find((one) => one.attempt.id === attemptId)?.attempt;
   const question = paper.questions.find((one) => one.id === questionId);
   if (!attempt || !question) return null;
+  const counted = ofClass.columns.find((column) => column.question.id === questionId);
   const override = valueAt(ofAttempt(overrides, attemptId), questionId) ?? null;
   const answer = valueAt(attempt.answers, questionId) ?? null;
   const hints = valueAt(attempt.hints, questionId) ?? [];
-  const mark = markAnswer(question, answer, contextOf(paper, question));
+  const fresh = markAnswer(question, answer, contextOf(paper, question));
+  const mark = counted?.mark(answer ?? undefined) ?? fresh;
   const { marked } = scoreMark(mark, question, paper, null, hints);
+  const isByEarlierRules = !equal(mark.credit, fresh.credit) || mark.state !== fresh.state;
   const trial = tryAnswer(question, answer, paper, override, hints);
   const shown = answer && shownBesideRight(question, answer);
   const draft = await inDraft(quizId, question, { answer, hints }, paper);
   const taken = question.hints.filter(({ id }) => hints.includes(id)).map(({ text }) => text);
-  return { answer, shown, trial, hints: taken, override, marked, draft };
+  return { answer, shown, trial, hints: taken, override, marked, isByEarlierRules, draft };
 }
 
 /** A question of a paper as the student met it, with what was given. */

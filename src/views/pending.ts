@@ -20,6 +20,7 @@ import { undoableRevision, type ShownState } from '@/store/quiz/revisions';
 import { attemptsSeq } from '@/store/records/sequence';
 import { byName } from '@/core/quiz/people/byName';
 import { liveClass, namesakes, disambiguator, type ClassPapers } from './papers';
+import { newerRulesMove } from './newerRules';
 import { revealOf } from './reveal';
 
 export interface NamedChange extends ScoreChange {
@@ -125,7 +126,10 @@ export async function pending(quizId: string): Promise<Pending> {
   if (before.firstHandInAt === null || before.standing.live === null) return nothing(undoable);
   const seq = await attemptsSeq(quizId);
   const [live, draft] = [await liveClass(quizId), await draftPaper(quizId)];
-  const changes = draftChanges(draft, live.paper);
+  // Newer rules that change no score are no change that anybody would look at: the next one that is applied takes them.
+  const changes = draftChanges(draft, live.paper).filter(
+    ({ kind }) => kind !== 'comparing' || newerRulesMove(live),
+  );
   if (changes.length === 0) return nothing(undoable);
   const after = underPaper(live.marked, draft);
   const effect = effectBetween(live.marked, after);

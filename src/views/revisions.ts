@@ -1,7 +1,9 @@
-import { columnsFor, MarkedClass, type ClassWork } from '@/core/checking/classWork';
+import { MarkedClass, type ClassWork } from '@/core/checking/classWork';
 import { copyChanges } from '@/core/formats/quizFile/compare';
 import type { RecordedTotal } from '@/core/scoring/joinAttempts';
 import type { Paper } from '@/core/quiz/quiz';
+import { valueAt } from '@/core/figures/valueAt';
+import { loadColumn } from '@/store/work/markColumns';
 import { paperAt } from '@/store/quiz/revisions';
 import type { QuizRevRecord } from '@/store/records/db';
 import { keyedBetween } from '@/store/records/steps';
@@ -32,13 +34,30 @@ const overridesBefore = (overrides: ClassWork['overrides'], until: number): Clas
     ]),
   );
 
+/** A paper as it counted, with the revision of each of its questions. */
+interface Counted {
+  readonly paper: Paper;
+  readonly revs: Readonly<Record<string, number>>;
+}
+
 /** What a student had by a paper, with the own scores that had been set until it gave way to the next one. */
-function scoreBy(live: ClassPapers, paper: Paper, until: number, attemptId: string): Revision['score'] {
+async function scoreBy(
+  live: ClassPapers,
+  { paper, revs }: Counted,
+  until: number,
+  attemptId: string,
+): Promise<Revision['score']> {
   const studentId = live.sheets.find(({ attempt }) => attempt.id === attemptId)?.attempt.studentId;
   const sheets = live.sheets.filter(({ attempt }) => attempt.studentId === studentId);
   const { work } = live.marked;
   const then = { ...work, overrides: overridesBefore(work.overrides, until) };
-  const [own] = new MarkedClass(paper, then, columnsFor(paper), sheets).students();
+  // By the marks that were kept then: rules of comparing may have become newer since.
+  const columns = await Promise.all(
+    paper.questions.map((question) =>
+      loadColumn(live.quiz.id, question, valueAt(revs, question.id) ?? 0, paper),
+    ),
+  );
+  const [own] = new MarkedClass(paper, then, columns, sheets).students();
   return own?.recorded ?? null;
 }
 
@@ -50,7 +69,7 @@ export async function revisions(quizId: string, attemptId: string | null): Promi
     await Promise.all(all.map(async ({ rev }) => [rev, await paperAt(quizId, rev)] as const)),
   );
   const made = await Promise.all(
-    all.map(async ({ rev, parent, at, why }, index): Promise<Revision> => {
+    all.map(async ({ rev, parent, at, why, questionRevs }, index): Promise<Revision> => {
       const paper = papers.get(rev) as Paper;
       const before = parent === null ? undefined : papers.get(parent);
       const until = all[index + 1]?.at ?? Infinity;
@@ -62,7 +81,8 @@ export async function revisions(quizId: string, attemptId: string | null): Promi
         why,
         counts: rev === live.quiz.standing.live,
         changes: before ? [...keyed.map(({ label }) => label), ...copyChanges(before, paper)] : [],
-        score: attemptId === null ? null : scoreBy(live, paper, until, attemptId),
+        score:
+          attemptId === null ? null : await scoreBy(live, { paper, revs: questionRevs }, until, attemptId),
       };
     }),
   );

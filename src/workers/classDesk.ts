@@ -11,6 +11,7 @@ import { openQuestion } from '../views/oneQuestion';
 import { closingEffect, pending, timesEffect, unfinishedEffect } from '../views/pending';
 import { handQuestion } from '../views/byHand';
 import { giveOwnScores, markedBefore, ownScoresEffect } from '../views/ownScores';
+import { keepScoresUnderNewerRules } from '../views/newerRules';
 import { revisions } from '../views/revisions';
 import { printed } from '../views/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from '../views/shelfFiles';
@@ -65,6 +66,7 @@ export const classDesk = {
   ownScoresEffect,
   giveOwnScores,
   markedBefore,
+  keepScoresUnderNewerRules,
   revisions,
   classPicture,
   tray,

@@ -1,6 +1,6 @@
 import type { Answer, Question } from '@/core/kinds';
 import { worthOf } from '@/core/scoring/whatIf';
-import { NEWEST_EDITION } from '@/core/answers/text/wordLists';
+import { NEWEST_EDITION } from '@/core/answers/text/words/wordLists';
 import { confusedWords } from '@/core/kinds/shared/textKey/confused';
 import type { TextKey } from '@/core/kinds/shared/textKey/schema';
 import { compareWays, type Given } from '@/core/checking/ways';

@@ -1,6 +1,6 @@
 import { gunzipSync } from 'fflate';
 import { EngineMissing } from '@/core/answers/text/pattern';
-import { handIn, ListMissing } from '@/core/answers/text/wordLists';
+import { handIn, ListMissing } from '@/core/answers/text/words/wordLists';
 import { StoreError } from '@/device/failure';
 
 /** Where the lists stand, beside the pages. */

@@ -32,9 +32,9 @@ test('results are printed in the language of their quiz, at its decimal sign', a
   await expect(results.getByText('Richtige Antwort').first()).toBeVisible();
   expect(await results.evaluate((one) => one.querySelector('[lang]')?.getAttribute('lang'))).toBe('de');
   const words = (await results.innerText()).split('\n');
-  expect(
-    words.filter((line) => /\b(points|Your answer|right answer|Handed in|of \d)\b/i.test(line)),
-  ).toEqual([]);
+  expect(words.filter((line) => /\b(points|Your answer|right answer|Handed in|of \d)\b/i.test(line))).toEqual(
+    [],
+  );
 });
 
 /** What a page says in words, without those that only screen readers read. */

@@ -3,7 +3,7 @@ import type { Student } from '../quiz/people/school';
 import { questionTitle } from '../content/plainText';
 import { Id } from '../content/questionBase';
 import { z } from '../zod';
-import { typingErrors } from '../answers/text/distance';
+import { typingErrors } from '../answers/text/matching/distance';
 import { compared } from './findStudent';
 import { dateOrderOf, looksLikeTimes } from './readTime';
 import { canMeanTwo, countedBy } from './questionNumbers';

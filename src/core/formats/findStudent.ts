@@ -1,4 +1,4 @@
-import { typingErrors } from '../answers/text/distance';
+import { typingErrors } from '../answers/text/matching/distance';
 import { comparedText } from '../answers/text/comparedText';
 import { DEFAULT_SETTINGS } from '../answers/text/settings';
 import type { Student } from '../quiz/people/school';

@@ -1,3 +1,4 @@
+import { NEWEST_EDITION } from '../answers/text/words/wordLists';
 import { valueAt } from '../figures/valueAt';
 import type { StudentWork } from '../checking/classWork';
 import type { ScoredSheet } from '../scoring/scoredSheet';
@@ -146,6 +147,7 @@ export function studentJson(
 export const quizJson = (paper: Paper) => ({
   title: paper.content.title,
   outOf: figure(outOfPaper(paper)),
+  comparing: NEWEST_EDITION,
   questions: paper.questions.map(({ id, kind }) => ({ id, kind })),
 });
 

@@ -10,13 +10,28 @@ import { form10 } from './form10';
 import { form11 } from './form11';
 import { form12 } from './form12';
 import { form13 } from './form13';
+import { form14 } from './form14';
 import { fileBy, rescueBy, type Upgrade } from './walk';
 
 /**
  * Files of earlier forms, brought to the form of now, one form after the other. Every page that opens the database loads these
  * steps, so they know no kinds: they look at what questions had then.
  */
-const FORMS = [form2, form3, form4, form5, form6, form7, form8, form9, form10, form11, form12, form13];
+const FORMS = [
+  form2,
+  form3,
+  form4,
+  form5,
+  form6,
+  form7,
+  form8,
+  form9,
+  form10,
+  form11,
+  form12,
+  form13,
+  form14,
+];
 
 const inTurn =
   (steps: readonly Upgrade[]): Upgrade =>

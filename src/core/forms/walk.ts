@@ -15,6 +15,8 @@ export interface FormStep {
   readonly rescueTo?: number;
   /** What the teacher writes for the whole quiz. */
   readonly content?: Upgrade;
+  /** The same as it counted when it was applied; by default as it is written. */
+  readonly counted?: Upgrade;
   /** What happened to the quiz. */
   readonly standing?: Upgrade;
   readonly question?: Upgrade;
@@ -47,9 +49,13 @@ export const keptBy = ({ question = asItWas, placement = asItWas, kept }: FormSt
 
 /** A record with content, as a step makes that. */
 export const heldBy =
-  ({ content = asItWas }: FormStep): Upgrade =>
+  ({ content = asItWas }: Pick<FormStep, 'content'>): Upgrade =>
   (record) =>
     isRecord(record) ? { ...record, content: content(record['content']) } : record;
+
+/** A revision that counted, as a step makes it. */
+export const countedBy = (step: FormStep): Upgrade =>
+  heldBy({ content: step.counted ?? step.content ?? asItWas });
 
 const writtenBy = (step: FormStep): Upgrade =>
   step.written ??
@@ -95,7 +101,7 @@ function classBy(step: FormStep, part: Json): Json {
   return {
     ...part,
     ...('standing' in part && step.standing ? { standing: step.standing(part['standing']) } : {}),
-    ...listOf(part, 'revisions', heldBy(step)),
+    ...listOf(part, 'revisions', countedBy(step)),
     ...listOf(part, 'questionRevisions', keptBy(step)),
     ...(step.attempt ? listOf(part, 'attempts', step.attempt) : {}),
     ...peopleBy(step, part),

@@ -1,4 +1,5 @@
-import type { KnownWords } from '../answers/text/otherWords';
+import type { KnownWords } from '../answers/text/words/otherWords';
+import type { Edition } from '../answers/text/words/wordLists';
 import type { Feedback } from '../content/feedback';
 import { ONE, ZERO, type Fraction } from '../figures/fraction';
 import { SILENCE } from '../content/silence';
@@ -15,6 +16,7 @@ type MarkState = 'marked' | 'waits' | 'blank';
 export type NearMiss =
   | 'anotherWord'
   | 'singularOrPlural'
+  | 'denied'
   | 'withoutSpaces'
   | 'moreIgnored'
   | 'withoutSigns'
@@ -108,6 +110,8 @@ export interface MarkingContext {
   readonly language: string;
   /** The sign before the decimals of typed numbers. */
   readonly decimalSign: 'point' | 'comma';
+  /** The version of the rules of comparing; the newest where it is not said. Only what reads typed answers asks for it. */
+  readonly comparing?: Edition;
   /** The words that are no misspellings of others; absent where the question lets no errors pass or has no list. */
   readonly words?: KnownWords;
   /** Whether credits may fall below 0 in questions that leave it to the quiz; not unless set. */

@@ -3,6 +3,7 @@ import type { NearMiss } from './mark';
 const NEAR: Readonly<Record<NearMiss, string>> = {
   anotherWord: 'close to an accepted answer, but another word',
   singularOrPlural: 'the singular or plural of an accepted answer',
+  denied: 'an accepted phrase stands in it behind a negation',
   withoutSpaces: 'equal to an accepted answer without the spaces',
   moreIgnored: 'equal to an accepted answer if more differences were ignored',
   withoutSigns: 'equal to an accepted answer without its signs',

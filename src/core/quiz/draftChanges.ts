@@ -5,7 +5,8 @@ import { placedIn } from './paper';
 
 /** One difference between what is written and what counts. */
 export interface DraftChange {
-  readonly kind: 'added' | 'removed' | 'changed' | 'order' | 'points' | 'language' | 'rules' | 'texts';
+  readonly kind:
+    'added' | 'removed' | 'changed' | 'order' | 'points' | 'language' | 'rules' | 'comparing' | 'texts';
   readonly questionId: string | null;
 }
 
@@ -46,6 +47,7 @@ export function draftChanges(draft: Paper, live: Paper): DraftChange[] {
   const [a, b] = [draft.content, live.content];
   if (!same(a.defaultPoints, b.defaultPoints)) found.push({ kind: 'points', questionId: null });
   if (a.language !== b.language) found.push({ kind: 'language', questionId: null });
+  if (a.comparing !== b.comparing) found.push({ kind: 'comparing', questionId: null });
   if (!same(rulesOf(a), rulesOf(b))) found.push({ kind: 'rules', questionId: null });
   if (!same(fieldsOf(a, TEXTS), fieldsOf(b, TEXTS))) found.push({ kind: 'texts', questionId: null });
   return found;

@@ -1,4 +1,4 @@
-import { NEWEST_EDITION } from '../answers/text/wordLists';
+import { NEWEST_EDITION } from '../answers/text/words/wordLists';
 import { DEFAULT_PLAN } from './plan/defaultPlan';
 import type { QuizContent, QuizStanding } from './quiz';
 import type { ScoreRules } from './rules';
@@ -18,7 +18,7 @@ export const emptyContent = (title: string, zone = 'UTC'): QuizContent => ({
   topic: '',
   instructions: [],
   language: 'en',
-  wordLists: NEWEST_EDITION,
+  comparing: NEWEST_EDITION,
   defaultPoints: { n: 1, d: 1 },
   mustAnswer: 'no',
   penalty: { kind: 'none' },

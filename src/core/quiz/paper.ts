@@ -1,3 +1,4 @@
+import { NEWEST_EDITION } from '../answers/text/words/wordLists';
 import { newPlacement } from './newPlacement';
 import type { Placed, Placement } from './placement';
 import type { Paper, QuizContent } from './quiz';
@@ -31,3 +32,9 @@ export function placementIn({ placements }: Pick<Paper, 'placements'>, questionI
 /** The questions of a paper, each with its placement. */
 export const placedIn = (paper: Omit<Paper, 'content'>): Placed[] =>
   paper.questions.map((question) => ({ question, placement: placementIn(paper, question.id) }));
+
+/** A paper compared by the newest rules, and as it was in all else. */
+export const byNewestRules = (paper: Paper): Paper => ({
+  ...paper,
+  content: { ...paper.content, comparing: NEWEST_EDITION },
+});

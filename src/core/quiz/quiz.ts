@@ -30,8 +30,8 @@ export const QuizContent = z.strictObject({
   formulas: Formulas.optional(),
   /** Language tag of the answers, such as `en`. */
   language: Language,
-  /** The edition of the word lists by which other words are told from misspelt ones. */
-  wordLists: z.literal(1),
+  /** The version of the rules and lists of words by which typed answers are compared: scores stay as they are until a teacher takes a newer one. */
+  comparing: z.union([z.literal(1), z.literal(2)]),
   /** Points of a question that sets none. */
   defaultPoints: Points,
   /** Whether a question must be answered unless it says otherwise. */
@@ -123,7 +123,7 @@ export interface Paper {
 /** A quiz as a file in which nothing typed is lost, when the browser can keep nothing. */
 export const RescueFile = z.strictObject({
   format: z.literal('yentrel-rescue'),
-  version: z.literal(13),
+  version: z.literal(14),
   content: QuizContent,
   questions: z.array(Question).max(500),
   placements: z.array(Placement).max(500),

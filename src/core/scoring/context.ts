@@ -1,5 +1,5 @@
-import { knownWords, type KnownWords } from '../answers/text/otherWords';
-import { listFor } from '../answers/text/wordLists';
+import { knownWords, type KnownWords } from '../answers/text/words/otherWords';
+import { listFor } from '../answers/text/words/wordLists';
 import { kindOf, type Question } from '../kinds';
 import { refusesOthers, wordsOfKey } from '../kinds/shared/textKey/keyWords';
 import { paperFrom, placedIn } from '../quiz/paper';
@@ -10,14 +10,15 @@ import type { MarkingContext } from '../marks/mark';
 /** What of a quiz marking one of its questions may ask for. */
 
 /** What says how answers are read: a quiz, or a question for its own answers, where null is as the quiz has it. */
-type Reading = Pick<QuizContent, 'language' | 'decimalSign' | 'negativeCredit'>;
-type OwnReading = Pick<Question, 'language' | 'decimalSign'>;
+type Reading = Pick<QuizContent, 'language' | 'decimalSign' | 'negativeCredit' | 'comparing'>;
+type OwnReading = Pick<Question, 'kind' | 'language' | 'decimalSign'>;
 
 /** How answers to a question are read in a quiz, without its other questions and the words of their keys. */
 export const readingOf = (question: OwnReading, content: Reading): MarkingContext => ({
   language: question.language ?? content.language,
   decimalSign: question.decimalSign ?? content.decimalSign,
   negativeCredit: content.negativeCredit,
+  ...(kindOf(question).reads.length > 0 ? { comparing: content.comparing } : {}),
 });
 
 const textKeysOf = (question: Question) => kindOf(question).textKeys(question);
@@ -54,7 +55,7 @@ function wordsIn(paper: Paper, language: string): KnownWords | null {
   quizWords.set(paper, byLanguage);
   const known = byLanguage.get(language);
   if (known !== undefined) return known;
-  const list = listFor(language, paper.content.wordLists);
+  const list = listFor(language, paper.content.comparing);
   const words = (): string[] =>
     paper.questions.flatMap((question) =>
       wordsOfQuestion(question, question.language ?? paper.content.language),
@@ -134,6 +135,11 @@ export const listsFor = (paper: Paper): string[] => [
   ...new Set(paper.questions.flatMap((question) => contextOf(paper, question).words?.list ?? [])),
 ];
 
+/** The first rules of comparing had no version: what was marked by them is found under a key that names none. */
+const rulesOf = ({ comparing = 1 }: MarkingContext): string => (comparing > 1 ? ` rules ${comparing}` : '');
+
 /** The same for contexts in which every answer is marked alike. */
-export const contextKey = ({ language, decimalSign, negativeCredit, words }: MarkingContext): string =>
-  `${language} ${decimalSign}${negativeCredit ? ' below 0' : ''}${words ? ` ${words.id}` : ''}`;
+export function contextKey(context: MarkingContext): string {
+  const { language, decimalSign, negativeCredit, words } = context;
+  return `${language} ${decimalSign}${negativeCredit ? ' below 0' : ''}${rulesOf(context)}${words ? ` ${words.id}` : ''}`;
+}

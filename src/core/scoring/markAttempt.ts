@@ -31,7 +31,10 @@ export function markAmongOthers(
   if (!answer || !kindOf(question).readsOthers || !context.others?.some(({ id }) => id !== question.id))
     return mark;
   const open = mark.parts.length > 0 ? mark.parts.some(isUnexplained) : isUnexplained(mark);
-  return open ? markAnswer(question, answer, context) : mark;
+  if (!open) return mark;
+  // A kept mark may be one by earlier rules: only what was looked for here is taken over.
+  const among = markAnswer(question, answer, context);
+  return [among, ...among.parts].some(({ nearMiss }) => nearMiss === 'otherQuestion') ? among : mark;
 }
 
 /** Marks what should be an answer but may be anything, such as a file's JSON: what cannot be read waits. */

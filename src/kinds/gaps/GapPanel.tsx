@@ -53,12 +53,12 @@ function TextGap({ gap, name, context: { language }, onGap }: Editing<Extract<Ga
   );
 }
 
-const NumberGap = ({ gap, context: { decimalSign }, onGap }: Editing<Extract<Gap, { type: 'number' }>>) => (
+const NumberGap = ({ gap, context, onGap }: Editing<Extract<Gap, { type: 'number' }>>) => (
   <>
-    <RightNumber numberKey={gap} sign={decimalSign} onChange={(changed) => onGap({ ...gap, ...changed })} />
+    <RightNumber numberKey={gap} reading={context} onChange={(changed) => onGap({ ...gap, ...changed })} />
     <p className="mt-3 leading-loose">
       <UnmatchedPart value={gap.unmatched} onChange={(unmatched) => onGap({ ...gap, unmatched })} />
-      <NumberPart numberKey={gap} sign={decimalSign} onChange={(changed) => onGap({ ...gap, ...changed })} />
+      <NumberPart numberKey={gap} reading={context} onChange={(changed) => onGap({ ...gap, ...changed })} />
     </p>
   </>
 );

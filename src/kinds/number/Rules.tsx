@@ -7,12 +7,7 @@ import { UNMATCHED_WORDS } from '../shared/parts/UnmatchedPart';
 import { ruleOf, whereOwn } from '../shared/ruled';
 
 /** Form, unit and what happens to anything else, as parts of a sentence. */
-export const Rules: Faces<NumberQuestion>['Rules'] = ({
-  question,
-  onChange,
-  marked,
-  context: { decimalSign },
-}) =>
+export const Rules: Faces<NumberQuestion>['Rules'] = ({ question, onChange, marked, context }) =>
   marked && (
     <>
       <UnmatchedPart
@@ -21,7 +16,7 @@ export const Rules: Faces<NumberQuestion>['Rules'] = ({
       />
       <NumberPart
         numberKey={question}
-        sign={decimalSign}
+        reading={context}
         onChange={(changed) => onChange({ ...question, ...changed })}
       />
     </>

@@ -7,10 +7,10 @@ import { FoldedEntry, FoldedKey } from '../shared/FoldedKey';
 import { RightNumber } from '../shared/numberKey/RightNumber';
 import { TypedTry } from '../shared/sit/TypedTry';
 
-export const Write: Faces<NumberQuestion>['Write'] = ({ question, onChange, context: { decimalSign } }) => (
+export const Write: Faces<NumberQuestion>['Write'] = ({ question, onChange, context }) => (
   <RightNumber
     numberKey={question}
-    sign={decimalSign}
+    reading={context}
     onChange={(changed) => onChange({ ...question, ...changed })}
   />
 );

@@ -1,5 +1,5 @@
 import { quizJson, scoresCsv, studentJson } from '@/core/formats/markedFile';
-import { ListMissing, wordList } from '@/core/answers/text/wordLists';
+import { ListMissing, wordList } from '@/core/answers/text/words/wordLists';
 import type { Paper } from '@/core/quiz/quiz';
 import { listsFor } from '@/core/scoring/context';
 import { formInput, jsonInput, type MarkRequest } from './input';

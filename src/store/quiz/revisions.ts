@@ -2,11 +2,14 @@ import { valueAt } from '@/core/figures/valueAt';
 import { paperFrom, placedIn } from '@/core/quiz/paper';
 import { same } from '@/core/figures/deepEqual';
 import { counts, isOpen } from '@/core/quiz/times/window';
+import { byNewestRules } from '@/core/quiz/paper';
+import { kindOf } from '@/core/kinds';
+import type { Override } from '@/core/quiz/work/override';
 import type { Placed } from '@/core/quiz/placement';
 import type { Paper } from '@/core/quiz/quiz';
 import type { KeptMarked } from '@/core/reveal/markedToKeep';
 import { now } from '@/device/clock';
-import { db, type QuizRecord, type QuizRevRecord } from '../records/db';
+import { db, type QuizRecord, type QuizRevRecord, type RecordChange } from '../records/db';
 import { StoreError } from '@/device/failure';
 import { EDIT_TABLES, record, undoLastIf } from '../records/steps';
 import { keptMarked } from '../work/rulings';
@@ -40,22 +43,24 @@ export async function questionRevsAt(quizId: string, rev: number): Promise<Recor
 }
 
 /**
- * Makes the draft the revision that counts, unless it does already; the questions that did not change keep
+ * Makes a paper the revision that counts, unless it does already; the questions that did not change keep
  * their revision. To be called inside a transaction over {@link REVISION_TABLES}. Gives its number.
  */
-async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<number> {
-  const draft = await draftPaper(quiz.id);
+async function publishPaper(quiz: QuizRecord, draft: Paper, why: QuizRevRecord['why']): Promise<number> {
   const parent = quiz.standing.live;
   const live = parent === null ? null : await paperAt(quiz.id, parent);
   if (parent !== null && live && same(live, draft)) return parent;
   const before = parent === null ? {} : await questionRevsAt(quiz.id, parent);
   const liveById = new Map((live ? placedIn(live) : []).map((placed) => [placed.question.id, placed]));
   const rev = ((await revsOf(quiz.id).last())?.rev ?? 0) + 1;
+  const isComparedAlike = live?.content.comparing === draft.content.comparing;
   const questionRevs: Record<string, number> = {};
   for (const placed of placedIn(draft)) {
     const { id } = placed.question;
     const old = valueAt(before, id);
-    const kept = old !== undefined && same(liveById.get(id), placed);
+    // What is compared by newer rules is a revision of its own: the marks of the one before stay with that.
+    const isMarkedAlike = isComparedAlike || kindOf(placed.question).reads.length === 0;
+    const kept = old !== undefined && isMarkedAlike && same(liveById.get(id), placed);
     questionRevs[id] = kept ? old : rev;
     if (!kept) await db.questionRevs.put({ quizId: quiz.id, questionId: id, rev, ...placed });
   }
@@ -71,6 +76,10 @@ async function publish(quiz: QuizRecord, why: QuizRevRecord['why']): Promise<num
   await db.quizzes.update(quiz.id, { 'standing.live': rev });
   return rev;
 }
+
+/** The same with what is written. */
+const publish = async (quiz: QuizRecord, why: QuizRevRecord['why']): Promise<number> =>
+  publishPaper(quiz, await draftPaper(quiz.id), why);
 
 /**
  * The revision that new work is shown and marked by. Until somebody's work counts, that is the draft.
@@ -119,21 +128,61 @@ export interface ShownState {
 
 const APPLY_TABLES = [...new Set([...REVISION_TABLES, ...EDIT_TABLES])];
 
-/** Applies the draft, if it is still the one whose effect was shown: everyone is marked by it from then on. It can be undone. */
-export const applyDraft = (quizId: string, shown: ShownState): Promise<Applied> =>
+/** What is applied: a paper, with what else changes by it, and what that is called. */
+interface Applying {
+  readonly paper: Paper;
+  readonly changes: readonly RecordChange[];
+  readonly label: string;
+}
+
+/** Applies a paper, if everything is still as it was shown: everyone is marked by it from then on. It can be undone. */
+const applying = (
+  quizId: string,
+  shown: ShownState,
+  make: (live: number | null) => Promise<Applying>,
+): Promise<Applied> =>
   db.transaction('rw', APPLY_TABLES, async () => {
     const quiz = await head(quizId);
     const { live } = quiz.standing;
     const seq = await attemptsSeq(quizId);
     if (quiz.changeSeq !== shown.changeSeq || seq !== shown.attemptsSeq || live !== shown.live)
       return { ok: false, reason: 'moved' };
-    const rev = await publish(quiz, 'applied');
+    const { paper, changes, label } = await make(live);
+    const rev = await publishPaper(quiz, paper, 'applied');
     if (rev === live) return { ok: false, reason: 'nothing' };
     const change = { kind: 'live', before: live, after: rev } as const;
     const marked = shown.marked.map(({ attemptId, at }) => ({ attemptId, at: at ?? now() }));
-    const changes = [change, ...(await keptMarked(quizId, marked))];
-    const step = await record(quizId, changes, { label: 'Apply to all', field: '' });
+    const all = [change, ...changes, ...(await keptMarked(quizId, marked))];
+    const step = await record(quizId, all, { label, field: '' });
     return { ok: true, rev, step };
+  });
+
+/** Applies the draft, if it is still the one whose effect was shown. */
+export const applyDraft = (quizId: string, shown: ShownState): Promise<Applied> =>
+  applying(quizId, shown, async () => ({
+    paper: await draftPaper(quizId),
+    changes: [],
+    label: 'Apply to all',
+  }));
+
+/**
+ * Answers are compared by the newest rules from now on, and the scores that these would change stay as they are: as own scores.
+ * What else waits in the draft goes on waiting.
+ */
+export const keepScores = (quizId: string, shown: ShownState, kept: readonly Override[]): Promise<Applied> =>
+  applying(quizId, shown, async (live) => {
+    if (live === null) throw new StoreError('damaged', `No revision of quiz ${quizId} counts`);
+    return {
+      paper: byNewestRules(await paperAt(quizId, live)),
+      changes: kept.map((after) => ({
+        kind: 'override',
+        attemptId: after.attemptId,
+        questionId: after.questionId,
+        before: null,
+        after,
+      })),
+      label: 'Keep the scores under newer rules of comparing',
+    };
   });
 
 /** The revision before the one that counts, where that one was applied by the teacher. */
@@ -181,11 +230,13 @@ export const putBack = (quizId: string, rev: number): Promise<PutBack> =>
     const changed = [...new Set([...was.keys(), ...made.keys()])].filter(
       (id) => !same(was.get(id), made.get(id)),
     );
-    const movesContent = !same(before.content, after.content);
+    // Which rules answers are compared by is not put back: what is written is always compared by the newest.
+    const content = { ...before.content, comparing: draft.content.comparing };
+    const movesContent = !same(content, { ...after.content, comparing: draft.content.comparing });
     if (changed.length === 0 && !movesContent) return { ok: false, reason: 'nothing' };
     const isChangedSince =
       changed.some((id) => !same(now.get(id), made.get(id))) ||
-      (movesContent && !same(draft.content, after.content));
+      (movesContent && !same(draft.content, { ...after.content, comparing: draft.content.comparing }));
     if (isChangedSince) return { ok: false, reason: 'changedSince' };
     const questions = changed.map((id) => ({
       kind: 'question' as const,
@@ -193,10 +244,10 @@ export const putBack = (quizId: string, rev: number): Promise<PutBack> =>
       before: now.get(id) ?? null,
       after: was.get(id) ?? null,
     }));
-    const content = movesContent
-      ? [{ kind: 'content' as const, before: draft.content, after: before.content }]
+    const contents = movesContent
+      ? [{ kind: 'content' as const, before: draft.content, after: content }]
       : [];
-    const step = await record(quizId, [...content, ...questions], {
+    const step = await record(quizId, [...contents, ...questions], {
       label: 'Put a change of the key back',
       field: '',
     });

@@ -26,6 +26,7 @@ import { form10 } from '@/core/forms/form10';
 import { form11 } from '@/core/forms/form11';
 import { form12 } from '@/core/forms/form12';
 import { form13 } from '@/core/forms/form13';
+import { form14 } from '@/core/forms/form14';
 import { now, ownZone } from '@/device/clock';
 import { newTicket } from '@/device/ids';
 import { tablesBy } from './tablesBy';
@@ -219,6 +220,7 @@ class YentrelDb extends Dexie {
     this.version(12).upgrade(tablesBy(form11));
     this.version(13).upgrade(tablesBy(form12));
     this.version(14).upgrade(tablesBy(form13));
+    this.version(15).upgrade(tablesBy(form14));
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { heldBy, historyBy, keptBy, type FormStep, type Upgrade } from '@/core/forms/walk';
+import { countedBy, historyBy, keptBy, type FormStep, type Upgrade } from '@/core/forms/walk';
 
 type Json = Record<string, unknown>;
 
@@ -22,7 +22,7 @@ export const tablesBy =
     const { content, standing } = step;
     const questions = step.question || step.placement || step.kept ? keptBy(step) : undefined;
     await each('quizzes', content || standing ? (quiz) => headBy(step, quiz as Json) : undefined);
-    await each('quizRevs', content && heldBy(step));
+    await each('quizRevs', content && countedBy(step));
     await each('questions', questions);
     await each('questionRevs', questions);
     await each('attempts', step.attempt);

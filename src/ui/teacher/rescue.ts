@@ -25,7 +25,7 @@ function rescueFile({ quiz, questions }: QuizView): RescueFile {
   const { questions: written, placements } = paperFrom(content, current);
   return {
     format: 'yentrel-rescue',
-    version: 13,
+    version: 14,
     content,
     questions: [...written],
     placements: [...placements],

@@ -23,11 +23,18 @@ describe('numbers as a teacher types them, kept with a decimal point', () => {
     ['2,5 km/h', 'comma', '2.5', 'km/h'],
     ['€ 3,50', 'comma', '3.50', '€'],
     ['five', 'point', null, ''],
+    ['1.5 million', 'point', '1500000', ''],
+    ['1,5 million km', 'comma', '1500000', 'km'],
+    ['£5 million', 'point', '5000000', '£'],
+    ['2x + 1', 'point', null, ''],
     ['', 'point', null, ''],
   ];
   for (const [typed, sign, kept, unit] of cases)
     test(`“${typed}” with a decimal ${sign}`, () =>
-      assert.deepEqual(keptNumber(typed, sign), kept === null ? null : { text: kept, unit }));
+      assert.deepEqual(
+        keptNumber(typed, { decimalSign: sign, language: 'en' }),
+        kept === null ? null : { text: kept, unit },
+      ));
 
   test('shown again it is what was typed', () => {
     assert.equal(typedNumber('5.3', 'comma'), '5,3');
@@ -53,7 +60,7 @@ describe('numbers as a teacher types them, kept with a decimal point', () => {
     fc.assert(
       fc.property(typed, ([text, sign]) => {
         const value = readNumber(text, sign);
-        const kept = keptNumber(text, sign);
+        const kept = keptNumber(text, { decimalSign: sign, language: 'en' });
         assert.ok(value && kept, text);
         const [again, shown] = [
           readNumber(kept.text, 'point'),

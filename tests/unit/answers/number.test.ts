@@ -16,6 +16,8 @@ const said = (text: string, sign: DecimalSign = 'point'): string => {
   return read ? `${read.value.n}/${read.value.d}${read.unit ? ` ${read.unit}` : ''}` : 'no number';
 };
 
+const POINT = { decimalSign: 'point', language: 'en' } as const;
+
 describe('numbers as typed', () => {
   const cases: [value: string, ...texts: string[]][] = [
     ['53/10', '5.3', '5.30', '5 3/10', '53/10', ' 5.3 ', '"5.3"', '“5.3”', 'x = 5.3', 'Q=5.3', '=5.3', '5.3!', '5,3', '５.３', '5.30.', '+5.3', '0.53e1', '530 %'],
@@ -161,21 +163,21 @@ describe('nearness, form and unit', () => {
     unit: { kind: 'none' }, bareFraction: true,
   }; // prettier-ignore
   test('a key in per cent: %, ‰ and the bare fraction are right, unless that is switched off', () => {
-    const credit = (text: string, key = percent) => written(judgeNumber(key, text, 'point').credit);
+    const credit = (text: string, key = percent) => written(judgeNumber(key, text, POINT).credit);
     assert.deepEqual(
       ['25 %', '25', '250 ‰', '0.25', '1/4', '2.5', '25 m'].map((text) => credit(text)),
       ['1', '1', '1', '1', '1', '0', '0'],
     );
     const strict = { ...percent, bareFraction: false };
     assert.deepEqual([credit('0.25', strict), credit('25 %', strict)], ['0', '1']);
-    assert.equal(judgeNumber(strict, '0.25', 'point').nearMiss, 'otherUnit');
+    assert.equal(judgeNumber(strict, '0.25', POINT).nearMiss, 'otherUnit');
   });
   test('near misses say why', () => {
     const key: NumberKey = {
       ...percent, key: '5.3', form: { kind: 'decimals', count: 2, otherwise: ZERO },
       unit: { kind: 'required', units: [{ names: ['m³/s'], factor: '1' }, { names: ['l/s'], factor: '0.001' }], missing: ZERO, unknown: ZERO },
     }; // prettier-ignore
-    const near = (text: string) => judgeNumber(key, text, 'point').nearMiss;
+    const near = (text: string) => judgeNumber(key, text, POINT).nearMiss;
     assert.deepEqual(
       [
         '5.30 m³/s',

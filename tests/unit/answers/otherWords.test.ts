@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
-import { dictionaryWords } from '@/core/answers/text/speltWords';
-import { knownWords, otherWordIn, wordsAround } from '@/core/answers/text/otherWords';
-import { listFor, ListMissing, wordList } from '@/core/answers/text/wordLists';
+import { dictionaryWords } from '@/core/answers/text/words/speltWords';
+import { knownWords, otherWordIn, wordsAround } from '@/core/answers/text/words/otherWords';
+import { listFor, ListMissing, wordList } from '@/core/answers/text/words/wordLists';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { paperFrom } from '@/core/quiz/paper';
 import { contextKey, contextOf, ownContextOf, paperAround } from '@/core/scoring/context';
@@ -81,10 +81,11 @@ describe('whether a text holds another word', () => {
     ['en', 'Darwin’s', 'Darwins', null],
     ['en', 'colour', 'color', null],
     ['fr', 'pêche', 'péché', 'anotherWord'],
-    ['fr', 'marché', 'marche', null],
+    // Where errors pass, what only lacks accents and is a word of the list is that word.
+    ['fr', 'marché', 'marche', 'anotherWord'],
     ['fr', "l'eau", 'l’eau', null],
     ['fr', 'élève', 'éleve', null],
-    ['nl', 'rivier', 'rivieren', 'anotherWord'],
+    ['nl', 'rivier', 'rivieren', 'singularOrPlural'],
     ['es', 'ríos', 'río', 'singularOrPlural'],
     ['en', 'Zambia', 'Gambia', 'anotherWord'],
     ['en', '3 May', '3 Mai', null],

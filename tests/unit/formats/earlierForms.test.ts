@@ -37,6 +37,7 @@ const FORMS = [
   'form-10',
   'form-11',
   'form-12',
+  'form-13',
 ];
 
 interface Frac {
@@ -160,6 +161,23 @@ async function seenBy(quizId: string): Promise<unknown[]> {
 const seenThen = (form: string): unknown =>
   (JSON.parse(readFileSync(`tests/files/${form}/scores.json`, 'utf8')) as { sees: unknown }).sees;
 
+describe('a database of the form that named only the edition of its word lists', () => {
+  const rows = rowsOf('form-13');
+  const quizId = String(rows['quizzes']?.[0]?.['id']);
+  beforeEach(() => upgraded(14, TABLES_6, rows));
+
+  test('everyone sees what they saw, of the same scores; what counts is compared as it was, what is written by the newest rules', async () => {
+    assert.deepEqual(await scoresNow(quizId), scoresThen('form-13'));
+    assert.deepEqual(await seenBy(quizId), seenThen('form-13'));
+    const revisions = await db.quizRevs.where('[quizId+rev]').between([quizId, 0], [quizId, 99]).toArray();
+    assert.ok(revisions.length > 0);
+    assert.deepEqual([...new Set(revisions.map(({ content }) => content.comparing))], [1]);
+    assert.equal((await draftPaper(quizId)).content.comparing, 2);
+    const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
+    assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
+  });
+});
+
 describe('a database of the form in which only sections had sounds and films', () => {
   const rows = rowsOf('form-12');
   const quizId = String(rows['quizzes']?.[0]?.['id']);
@@ -269,7 +287,7 @@ describe('a database of the form before there were lists of words', () => {
     const whole = BackedQuiz.safeParse(await collectQuiz(quizId));
     assert.ok(whole.success, JSON.stringify(whole.error?.issues.slice(0, 3)));
     const { content, questions } = await draftPaper(quizId);
-    assert.equal(content.wordLists, 1);
+    assert.equal(content.comparing, 2);
     const bend = questions.find(({ id }) => id === 'q-bend');
     assert.ok(bend?.kind === 'gaps');
     assert.equal(bend.settings.otherWords, 'refuse', 'nothing passes in a pool without ideas');

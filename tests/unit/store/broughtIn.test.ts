@@ -177,7 +177,7 @@ const classPart = ({ quizId, people, classes, members, attempts, commented }: Ma
 
 const quizFile = (one: Made): QuizFile => ({
   format: 'yentrel-quiz',
-  version: 13,
+  version: 14,
   quiz: written(one),
   share: null,
   class: classPart(one),
@@ -197,7 +197,7 @@ const backed = (one: Made): BackedQuiz => ({
 
 const backupOf = (one: Made): BackupFile => ({
   format: 'yentrel-backup',
-  version: 13,
+  version: 14,
   madeAt: AT,
   quizzes: [one.quizId],
   students: [...one.people],

@@ -220,6 +220,21 @@ const WRITES: Record<string, Op> = {
     assert.ok(shown);
     return revisions.applyDraft(quizId, shown);
   },
+  'revisions.keepScores': async ({ quizId, handedIn }) => {
+    const { shown } = await classDesk.pending(quizId);
+    assert.ok(shown);
+    const questionId = (await quizzes.getQuestions(quizId))[0]?.id ?? '';
+    const kept = {
+      quizId,
+      attemptId: handedIn,
+      questionId,
+      points: { n: 1, d: 1 },
+      reason: 'Kept',
+      at: 1,
+      gave: null,
+    };
+    return revisions.keepScores(quizId, shown, [kept]);
+  },
   'revisions.undoRevision': ({ quizId }) => revisions.undoRevision(quizId),
   'revisions.putBack': ({ quizId }) => revisions.putBack(quizId, 2),
   'roster.addStudent': () => roster.addStudent(DEMO_CLASS, 'Cy Brook'),
@@ -263,6 +278,12 @@ const FIRST: Record<string, Op> = {
   },
   // The effect that is shown first leaves marks in a cache.
   'revisions.applyDraft': ({ quizId }) => classDesk.pending(quizId),
+  'revisions.keepScores': async ({ quizId }) => {
+    await db.quizRevs.toCollection().modify((revision) => {
+      revision.content.comparing = 1;
+    });
+    await classDesk.pending(quizId);
+  },
   'standing.nameLeaksAgain': ({ quizId }) => standing.knowLeaks(quizId, [LEAK]),
   'standing.letQuizGoOn': ({ quizId }) => standing.takeQuizBack(quizId),
   'backups.forgetFolder': () => backups.keepFolder({ name: 'Backups' } as never),

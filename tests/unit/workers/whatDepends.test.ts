@@ -50,7 +50,7 @@ const CONTENT: Changes<QuizContent> = {
   instructions: plain('Read the map.'),
   formulas: [],
   language: 'fr',
-  wordLists: 1,
+  comparing: 1,
   defaultPoints: { n: 4, d: 1 },
   mustAnswer: 'any',
   penalty: { kind: 'points', points: { n: 1, d: 2 } },

@@ -1,5 +1,7 @@
 import { compareExact } from '../../figures/exact';
+import { numberMeant, type NumberReading } from './meant';
 import { readNumber, type DecimalSign, type ReadNumber } from './read';
+import type { UnitRule } from './schema';
 import { numberText } from './text';
 
 /** Keys are kept with a decimal point, whatever sign the quiz is written with. */
@@ -19,10 +21,11 @@ const swapped = (text: string, from: string, to: string): string =>
 
 /**
  * A number as a teacher types it, in the form in which it is kept: without its unit, as written otherwise (`3/4`, `25%`,
- * `1.2e3`). null for what is not a number. At most 200 characters.
+ * `1.2e3`); words that multiply it are part of its value. null for what is not a number. At most 200 characters.
  */
-export function keptNumber(typed: string, sign: DecimalSign): KeptNumber | null {
-  const read = readNumber(typed, sign);
+export function keptNumber(typed: string, reading: NumberReading, rule?: UnitRule): KeptNumber | null {
+  const { decimalSign: sign } = reading;
+  const read = numberMeant(typed, reading, rule);
   if (!read) return null;
   const { unit } = read;
   const bare = unit === '' ? typed : typed.replace(unit, '');

@@ -7,6 +7,7 @@ import {
   powerOfTen,
   type Exact,
 } from '../../figures/exact';
+import { multipliesSomewhere } from './multipliers';
 import { plainDigits, plainSuperscript, VULGAR } from './digits';
 
 /** How a number was written: what rules about its form are judged by. */
@@ -31,6 +32,8 @@ export interface ReadNumber {
   readonly unit: string;
   /** The value was given in per cent or per mille, and has been divided already. */
   readonly per: '%' | '‰' | null;
+  /** Dots behind the decimals say that they go on. */
+  readonly goesOn: boolean;
 }
 
 export type DecimalSign = 'point' | 'comma';
@@ -272,6 +275,14 @@ function fractionAt(upper: Digits, run: string, rest: string, set: DecimalSign):
 
 const hasDenominatorZero = (rest: string): boolean => /^ ?\/ ?[-+]?[\d.,]/.test(rest);
 
+/** Currencies by their codes, in front of an amount. */
+const CURRENCY_CODES =
+  'EUR|USD|GBP|CHF|JPY|CNY|INR|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|HUF|RON|TRY|BRL|MXN|ZAR|RUB';
+/** A sign and a currency in front of the digits, the sign on either side of it. */
+const LEAD = new RegExp(`^([-+]?) ?((?:\\p{Sc}|(?:${CURRENCY_CODES})(?=[ \\d.,+-]))?) ?([-+]?) ?`, 'u');
+/** Dots behind decimals that say that they go on. */
+const GOES_ON = /(?<=[.,]\d+) ?(?:…|\.{2,})$/;
+
 /**
  * Reads what a student typed as a number: see `docs/marking.md`, numbers. Null for anything that is none.
  * Exponents are read to ±400, and 100 digits.
@@ -279,7 +290,9 @@ const hasDenominatorZero = (rest: string): boolean => /^ ?\/ ?[-+]?[\d.,]/.test(
 export function readNumber(typed: string, set: DecimalSign): ReadNumber | null {
   if (typed.length > 1000) return null;
   let text = simplified(typed);
-  const lead = /^([-+]?) ?(\p{Sc}?) ?([-+]?) ?/u.exec(text) as RegExpExecArray;
+  const dots = GOES_ON.exec(text);
+  if (dots) text = text.slice(0, dots.index);
+  const lead = LEAD.exec(text) as RegExpExecArray;
   const [all, before, currency, after] = lead as unknown as [string, string, string, string];
   if (before !== '' && after !== '') return null;
   if (currency === '' && before === '' && after !== '') return null;
@@ -290,14 +303,16 @@ export function readNumber(typed: string, set: DecimalSign): ReadNumber | null {
   if (hasDenominatorZero(rest)) return null;
   rest = rest.replace(/^[.]$/, '').trim();
   const { per, unit } = besideOf(rest) ?? { per: undefined, unit: '' };
-  if (per === undefined || (currency !== '' && unit !== '')) return null;
+  // Behind an amount with its currency in front only a word that multiplies it can stand: £5 million.
+  if (per === undefined || (currency !== '' && unit !== '' && !multipliesSomewhere(unit))) return null;
   const divided = per === null ? size.value : divideExact(size.value, exact(per === '%' ? 100n : 1000n));
   const negative = before === '-' || after === '-';
   return {
     value: negative ? negated(divided) : divided,
     form: size.form,
-    unit: currency || unit,
+    unit: [unit, currency].filter(Boolean).join(' '),
     per,
+    goesOn: dots !== null,
   };
 }
 

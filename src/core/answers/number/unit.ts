@@ -2,6 +2,8 @@ import { exact, multiplyExact, type Exact } from '../../figures/exact';
 import { ONE, type Fraction } from '../../figures/fraction';
 import { keyNumber } from './compare';
 import { isKnownUnit } from './knownUnits';
+import { isPluralAnywhere } from '../text/words/plurals';
+import { canonicalUnit } from './unitNames';
 import type { ReadNumber } from './read';
 import type { NumberKey, UnitRule } from './schema';
 
@@ -17,17 +19,27 @@ export interface InKeyUnit {
 
 type Units = Extract<UnitRule, { kind: 'optional' | 'required' }>['units'];
 
+/** One name for another: the same unit in words or signs, powers however they are written, or the plural of a word. */
+const isOtherWriting = (name: string, typed: string): boolean =>
+  canonicalUnit(name) === canonicalUnit(typed) || isPluralAnywhere(name.toLowerCase(), typed.toLowerCase());
+
+/** Whether a name of a unit is what was typed, capitals counted, in whichever of its usual writings. */
+const isNameOf = (name: string, typed: string): boolean =>
+  comparedUnit(name) === comparedUnit(typed) || isOtherWriting(name, typed);
+
 /**
- * The accepted unit of a name, capitals counted; else the only one that the name can mean with other capitals, unless it
- * is the name of another unit as it stands (MW is not mW).
+ * The accepted unit that was typed, capitals counted; else the only one that it is in another usual writing; else the only one
+ * that it can mean with other capitals, unless it is the name of another unit as it stands (MW is not mW).
  */
-export function unitNamed(units: Units, compared: string): Units[number] | undefined {
-  const named = (same: (name: string) => boolean) =>
-    units.filter(({ names }) => names.some((name) => same(comparedUnit(name))));
-  const [exactly] = named((name) => name === compared);
+export function unitNamed(units: Units, typed: string): Units[number] | undefined {
+  const compared = comparedUnit(typed);
+  const named = (same: (name: string) => boolean) => units.filter(({ names }) => names.some(same));
+  const [exactly] = named((name) => comparedUnit(name) === compared);
   if (exactly) return exactly;
+  const [otherwise, ...more] = named((name) => isOtherWriting(name, typed));
+  if (otherwise && more.length === 0) return otherwise;
   if (isKnownUnit(compared)) return undefined;
-  const folded = named((name) => name.toLowerCase() === compared.toLowerCase());
+  const folded = named((name) => comparedUnit(name).toLowerCase() === compared.toLowerCase());
   return folded.length === 1 ? folded[0] : undefined;
 }
 
@@ -57,11 +69,10 @@ export function inKeyUnit(number: ReadNumber, key: NumberKey): InKeyUnit[] {
   const { value, unit } = number;
   if (rule.kind === 'none') return [{ value, share: ONE, what: unit === '' ? 'none' : 'ignored' }];
   if (unit === '') return [{ value, share: rule.kind === 'optional' ? ONE : rule.missing, what: 'missing' }];
-  const compared = comparedUnit(unit);
-  const known = unitNamed(rule.units, compared);
+  const known = unitNamed(rule.units, unit);
   if (!known) return [{ value, share: rule.unknown, what: 'unknown' }];
   const factor = keyNumber(known.factor)?.value ?? exact(1n);
-  const asNamed = known.names.some((name) => comparedUnit(name) === compared);
+  const asNamed = known.names.some((name) => isNameOf(name, unit));
   return [{ value: multiplyExact(value, factor), share: ONE, what: asNamed ? 'known' : 'otherCapitals' }];
 }
 

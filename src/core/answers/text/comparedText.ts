@@ -1,7 +1,7 @@
 import { dropAccents } from './accents';
 import { dropArticle } from './articles';
 import { foldCapitals } from './capitals';
-import { dropPunctuation } from './punctuation';
+import { dropPunctuation } from './signs/punctuation';
 import type { TextSettings } from './settings';
 import { collapseSpaces, unify } from './unify';
 
@@ -9,6 +9,8 @@ import { collapseSpaces, unify } from './unify';
 export function comparedText(text: string, settings: TextSettings, language: string): string {
   let compared = unify(text);
   if (settings.ignoreCapitals) compared = foldCapitals(compared, language);
+  // Who writes as the Swiss do has no ß, whether capitals count or not.
+  else if (/^de\b/i.test(language)) compared = compared.replaceAll('ß', 'ss').replaceAll('ẞ', 'SS');
   if (settings.ignoreArticles) compared = dropArticle(compared, language);
   if (settings.ignorePunctuation) compared = dropPunctuation(compared);
   if (settings.ignoreAccents) compared = dropAccents(compared, language);

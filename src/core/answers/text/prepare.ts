@@ -1,8 +1,8 @@
 import { comparedText } from './comparedText';
 import { graphemes } from './graphemes';
-import { dropPunctuation } from './punctuation';
+import { dropPunctuation } from './signs/punctuation';
 import type { TextSettings } from './settings';
-import { speltWords } from './speltWords';
+import { speltWords } from './words/speltWords';
 import { unify } from './unify';
 
 /** A text as it is compared: with everything taken away that the settings ignore. */

@@ -20,8 +20,8 @@ function unifySigns(text: string): string {
     .replace(SLASHES, '/');
 }
 
-/** Raised figures behind a digit, a lowered one or a closing bracket that no raised sign makes a charge. */
-const RAISED = /(?<=[\p{Nd}₀-₉)\]}])([⁻⁺]?[⁰¹²³⁴-⁹]+)(?![⁻⁺⁰¹²³⁴-⁹])/gu;
+/** Raised figures behind a digit, a lowered one or a closing bracket, and with a raised minus behind a letter, that no raised sign makes a charge. */
+const RAISED = /(?:(?<=[\p{Nd}₀-₉)\]}])[⁻⁺]?|(?<=\p{L})⁻)[⁰¹²³⁴-⁹]+(?![⁻⁺⁰¹²³⁴-⁹])/gu;
 
 /** Powers as they are typed: 10³ is 10^3, not 103. */
 const raisedAsPowers = (text: string): string =>

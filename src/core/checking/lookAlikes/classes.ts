@@ -1,8 +1,9 @@
 import { comparedText } from '../../answers/text/comparedText';
-import type { KnownWords } from '../../answers/text/otherWords';
+import type { KnownWords } from '../../answers/text/words/otherWords';
 import { DEFAULT_SETTINGS, type TextSettings } from '../../answers/text/settings';
 import { unify } from '../../answers/text/unify';
-import { readNumber, type DecimalSign } from '../../answers/number/read';
+import { numberMeant } from '../../answers/number/meant';
+import type { DecimalSign } from '../../answers/number/read';
 import { comparedUnit, inKeyUnit } from '../../answers/number/unit';
 import type { NumberKey } from '../../answers/number/schema';
 
@@ -41,9 +42,10 @@ export interface EqualClass {
 /** Capitals, articles and punctuation ignored, whatever the question sets; accents, spaces and the order of words count. */
 const EQUAL: TextSettings = { ...DEFAULT_SETTINGS, ignoreArticles: true };
 
-function numberKey(text: string, { decimalSign, number }: LookReading): string | null {
+function numberKey(text: string, reading: LookReading): string | null {
+  const { number } = reading;
   if (!/\p{N}/u.test(text)) return null;
-  const read = readNumber(text, decimalSign);
+  const read = numberMeant(text, reading, number?.unit);
   if (!read) return null;
   const [inUnit] = number ? inKeyUnit(read, number) : [];
   const known = inUnit?.what === 'known' || inUnit?.what === 'otherCapitals';

@@ -1,8 +1,8 @@
 import { dropAccents } from '../../answers/text/accents';
 import { graphemes } from '../../answers/text/graphemes';
-import { otherWordIn } from '../../answers/text/otherWords';
-import { dictionaryWords } from '../../answers/text/speltWords';
-import { wordList } from '../../answers/text/wordLists';
+import { otherWordIn } from '../../answers/text/words/otherWords';
+import { dictionaryWords } from '../../answers/text/words/speltWords';
+import { wordList } from '../../answers/text/words/wordLists';
 import type { AlikeDecision } from '../../quiz/placement';
 import { comparedAs, equalClasses, type EqualClass, type GivenText, type LookReading } from './classes';
 import { NearIndex } from './nearIndex';

@@ -1,4 +1,4 @@
-import { typingErrors } from '../../answers/text/distance';
+import { typingErrors } from '../../answers/text/matching/distance';
 import type { Equivalents } from '../../answers/text/accents';
 import { errorsAllowed } from '../../answers/text/settings';
 

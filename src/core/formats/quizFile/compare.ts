@@ -59,7 +59,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
   defaultPoints: 'the points of a question', mustAnswer: 'whether questions must be answered', plan: 'the plan', strict: 'whether hints are warned of',
   unfinished: 'what happens to unfinished work', attempts: 'the rule for attempts', late: 'the rule for late work',
   scoring: 'the rules of the score', penalty: 'what wrong answers cost', negativeCredit: 'what happens below 0', sections: 'the sections',
-  pages: 'the pages', bands: 'the feedback on the score', bandsOnCover: 'what the first page tells', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', zone: 'the time zone',
+  pages: 'the pages', bands: 'the feedback on the score', bandsOnCover: 'what the first page tells', shuffled: 'whether the questions are shuffled', shuffledOptions: 'whether the options are shuffled', decimalSign: 'the decimal sign', comparing: 'the rules of comparing', zone: 'the time zone',
 }; // prettier-ignore
 
 /** Fields that every question has; all others are its key. */

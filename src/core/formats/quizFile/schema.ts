@@ -10,7 +10,7 @@ import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 13 as const;
+export const FORM_VERSION = 14 as const;
 
 const Revision = z.number().int().min(1);
 const version = z.literal(FORM_VERSION);

@@ -18,8 +18,8 @@ interface Making {
   readonly context: MarkingContext;
 }
 
-const numberOf = (words: string, { decimalSign }: MarkingContext): NumberKey => {
-  const kept = keptNumber(words, decimalSign);
+const numberOf = (words: string, context: MarkingContext): NumberKey => {
+  const kept = keptNumber(words, context);
   const unit = kept?.unit ?? '';
   return {
     key: kept?.text ?? '',
@@ -95,7 +95,7 @@ function withGapOf(
 /** The question with a new gap in which these words are right: of the type of the last one, where they can be. */
 export function withNewGap(question: GapsQuestion, id: string, words: string, making: Making): GapsQuestion {
   const last = question.gaps.at(-1)?.type ?? 'text';
-  const unread = last === 'number' && keptNumber(words, making.context.decimalSign) === null;
+  const unread = last === 'number' && keptNumber(words, making.context) === null;
   return withGapOf(question, { id, weight: ONE }, unread ? 'text' : last, words.trim(), making);
 }
 

@@ -118,16 +118,16 @@ function judgeTyped(
   if (isBlankText(text, settings)) return blankPart(gap.id);
   if (!hasGapKey(question, gap)) return waits(gap.id);
   if (gap.type === 'number') {
-    const { hit, credit, feedback, nearMiss } = judgeNumber(gap, text, context.decimalSign);
+    const { hit, credit, feedback, nearMiss } = judgeNumber(gap, text, context);
     if (hit === null && unmatchedWaits(gap.unmatched, nearMiss)) return waits(gap.id, nearMiss);
     if (credit.n === 0 && nearMiss !== null && gap.unmatched === 'nearMissesWait')
       return waits(gap.id, nearMiss);
     const rule = hit === null ? null : hit === 'key' ? 'key' : hit.id;
     return partOf(gap.id, credit, { rule, feedback, nearMiss });
   }
-  const { match, nearMiss } = judgeText(gap, text, question.id, { ...context, others: [] });
+  const { match, nearMiss, unsure } = judgeText(gap, text, question.id, { ...context, others: [] });
   if (!match)
-    return unmatchedWaits(gap.unmatched, nearMiss)
+    return unsure || unmatchedWaits(gap.unmatched, nearMiss)
       ? waits(gap.id, nearMiss)
       : partOf(gap.id, ZERO, { nearMiss });
   const { variant } = match.variant;

@@ -1,6 +1,6 @@
 import { bandEnds } from '../../answers/number/bandEnds';
 import { keyNumber } from '../../answers/number/compare';
-import { readNumber } from '../../answers/number/read';
+import { numberMeant } from '../../answers/number/meant';
 import { inKeyUnit, unitName } from '../../answers/number/unit';
 import { toDouble } from '../../figures/exact';
 import { multiply, type Fraction } from '../../figures/fraction';
@@ -11,10 +11,7 @@ import type { NumberAnswer, NumberQuestion } from './schema';
 const FULL: Fraction = { n: 1, d: 1 };
 
 /** Every value on a line in the key's unit, over what is accepted around the key and the values expected beside it. */
-export function classFace(
-  question: NumberQuestion,
-  { decimalSign }: MarkingContext,
-): ClassFace<NumberAnswer> {
+export function classFace(question: NumberQuestion, context: MarkingContext): ClassFace<NumberAnswer> {
   const keys = [
     { value: question.key, credit: FULL, bands: question.bands },
     ...question.expected.map(({ value, credit, bands }) => ({
@@ -34,7 +31,7 @@ export function classFace(
       });
     }),
     value: ({ text }) => {
-      const read = readNumber(text, decimalSign);
+      const read = numberMeant(text, context, question.unit);
       const [first] = read ? inKeyUnit(read, question) : [];
       return first ? toDouble(first.value) : null;
     },

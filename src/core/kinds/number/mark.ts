@@ -1,3 +1,4 @@
+import { readNumber } from '../../answers/number/read';
 import { typedNumber } from '../../answers/number/kept';
 import { numberText } from '../../answers/number/text';
 import { isBlankText } from '../../answers/text/prepare';
@@ -24,14 +25,10 @@ const isBlank = (answer: NumberAnswer | null): boolean =>
   answer === null || isBlankText(answer.text, DEFAULT_SETTINGS);
 
 /** Judges a typed number by the question's key. */
-export function mark(
-  question: NumberQuestion,
-  answer: NumberAnswer | null,
-  { decimalSign }: MarkingContext,
-): Mark {
+export function mark(question: NumberQuestion, answer: NumberAnswer | null, context: MarkingContext): Mark {
   if (answer === null || isBlank(answer)) return BLANK;
   if (!hasKey(question)) return WAITS;
-  const { hit, read, credit, feedback, nearMiss } = judgeNumber(question, answer.text, decimalSign);
+  const { hit, read, credit, feedback, nearMiss } = judgeNumber(question, answer.text, context);
   if (hit === null) {
     if (unmatchedWaits(question.unmatched, nearMiss)) return { ...WAITS, nearMiss };
     return markOf(question, ZERO, { nearMiss, allWrong: read !== null });
@@ -42,6 +39,13 @@ export function mark(
   return markOf(question, credit, { rule: hit === 'key' ? 'key' : hit.id, own: feedback, nearMiss });
 }
 
+/** Why a text is no number: what stands behind its figures, dots, or the text as it is. */
+function whyNone(text: string, { decimalSign }: MarkingContext): [code: string, values: TraceLine['values']] {
+  const read = readNumber(text, decimalSign);
+  if (read?.goesOn) return ['goesOn', { text }];
+  return read && read.unit !== '' ? ['behindIt', { text, unit: read.unit }] : ['notANumber', { text }];
+}
+
 /** What was read, what it hit, and what form and unit left of the credit. */
 export function explain(
   question: NumberQuestion,
@@ -50,12 +54,12 @@ export function explain(
 ): TraceLine[] {
   if (answer === null || isBlank(answer)) return [note('answer', 'blank')];
   if (!hasKey(question)) return [note('answer', 'typed', { text: answer.text }), note('rule', 'noKey')];
-  const verdict = judgeNumber(question, answer.text, context.decimalSign);
+  const verdict = judgeNumber(question, answer.text, context);
   const marked = mark(question, answer, context);
   const { read, hit, base, formShare, unitShare, inUnit, credit } = verdict;
   if (!read) {
     return [
-      note('answer', 'notANumber', { text: answer.text }),
+      note('answer', ...whyNone(answer.text, context)),
       note('rule', marked.state === 'waits' ? 'unmatchedWaits' : 'unmatchedWrong'),
     ];
   }
@@ -66,6 +70,7 @@ export function explain(
       unit: read.unit,
     }),
   ];
+  if (read.multiplier !== '') lines.push(note('answer', 'multiplied', { word: read.multiplier }));
   if (inUnit && inUnit.what !== 'none' && inUnit.what !== 'known')
     lines.push(note('answer', `unit.${inUnit.what}`, { unit: read.unit }));
   if (hit === null)

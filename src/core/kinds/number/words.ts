@@ -19,6 +19,11 @@ export const describe = (question: NumberQuestion): string[] =>
 export const lines: LineWords = {
   typed: (v) => `Typed: ${quoted(v['text'])}`,
   notANumber: (v) => `${quoted(v['text'])} cannot be read as a number`,
+  goesOn: (v) =>
+    `The decimals of ${quoted(v['text'])} go on: as far as they stand, it is not the right number`,
+  behindIt: (v) =>
+    `${quoted(v['text'])} cannot be read as a number: ${quoted(v['unit'])} behind it may make it another one`,
+  multiplied: (v) => `${quoted(v['word'])} multiplies it`,
   readAs: (v) => `Read as ${text(v['value'])}${v['unit'] ? ` ${quoted(v['unit'])}` : ''}`,
   'unit.ignored': (v) => `The unit ${quoted(v['unit'])} is ignored`,
   'unit.otherCapitals': (v) =>

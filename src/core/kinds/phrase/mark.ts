@@ -9,9 +9,9 @@ import type { PhraseAnswer, PhraseQuestion } from './schema';
 export function mark(question: PhraseQuestion, answer: PhraseAnswer | null, context: MarkingContext): Mark {
   if (!answer || isBlankText(answer.text, question.settings)) return BLANK;
   if (!hasTextKey(question)) return WAITS;
-  const { match, nearMiss, contradiction } = judgeText(question, answer.text, question.id, context);
+  const { match, nearMiss, contradiction, unsure } = judgeText(question, answer.text, question.id, context);
   if (!match) {
-    if (unmatchedWaits(question.unmatched, nearMiss)) return { ...WAITS, nearMiss };
+    if (unsure || unmatchedWaits(question.unmatched, nearMiss)) return { ...WAITS, nearMiss };
     return markOf(question, ZERO, { nearMiss });
   }
   const { variant } = match.variant;

@@ -1,5 +1,7 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
-import { settingsWords } from '../../answers/text/words';
+import type { Counting } from '../../answers/text/signs/countingSigns';
+import type { TraceValue } from '../../marks/trace';
+import { settingsWords } from '../../answers/text/settingsWords';
 import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
 import type { MarkingContext } from '../../marks/mark';
@@ -60,6 +62,26 @@ const differs =
   (v) =>
     `${quoted(v['form'])} differs in ${what}`;
 
+/** As what a sign counts, for reading. */
+const SIGNS: Readonly<Record<Counting, string>> = {
+  bracket: 'brackets around figures, letters or signs',
+  quote: 'quotation marks in brackets',
+  prime: 'a prime behind a letter or figure',
+  factorial: 'a factorial',
+  not: 'a sign right in front of a word',
+  charge: 'a charge',
+  minus: 'a minus between two',
+  negative: 'the sign of what stands behind it',
+  between: 'between two figures or letters',
+  pointer: 'right in front of a single letter',
+  bar: 'beside a figure or letter',
+  about: 'about how much it is',
+  separator: 'between what the brackets hold',
+};
+
+const signAs = (as: TraceValue | undefined): string =>
+  as === 'sign' ? 'it is no punctuation' : SIGNS[as as Counting];
+
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
   comparedAs: (v) =>
@@ -73,6 +95,13 @@ export const lines: LineWords = {
   errorPrice: (v, line, say) =>
     `${typingErrors(v['errors'])} at ${say.share(v['price'])} each: ${say.share(line.after)} left of ${say.share(line.before)}`,
   contradiction: () => 'It also matches another entry of the key with different points: please check',
+  signCounts: (v) => `${quoted(v['sign'])} counts: ${SIGNS[v['as'] as Counting]}`,
+  signMissing: (v) =>
+    `${quoted(v['form'])}: ${quoted(v['signs'])} is missing, which counts: ${signAs(v['as'])}`,
+  signExtra: (v) => `${quoted(v['form'])}: ${quoted(v['signs'])} is extra and counts: ${signAs(v['as'])}`,
+  denied: (v) => `${quoted(v['form'])} stands in it, but a word before it denies it`,
+  unlistedWaits: () =>
+    'It would pass with small errors, but there is no list of words for this language to tell them from other words: for you to mark',
   noForm: () => 'An entry without a form matches nothing',
   patternNot: (v) => `Does not fit the pattern ${quoted(v['form'])}`,
   patternTooLarge: (v) => `${quoted(v['form'])} repeats too much to be tried, so answers are for you to mark`,

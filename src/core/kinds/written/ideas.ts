@@ -1,6 +1,6 @@
 import { dropAccents } from '../../answers/text/accents';
 import { foldCapitals } from '../../answers/text/capitals';
-import { typingErrors } from '../../answers/text/distance';
+import { typingErrors } from '../../answers/text/matching/distance';
 import { graphemes } from '../../answers/text/graphemes';
 import { errorsAllowed } from '../../answers/text/settings';
 

@@ -5,7 +5,8 @@ import type { Question } from '@/core/kinds';
 import { undoStep } from '@/store/undo/undo';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/press/notices';
-import { run } from '@/ui/widgets/press/press';
+import { run, usePress } from '@/ui/widgets/press/press';
+import { classWorker } from '@/workers/clients';
 import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { changeWords, effectWords } from '@/ui/words/effectWords';
 import { count } from '@/ui/words/figures';
@@ -21,6 +22,7 @@ const OF_ALL: Readonly<Partial<Record<DraftChange['kind'], string>>> = {
   points: 'The points of a question',
   language: 'The language of the quiz',
   rules: 'The rules of the quiz',
+  comparing: 'How typed answers are compared, by newer rules',
   texts: 'Texts of the quiz',
 };
 
@@ -29,6 +31,34 @@ function changeText({ kind, questionId }: DraftChange, questions: readonly Quest
   if (questionId === null) return OF_ALL[kind] ?? '';
   if (kind === 'removed') return 'A question is gone';
   return `${asBegun(calledOf(questions, questionId))} is ${kind === 'added' ? 'new' : 'changed'}`;
+}
+
+/** The other way to newer rules of comparing: the scores that they would change become the teacher's own. */
+function KeepScores({ pending }: { readonly pending: Pending }) {
+  const { quiz } = useQuiz();
+  const keep = usePress(async () => {
+    if (!pending.shown) return;
+    const kept = await classWorker().keepScoresUnderNewerRules(quiz.id, pending.shown);
+    if (!kept.ok) {
+      notify('Something was changed just now, so nothing was kept: look at the effect again.');
+      return;
+    }
+    notify('The scores stay as they are, as your own', {
+      label: 'Undo',
+      run: () => run(() => undoStep(quiz.id, kept.step)),
+    });
+  });
+  return (
+    <button
+      type="button"
+      className="link-text min-h-[26px] cursor-pointer whitespace-nowrap"
+      aria-disabled={keep.busy}
+      onClick={keep.start}
+    >
+      Keep the scores
+      {keep.error !== null && <span className="block text-error">{keep.error}</span>}
+    </button>
+  );
 }
 
 /** What waits, each with the press that drops it where it came from an answer of the class. */
@@ -64,9 +94,13 @@ function Gathered({ pending }: { readonly pending: Pending }) {
               questions.map(({ question }) => question),
             )}
           </span>
-          <a className="link-text" href="#write">
-            Write
-          </a>
+          {change.kind === 'comparing' ? (
+            <KeepScores pending={pending} />
+          ) : (
+            <a className="link-text" href="#write">
+              Write
+            </a>
+          )}
         </li>
       ))}
     </ol>

@@ -138,6 +138,11 @@ function OneAnswer(props: Props) {
           <strong>Near miss:</strong> {nearMissWords(cell.nearMiss)}.
         </p>
       )}
+      {opened?.isByEarlierRules && (
+        <p className="mt-2 border-l-2 border-saffron pl-3 text-[14px]">
+          Compared by earlier rules, until you apply the newer ones. The steps below are by these.
+        </p>
+      )}
       {opened && <HintsTaken hints={opened.hints} />}
       {failure && <Failed className="mt-2" text={readingFailed(failure)} onAgain={again} />}
       {opened?.draft && <InDraft draft={opened.draft} />}

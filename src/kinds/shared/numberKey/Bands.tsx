@@ -1,4 +1,4 @@
-import type { DecimalSign } from '@/core/answers/number/read';
+import type { NumberReading } from '@/core/answers/number/meant';
 import type { Band, NumberKey } from '@/core/answers/number/schema';
 import { fraction, ONE } from '@/core/figures/fraction';
 import { CreditPie } from '@/ui/widgets/paper/CreditPie';
@@ -35,7 +35,7 @@ function bandOf(kind: Band['kind'], key: string, { credit }: Band): Band {
 interface PartProps {
   readonly band: Band;
   readonly name: string;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (band: Band) => void;
 }
 
@@ -63,12 +63,12 @@ interface RangeProps extends Omit<PartProps, 'band'> {
   readonly band: Extract<Band, { kind: 'range' }>;
 }
 
-const Range = ({ band, name, sign, onChange }: RangeProps) => (
+const Range = ({ band, name, reading, onChange }: RangeProps) => (
   <>
     {'from '}
     <TypedNumber
       label={`Lower end of ${name}`}
-      sign={sign}
+      reading={reading}
       value={band.from}
       onChange={({ text }) => onChange({ ...band, from: text })}
     />{' '}
@@ -80,7 +80,7 @@ const Range = ({ band, name, sign, onChange }: RangeProps) => (
     {' to '}
     <TypedNumber
       label={`Upper end of ${name}`}
-      sign={sign}
+      reading={reading}
       value={band.to}
       onChange={({ text }) => onChange({ ...band, to: text })}
     />{' '}
@@ -93,7 +93,7 @@ const Range = ({ band, name, sign, onChange }: RangeProps) => (
 );
 
 /** The figures of a band. */
-function Figures({ band, name, sign, onChange }: PartProps) {
+function Figures({ band, name, reading, onChange }: PartProps) {
   switch (band.kind) {
     case 'exact':
       return null;
@@ -103,7 +103,7 @@ function Figures({ band, name, sign, onChange }: PartProps) {
           {'± '}
           <TypedNumber
             label={`Amount of ${name}`}
-            sign={sign}
+            reading={reading}
             value={band.amount}
             onChange={({ text }) => onChange({ ...band, amount: text })}
           />
@@ -115,7 +115,7 @@ function Figures({ band, name, sign, onChange }: PartProps) {
           {'± '}
           <TypedNumber
             label={`Percentage of ${name}`}
-            sign={sign}
+            reading={reading}
             value={band.percent}
             onChange={({ text }) => onChange({ ...band, percent: text })}
           />
@@ -132,7 +132,7 @@ function Figures({ band, name, sign, onChange }: PartProps) {
         />
       );
     case 'range':
-      return <Range band={band} name={name} sign={sign} onChange={onChange} />;
+      return <Range band={band} name={name} reading={reading} onChange={onChange} />;
   }
 }
 
@@ -143,7 +143,7 @@ interface RowProps extends PartProps {
   readonly onRemove?: () => void;
 }
 
-function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
+function BandRow({ band, name, reading, keyText, onChange, onRemove }: RowProps) {
   const { credit } = band;
   return (
     <KeyLine
@@ -177,7 +177,7 @@ function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
             </option>
           ))}
         </select>{' '}
-        <Figures band={band} name={name} sign={sign} onChange={onChange} />
+        <Figures band={band} name={name} reading={reading} onChange={onChange} />
       </span>
     </KeyLine>
   );
@@ -185,12 +185,12 @@ function BandRow({ band, name, sign, keyText, onChange, onRemove }: RowProps) {
 
 interface Props {
   readonly numberKey: NumberKey;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (changed: Pick<NumberKey, 'bands'>) => void;
 }
 
 /** How near the key an answer must be, and what that earns: the best of the rows counts. */
-export function Bands({ numberKey, sign, onChange }: Props) {
+export function Bands({ numberKey, reading, onChange }: Props) {
   const { bands } = numberKey;
   const put = (next: readonly Band[]) => onChange({ bands: [...next] });
   const set = (at: number, band: Band) => put(bands.map((old, index) => (index === at ? band : old)));
@@ -204,7 +204,7 @@ export function Bands({ numberKey, sign, onChange }: Props) {
               key={at}
               band={band}
               name={name}
-              sign={sign}
+              reading={reading}
               keyText={numberKey.key || '0'}
               onChange={(next) => set(at, next)}
               onRemove={bands.length === 1 ? undefined : () => put(bands.filter((_, index) => index !== at))}

@@ -1,7 +1,7 @@
 import { confusedNumbers } from '@/core/kinds/shared/number/confusedNumbers';
 import { Proposed } from '../Proposed';
 import { keptNumber, typedNumber } from '@/core/answers/number/kept';
-import type { DecimalSign } from '@/core/answers/number/read';
+import type { NumberReading } from '@/core/answers/number/meant';
 import type { ExpectedValue, NumberKey } from '@/core/answers/number/schema';
 import { SILENCE } from '@/core/content/silence';
 import { ONE, ZERO } from '@/core/figures/fraction';
@@ -13,7 +13,7 @@ import { TypedNumber } from './TypedNumber';
 
 interface Props {
   readonly numberKey: NumberKey;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (changed: Pick<NumberKey, 'expected'>) => void;
 }
 
@@ -54,14 +54,14 @@ function Nearness({ value, name, onChange }: NearProps) {
 
 interface RowProps {
   readonly value: ExpectedValue;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (value: ExpectedValue) => void;
   readonly onRemove: () => void;
 }
 
-function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
+function ValueRow({ value, reading, onChange, onRemove }: RowProps) {
   const near = nearness(value);
-  const name = typedNumber(value.value, sign) || 'new value';
+  const name = typedNumber(value.value, reading.decimalSign) || 'new value';
   return (
     <KeyRow
       entry={value}
@@ -75,7 +75,7 @@ function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
         <span className="chip">
           <TypedNumber
             label={`Value ${name}`}
-            sign={sign}
+            reading={reading}
             value={value.value}
             className="bg-transparent"
             onChange={({ text }) => onChange({ ...value, value: text })}
@@ -88,12 +88,12 @@ function ValueRow({ value, sign, onChange, onRemove }: RowProps) {
 }
 
 /** Values that are expected beside the key: what they earn, and what then helps. */
-export function Expected({ numberKey, sign, onChange }: Props) {
+export function Expected({ numberKey, reading, onChange }: Props) {
   const { expected } = numberKey;
   const put = (next: readonly ExpectedValue[]) => onChange({ expected: [...next] });
   const set = (changed: ExpectedValue) => put(expected.map((old) => (old.id === changed.id ? changed : old)));
   const add = (typed: string) => {
-    const kept = keptNumber(typed, sign);
+    const kept = keptNumber(typed, reading);
     if (!kept) return false;
     put([...expected, { id: newId(), value: kept.text, credit: ZERO, feedback: SILENCE, bands: null }]);
     return true;
@@ -106,7 +106,7 @@ export function Expected({ numberKey, sign, onChange }: Props) {
           <ValueRow
             key={value.id}
             value={value}
-            sign={sign}
+            reading={reading}
             onChange={set}
             onRemove={() => put(expected.filter(({ id }) => id !== value.id))}
           />
@@ -123,7 +123,7 @@ export function Expected({ numberKey, sign, onChange }: Props) {
         <Proposed
           what="Easily mixed up"
           entries={confusedNumbers(numberKey).map(({ value, mixedUp }) => ({
-            text: typedNumber(value, sign),
+            text: typedNumber(value, reading.decimalSign),
             why: mixedUp === 'sign' ? 'the other sign' : `as if in ${mixedUp}`,
           }))}
           onAdd={add}

@@ -1,4 +1,4 @@
-import type { DecimalSign } from '@/core/answers/number/read';
+import type { NumberReading } from '@/core/answers/number/meant';
 import { bareWords } from '@/core/answers/number/words';
 import type { FormRule, NumberKey, UnitRule } from '@/core/answers/number/schema';
 import { ONE, ZERO } from '@/core/figures/fraction';
@@ -82,12 +82,12 @@ function FormPart({ form, onChange }: FormProps) {
 
 interface Props {
   readonly numberKey: NumberKey;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (changed: Partial<NumberKey>) => void;
 }
 
 /** Form and unit of a number, as parts of a sentence. */
-export function NumberPart({ numberKey: { form, unit, key, bareFraction }, sign, onChange }: Props) {
+export function NumberPart({ numberKey: { form, unit, key, bareFraction }, reading, onChange }: Props) {
   return (
     <>
       <FormPart form={form} onChange={(next) => onChange({ form: next })} />
@@ -101,7 +101,7 @@ export function NumberPart({ numberKey: { form, unit, key, bareFraction }, sign,
       {'. '}
       {/[%‰]/.test(key) && (
         <>
-          {`${bareWords(key, sign)} `}
+          {`${bareWords(key, reading.decimalSign)} `}
           <SwitchPart
             label="The bare fraction"
             value={bareFraction}
@@ -112,7 +112,7 @@ export function NumberPart({ numberKey: { form, unit, key, bareFraction }, sign,
         </>
       )}
       {unit.kind !== 'none' && (
-        <Units rule={unit} sign={sign} onChange={(next) => onChange({ unit: next })} />
+        <Units rule={unit} reading={reading} onChange={(next) => onChange({ unit: next })} />
       )}
     </>
   );

@@ -1,4 +1,4 @@
-import type { DecimalSign } from '@/core/answers/number/read';
+import type { NumberReading } from '@/core/answers/number/meant';
 import type { NumberKey } from '@/core/answers/number/schema';
 import { comparedUnit, unitName } from '@/core/answers/number/unit';
 import { ONE, ZERO } from '@/core/figures/fraction';
@@ -15,12 +15,12 @@ function withKey(before: NumberKey, key: string, unit: string): Partial<NumberKe
 
 interface Props {
   readonly numberKey: NumberKey;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (changed: Partial<NumberKey>) => void;
 }
 
 /** The right number, how near it an answer must be, and the wrong numbers that are expected. */
-export function RightNumber({ numberKey, sign, onChange }: Props) {
+export function RightNumber({ numberKey, reading, onChange }: Props) {
   const unit = unitName(numberKey.unit);
   return (
     <div>
@@ -30,7 +30,7 @@ export function RightNumber({ numberKey, sign, onChange }: Props) {
           <TypedNumber
             label="The right number"
             placeholder="the right number"
-            sign={sign}
+            reading={reading}
             value={numberKey.key}
             className="bg-transparent"
             onChange={(kept) => {
@@ -44,8 +44,8 @@ export function RightNumber({ numberKey, sign, onChange }: Props) {
         {unit && <span className="font-semibold">{unit}</span>}
       </div>
       <p className="label-small mt-3">How near it must be</p>
-      <Bands numberKey={numberKey} sign={sign} onChange={onChange} />
-      <Expected numberKey={numberKey} sign={sign} onChange={onChange} />
+      <Bands numberKey={numberKey} reading={reading} onChange={onChange} />
+      <Expected numberKey={numberKey} reading={reading} onChange={onChange} />
     </div>
   );
 }

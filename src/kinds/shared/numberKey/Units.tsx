@@ -1,6 +1,6 @@
 import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
-import type { DecimalSign } from '@/core/answers/number/read';
+import type { NumberReading } from '@/core/answers/number/meant';
 import type { UnitRule } from '@/core/answers/number/schema';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { NewEntry } from '../NewEntry';
@@ -70,12 +70,12 @@ const Shares = ({
 
 interface Props {
   readonly rule: UnitList;
-  readonly sign: DecimalSign;
+  readonly reading: NumberReading;
   readonly onChange: (rule: UnitList) => void;
 }
 
 /** The units that are accepted, and what a missing or another one leaves of the credit. */
-export function Units({ rule, sign, onChange }: Props) {
+export function Units({ rule, reading, onChange }: Props) {
   const { units } = rule;
   const first = unitName(rule);
   const put = (next: readonly Unit[]) => onChange({ ...rule, units: [...next] });
@@ -93,7 +93,7 @@ export function Units({ rule, sign, onChange }: Props) {
                 is{' '}
                 <TypedNumber
                   label={`Size of the unit ${unit.names[0] ?? ''}`}
-                  sign={sign}
+                  reading={reading}
                   value={unit.factor}
                   onChange={({ text }) => {
                     if (text !== '') set(at, { ...unit, factor: text });

@@ -1,5 +1,5 @@
 import type { TextKey } from '@/core/kinds/shared/textKey/schema';
-import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
+import { listFor, NEWEST_EDITION } from '@/core/answers/text/words/wordLists';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useSettled } from '@/ui/widgets/press/useSettled';
 import { quickWorker } from '@/workers/clients';

@@ -8,7 +8,7 @@ import {
   type Preset,
   type TextSettings,
 } from '@/core/answers/text/settings';
-import { listFor, NEWEST_EDITION } from '@/core/answers/text/wordLists';
+import { listFor, NEWEST_EDITION } from '@/core/answers/text/words/wordLists';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { percent } from '@/ui/words/figures';
 import { languageName } from '@/ui/words/languages';

@@ -1,6 +1,6 @@
 import '@/core/answers/text/patternEngine';
 import { readNumber } from '@/core/answers/number/read';
-import { hasSymbols } from '@/core/answers/text/symbols';
+import { hasCountingSigns } from '@/core/answers/text/signs/countingSigns';
 import { unify } from '@/core/answers/text/unify';
 import type { WayOfMatching } from '@/core/answers/text/settings';
 import { formProblem } from '@/core/kinds/shared/textKey/formProblems';
@@ -49,7 +49,7 @@ function formNote(own: TextKey['settings'], { forms, match, settings }: Variant)
   if (number !== undefined)
     return `“${number}” is a number, but only this way of writing it matches here. A number question reads them all.`;
   const ignored = { ...own, ...settings }.ignorePunctuation;
-  const signs = ignored ? forms.find((form) => hasSymbols(unify(form))) : undefined;
+  const signs = ignored ? forms.find((form) => hasCountingSigns(unify(form))) : undefined;
   return signs === undefined ? null : `The signs in “${signs}” count, though punctuation is ignored.`;
 }
 

@@ -1,5 +1,5 @@
 import { keyNumber } from '../../../answers/number/compare';
-import { readNumber } from '../../../answers/number/read';
+import { numberMeant } from '../../../answers/number/meant';
 import type { NumberKey } from '../../../answers/number/schema';
 import { numberText } from '../../../answers/number/text';
 import { inKeyUnit } from '../../../answers/number/unit';
@@ -17,9 +17,9 @@ export function acceptNumber<Key extends NumberKey>(
   typed: string,
   as: Accepted,
   newId: () => string,
-  { decimalSign }: MarkingContext,
+  context: MarkingContext,
 ): Keyed<Key> {
-  const read = readNumber(typed, decimalSign);
+  const read = numberMeant(typed, context, question.unit);
   if (!read) return notKeyed('This cannot be read as a number');
   const [here] = inKeyUnit(read, question);
   if (!here || here.what === 'unknown') return notKeyed(`“${read.unit}” is not a unit of this question`);

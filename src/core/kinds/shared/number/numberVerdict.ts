@@ -2,8 +2,9 @@ import { compareExact, exact, multiplyExact, type Exact } from '../../../figures
 import { compare, larger, multiply, ONE, smaller, ZERO, type Fraction } from '../../../figures/fraction';
 import type { NearMiss } from '../../../marks/mark';
 
+import { numberMeant, type MeantNumber, type NumberReading } from '../../../answers/number/meant';
 import { bestBand, hasForm, isPowerOfTenApart, keyNumber } from '../../../answers/number/compare';
-import { readNumber, type DecimalSign, type ReadNumber } from '../../../answers/number/read';
+import type { ReadNumber } from '../../../answers/number/read';
 import type { Band, ExpectedValue, NumberKey } from '../../../answers/number/schema';
 import { inKeyUnit, type InKeyUnit } from '../../../answers/number/unit';
 import type { Feedback } from '../../../content/feedback';
@@ -12,7 +13,7 @@ import { SILENCE } from '../../../content/silence';
 /** How a typed number was judged. */
 export interface NumberVerdict {
   /** null: it is not a number. */
-  readonly read: ReadNumber | null;
+  readonly read: MeantNumber | null;
   readonly inUnit: InKeyUnit | null;
   /** What matched: the key, an expected value, or nothing. */
   readonly hit: 'key' | ExpectedValue | null;
@@ -65,7 +66,7 @@ function hitOf(value: Exact, key: NumberKey): Hit | null {
 const reduced = (credit: Fraction, ...shares: readonly Fraction[]): Fraction =>
   credit.n <= 0 ? credit : shares.reduce(multiply, credit);
 
-function judged(read: ReadNumber, inUnit: InKeyUnit, key: NumberKey): NumberVerdict {
+function judged(read: MeantNumber, inUnit: InKeyUnit, key: NumberKey): NumberVerdict {
   const found = hitOf(inUnit.value, key);
   const formShare = key.form.kind === 'any' || hasForm(read, key.form) ? ONE : key.form.otherwise;
   const base = found?.base ?? ZERO;
@@ -113,8 +114,8 @@ function nearMissOf(verdict: NumberVerdict, key: NumberKey): NearMiss | null {
 }
 
 /** Judges what was typed by a number's key: see `docs/marking.md`, numbers. */
-export function judgeNumber(key: NumberKey, typed: string, sign: DecimalSign): NumberVerdict {
-  const read = readNumber(typed, sign);
+export function judgeNumber(key: NumberKey, typed: string, reading: NumberReading): NumberVerdict {
+  const read = numberMeant(typed, reading, key.unit);
   const nothing: NumberVerdict = {
     read,
     inUnit: null,
@@ -133,6 +134,8 @@ export function judgeNumber(key: NumberKey, typed: string, sign: DecimalSign): N
     const better = compare(way.credit, most.credit) > 0 || (most.hit === null && way.hit !== null);
     return better ? way : most;
   });
+  // Decimals that go on are right where they are so as far as they stand; else nobody can say which number is meant.
+  if (read.goesOn && best.hit !== 'key') return { ...nothing, read: null, nearMiss: 'notANumber' };
   return { ...best, nearMiss: nearMissOf(best, key) };
 }
 

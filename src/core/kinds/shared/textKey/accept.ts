@@ -1,4 +1,4 @@
-import { formErrors } from '../../../answers/text/match';
+import { formErrors } from '../../../answers/text/matching/match';
 import { isBlankText } from '../../../answers/text/prepare';
 import { unify } from '../../../answers/text/unify';
 import { isSilent } from '../../../content/silence';

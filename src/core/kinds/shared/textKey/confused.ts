@@ -1,6 +1,6 @@
-import { knownWords, wordsAround } from '../../../answers/text/otherWords';
-import { listFor, type Edition } from '../../../answers/text/wordLists';
-import { dictionaryWords } from '../../../answers/text/speltWords';
+import { knownWords, wordsAround } from '../../../answers/text/words/otherWords';
+import { listFor, type Edition } from '../../../answers/text/words/wordLists';
+import { dictionaryWords } from '../../../answers/text/words/speltWords';
 import { errorsAllowed } from '../../../answers/text/settings';
 import { graphemes } from '../../../answers/text/graphemes';
 import type { TextKey } from './schema';

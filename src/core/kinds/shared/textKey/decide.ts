@@ -1,5 +1,5 @@
-import { formErrors, standsIn } from '../../../answers/text/match';
-import type { OtherWord } from '../../../answers/text/otherWords';
+import { formErrors, standsIn } from '../../../answers/text/matching/match';
+import { namedFirst, type Refused } from '../../../answers/text/matching/comparison';
 import type { WayOfMatching } from '../../../answers/text/settings';
 import { compare, equal, larger, multiply, subtract, ZERO, type Fraction } from '../../../figures/fraction';
 import { areTooMuch, mayOverrule, type AnswerTexts, type ReadyVariant } from './ready';
@@ -29,9 +29,9 @@ function matchOf(
   answer: AnswerTexts,
   exact: boolean,
   isTried: boolean,
-): Match | OtherWord | null {
+): Match | Refused | null {
   let best: Match | null = null;
-  let refused: OtherWord | null = null;
+  let refused: Refused | null = null;
   for (const { form, pattern, source } of variant.forms) {
     const errors =
       variant.variant.match === 'pattern'
@@ -39,7 +39,7 @@ function matchOf(
           ? 0
           : null
         : formErrors(form, answer.under(variant), variant.comparison, exact);
-    if (typeof errors === 'string') refused = refused === 'anotherWord' ? refused : errors;
+    if (typeof errors === 'string') refused = namedFirst(refused, errors);
     else if (errors !== null && (best === null || errors < best.errors)) {
       best = { variant, form: source, errors, credit: priced(variant, errors) };
     }
@@ -59,17 +59,17 @@ function better(a: Match, b: Match): number {
   );
 }
 
-const isMatch = (match: Match | OtherWord | null): match is Match =>
+const isMatch = (match: Match | Refused | null): match is Match =>
   match !== null && typeof match === 'object';
 
-const best = (matches: (Match | OtherWord | null)[]): Match | null =>
+const best = (matches: (Match | Refused | null)[]): Match | null =>
   matches.filter(isMatch).sort(better)[0] ?? null;
 
 /** What a key makes of an answer: the variant that matched, or why none did though one was near enough. */
 interface Decision {
   readonly match: Match | null;
   /** Where nothing matched: the answer is another word than a form of a variant that earns something. */
-  readonly refused: OtherWord | null;
+  readonly refused: Refused | null;
   /** Patterns are too much work for this answer, and one of them might decide otherwise: nothing is decided. */
   readonly untried: boolean;
 }
@@ -100,10 +100,10 @@ export function decision(key: readonly ReadyVariant[], answer: AnswerTexts): Dec
   if (near) return { match: near, refused: null, untried: false };
   const refused = lenient.filter(
     (one, at) => typeof one === 'string' && (key[at] as ReadyVariant).variant.credit.n > 0,
-  ) as OtherWord[];
+  ) as Refused[];
   return {
     match: null,
-    refused: refused.includes('anotherWord') ? 'anotherWord' : (refused[0] ?? null),
+    refused: refused.reduce<Refused | null>(namedFirst, null),
     untried: false,
   };
 }

@@ -1,7 +1,8 @@
 import type { MarkingContext, NearMiss, OtherQuestion } from '../../../marks/mark';
 import { contradicts, decide, decision, type Match } from './decide';
 import { nearMissOf } from './nearMiss';
-import { AnswerTexts, readingKey, readyKey, type TextReading } from './ready';
+import { formErrors } from '../../../answers/text/matching/match';
+import { AnswerTexts, readingKey, readyKey, type ReadyVariant, type TextReading } from './ready';
 import type { TextKey, Unmatched } from './schema';
 
 /** A key needs at least one variant that earns something. */
@@ -47,18 +48,38 @@ export interface TextVerdict {
   readonly match: Match | null;
   readonly contradiction: boolean;
   readonly nearMiss: NearMiss | null;
+  /** Errors that could pass, in a language without a list of words: the teacher decides, whatever the question says of others. */
+  readonly unsure: boolean;
 }
+
+/** True where the answer would pass with its errors if there were a list to tell them from other words. */
+export const isUnsure = (key: readonly ReadyVariant[], texts: AnswerTexts): boolean =>
+  key.some(
+    ({ unlisted, variant, settings, settingsKey, comparison, forms }) =>
+      unlisted &&
+      variant.credit.n > 0 &&
+      forms.some(
+        ({ form }) =>
+          typeof formErrors(
+            form,
+            texts.under({ settings, settingsKey }),
+            { ...comparison, errors: settings.typingErrors },
+            false,
+          ) === 'number',
+      ),
+  );
 
 /** Compares a typed text with a key; `id` is the question's, which is not searched as another one. */
 export function judgeText(textKey: TextKey, text: string, id: string, context: MarkingContext): TextVerdict {
   const key = readyKey(textKey, context);
   const texts = new AnswerTexts(text, context.language);
   const { match, refused, untried } = decision(key, texts);
-  if (untried) return { match, contradiction: false, nearMiss: 'patternUntried' };
-  if (match) return { match, contradiction: contradicts(key, texts), nearMiss: null };
+  if (untried) return { match, contradiction: false, nearMiss: 'patternUntried', unsure: false };
+  if (match) return { match, contradiction: contradicts(key, texts), nearMiss: null, unsure: false };
   return {
     match,
     contradiction: false,
+    unsure: isUnsure(key, texts),
     nearMiss: refused ?? nearMissOf(key, texts, context.decimalSign) ?? rightElsewhere(text, id, context),
   };
 }

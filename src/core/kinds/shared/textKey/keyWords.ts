@@ -1,4 +1,4 @@
-import { dictionaryWords } from '../../../answers/text/speltWords';
+import { dictionaryWords } from '../../../answers/text/words/speltWords';
 import { letsPass } from '../../../answers/text/settings';
 import type { TextKey } from './schema';
 

@@ -1,8 +1,14 @@
+import { negationsOf } from '../../../answers/text/matching/denial';
+import { isPlural } from '../../../answers/text/words/plurals';
+import { isWrittenInSigns, writtenOtherwise } from '../../../answers/text/otherwise';
 import { equivalents, type Equivalents } from '../../../answers/text/accents';
-import { typingErrors } from '../../../answers/text/distance';
-import { formErrors, stretches, type Comparison } from '../../../answers/text/match';
+import { typingErrors } from '../../../answers/text/matching/distance';
+import type { Comparison } from '../../../answers/text/matching/comparison';
+import { formErrors } from '../../../answers/text/matching/match';
+import { stretches } from '../../../answers/text/matching/stretches';
 import { prepare, type Prepared } from '../../../answers/text/prepare';
 import type { TextSettings } from '../../../answers/text/settings';
+import type { NumberReading } from '../../../answers/number/meant';
 import type { DecimalSign, ReadNumber } from '../../../answers/number/read';
 import type { NearMiss } from '../../../marks/mark';
 import { nearNumber, NUMBER_REASONS, numberIn, sizelessValue } from './nearNumber';
@@ -122,9 +128,14 @@ function among(few: readonly string[], many: readonly string[]): boolean {
 
 /** A form with the variant that it belongs to. */
 interface Held {
+  readonly source: string;
   readonly form: Prepared;
   readonly variant: ReadyVariant;
 }
+
+/** The first letter of each word without accents: the same for singular and plural. */
+const initials = ({ words }: Prepared): string =>
+  words.map((word) => (word[0] ?? '').normalize('NFD')[0] ?? '').join('');
 
 const beginning = ({ letters }: Prepared): string => letters.slice(0, LEAST_BEGINNING).join('');
 
@@ -146,6 +157,8 @@ class Alike {
   readonly #byWord: ReadonlyMap<string, readonly Held[]>;
   readonly #byFirstWord: ReadonlyMap<string, readonly Held[]>;
   readonly #inText: readonly Held[];
+  #byInitials: ReadonlyMap<string, readonly Held[]> | undefined;
+  #otherwise: ReadonlySet<string> | undefined;
 
   constructor(
     readonly variant: ReadyVariant,
@@ -195,6 +208,26 @@ class Alike {
     );
   }
 
+  /** As many words, and each that differs is the singular or plural of its own. */
+  singularOrPlural(answer: Prepared, language: string): boolean {
+    this.#byInitials ??= listed(this.held.map((one) => [initials(one.form), one]));
+    const alike = this.#byInitials.get(initials(answer)) ?? [];
+    return alike.some(({ form }) =>
+      form.words.every((word, at) => {
+        const other = answer.words[at] as string;
+        return word === other || isPlural(word, other, language);
+      }),
+    );
+  }
+
+  /** The same in another usual writing: Roman figures, a unit in words, √ as sqrt. */
+  otherwise(answer: AnswerTexts): boolean {
+    const { settings } = this.variant;
+    const written = (source: string): string => writtenOtherwise(source, settings, answer.language);
+    this.#otherwise ??= new Set(this.held.map(({ source }) => written(source)).filter(isWrittenInSigns));
+    return this.#otherwise.size > 0 && this.#otherwise.has(written(answer.source));
+  }
+
   sameBeginning(answer: Prepared): boolean {
     const near = this.#byBeginning.get(beginning(answer)) ?? [];
     return near.some(({ form }) => sameBeginning(form, answer));
@@ -240,6 +273,7 @@ class AllIgnored {
           errors: 0,
           same: equivalents(settings, language),
           others: null,
+          negations: negationsOf(language),
         },
         forms: forms
           .map(({ source }) => prepare(source, settings, language))
@@ -265,11 +299,11 @@ class AllIgnored {
 /** The numbers among the forms, by what is left of them without their size. */
 type Numbers = ReadonlyMap<string, readonly ReadNumber[]>;
 
-const numbersIn = (accepted: readonly ReadyVariant[], sign: DecimalSign): Numbers =>
+const numbersIn = (accepted: readonly ReadyVariant[], reading: NumberReading): Numbers =>
   listed(
     accepted.flatMap(({ forms }) =>
       forms.flatMap(({ source }) => {
-        const read = numberIn(source, sign);
+        const read = numberIn(source, reading);
         return read ? [[sizelessValue(read), read] as const] : [];
       }),
     ),
@@ -288,16 +322,16 @@ class NearKey {
       (variants) =>
         new Alike(
           variants[0] as ReadyVariant,
-          variants.flatMap((variant) => variant.forms.map(({ form }) => ({ form, variant }))),
+          variants.flatMap((variant) => variant.forms.map(({ source, form }) => ({ source, form, variant }))),
         ),
     );
     this.#allIgnored = new AllIgnored(accepted, language);
-    this.#numbers = numbersIn(accepted, sign);
+    this.#numbers = numbersIn(accepted, { language, decimalSign: sign });
   }
 
   #number(answer: AnswerTexts, sign: DecimalSign): NearMiss | null {
     if (this.#numbers.size === 0) return null;
-    const typed = numberIn(answer.source, sign);
+    const typed = numberIn(answer.source, { language: answer.language, decimalSign: sign });
     if (!typed) return null;
     const found = (this.#numbers.get(sizelessValue(typed)) ?? []).map((key) => nearNumber(typed, key));
     return NUMBER_REASONS.find((reason) => found.includes(reason)) ?? null;
@@ -312,7 +346,10 @@ class NearKey {
     if (any((alike, text) => alike.withoutSigns(text))) return 'withoutSigns';
     const number = this.#number(answer, sign);
     if (number) return number;
+    const { language } = answer;
+    if (any((alike) => alike.otherwise(answer))) return 'otherForm';
     if (any((alike, text) => alike.typingErrors(text))) return 'typingErrors';
+    if (any((alike, text) => alike.singularOrPlural(text, language))) return 'singularOrPlural';
     if (any((alike, text) => alike.sameBeginning(text))) return 'sameBeginning';
     if (any((alike, text) => alike.shortName(text))) return 'shortName';
     return any((alike, text) => alike.longName(text)) ? 'longName' : null;

@@ -1,5 +1,6 @@
 import { isPowerOfTenApart } from '../../../answers/number/compare';
-import { readNumber, type DecimalSign, type ReadNumber } from '../../../answers/number/read';
+import { numberMeant, type NumberReading } from '../../../answers/number/meant';
+import type { ReadNumber } from '../../../answers/number/read';
 import { comparedUnit } from '../../../answers/number/unit';
 import { compareExact, exact, multiplyExact, type Exact } from '../../../figures/exact';
 import type { NearMiss } from '../../../marks/mark';
@@ -7,8 +8,8 @@ import type { NearMiss } from '../../../marks/mark';
 const HAS_DIGIT = /\p{Nd}/u;
 
 /** A text that is a number as a whole; null for any other. */
-export const numberIn = (text: string, sign: DecimalSign): ReadNumber | null =>
-  HAS_DIGIT.test(text) ? readNumber(text, sign) : null;
+export const numberIn = (text: string, reading: NumberReading): ReadNumber | null =>
+  HAS_DIGIT.test(text) ? numberMeant(text, reading) : null;
 
 const beforeSign = ({ value, per }: ReadNumber): Exact =>
   multiplyExact(value, exact(per === '‰' ? 1000n : 100n));

@@ -1,6 +1,6 @@
 import type { Equivalents } from '../../../answers/text/accents';
 import { graphemes } from '../../../answers/text/graphemes';
-import { typingErrors } from '../../../answers/text/distance';
+import { typingErrors } from '../../../answers/text/matching/distance';
 import { prepare } from '../../../answers/text/prepare';
 import { DEFAULT_SETTINGS } from '../../../answers/text/settings';
 import { isSilent } from '../../../content/silence';

@@ -1,7 +1,9 @@
+import { negationsOf } from '../../../answers/text/matching/denial';
+import { listFor, NEWEST_EDITION } from '../../../answers/text/words/wordLists';
 import { equivalents } from '../../../answers/text/accents';
-import type { Comparison } from '../../../answers/text/match';
+import type { Comparison } from '../../../answers/text/matching/comparison';
 import { MOST_WORK, readPattern, type Pattern, type PatternTrouble } from '../../../answers/text/pattern';
-import type { KnownWords } from '../../../answers/text/otherWords';
+import type { KnownWords } from '../../../answers/text/words/otherWords';
 import { prepare, prepared, type Prepared } from '../../../answers/text/prepare';
 import { letsPass, type TextSettings } from '../../../answers/text/settings';
 import type { TextKey, Variant } from './schema';
@@ -28,6 +30,8 @@ export interface ReadyVariant {
   /** The same for variants under which an answer is compared as the same text. */
   readonly settingsKey: string;
   readonly comparison: Comparison;
+  /** Errors could pass, but there is no list of words by which to tell them from other words: they wait. */
+  readonly unlisted: boolean;
   readonly forms: readonly ReadyForm[];
 }
 
@@ -39,6 +43,11 @@ function ready(
 ): ReadyVariant {
   const settings = { ...question.settings, ...variant.settings };
   const isPattern = variant.match === 'pattern';
+  const unlisted =
+    !isPattern &&
+    settings.typingErrors !== 0 &&
+    settings.otherWords !== 'pass' &&
+    listFor(language, NEWEST_EDITION) === null;
   const forms = variant.forms
     .map((source) => ({
       source,
@@ -60,13 +69,15 @@ function ready(
       way: variant.match === 'pattern' ? 'whole' : variant.match,
       wordOrderCounts: !settings.ignoreWordOrder,
       punctuationCounts: !settings.ignorePunctuation,
-      errors: settings.typingErrors,
+      errors: unlisted ? 0 : settings.typingErrors,
       same: equivalents(settings, language),
       others:
         words && settings.otherWords !== 'pass' && letsPass(settings)
           ? { words, finalS: settings.otherWords === 'refuseButS' }
           : null,
+      negations: negationsOf(language),
     },
+    unlisted,
     forms,
   };
 }

@@ -1,7 +1,7 @@
 import { plural } from '../../figures/plural';
 import { toPercentText } from '../../figures/fraction';
 import { errorsAllowed, letsPass, type TextSettings } from './settings';
-import { listFor, NEWEST_EDITION } from './wordLists';
+import { listFor, NEWEST_EDITION } from './words/wordLists';
 
 const IGNORED: readonly (readonly [keyof TextSettings, string])[] = [
   ['ignoreCapitals', 'capitals'],

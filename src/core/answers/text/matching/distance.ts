@@ -1,4 +1,4 @@
-import type { Equivalents } from './accents';
+import type { Equivalents } from '../accents';
 
 const FAR = 1e6;
 

@@ -1,6 +1,9 @@
-import { dropAccents } from './accents';
+import { dropAccents } from '../accents';
 import type { WordList } from './automaton';
-import { graphemes } from './graphemes';
+import { graphemes } from '../graphemes';
+import { areOpposite } from './opposites';
+import { isPlural } from './plurals';
+import { isSameWord } from './spellings';
 import { listAtHand, wordList } from './wordLists';
 
 /** What is known of the words of a language in a quiz. The same object for the same list and words. */
@@ -36,14 +39,33 @@ export function knownWords(list: string, language: string, words: Iterable<strin
 /** Why a text is not a misspelt form, though no more letters differ than may: the nearer reason. */
 export type OtherWord = 'singularOrPlural' | 'anotherWord';
 
-/** Languages in which a plural is made by s or es. */
-const PLURAL_S = /^(en|fr|es|pt)\b/i;
+/** A circumflex on i or u tells no words apart in French, but for these. */
+const TOLD_BY_CIRCUMFLEX = new Set(['du', 'mur', 'mure', 'murs', 'sur', 'sure', 'surs', 'jeune', 'jeunes']);
 
-/** One word is the other and a final s or es; s not behind s. */
-function isPlural(a: string, b: string): boolean {
-  const [one, many] = a.length < b.length ? [a, b] : [b, a];
-  return (many === `${one}s` && !one.endsWith('s')) || many === `${one}es`;
-}
+/** In French a word that only lacks accents may be another one: `mange`, `ou`. */
+const isToldByAccents = (word: string, of: string, language: string): boolean =>
+  /^fr\b/i.test(language) &&
+  (TOLD_BY_CIRCUMFLEX.has(word) || of.replace(/[îû]/g, (letter) => (letter === 'î' ? 'i' : 'u')) !== word);
+
+const UMLAUTS: Readonly<Record<string, readonly string[]>> = {
+  ä: ['a', 'ae'],
+  ö: ['o', 'oe'],
+  ü: ['u', 'ue'],
+};
+
+const umlautsAs = (word: string, way: 0 | 1): string =>
+  word.replace(/[äöü]/g, (letter) => (UMLAUTS[letter] as readonly string[])[way] as string);
+
+/** How missing accents are taken: whatever comes out passes; only what misses some; what is no other word. */
+export type AccentsPass = 'all' | 'missing' | 'told';
+
+/** A German word that is another one with ae for ä; or, as is let pass, with a for it. */
+const isUmlautAway = (word: string, of: string, language: string, pass: AccentsPass): boolean =>
+  /^de\b/i.test(language) &&
+  (umlautsAs(of, 1) === word ||
+    umlautsAs(word, 1) === of ||
+    (pass !== 'told' && umlautsAs(of, 0) === word) ||
+    (pass === 'all' && umlautsAs(word, 0) === of));
 
 /** A word that is written like another one, but lacks accents of it; not one with other accents. */
 function lacksAccents(word: string, of: string, language: string): boolean {
@@ -68,17 +90,36 @@ function leftOver(words: readonly string[], among: readonly string[]): string[] 
   });
 }
 
+const LEAST_PART = 4;
+
+/** German and Dutch words are put together: two that begin alike and each end in a word of the list differ as those do. */
+function endInWords(a: string, b: string, { language }: KnownWords, list: WordList): boolean {
+  if (!/^(de|nl)\b/i.test(language)) return false;
+  let same = 0;
+  while (same < a.length && a[same] === b[same]) same++;
+  for (let at = Math.min(same, a.length - LEAST_PART, b.length - LEAST_PART); at >= LEAST_PART - 1; at--)
+    if (list.has(a.slice(at)) && list.has(b.slice(at))) return true;
+  return false;
+}
+
 /**
  * Whether a word that does not stand in a form is a word of its own, beside the form's words that are missing. What is one as a
  * name alone is so only beside another name, or a word that the list does not know: *Gambia* is not *Zambia*, but *Mai* may
  * well be *May*.
  */
-function isWord(word: string, missing: readonly string[], { inKeys }: KnownWords, list: WordList): boolean {
-  if (word.length < 2) return false;
+function isWord(word: string, missing: readonly string[], known: KnownWords, list: WordList): boolean {
+  const { inKeys } = known;
+  if (word.length < 2) return word === 'a' && missing.includes('à');
   if (inKeys.has(word)) return true;
-  if (!list.has(word)) return false;
+  if (!list.has(word)) return missing.some((one) => endInWords(word, one, known, list));
   return !list.isName(word) || missing.some((one) => list.isName(one) || !list.has(one));
 }
+
+/** A word of the list or of the quiz's own keys, or one put together that ends in one, as another does that begins alike. */
+export const isListed = (word: string, beside: string, known: KnownWords): boolean =>
+  known.inKeys.has(word) ||
+  wordList(known.list).has(word) ||
+  endInWords(word, beside, known, wordList(known.list));
 
 /** A text that is near a form and holds other words: which, and what they are. */
 export interface FoundOther {
@@ -95,6 +136,7 @@ export function otherWordIn(
   form: readonly string[],
   text: readonly string[],
   known: KnownWords,
+  accents: AccentsPass = 'told',
 ): FoundOther | null {
   if (form.join('') === text.join('')) return null;
   const others = leftOver(text, form);
@@ -104,9 +146,14 @@ export function otherWordIn(
   const plurals: string[] = [];
   const strange: string[] = [];
   for (const word of others) {
-    if (!isWord(word, missing, known, list)) continue;
-    if (missing.some((one) => lacksAccents(word, one, known.language) || list.sameWord(word, one))) continue;
-    const isOnlyS = PLURAL_S.test(known.language) && missing.some((one) => isPlural(word, one));
+    if (!missing.some((one) => areOpposite(word, one)) && !isWord(word, missing, known, list)) continue;
+    const passes = (one: string): boolean =>
+      isSameWord(word, one, known) ||
+      isUmlautAway(word, one, known.language, accents) ||
+      (lacksAccents(word, one, known.language) &&
+        (accents !== 'told' || !isToldByAccents(word, one, known.language)));
+    if (missing.some(passes)) continue;
+    const isOnlyS = missing.some((one) => isPlural(word, one, known.language));
     (isOnlyS ? plurals : strange).push(word);
   }
   if (strange.length > 0) return { why: 'anotherWord', words: strange };

@@ -5,11 +5,18 @@ import { readWordList, type WordList } from './automaton';
  * because it is large: whoever marks hands it in, or says how it is read. It never changes under its name, so marking
  * stays a function of question, answer and context; where a list is missing, marking throws rather than mark otherwise.
  */
-const TITLES = { en: 'English', fr: 'French', es: 'Spanish', pt: 'Portuguese', nl: 'Dutch' } as const;
+const LISTS = {
+  en: { title: 'English', since: 1 },
+  fr: { title: 'French', since: 1 },
+  es: { title: 'Spanish', since: 1 },
+  pt: { title: 'Portuguese', since: 1 },
+  nl: { title: 'Dutch', since: 1 },
+  de: { title: 'German', since: 2 },
+} as const;
 
 /** The edition of the lists; each quiz says by which it is marked, so that marks stay as they are. */
-export type Edition = 1;
-export const NEWEST_EDITION: Edition = 1;
+export type Edition = 1 | 2;
+export const NEWEST_EDITION: Edition = 2;
 
 /** What a list is called by files and by people. */
 export interface NamedList {
@@ -18,10 +25,12 @@ export interface NamedList {
   readonly title: string;
 }
 
-/** The list for a language tag such as `en-GB`; null where there is none. */
+/** The list for a language tag such as `en-GB`; null where there is none in that edition. It is named by the edition that it came with. */
 export function listFor(language: string, edition: Edition): NamedList | null {
   const base = language.toLowerCase().split('-')[0] ?? '';
-  return base in TITLES ? { name: `${base}-${edition}`, title: TITLES[base as keyof typeof TITLES] } : null;
+  if (!(base in LISTS)) return null;
+  const { title, since } = LISTS[base as keyof typeof LISTS];
+  return since <= edition ? { name: `${base}-${since}`, title } : null;
 }
 
 /** A list is asked for that has not been handed in yet. Whoever can fetch it does so and asks again. */

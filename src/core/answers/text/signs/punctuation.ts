@@ -1,4 +1,5 @@
-import { spaced, symbolsOf, type Symbols } from './symbols';
+import { countingSigns, type CountingSigns } from './countingSigns';
+import { spaced } from './oneForm';
 
 /** What goes, what becomes a space and what stays where punctuation is ignored. */
 
@@ -17,9 +18,11 @@ const STAYS_BETWEEN_DIGITS = new Set(['.', ',', ':', '/']);
 const BECOMES_SPACE = new Set([',', ';', ':', '!', '?', '/', '-']);
 
 /** What one sign turns into, given its neighbours and what has been written so far. */
-function replace({ signs, stay, inside }: Symbols, at: number, written: string): string {
+function replace({ signs, counting, inside }: CountingSigns, at: number, written: string): string {
   const sign = signs[at] as string;
-  if (stay.has(at)) return sign;
+  const as = counting.get(at);
+  if (as === 'minus') return inside(at) ? '-' : ' - ';
+  if (as !== undefined) return sign;
   if (sign === ' ') return inside(at) ? '' : sign;
   const next = signs[at + 1];
   const wordStart = written === '' || written.endsWith(' ');
@@ -36,11 +39,11 @@ function replace({ signs, stay, inside }: Symbols, at: number, written: string):
 /**
  * The text without punctuation. Between two digits point, comma, colon and slash stay; a sign directly before a number and a
  * point before a digit at a word's start stay; `% & # @ ° § + = < > \ ^ $` stay, and so does every sign that counts as a
- * symbol: see {@link symbolsOf}.
+ * symbol: see {@link countingSigns}.
  */
 export function dropPunctuation(text: string): string {
   if (!HAS_SIGNS.test(text)) return text;
-  const symbols = symbolsOf(text);
+  const symbols = countingSigns(text);
   let written = '';
   for (let at = 0; at < symbols.signs.length; at++) written += replace(symbols, at, written);
   return spaced(written);

@@ -1,7 +1,7 @@
-import { foldCapitals } from './capitals';
-import { comparedText } from './comparedText';
-import type { TextSettings } from './settings';
-import { unify } from './unify';
+import { foldCapitals } from '../capitals';
+import { comparedText } from '../comparedText';
+import type { TextSettings } from '../settings';
+import { unify } from '../unify';
 
 /** Stands for an apostrophe within a word while punctuation is taken away: a letter, so that it stays. */
 const APOSTROPHE = '\uA78C';
