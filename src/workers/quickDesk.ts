@@ -9,6 +9,7 @@ import { madeUpAnswers } from '@/core/madeUp/answers';
 import type { Placed } from '@/core/quiz/placement';
 import { madeUpSpreads } from '@/core/madeUp/spreads';
 import type { Paper } from '@/core/quiz/quiz';
+import { compareExamples, compareTyped } from '@/views/compared';
 import { tryAnswer, type Trial } from '@/views/tryAnswer';
 
 /** What is asked while the teacher types: one answer, one question. */
@@ -25,6 +26,9 @@ export const quickDesk = {
   },
   /** Other words that students may write instead of a right one, for a key in a language. */
   confusedWords: (key: TextKey, language: string): string[] => confusedWords(key, language, NEWEST_EDITION),
+  /** What a typed answer is compared as, beside a right one, and what comes of it; of examples what comes of each. */
+  compareTyped,
+  compareExamples,
   /** By question, how many of its checks are not met. */
   brokenChecks,
   /** How a made-up class would do on each question. */

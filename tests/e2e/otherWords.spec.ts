@@ -150,7 +150,7 @@ test(
     await expect(hand.getByText('The signs in “f(x)” count, though punctuation is ignored.')).toBeVisible();
     await (await come(hand, 'Language of its answers')).selectOption('it');
     await expect(
-      hand.getByText('another word passes too, as there is no word list for Italian'),
+      hand.getByText('Small errors wait for you: there is no list of words for Italian'),
     ).toBeVisible();
     await expect(hand.getByRole('group', { name: 'Students may take these for it' })).toHaveCount(0);
     await page.setViewportSize({ width: 360, height: 740 });

@@ -99,6 +99,7 @@ function Head({ ready, quizzes, onCreate }: HeadProps) {
         run: () => goTo(id),
       })),
     { name: 'Go to the classes', run: () => location.assign('/class/') },
+    { name: 'Try how answers are compared', run: () => location.assign('/comparing/') },
     { name: 'Undo', keys: 'Ctrl Z', run: () => run(() => undo(SHELF)) },
     { name: 'Redo', keys: 'Ctrl Shift Z', run: () => run(() => redo(SHELF)) },
     { name: 'Light or dark', run: switchTheme },

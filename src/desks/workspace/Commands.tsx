@@ -71,6 +71,7 @@ function useActions({ opening, keys, saving }: Openers): PaletteAction[] {
     { name: 'Redo', keys: 'Ctrl Shift Z', run: act(() => redo(id)) },
     { name: 'Go to the Shelf', run: () => go('/') },
     { name: 'Go to the classes', run: () => go('/class/') },
+    { name: 'Try how answers are compared', run: () => go('/comparing/') },
     { name: 'Light or dark', run: switchTheme },
     { name: 'List of keys', keys: '?', run: keys },
   ];

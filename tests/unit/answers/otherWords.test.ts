@@ -22,6 +22,7 @@ describe('lists of words', () => {
     ['es-1', ['año', 'ano', 'río', 'corríamos'], ['anno', 'corriamos']],
     ['pt-1', ['avó', 'avô', 'rios', 'pôr'], ['rioz']],
     ['nl-1', ['rivier', 'rivieren', 'ijs', 'geërodeerd'], ['rivierren']],
+    ['de-2', ['fluss', 'flüsse', 'strasse', 'abarbeitet', 'den', 'während', 'schönere'], ['flus', 'straße', 'x']],
   ]; // prettier-ignore
   for (const [name, words, not] of HELD)
     test(name, () => {

@@ -6,7 +6,7 @@ import { FractionData as Fraction } from '../../figures/schema';
 const TypingErrors = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal('byLength')]);
 export type TypingErrors = z.infer<typeof TypingErrors>;
 
-/** Whether another word may pass for a misspelt one: it may; it may not; it may not, but with a final s or without. */
+/** Whether another word may pass for a misspelt one: it may; it may not; it may not, but singular for plural may. */
 export const OtherWords = z.enum(['pass', 'refuse', 'refuseButS']);
 export type OtherWords = z.infer<typeof OtherWords>;
 

@@ -28,8 +28,12 @@ function errorWords({ typingErrors, typingErrorPrice }: TextSettings): string {
 function otherWordsWords(settings: TextSettings, language: string): string {
   if (!letsPass(settings)) return '';
   const list = listFor(language, NEWEST_EDITION);
-  if (settings.otherWords === 'pass' || !list) return 'Another word passes like a misspelt one.';
-  const finalS = settings.otherWords === 'refuseButS' ? ', but a final s may be missing or extra' : '';
+  if (settings.otherWords === 'pass') return 'Another word passes like a misspelt one.';
+  if (!list)
+    return settings.typingErrors === 0
+      ? ''
+      : 'Without a list of words for its language, small errors are for you to mark.';
+  const finalS = settings.otherWords === 'refuseButS' ? ', but singular for plural does' : '';
   return `Another word of the ${list.title} list does not pass${finalS}.`;
 }
 

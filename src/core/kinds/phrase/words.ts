@@ -1,5 +1,6 @@
 import type { ShownAnswer } from '../../content/shownAnswer';
 import type { Counting } from '../../answers/text/signs/countingSigns';
+import { signWords } from '../../answers/text/signs/signWords';
 import type { TraceValue } from '../../marks/trace';
 import { settingsWords } from '../../answers/text/settingsWords';
 import { plural } from '../../figures/plural';
@@ -62,25 +63,8 @@ const differs =
   (v) =>
     `${quoted(v['form'])} differs in ${what}`;
 
-/** As what a sign counts, for reading. */
-const SIGNS: Readonly<Record<Counting, string>> = {
-  bracket: 'brackets around figures, letters or signs',
-  quote: 'quotation marks in brackets',
-  prime: 'a prime behind a letter or figure',
-  factorial: 'a factorial',
-  not: 'a sign right in front of a word',
-  charge: 'a charge',
-  minus: 'a minus between two',
-  negative: 'the sign of what stands behind it',
-  between: 'between two figures or letters',
-  pointer: 'right in front of a single letter',
-  bar: 'beside a figure or letter',
-  about: 'about how much it is',
-  separator: 'between what the brackets hold',
-};
-
 const signAs = (as: TraceValue | undefined): string =>
-  as === 'sign' ? 'it is no punctuation' : SIGNS[as as Counting];
+  as === 'sign' ? 'it is no punctuation' : signWords(as as Counting);
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {
@@ -95,7 +79,7 @@ export const lines: LineWords = {
   errorPrice: (v, line, say) =>
     `${typingErrors(v['errors'])} at ${say.share(v['price'])} each: ${say.share(line.after)} left of ${say.share(line.before)}`,
   contradiction: () => 'It also matches another entry of the key with different points: please check',
-  signCounts: (v) => `${quoted(v['sign'])} counts: ${SIGNS[v['as'] as Counting]}`,
+  signCounts: (v) => `${quoted(v['sign'])} counts: ${signWords(v['as'] as Counting)}`,
   signMissing: (v) =>
     `${quoted(v['form'])}: ${quoted(v['signs'])} is missing, which counts: ${signAs(v['as'])}`,
   signExtra: (v) => `${quoted(v['form'])}: ${quoted(v['signs'])} is extra and counts: ${signAs(v['as'])}`,

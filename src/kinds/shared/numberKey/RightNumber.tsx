@@ -2,6 +2,8 @@ import type { NumberReading } from '@/core/answers/number/meant';
 import type { NumberKey } from '@/core/answers/number/schema';
 import { comparedUnit, unitName } from '@/core/answers/number/unit';
 import { ONE, ZERO } from '@/core/figures/fraction';
+import { typedNumber } from '@/core/answers/number/kept';
+import { HowCompared } from '../HowCompared';
 import { Bands } from './Bands';
 import { Expected } from './Expected';
 import { TypedNumber } from './TypedNumber';
@@ -43,6 +45,15 @@ export function RightNumber({ numberKey, reading, onChange }: Props) {
         </span>
         {unit && <span className="font-semibold">{unit}</span>}
       </div>
+      <HowCompared
+        tried={{
+          reads: 'numbers',
+          language: reading.language,
+          decimalSign: reading.decimalSign,
+          right: typedNumber(numberKey.key, reading.decimalSign),
+          unit,
+        }}
+      />
       <p className="label-small mt-3">How near it must be</p>
       <Bands numberKey={numberKey} reading={reading} onChange={onChange} />
       <Expected numberKey={numberKey} reading={reading} onChange={onChange} />

@@ -95,24 +95,24 @@ function Settings({ settings, language, onChange }: SettingsProps) {
 
 const OTHER_WORDS: Readonly<Record<OtherWords, string>> = {
   refuse: 'does not pass',
-  refuseButS: 'does not pass, but a final s may',
+  refuseButS: 'does not pass, but singular for plural does',
   pass: 'passes too',
 };
 
-/** Part of a sentence: whether another word may pass for a misspelt one. Where there is no list of words, that it does. */
+/** Part of a sentence: whether another word may pass for a misspelt one. Without a list of words errors wait, unless others pass. */
 function OtherWordsPart({ settings, language, onChange }: SettingsProps) {
   const list = listFor(language, NEWEST_EDITION);
-  if (!list)
-    return <>{`; another word passes too, as there is no word list for ${languageName(language)}`}</>;
+  const waits = !list && settings.typingErrors !== 0 && settings.otherWords !== 'pass';
   return (
     <>
       {'; another word '}
       <ChoicePart
-        label={`Another word of the ${list.title} word list`}
+        label={list ? `Another word of the ${list.title} word list` : 'Another word'}
         value={settings.otherWords}
         words={OTHER_WORDS}
         onChange={(otherWords) => onChange({ ...settings, otherWords })}
       />
+      {waits && `. Small errors wait for you: there is no list of words for ${languageName(language)}`}
     </>
   );
 }

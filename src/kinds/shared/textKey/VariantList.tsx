@@ -1,5 +1,7 @@
 import '@/core/answers/text/patternEngine';
-import { readNumber } from '@/core/answers/number/read';
+import { numberMeant } from '@/core/answers/number/meant';
+import { looksLikeCode } from '@/core/answers/text/signs/code';
+import { HowCompared } from '../HowCompared';
 import { hasCountingSigns } from '@/core/answers/text/signs/countingSigns';
 import { unify } from '@/core/answers/text/unify';
 import type { WayOfMatching } from '@/core/answers/text/settings';
@@ -43,15 +45,27 @@ function formTrouble(own: TextKey['settings'], variant: Variant, language: strin
 }
 
 /** What a teacher may not expect of a form: that it is one way of writing a number, or that its signs count. */
-function formNote(own: TextKey['settings'], { forms, match, settings }: Variant): string | null {
+function formNote(
+  own: TextKey['settings'],
+  { forms, match, settings }: Variant,
+  language: string,
+): string | null {
   if (match === 'pattern') return null;
-  const number = forms.find((form) => /\d/.test(form) && readNumber(form, 'point') !== null);
+  const number = forms.find(
+    (form) => /\d/.test(form) && numberMeant(form, { decimalSign: 'point', language }) !== null,
+  );
   if (number !== undefined)
     return `“${number}” is a number, but only this way of writing it matches here. A number question reads them all.`;
   const ignored = { ...own, ...settings }.ignorePunctuation;
   const signs = ignored ? forms.find((form) => hasCountingSigns(unify(form))) : undefined;
   return signs === undefined ? null : `The signs in “${signs}” count, though punctuation is ignored.`;
 }
+
+/** A form that looks like code, where its signs would not all count. */
+const codeIn = (own: TextKey['settings'], { forms, match, settings }: Variant): string | null =>
+  match !== 'pattern' && { ...own, ...settings }.ignorePunctuation
+    ? (forms.find((form) => looksLikeCode(unify(form))) ?? null)
+    : null;
 
 interface FormsProps {
   readonly variant: Variant;
@@ -111,7 +125,8 @@ const VariantTools = ({ variant, name, onChange }: FormsProps) => (
 function VariantRow({ settings, variant, first, alike, language, onChange, onRemove, onJoin }: RowProps) {
   const name = variant.forms[0] ?? 'new answer';
   const trouble = formTrouble(settings, variant, language);
-  const note = trouble === null ? formNote(settings, variant) : null;
+  const note = trouble === null ? formNote(settings, variant, language) : null;
+  const code = codeIn(settings, variant);
   return (
     <KeyRow
       entry={variant}
@@ -138,7 +153,22 @@ function VariantRow({ settings, variant, first, alike, language, onChange, onRem
           </p>
         )}
         {trouble && <p className="mt-1 text-[13px] text-saffron-text">{trouble}</p>}
-        {note && <p className="caption mt-1">{note}</p>}
+        {code !== null ? (
+          <p className="caption mt-1">
+            “{code}” looks like code.{' '}
+            <button
+              type="button"
+              className="link-text cursor-pointer"
+              onClick={() =>
+                onChange({ ...variant, settings: { ...variant.settings, ignorePunctuation: false } })
+              }
+            >
+              Let every sign count
+            </button>
+          </p>
+        ) : (
+          note && <p className="caption mt-1">{note}</p>
+        )}
       </div>
     </KeyRow>
   );
@@ -206,6 +236,17 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
           placeholder={texts.placeholder}
           onAdd={(form) => onChange([...all, newVariant(newId(), form, side === 'right' ? ONE : ZERO)])}
         />
+        {side === 'right' && (
+          <HowCompared
+            tried={{
+              reads: 'words',
+              language,
+              settings: { ...settings, ...variants[0]?.settings },
+              right: variants[0]?.forms[0] ?? '',
+              match: variants[0]?.match ?? 'whole',
+            }}
+          />
+        )}
         {side === 'wrong' && (
           <Confused
             textKey={textKey}

@@ -1,0 +1,83 @@
+import { useEffect, useRef, useState } from 'react';
+import { ChevronLeft } from '@/ui/widgets/icons';
+import { Boundary } from '@/ui/widgets/press/Boundary';
+import { Commands } from '@/ui/teacher/Commands';
+import { Failed } from '@/ui/widgets/press/Failed';
+import { switchTheme, ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
+import { useQuery } from '@/ui/widgets/press/useQuery';
+import { readingFailed } from '@/ui/words/failureWords';
+import { quickWorker } from '@/workers/clients';
+import { comparingAddress, triedIn } from '@/ui/teacher/comparingAddress';
+import type { Example } from './exampleGroups';
+import { Examples } from './Examples';
+import { Fields } from './Fields';
+import { Result } from './Result';
+
+const ACTIONS = [
+  { name: 'Go to the Shelf', run: () => location.assign('/') },
+  { name: 'Go to the classes', run: () => location.assign('/class/') },
+  { name: 'Light or dark', run: switchTheme },
+];
+
+/** A page to try on what a typed answer is compared as, by the code that marks. */
+export function Comparing() {
+  return (
+    <Boundary name="comparing">
+      <Trying />
+    </Boundary>
+  );
+}
+
+function Trying() {
+  const [tried, setTried] = useState(() => triedIn(location.search));
+  const [answer, setAnswer] = useState(() => new URLSearchParams(location.search).get('answer') ?? '2x − 3');
+  const top = useRef<HTMLHeadingElement>(null);
+  const { value, failure, again } = useQuery(
+    () => quickWorker().compareTyped(tried, answer),
+    [tried, answer],
+  );
+  useEffect(() => {
+    history.replaceState(
+      null,
+      '',
+      `${comparingAddress(tried)}&${new URLSearchParams({ answer }).toString()}`,
+    );
+  }, [tried, answer]);
+  const take = (example: Example) => {
+    setTried(example.tried);
+    setAnswer(example.answer);
+    top.current?.focus();
+    top.current?.scrollIntoView({ block: 'start' });
+  };
+  return (
+    <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
+      <header className="flex items-center gap-2 py-4">
+        <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
+          <ChevronLeft size={18} aria-hidden />
+        </a>
+        <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
+        <Commands actions={ACTIONS} />
+        <ThemeSwitch />
+      </header>
+      <main className="grid grid-cols-[minmax(0,1fr)_360px] items-start gap-x-10 max-lg:grid-cols-1">
+        <div className="bg-paper px-9 py-7 max-sm:px-4">
+          <h1 ref={top} tabIndex={-1} className="scroll-mt-4 text-[24px] outline-none">
+            How answers are compared
+          </h1>
+          <p className="mt-1 mb-5 text-soft">
+            Type a right answer and what a student might write. Nothing here is stored.
+          </p>
+          <Fields tried={tried} answer={answer} onTried={setTried} onAnswer={setAnswer} />
+          {failure && <Failed className="mt-4" text={readingFailed(failure)} onAgain={again} />}
+          {value && <Result compared={value} />}
+        </div>
+        <aside aria-labelledby="comparing-examples" className="max-lg:mt-6">
+          <h2 id="comparing-examples" className="text-[17px]">
+            Examples to try
+          </h2>
+          <Examples onTake={take} />
+        </aside>
+      </main>
+    </div>
+  );
+}
