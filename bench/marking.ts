@@ -158,7 +158,7 @@ const held = (list: string): number => {
   return (used() - before) / 1e6;
 };
 const lists = Object.fromEntries(
-  ['en-1', 'fr-1', 'es-1', 'pt-1', 'nl-1'].map((list) => [list, { MB: +held(list).toFixed(1) }]),
+  ['en-1', 'fr-1', 'es-1', 'pt-1', 'nl-1', 'de-2'].map((list) => [list, { MB: +held(list).toFixed(1) }]),
 );
 console.table(lists);
 

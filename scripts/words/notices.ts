@@ -13,13 +13,19 @@ say clearly under which licence their words are.
 
 /** The licences of everything that the word lists are made from, as a document. */
 export function notices(): string {
+  /** Where a licence was written out first: the same words are not written twice. */
+  const first = new Map<string, string>();
   const parts = LISTS.flatMap(({ name, title, sources }) => [
     `\n## ${title} (\`${name}\`)\n`,
     ...sources.map(({ packageName, licence, text }) => {
       const { version } = JSON.parse(read(`${packageName}/package.json`)) as { version: string };
-      const lines = read(text).trim().split(/\r?\n/);
-      const indented = lines.map((line) => `    ${line.replace(/\t/g, '  ')}`.trimEnd()).join('\n');
-      return `\n### ${packageName} ${version}, under ${licence}\n\n${indented}\n`;
+      const heading = `\n### ${packageName} ${version}, under ${licence}\n\n`;
+      const words = read(text).trim();
+      const before = first.get(words);
+      if (before !== undefined) return `${heading}The licence is that of ${before}, above.\n`;
+      first.set(words, packageName);
+      const lines = words.split(/\r?\n/);
+      return `${heading}${lines.map((line) => `    ${line.replace(/\t/g, '  ')}`.trimEnd()).join('\n')}\n`;
     }),
   ]);
   return intro + parts.join('');

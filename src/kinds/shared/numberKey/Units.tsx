@@ -1,6 +1,7 @@
 import { X } from '@/ui/widgets/icons';
 import { useState } from 'react';
 import type { NumberReading } from '@/core/answers/number/meant';
+import { equal, type Fraction } from '@/core/figures/fraction';
 import type { UnitRule } from '@/core/answers/number/schema';
 import { PercentField } from '@/ui/widgets/fields/PercentField';
 import { NewEntry } from '../NewEntry';
@@ -35,6 +36,13 @@ function Names({ unit, onChange }: { readonly unit: Unit; readonly onChange: (na
   );
 }
 
+/** A unit that is not listed keeps what a missing one keeps, until the teacher says otherwise. */
+const withMissing = (rule: UnitList, missing: Fraction): UnitList => ({
+  ...rule,
+  missing,
+  unknown: equal(rule.unknown, rule.missing) ? missing : rule.unknown,
+});
+
 /** What an answer without a unit, or with another one, keeps of its credit. */
 const Shares = ({
   rule,
@@ -51,7 +59,7 @@ const Shares = ({
           value={rule.missing}
           label="Share without a unit"
           className="sentence-part"
-          onChange={(missing) => onChange({ ...rule, missing })}
+          onChange={(missing) => onChange(withMissing(rule, missing))}
         />
         {' of the points are left, with '}
       </>
