@@ -14,14 +14,19 @@ const QUOTES = /^['"′″]+$/;
 const BETWEEN_UNITS = /[\s/·*×⋅()]+/;
 const MOST_WORDS = 3;
 
+/** No unit has a power of two figures: 8h30 is a time of day. */
+const NO_POWER = /\d{2,}$/;
+
 const isUnitSign = (part: string): boolean =>
-  CURRENCY.test(part) || QUOTES.test(part) || (isKnownUnit(comparedUnit(part)) && !saysOfNumber(part));
+  CURRENCY.test(part) ||
+  QUOTES.test(part) ||
+  (!NO_POWER.test(part) && isKnownUnit(comparedUnit(part)) && !saysOfNumber(part));
 
 const allAreUnits = (text: string): boolean =>
   unitInSigns(text)
     .split(BETWEEN_UNITS)
     .filter((part) => part !== '')
-    .every((part) => isUnitSign(part) || /^-?\d+$/.test(part));
+    .every((part) => isUnitSign(part) || /^-?\d$/.test(part));
 
 /** Units, a currency, or plain nouns set apart by a space, also behind a unit: what a number can stand in front of and stay what it is. */
 function canBeCounted(unit: string, isGlued: boolean): boolean {

@@ -8,6 +8,7 @@ import {
   type Exact,
 } from '../../figures/exact';
 import { multipliesSomewhere } from './multipliers';
+import { CURRENCY_CODES } from './unitNames';
 import { plainDigits, plainSuperscript, VULGAR } from './digits';
 
 /** How a number was written: what rules about its form are judged by. */
@@ -275,11 +276,11 @@ function fractionAt(upper: Digits, run: string, rest: string, set: DecimalSign):
 
 const hasDenominatorZero = (rest: string): boolean => /^ ?\/ ?[-+]?[\d.,]/.test(rest);
 
-/** Currencies by their codes, in front of an amount. */
-const CURRENCY_CODES =
-  'EUR|USD|GBP|CHF|JPY|CNY|INR|CAD|AUD|NZD|SEK|NOK|DKK|PLN|CZK|HUF|RON|TRY|BRL|MXN|ZAR|RUB';
 /** A sign and a currency in front of the digits, the sign on either side of it. */
-const LEAD = new RegExp(`^([-+]?) ?((?:\\p{Sc}|(?:${CURRENCY_CODES})(?=[ \\d.,+-]))?) ?([-+]?) ?`, 'u');
+const LEAD = new RegExp(
+  `^([-+]?) ?((?:\\p{Sc}|(?:${CURRENCY_CODES.join('|')})(?=[ \\d.,+-]))?) ?([-+]?) ?`,
+  'u',
+);
 /** Dots behind decimals that say that they go on. */
 const GOES_ON = /(?<=[.,]\d+) ?(?:…|\.{2,})$/;
 

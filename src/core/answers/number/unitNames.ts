@@ -15,9 +15,9 @@ const NAMES: Readonly<Record<string, string>> = {
   $: 'dollar dollars usd dolar dolares dollari',
   '£': 'pound pounds gbp',
   '¥': 'yen jpy',
-  CHF: 'franken chf',
+  CHF: 'franken chf franc francs',
   '°': 'degree degrees deg grad degre degres grado grados gradi grau graus graad graden',
-  N: 'newton newtons newtons',
+  N: 'newton newtons',
   J: 'joule joules',
   W: 'watt watts',
   V: 'volt volts',
@@ -54,6 +54,13 @@ const SIGNS: ReadonlyMap<string, string> = new Map(
   Object.entries(NAMES).flatMap(([sign, names]) => names.split(' ').map((name) => [name, sign] as const)),
 );
 
+/** Currencies by their codes; some have a sign of their own. SEK is no second. */
+export const CURRENCY_CODES = [
+  'EUR', 'USD', 'GBP', 'CHF', 'JPY', 'CNY', 'INR', 'CAD', 'AUD', 'NZD', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'HUF', 'RON', 'TRY', 'BRL', 'MXN', 'ZAR', 'RUB',
+]; // prettier-ignore
+const CURRENCIES: ReadonlySet<string> = new Set(CURRENCY_CODES);
+const CURRENCY_SIGNS: Readonly<Record<string, string>> = { EUR: '€', USD: '$', GBP: '£', JPY: '¥' };
+
 /** Small letters without accents and a full stop. */
 const plain = (word: string): string =>
   word.toLowerCase().replace(/\.$/, '').normalize('NFD').replace(/\p{M}/gu, '');
@@ -66,6 +73,7 @@ const CUBED = 'cubed|cubes?|cubicos?|cub[oi]|cubic[oi]';
 
 /** The sign of a unit's name, with its prefix and power: `kilometres`, `Quadratmeter`; null for what is none. */
 function signOf(word: string): string | null {
+  if (CURRENCIES.has(word)) return CURRENCY_SIGNS[word] ?? word;
   const name = plain(word);
   const power = /^quadrat(?=.)/.test(name) ? 2 : /^kubik(?=.)/.test(name) ? 3 : null;
   if (power !== null) {
