@@ -6,6 +6,7 @@ import { defineConfig } from 'astro/config';
 import { compressed } from './build/compressed.mjs';
 import { markThread } from './build/markThread.mjs';
 import { moduleList } from './build/moduleList.mjs';
+import { offline } from './build/offline.mjs';
 import { preloads } from './build/preloads.mjs';
 import { wordLists } from './build/wordLists.mjs';
 
@@ -13,7 +14,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'standalone' }),
   // What is written into the pages has to be there before they are compressed.
-  integrations: [react(), wordLists(), markThread(), preloads(), compressed()],
+  integrations: [react(), wordLists(), markThread(), preloads(), offline(), compressed()],
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   vite: {

@@ -24,6 +24,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     actionTimeout: 20_000,
     trace: 'off',
+    // What one test keeps of the application is no other one's: the test of that asks for it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [

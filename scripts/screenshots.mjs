@@ -145,21 +145,32 @@ async function classList() {
   await shot(page, 'class-list');
 }
 
-async function student(size, suffix) {
-  const page = await fresh('chalk', size);
+/** Why an answer is wrong, step by step, and what other settings would make of it. */
+async function comparing() {
+  const page = await fresh('chalk');
+  await page.goto(`${address}/comparing/`);
+  await page.getByLabel('Answer', { exact: true }).fill('2x 3');
+  await page.getByRole('status').getByText('wrong').waitFor();
+  await page.getByText('without its signs').nth(3).waitFor();
+  await shot(page, 'comparing');
+}
+
+/** A student's first page, one in work, and the results, on a phone. */
+async function student() {
+  const page = await fresh('chalk', { width: 360, height: 740 });
   await page.goto(`${address}/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25`);
   await page.getByRole('button', { name: 'Begin' }).waitFor();
-  if (suffix === '-phone') await shot(page, 'sit-first-page-phone');
+  await shot(page, 'sit-first-page-phone');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByText('upper course').click();
   await page.getByRole('button', { name: 'Next' }).click();
   await page.getByRole('textbox').fill('oxbow la');
   await page.getByText('Saved on this device').waitFor();
-  await shot(page, `sit${suffix}`);
+  await shot(page, 'sit-phone');
   for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|Review and hand in)$/ }).click();
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByText('It has been received.').waitFor();
-  if (suffix === '-phone') await shot(page, 'slip-phone');
+  await shot(page, 'slip-phone');
 }
 
 /** The teacher's phone: an answer opened on Check, and who has not handed in. */
@@ -179,7 +190,7 @@ await teacher('slate', '-slate');
 await print();
 await phone();
 await classList();
-await student({ width: 1280, height: 800 }, '');
-await student({ width: 360, height: 740 }, '-phone');
+await comparing();
+await student();
 await browser.close();
 process.exit(0);

@@ -13,6 +13,7 @@ import { count } from '@/ui/words/figures';
 import { FindAndSort } from '@/ui/widgets/fields/Find';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
+import { NewerVersion } from '@/ui/teacher/NewerVersion';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
@@ -231,6 +232,7 @@ function List() {
   const { one, fresh, go } = useClassAtHand(classes);
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
+      <NewerVersion />
       <header className="flex items-center gap-2 py-4">
         <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
           <ChevronLeft size={18} aria-hidden />

@@ -16,6 +16,9 @@ import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { startingFailed } from '@/ui/words/failureWords';
 import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
+import { NewerVersion } from '@/ui/teacher/NewerVersion';
+import { useKept } from '@/ui/teacher/useKept';
+import type { Kept } from '@/offline/kept';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run, usePress } from '@/ui/widgets/press/press';
 import { useReady } from '@/ui/teacher/useReady';
@@ -118,6 +121,16 @@ function Head({ ready, quizzes, onCreate }: HeadProps) {
   );
 }
 
+/** Whether Yentrel itself opens without its server; nothing while that is not known. */
+const KEEPING: Readonly<Record<Kept['keeping'], string>> = {
+  unknown: '',
+  coming: '',
+  kept: 'Yentrel is kept here, too: it opens and works with its server away.',
+  insecure:
+    'Yentrel opens only with its server: over plain http a browser keeps an application on the server’s own machine alone.',
+  failed: 'Yentrel opens only with its server: this browser did not keep it.',
+};
+
 /** Where everything is kept, and how to keep it safe. */
 const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean | null }) => (
   <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
@@ -127,6 +140,7 @@ const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean
           ? 'Everything is stored only in this browser, which may clear it when space runs low. Keep a backup.'
           : 'Everything is stored only in this browser. Keep a backup.'}
       </p>
+      <p className="max-w-lg">{KEEPING[useKept().keeping]}</p>
       {ready && <Backup />}
     </div>
     <div className="space-y-1 sm:text-right">{ready && <DemoData />}</div>
@@ -167,6 +181,7 @@ function Quizzes() {
   };
   return (
     <div className="mx-auto max-w-[1120px] px-6 pb-16 max-sm:px-4">
+      <NewerVersion />
       <Head ready={ready} quizzes={listed?.quizzes ?? []} onCreate={create.start} />
       <main>
         <div className="flex flex-wrap items-end gap-4 pt-6 pb-5 max-sm:gap-y-2 max-sm:pt-2">

@@ -7,6 +7,7 @@ import { Boundary } from '@/ui/widgets/press/Boundary';
 import { startingFailed } from '@/ui/words/failureWords';
 import { useCarriedNotice } from '@/ui/teacher/carriedNotice';
 import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
+import { NewerVersion } from '@/ui/teacher/NewerVersion';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
@@ -186,6 +187,7 @@ function Stations() {
     <QuizContext value={view}>
       <PictureSource value={pictureBlob}>
         <div className="flex min-h-dvh flex-col">
+          <NewerVersion />
           <StorageTrouble onRescue={() => downloadRescue(view)} />
           <StationBar station={station} onOpening={ask} />
           <OpeningContext value={ask}>

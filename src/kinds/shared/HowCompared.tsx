@@ -4,7 +4,7 @@ import { comparingAddress } from '@/ui/teacher/comparingAddress';
 /** The way to the page on which comparing can be tried, with a key as it is written here. It opens beside this page. */
 export const HowCompared = ({ tried }: { readonly tried: Partial<Tried> }) => (
   <a
-    className="link-text mt-1 inline-block text-[13.5px]"
+    className="link-text mt-1 inline-flex min-h-[26px] items-center text-[13.5px]"
     href={comparingAddress(tried)}
     target="_blank"
     rel="noopener"
