@@ -1,6 +1,6 @@
 import { countingBrackets, quotedCalls } from './brackets';
 import { inOneForm } from './oneForm';
-import { CLOSING, isDigit, isGap, isLetter, isOneOf, isSingle } from './signs';
+import { CLOSING, isDigit, isGap, isLetter, isOneOf, isSingle, OPENING } from './signs';
 
 /**
  * What in a text is a formula, and which signs count in it though punctuation is ignored. Whether a sign does is decided by what
@@ -39,6 +39,7 @@ const SYMBOL = /[()[\]{}'"!|~*/:^+=<>≤≥≈≠÷→⇌%°√×·⋅♯±.-]/u
 /** What makes a text a formula, in which a dash between two things is a minus; counting brackets do so, too. */
 const OF_FORMULA = /[=<>≤≥≈≠±→⇌^√]|(?<=[\p{L}\p{Nd})\]}]) *\+ *(?=[\p{L}\p{Nd}([{√])/u;
 const RELATION = /[=<>≤≥≈≠±]/u;
+const RELATIONS = '=<>≤≥≈≠';
 const FUNCTION = /^(?:a?(?:rc)?(?:sin|cos|tan)h?|cot|sec|csc|ln|lg|log|exp|sqrt|pi)(?!\p{L})/iu;
 const LONGEST_FUNCTION = 8;
 /** Groups of atoms that are charged. */
@@ -103,7 +104,10 @@ class Formula {
       case '!':
         if (this.#isThing(at - 1) && (isGap(after) || isOneOf(after, CLOSING))) return 'factorial';
         // No prose has one glued to the front of a word.
-        return isGap(before) && (isLetter(after) || isDigit(after) || after === '(') ? 'not' : null;
+        return (isGap(before) || isOneOf(before, OPENING)) &&
+          (isLetter(after) || isDigit(after) || after === '(')
+          ? 'not'
+          : null;
       case '-':
         return this.#dashAs(at);
       case '/':
@@ -141,10 +145,20 @@ class Formula {
     // In a formula what stands between two is a minus, also with a space behind it alone: `2x- 3`.
     if (!isGap(before) && this.#endsCharge(at) && !(isMinus && this.#isFormula)) return 'charge';
     if (isMinus) return 'minus';
+    if (this.#isBehindRelation(at)) return 'negative';
     const isFirst =
       isGap(before) || isOneOf(before, BEGINNERS) || (isOneOf(before, ',;') && this.counting.has(at - 1));
     const isOfNumber = after === '.' && isDigit(signs[at + 2]);
     return isFirst && (this.#isThing(at + 1) || isOneOf(after, '√|') || isOfNumber) ? 'negative' : null;
+  }
+
+  /** Right behind a relation a dash is the sign of whatever follows: `F = -kx`. */
+  #isBehindRelation(at: number): boolean {
+    const { signs } = this;
+    let [left, right] = [at - 1, at + 1];
+    while (signs[left] === ' ') left--;
+    while (signs[right] === ' ') right++;
+    return isOneOf(signs[left], RELATIONS) && (isLetter(signs[right]) || this.#beginsThing(right));
   }
 
   #endsCharge(at: number): boolean {

@@ -54,6 +54,7 @@ export function spaced(text: string): string {
       .replace(/(?<=\p{L})\^(?!-)/gu, '')
       .replace(/(?<=[\p{Nd})\]}]|(?<!\p{L})\p{L}) *([*/:]) *(?=[\p{Nd}([{]|\p{L}(?!\p{L}))/gu, '$1')
       .replace(/(?<=[\p{Nd}]|(?<!\p{L})\p{L}['"]*) +(?=[([{])/gu, '')
+      .replace(/(?<=[=<>≤≥≈≠] *)- +(?=[\p{L}\p{Nd}([{√.])/gu, '-')
       .replace(/± +(?=[\p{L}\p{Nd}([{√.])/gu, '±')
       // Set apart: relations, arrows, a plus between two, per cent and degrees behind a digit.
       .replace(/ *([=<>≤≥≈≠÷→⇌]) */g, ' $1 ')

@@ -28,6 +28,9 @@ const ENDINGS: Readonly<Record<string, readonly (readonly [one: RegExp, many: re
   de: [[/$/, ['e', 'n', 'en', 'er', 's', 'nen']], [/nis$/, ['nisse']], [/um$/, ['en']]],
 }; // prettier-ignore
 
+/** German words whose plural differs by its umlaut alone; most others that end in -en are verbs: drucken, drücken. */
+const UMLAUT_ALONE = /(?:e[rl]|(?:gart|lad|bod|of|fad|grab|haf|mag|schad|kast|bog|krag)en)$/;
+
 const UMLAUTS = { ä: 'a', ö: 'o', ü: 'u' } as const;
 const withoutUmlauts = (word: string): string =>
   word.replace(/[äöü]/g, (letter) => UMLAUTS[letter as keyof typeof UMLAUTS]);
@@ -48,7 +51,7 @@ function isPluralOf(many: string, one: string, base: string): boolean {
   // The vowel may change besides, or alone: Baum, Bäume; Mutter, Mütter.
   if (base === 'de' && /[äöü]/.test(many)) {
     const plain = withoutUmlauts(many);
-    return plain === one ? /e[rln]$/.test(one) : made(withoutUmlauts(one), plain, base);
+    return plain === one ? UMLAUT_ALONE.test(one) : made(withoutUmlauts(one), plain, base);
   }
   return false;
 }
