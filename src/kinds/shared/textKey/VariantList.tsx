@@ -237,15 +237,17 @@ export function VariantList({ side, about, textKey, language, onChange }: ListPr
           onAdd={(form) => onChange([...all, newVariant(newId(), form, side === 'right' ? ONE : ZERO)])}
         />
         {side === 'right' && (
-          <HowCompared
-            tried={{
-              reads: 'words',
-              language,
-              settings: { ...settings, ...variants[0]?.settings },
-              right: variants[0]?.forms[0] ?? '',
-              match: variants[0]?.match ?? 'whole',
-            }}
-          />
+          <span className="ml-3">
+            <HowCompared
+              tried={{
+                reads: 'words',
+                language,
+                settings: { ...settings, ...variants[0]?.settings },
+                right: variants[0]?.forms[0] ?? '',
+                match: variants[0]?.match ?? 'whole',
+              }}
+            />
+          </span>
         )}
         {side === 'wrong' && (
           <Confused
