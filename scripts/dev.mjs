@@ -5,7 +5,8 @@ import { bin, setUp } from './setup.mjs';
 
 setUp();
 await bundleMarkThread('.cache/markThread.mjs');
-const port = process.env.PORT ?? '4321';
+// Not where the built application is served: a browser may keep that one, and would go on showing it.
+const port = process.env.PORT ?? '4322';
 const server = spawn(bin('astro'), ['dev', '--port', port], { stdio: 'inherit' });
 server.on('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

@@ -37,15 +37,25 @@ export async function keepApplication(): Promise<void> {
   set({ keeping: navigator.serviceWorker.controller ? 'kept' : 'coming' });
   const { Workbox } = await import('workbox-window');
   const box = new Workbox(SCRIPT);
+  let taking = false;
   box.addEventListener('waiting', () => {
     set({
       takeNewer: () => {
-        box.addEventListener('controlling', () => location.reload());
+        taking = true;
         box.messageSkipWaiting();
       },
     });
   });
+  // Where it was taken in another tab, this one goes on until somebody presses, too: nothing that is typed here is cut off.
+  box.addEventListener('controlling', () => {
+    if (taking) location.reload();
+    else set({ takeNewer: () => location.reload() });
+  });
   box.addEventListener('activated', () => set({ keeping: 'kept' }));
+  // A file of it could not be fetched or stored; the next visit tries again.
+  box.addEventListener('redundant', () => {
+    if (!navigator.serviceWorker.controller) set({ keeping: 'failed' });
+  });
   try {
     await box.register();
   } catch {

@@ -30,5 +30,6 @@ const asksToTake = (data: unknown): boolean =>
   typeof data === 'object' && data !== null && 'type' in data && data.type === 'SKIP_WAITING';
 
 scope.addEventListener('message', ({ data }) => {
-  if (asksToTake(data)) void scope.skipWaiting();
+  // Where it cannot, the page goes on as it is, and can ask again.
+  if (asksToTake(data)) scope.skipWaiting().catch(() => undefined);
 });

@@ -118,3 +118,33 @@ test('a newer version waits until somebody takes it', async ({ page }, info) => 
   await page.waitForTimeout(4000);
   await expect(take).toHaveCount(0);
 });
+
+test.describe('where it cannot be kept', () => {
+  test.use({ serviceWorkers: 'block' });
+  test('the Shelf says so, and everything else works', async ({ page }) => {
+    const address = await started(await freePort());
+    await page.goto(`${address}/`);
+    await expect(page.getByText('24 of 26 handed in')).toBeVisible();
+    await expect(
+      page.getByText('Yentrel opens only with its server: this browser did not keep it.'),
+    ).toBeVisible();
+  });
+});
+
+test('what could not be fetched whole is not kept, and said; the next visit tries again', async ({
+  page,
+}, info) => {
+  test.setTimeout(120_000);
+  const port = await freePort();
+  const broken = info.outputPath('broken');
+  cpSync(DIST, broken, { recursive: true });
+  for (const end of ['', '.br', '.gz'])
+    rmSync(join(broken, 'client', 'class', `index.html${end}`), { force: true });
+  const address = await started(port, broken);
+  await page.goto(`${address}/`);
+  await expect(page.getByText('this browser did not keep it')).toBeVisible({ timeout: 60_000 });
+  await stopped();
+  await started(port);
+  await page.goto(`${address}/`);
+  await expect(page.getByText('it opens and works with its server away')).toBeVisible({ timeout: 60_000 });
+});

@@ -116,6 +116,7 @@ test('the page to try comparing on, by keys: a key and an answer, each step, wha
   await tried.keyboard.type('9.81 m s^-2');
   await expect(result).toHaveText('right');
   // What is tried stands in the address.
+  await expect(tried).toHaveURL(/answer=9\.81\+m\+s%5E-2/);
   await tried.reload();
   await expect(tried.getByLabel('Answer', { exact: true })).toHaveValue('9.81 m s^-2');
 

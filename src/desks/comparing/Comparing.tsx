@@ -7,7 +7,7 @@ import { switchTheme, ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { quickWorker } from '@/workers/clients';
-import { comparingAddress, triedIn } from '@/ui/teacher/comparingAddress';
+import { answerIn, comparingAddress, triedIn } from '@/ui/teacher/comparingAddress';
 import type { Example } from './exampleGroups';
 import { Examples } from './Examples';
 import { Fields } from './Fields';
@@ -18,6 +18,8 @@ const ACTIONS = [
   { name: 'Go to the classes', run: () => location.assign('/class/') },
   { name: 'Light or dark', run: switchTheme },
 ];
+
+const PAUSE = 300;
 
 /** A page to try on what a typed answer is compared as, by the code that marks. */
 export function Comparing() {
@@ -30,18 +32,16 @@ export function Comparing() {
 
 function Trying() {
   const [tried, setTried] = useState(() => triedIn(location.search));
-  const [answer, setAnswer] = useState(() => new URLSearchParams(location.search).get('answer') ?? '2x − 3');
+  const [answer, setAnswer] = useState(() => answerIn(location.search));
   const top = useRef<HTMLHeadingElement>(null);
   const { value, failure, again } = useQuery(
     () => quickWorker().compareTyped(tried, answer),
     [tried, answer],
   );
   useEffect(() => {
-    history.replaceState(
-      null,
-      '',
-      `${comparingAddress(tried)}&${new URLSearchParams({ answer }).toString()}`,
-    );
+    // A browser lets a page change its address so often and no more: with the next pause in typing.
+    const timer = setTimeout(() => history.replaceState(null, '', comparingAddress(tried, answer)), PAUSE);
+    return () => clearTimeout(timer);
   }, [tried, answer]);
   const take = (example: Example) => {
     setTried(example.tried);

@@ -1,14 +1,13 @@
 import type { Tried } from '@/core/checking/compared';
 import { DEFAULT_SETTINGS, TextSettings, WayOfMatching } from '@/core/answers/text/settings';
 
-/** Where what is tried stands in the address of the page, so that a key is a link away from it. */
-export const comparingAddress = (tried: Partial<Tried>): string =>
-  `/comparing/?${new URLSearchParams(
-    Object.entries(tried).map(([name, value]) => [
-      name,
-      typeof value === 'string' ? value : JSON.stringify(value),
-    ]),
-  ).toString()}`;
+/** Where what is tried stands in the address of the page, so that a key, and an answer to it, is a link away. */
+export function comparingAddress(tried: Partial<Tried>, answer?: string): string {
+  const written = Object.entries({ ...tried, ...(answer === undefined ? {} : { answer }) }).map(
+    ([name, value]) => [name, typeof value === 'string' ? value : JSON.stringify(value)],
+  );
+  return `/comparing/?${new URLSearchParams(written).toString()}`;
+}
 
 const FIRST: Tried = {
   reads: 'words',
@@ -45,3 +44,7 @@ export function triedIn(address: string): Tried {
     unit: (query.get('unit') ?? '').slice(0, 60),
   };
 }
+
+/** The answer that the address asks for. */
+export const answerIn = (address: string): string =>
+  (new URLSearchParams(address).get('answer') ?? '2x − 3').slice(0, MOST_TYPED);

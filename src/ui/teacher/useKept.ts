@@ -7,10 +7,18 @@ const WHEN_IDLE = 3000;
 /** Has the application kept on this device, and says how that stands. */
 export function useKept(): Kept {
   useEffect(() => {
-    const timer = setTimeout(() => {
-      keepApplication().catch(() => undefined);
-    }, WHEN_IDLE);
-    return () => clearTimeout(timer);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const begin = () => {
+      timer = setTimeout(() => {
+        keepApplication().catch(() => undefined);
+      }, WHEN_IDLE);
+    };
+    if (document.readyState === 'complete') begin();
+    else addEventListener('load', begin, { once: true });
+    return () => {
+      removeEventListener('load', begin);
+      clearTimeout(timer);
+    };
   }, []);
   return useSyncExternalStore(subscribeKept, keptNow);
 }

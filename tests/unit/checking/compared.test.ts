@@ -3,7 +3,7 @@ import { describe, test } from 'node:test';
 import { comparedSteps, triedPaper, type Tried } from '@/core/checking/compared';
 import { DEFAULT_SETTINGS, withPreset } from '@/core/answers/text/settings';
 import { EXAMPLES } from '@/desks/comparing/exampleGroups';
-import { comparingAddress, triedIn } from '@/ui/teacher/comparingAddress';
+import { answerIn, comparingAddress, triedIn } from '@/ui/teacher/comparingAddress';
 import { compareExamples, compareTyped } from '@/views/compared';
 
 const tried = (right: string, more: Partial<Tried> = {}): Tried => ({
@@ -70,6 +70,7 @@ describe('what a typed answer is compared as', () => {
     const first = triedIn('');
     for (const address of ['?settings={}', '?settings=%7B', '?match=pattern%20x', '?reads=<script>'])
       assert.deepEqual(triedIn(address), first, address);
+    assert.equal(answerIn(new URL(comparingAddress(one, 'a&b=c'), 'http://x.example').search), 'a&b=c');
     assert.equal(triedIn(`?right=${'x'.repeat(2000)}`).right.length, 500);
   });
 });
