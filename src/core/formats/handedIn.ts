@@ -6,7 +6,7 @@ import { contextOf } from '../scoring/context';
 import { markAnswer, scoreMark } from '../scoring/markAttempt';
 import type { Attempt } from '../quiz/work/attempt';
 import { studentsSet, type Student, type StudentDetails } from '../quiz/people/school';
-import { paperFrom, placedIn } from '../quiz/paper';
+import { byNewestRules, paperFrom, placedIn } from '../quiz/paper';
 import type { Override } from '../quiz/work/override';
 import { lineText } from '../content/shownText';
 import type { Paper } from '../quiz/quiz';
@@ -126,11 +126,12 @@ export interface MarkedWork {
 export function paperOf({ quiz, class: part }: QuizFile): Paper {
   const live = part && part.firstHandInAt !== null ? part.standing.live : null;
   const revision = part?.revisions.find(({ rev }) => rev === live);
-  if (!part || !revision) return paperFrom(quiz.content, placedIn(quiz));
+  if (!part || !revision) return byNewestRules(paperFrom(quiz.content, placedIn(quiz)));
   const counting = part.questionRevisions.filter(
     ({ questionId, rev }) => valueAt(revision.questionRevs, questionId) === rev,
   );
-  return paperFrom(revision.content, counting);
+  // A file brings no marks: there are none by earlier rules that could stand.
+  return byNewestRules(paperFrom(revision.content, counting));
 }
 
 /** The window of each student of a file: of somebody who is not in it, the quiz's. */

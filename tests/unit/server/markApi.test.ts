@@ -95,6 +95,15 @@ describe('marking as a service', () => {
     const { students } = await marked(await json({ quiz, attempts }));
     assert.equal(students[0]?.attempts[0]?.marks[0]?.verdict, 'waits');
   });
+  test('the version of the rules of comparing is named: the newest, whatever the file says', async () => {
+    const { quiz, ...rest } = JSON.parse(demo) as { quiz: { readonly quiz: { readonly content: object } } };
+    const content = { ...quiz.quiz.content, comparing: 1, language: 'de' };
+    const german = { ...quiz, quiz: { ...quiz.quiz, content } };
+    const told = await marked(await json({ ...rest, quiz: german }));
+    assert.equal((told.quiz as { readonly comparing?: number }).comparing, 2);
+    const verdicts = told.students.flatMap(({ attempts }) => attempts.flatMap(({ marks }) => marks));
+    assert.ok(verdicts.every(({ verdict }) => verdict !== 'waits'));
+  });
   test('CSV where that is asked for', async () => {
     const response = await post(demo, { 'content-type': 'application/json', accept: 'text/csv' });
     assert.match(response.headers.get('content-type') ?? '', /^text\/csv/);
