@@ -11,10 +11,14 @@ export const NEVER = 1e7;
 const EXACT_WORD = /\p{Nd}|^\p{L}$|^[ivx]+$/iu;
 const isExactWord = (word: string): boolean => EXACT_WORD.test(word);
 
+/** Whether a text holds such a word at all: most do not, and need not be parted into words. */
+const HOLDS_EXACT = /\p{Nd}|(?<![^ ])(?:\p{L}|[ivx]+)(?![^ ])/iu;
+
 const exactWordsOf = new WeakMap<Prepared, string>();
 
 /** Words that must be the same, as often as they stand: worked out once for each text. */
 function exactWords(text: Prepared): string {
+  if (!HOLDS_EXACT.test(text.text)) return '';
   const known = exactWordsOf.get(text);
   if (known !== undefined) return known;
   const made = text.words.filter(isExactWord).sort().join(' ');
