@@ -64,7 +64,7 @@ const differs =
     `${quoted(v['form'])} differs in ${what}`;
 
 const signAs = (as: TraceValue | undefined): string =>
-  as === 'sign' ? 'it is no punctuation' : signWords(as as Counting);
+  as === 'sign' ? 'it is not punctuation' : signWords(as as Counting);
 
 /** The words of the lines that only this kind writes. */
 export const lines: LineWords = {

@@ -45,9 +45,8 @@ export function kinOf(
 /** A form with some of its words put as the text has them. */
 export interface KinForm {
   readonly form: Prepared;
-  /** How many words are kin, and whether one of them is so as singular and plural. */
+  /** How many words are kin. */
   readonly count: number;
-  readonly hasPlural: boolean;
   /** The text's own words that are another number of the form's. */
   readonly plurals: readonly string[];
 }
@@ -96,5 +95,5 @@ export function asTheTextHasIt(form: Prepared, text: Prepared, comparison: Compa
   const plurals = found
     .filter(({ kin }) => kin === 'plural')
     .map(({ column }) => text.words[column] as string);
-  return { form: prepared(words.join(' ')), count: found.length, hasPlural: plurals.length > 0, plurals };
+  return { form: prepared(words.join(' ')), count: found.length, plurals };
 }

@@ -36,7 +36,8 @@ function textOutcome(
   if (errors === null || others === null) return errors;
   const why = refused(form, text, errors, comparison);
   if (why === 'anotherWord') return why;
-  return besideKin !== null && kin?.hasPlural && !others.finalS ? 'singularOrPlural' : (why ?? errors);
+  const isOtherNumber = besideKin !== null && kin !== null && kin.plurals.length > 0;
+  return isOtherNumber && !others.finalS ? 'singularOrPlural' : (why ?? errors);
 }
 
 /** A form in a stretch of the answer, added to the best that was found before: denied, it is none. */
