@@ -12,7 +12,7 @@ test('questions by keys: kinds by their letters, keys act inside the question al
   await expect(page.getByRole('list', { name: 'Kinds of question' })).toBeVisible();
   await page.keyboard.type('spot');
   await expect(page.getByRole('button', { name: 'Spot on a picture', exact: true })).toBeFocused();
-  await page.waitForTimeout(1100);
+  await page.waitForTimeout(1600);
   await page.keyboard.type('pick s');
   await expect(page.getByRole('button', { name: 'Pick several', exact: true })).toBeFocused();
   await page.keyboard.press('Enter');

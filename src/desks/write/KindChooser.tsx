@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef } from 'react';
+import { useId, useLayoutEffect, useRef } from 'react';
 import { KIND_NAMES, kindOf, type KindName } from '@/core/kinds';
 import type { About } from '@/core/kinds/kind';
 import { useFirstLetters } from '@/ui/widgets/press/useFirstLetters';
@@ -25,7 +25,8 @@ export function KindChooser({ first, onChoose }: Props) {
   const list = useRef<HTMLUListElement>(null);
   const byLetters = useFirstLetters();
   const id = useId();
-  useEffect(() => {
+  // Before they are seen: whoever types their name at once is heard from the first letter on.
+  useLayoutEffect(() => {
     if (first) list.current?.querySelector('button')?.focus();
   }, [first]);
   return (

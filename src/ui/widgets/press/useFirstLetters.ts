@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent } from 'react';
 
 /** Letters that follow each other within this time are the beginning of one name: milliseconds. */
-const TOGETHER = 1000;
+const TOGETHER = 1500;
 
 /** In a list of presses, the first letters of a name bring the focus to it. */
 export function useFirstLetters(): (event: KeyboardEvent<HTMLElement>) => void {
@@ -17,8 +17,9 @@ export function useFirstLetters(): (event: KeyboardEvent<HTMLElement>) => void {
     const named = presses.find((press) =>
       (press.ariaLabel ?? press.textContent ?? '').trim().toLowerCase().startsWith(letters),
     );
-    typed.current = { letters, at: timeStamp };
     event.preventDefault();
     named?.focus();
+    // From when the page has answered on: its own slowness is no pause of the hand.
+    typed.current = { letters, at: Math.max(timeStamp, performance.now()) };
   };
 }
