@@ -13,7 +13,7 @@ const HOUSE = [
   ['ui'],
   ['kinds'],
   ['desks'],
-  ['pages'],
+  ['pages', 'paper'],
 ];
 
 /** The floors inside the core. What is shown to students and what is checked stand beside each other. */
@@ -28,12 +28,25 @@ const CORE = [
   ['scoring'],
   ['reveal', 'checking'],
   ['formats', 'madeUp', 'sitting'],
+  ['away'],
 ];
 
 /** The floors of the parts that desks share: only the last knows the store and the workers. */
 const UI = [['words'], ['told'], ['widgets'], ['editing'], ['teacher']];
 
-const DESKS = ['shelf', 'roster', 'write', 'plan', 'tray', 'check', 'handback', 'print', 'sit'];
+const DESKS = [
+  'shelf',
+  'roster',
+  'write',
+  'plan',
+  'tray',
+  'check',
+  'handback',
+  'print',
+  'tickets',
+  'comparing',
+  'sit',
+];
 
 const inside = (root, folders) => `^${root}/(${folders.join('|')})/`;
 

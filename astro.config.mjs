@@ -7,6 +7,7 @@ import { compressed } from './build/compressed.mjs';
 import { markThread } from './build/markThread.mjs';
 import { moduleList } from './build/moduleList.mjs';
 import { offline } from './build/offline.mjs';
+import { paperFile } from './build/paperFile.mjs';
 import { preloads } from './build/preloads.mjs';
 import { wordLists } from './build/wordLists.mjs';
 
@@ -14,7 +15,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'standalone' }),
   // What is written into the pages has to be there before they are compressed.
-  integrations: [react(), wordLists(), markThread(), preloads(), offline(), compressed()],
+  integrations: [react(), wordLists(), markThread(), paperFile(), preloads(), offline(), compressed()],
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   vite: {

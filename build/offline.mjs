@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 
 /** What a page can ask for. Lists of words are kept when they are first asked for, as most are never needed. */
-const KEPT = /\.(?:html|js|css|svg|png|webp|woff2)$/;
+const KEPT = /\.(?:html|js|css|svg|png|webp|woff2|json)$/;
 const NOT_KEPT = /^(?:words\/|404)/;
 /** Names with a hash of their bytes. */
 const HASHED = /^_astro\//;

@@ -1,3 +1,5 @@
+import { ticketFrom } from '@/core/quiz/people/ticket';
+
 const ALPHABET = 'abcdefghijkmnpqrstuvwxyz23456789';
 
 const randomSigns = (length: number): string =>
@@ -8,8 +10,17 @@ const randomSigns = (length: number): string =>
 /** A fresh random id of 12 signs, without letters that are easily mistaken. Works without a secure context. */
 export const newId = (): string => randomSigns(12);
 
-/** The code of a new ticket: 26 signs, which nobody guesses (130 bits). */
-export const newTicket = (): string => randomSigns(26);
+/** A whole number from 0 to below `most`, 256 at the most, each as likely as the others. */
+function below(most: number): number {
+  const even = 256 - (256 % most);
+  for (;;) {
+    const [byte] = crypto.getRandomValues(new Uint8Array(1));
+    if (byte !== undefined && byte < even) return byte % most;
+  }
+}
+
+/** The code of a new ticket: 7 signs by chance (31 bits) and one that checks them. */
+export const newTicket = (): string => ticketFrom(below);
 
 /** A seed for what is shuffled: 128 random bits in hexadecimal signs. */
 export const newSeed = (): string =>

@@ -15,6 +15,8 @@ import { keepScoresUnderNewerRules } from '../views/newerRules';
 import { revisions } from '../views/revisions';
 import { printed } from '../views/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from '../views/shelfFiles';
+import { paperFile, paperFiles, papersOut } from '../views/papersOut';
+import { judgeAnswers, takeAnswers } from '../store/work/answersIn';
 import { quizCounts, tray, workOutside } from '../views/tray';
 
 export type {
@@ -85,6 +87,11 @@ export const classDesk = {
   previewRoster,
   saveQuizFile,
   saveBackup,
+  papersOut,
+  paperFile,
+  paperFiles,
+  judgeAnswers,
+  takeAnswers,
 };
 export type ClassDesk = typeof classDesk;
 export type { Circle } from '../views/circles';

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import { expectAccessible } from './accessible';
 import { DEMO, expect, openDemo, test } from './support';
 import { come, unfold } from './come';
@@ -106,7 +107,7 @@ test('handing back, printing, the palette, keys, pictures and the class list’s
 
 test('the student’s page at 360 px, from the first page to the slip', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  await page.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25');
+  await page.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-25')}`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await expectAccessible(page, 'first page');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -127,7 +128,7 @@ test('the student’s page at 360 px, from the first page to the slip', async ({
 });
 
 test('a whole paper can be sat with the keyboard alone', async ({ page }) => {
-  await page.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-26');
+  await page.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-26')}`);
   await page.getByRole('button', { name: 'Begin' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('radiogroup')).toBeVisible();
@@ -146,7 +147,7 @@ test.describe('in the dark look', () => {
   test.use({ colorScheme: 'dark' });
 
   for (const [name, address, seen] of [
-    ['a slip', '/sit/?quiz=demo-floods&ticket=ticket-of-demo-1', 'heading'],
+    ['a slip', `/sit/?quiz=demo-floods&ticket=${madeUpTicket('demo-1')}`, 'heading'],
     ['the table of Check', `${DEMO}#check`, 'rowheader'],
   ] as const)
     test(`paper is white and ink is black: ${name}`, async ({ page }) => {

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import type { Page } from '@playwright/test';
 import { checkRow, expect, openDemo, test } from './support';
 
@@ -82,7 +83,7 @@ test('a waiting answer is marked by hand, stays through marking again, is listed
   await expect(margin(page).getByText('Your own score counts: 1.5 of 2 (“the right idea”)')).toBeVisible();
 
   const slip = await context.newPage();
-  await slip.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-11');
+  await slip.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-11')}`);
   await expect(slip.getByText('5.5 of 12')).toBeVisible();
   await expect(slip.getByText('the right idea')).toHaveCount(0);
   await page.bringToFront();

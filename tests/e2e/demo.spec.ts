@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import { checkRow, expect, goTo, openDemo, test } from './support';
 import { come } from './come';
 
@@ -61,7 +62,7 @@ test('an answer given after closing is refused, and the student is told what was
 }) => {
   await openDemo(page, 'tray');
   const sit = await context.newPage();
-  await sit.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25');
+  await sit.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-25')}`);
   await sit.getByRole('button', { name: 'Begin' }).click();
   await sit.getByText('upper course').click();
   await expect(sit.getByText(/Saved on this device/)).toBeVisible();

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import type { Page } from '@playwright/test';
 import { canFail, expectSaid, writes } from './failing';
 import { checkRow, downloaded, expect, goTo, openDemo, saved, test } from './support';
@@ -21,7 +22,7 @@ const total = async (page: Page, name: string) => (await checkRow(page, name)).a
 const button = (name: string | RegExp) => (page: Page) =>
   page.getByRole('button', { name, exact: true }).click();
 const tryAgain = (page: Page) => page.getByRole('button', { name: 'Try again' }).first().click();
-const paper = (student: string) => `/sit/?quiz=demo-rivers&ticket=ticket-of-${student}`;
+const paper = (student: string) => `/sit/?quiz=demo-rivers&ticket=${madeUpTicket(student)}`;
 
 const PLACES: readonly Place[] = [
   {

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import { come } from './come';
 import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { LONG, times } from '../runs';
@@ -35,7 +36,7 @@ const paperOf = (name: string, student: string): Place => ({
   name,
   kills: times(1, 45),
   field: async (page) => {
-    await page.goto(`/sit/?quiz=demo-rivers&ticket=ticket-of-${student}`);
+    await page.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket(student)}`);
     const begin = page.getByRole('button', { name: 'Begin' });
     const next = page.getByRole('button', { name: 'Next' });
     await expect(begin.or(next)).toBeVisible();

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import { takeRow } from './come';
 import { DEMO, expect, newQuiz, openDemo, saved, test } from './support';
 
@@ -43,7 +44,7 @@ for (const [what, how] of [
     await openDemo(page, 'check');
     await expect(page.getByText(/^A part of Yentrel could not be loaded/).first()).toBeVisible();
     const sit = await context.newPage();
-    await sit.goto('/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25');
+    await sit.goto(`/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-25')}`);
     await expect(sit.getByRole('button', { name: 'Try again' })).toBeVisible();
     await context.unroute(/\.worker-[^/]*\.js$/);
     await sit.getByRole('button', { name: 'Try again' }).click();

@@ -109,7 +109,7 @@ export function answerRows(
       who.groups.join(', '),
       attempt.number,
       // Nobody knows when a paper from a file was opened.
-      attempt.source === 'sat' ? timeCell(attempt.openedAt, zone) : null,
+      attempt.source === 'sat' || attempt.source === 'brought' ? timeCell(attempt.openedAt, zone) : null,
       attempt.timeKnown ? timeCell(finishedAt(attempt, work.windowOf(studentId)), zone) : null,
       ...(paper.content.shuffled ? [orderMet(paper, numbers, attempt)] : []),
       ...paper.questions.flatMap((question, at): Cell[] => {

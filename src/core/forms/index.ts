@@ -11,6 +11,7 @@ import { form11 } from './form11';
 import { form12 } from './form12';
 import { form13 } from './form13';
 import { form14 } from './form14';
+import { form15 } from './form15';
 import { fileBy, rescueBy, type Upgrade } from './walk';
 
 /**
@@ -31,6 +32,7 @@ const FORMS = [
   form12,
   form13,
   form14,
+  form15,
 ];
 
 const inTurn =

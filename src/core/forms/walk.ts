@@ -27,6 +27,8 @@ export interface FormStep {
   readonly written?: Upgrade;
   readonly attempt?: Upgrade;
   readonly student?: Upgrade;
+  /** A backup's list, besides what it says of people. */
+  readonly backup?: (file: Json) => Json;
   /** What a file says of people, besides `student`. */
   readonly people?: (part: Json) => Json;
   /** One change of an undo step, where it becomes several. */
@@ -114,7 +116,7 @@ export function fileBy(step: FormStep): Upgrade {
   return (file) => {
     if (!isRecord(file) || file['version'] !== step.to - 1) return file;
     const part = file['class'];
-    return {
+    const made = {
       ...file,
       version: step.to,
       ...('quiz' in file ? { quiz: writtenBy(step)(file['quiz']) } : {}),
@@ -125,6 +127,7 @@ export function fileBy(step: FormStep): Upgrade {
         isRecord(one) ? { ...one, ...listOf(one, 'steps', history) } : one,
       ),
     };
+    return step.backup && file['format'] === 'yentrel-backup' ? step.backup(made) : made;
   };
 }
 

@@ -248,10 +248,17 @@ export type PaperPacket = z.infer<typeof PaperPacket>;
 
 /** The answer to a saved answer or a hand-in. */
 export const Receipt = z.discriminatedUnion('state', [
-  z.strictObject({ state: z.literal('kept'), at: z.number().int() }),
+  z.strictObject({
+    state: z.literal('kept'),
+    at: z.number().int(),
+    /** Where it is safe: on the page alone, with whoever serves it, or here until it can be sent; absent: on the device, as it is meant to be. */
+    where: z.enum(['page', 'door', 'unsent']).optional(),
+  }),
   z.strictObject({
     state: z.literal('refused'),
     reason: z.enum(['closed', 'handedIn', 'locked', 'missing', 'passed', 'storage', 'unknown']),
   }),
 ]);
 export type Receipt = z.infer<typeof Receipt>;
+/** Where an answer that was kept is safe. */
+export type Whereabouts = Extract<Receipt, { state: 'kept' }>['where'];

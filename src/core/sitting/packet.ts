@@ -53,7 +53,8 @@ const withoutWork = (scene: Scene, studentId: string): Scene => ({
   seats: scene.seats.map((seat) => (seat.studentId === studentId ? { ...seat, attempts: [] } : seat)),
 });
 
-function coverOf({ quiz, student, window }: Visit, paper: Paper, scene: Scene, now: number): Cover {
+/** The first page of a student's paper. */
+export function coverOf({ quiz, student, window }: Visit, paper: Paper, scene: Scene, now: number): Cover {
   const { title, language, decimalSign, instructions, formulas = [], bands, bandsOnCover } = paper.content;
   const before = new Reveal(withoutWork(scene, student.id), now);
   return {

@@ -1,9 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { ChevronLeft } from '@/ui/widgets/icons';
 import { Boundary } from '@/ui/widgets/press/Boundary';
-import { Commands } from '@/ui/teacher/Commands';
+import { PageHead } from '@/ui/teacher/PageHead';
 import { Failed } from '@/ui/widgets/press/Failed';
-import { switchTheme, ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
+import { switchTheme } from '@/ui/widgets/layout/ThemeSwitch';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { readingFailed } from '@/ui/words/failureWords';
 import { quickWorker } from '@/workers/clients';
@@ -51,14 +50,7 @@ function Trying() {
   };
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
-      <header className="flex items-center gap-2 py-4">
-        <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
-          <ChevronLeft size={18} aria-hidden />
-        </a>
-        <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
-        <Commands actions={ACTIONS} />
-        <ThemeSwitch />
-      </header>
+      <PageHead actions={ACTIONS} />
       <main className="grid grid-cols-[minmax(0,1fr)_360px] items-start gap-x-10 max-lg:grid-cols-1">
         <div className="bg-paper px-9 py-7 max-sm:px-4">
           <h1 ref={top} tabIndex={-1} className="scroll-mt-4 text-[24px] outline-none">

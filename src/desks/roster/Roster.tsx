@@ -1,5 +1,4 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ChevronLeft } from '@/ui/widgets/icons';
 import { useMemo, useState } from 'react';
 import type { Student } from '@/core/quiz/people/school';
 import { CLASS_LIST } from '@/store/records/scopes';
@@ -7,19 +6,19 @@ import { redo, undo } from '@/store/undo/undo';
 import { classList, setRemoved } from '@/store/class/roster';
 import { isDemo, listClasses, renameClass, type ListedClass } from '@/store/class/classes';
 import { Boundary } from '@/ui/widgets/press/Boundary';
-import { Commands } from '@/ui/teacher/Commands';
 import { startingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
 import { FindAndSort } from '@/ui/widgets/fields/Find';
 import { NewStudent } from '@/ui/teacher/NewStudent';
 import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
 import { NewerVersion } from '@/ui/teacher/NewerVersion';
+import { PageHead } from '@/ui/teacher/PageHead';
 import { NoticeBar } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { UndoButtons } from '@/ui/teacher/UndoButtons';
 import { useTextDraft } from '@/ui/editing/useDraft';
 import { StorageTrouble } from '@/ui/editing/StorageTrouble';
-import { switchTheme, ThemeSwitch } from '@/ui/widgets/layout/ThemeSwitch';
+import { switchTheme } from '@/ui/widgets/layout/ThemeSwitch';
 import { useReady } from '@/ui/teacher/useReady';
 import { ClassBar } from './ClassBar';
 import { RosterFile } from './RosterFile';
@@ -167,6 +166,22 @@ function ClassName({ one, fresh }: { readonly one: ListedClass; readonly fresh: 
   );
 }
 
+/** The way to everyone's tickets. */
+const TicketsOf = ({ one }: { readonly one: ListedClass }) => (
+  <section aria-labelledby="tickets" className="mt-6">
+    <h2 id="tickets" className="text-[15px]">
+      Tickets
+    </h2>
+    <p className="caption mt-1">With a ticket of 8 signs a student opens their own quizzes and results.</p>
+    <a
+      className="link-text inline-flex min-h-9 items-center"
+      href={`/tickets/?class=${encodeURIComponent(one.id)}`}
+    >
+      Print or copy the tickets of {one.name}
+    </a>
+  </section>
+);
+
 interface SheetProps {
   readonly one: ListedClass;
   readonly fresh: boolean;
@@ -218,6 +233,7 @@ function ClassSheet({ one, fresh, classes, onGo }: SheetProps) {
         className="sticky top-4 border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:static max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0"
       >
         <RosterFile classId={one.id} students={all ?? []} />
+        <TicketsOf one={one} />
         <TakenOff classId={one.id} students={off} />
         <YearEnd one={one} classes={classes} onGo={onGo} />
       </aside>
@@ -233,15 +249,7 @@ function List() {
   return (
     <div className="mx-auto max-w-[1180px] px-6 pb-16 max-sm:px-4">
       <NewerVersion />
-      <header className="flex items-center gap-2 py-4">
-        <a href="/" className="icon-button" aria-label="To the Shelf" title="To the Shelf">
-          <ChevronLeft size={18} aria-hidden />
-        </a>
-        <p className="flex-1 font-title text-[17px] font-semibold">Yentrel</p>
-        <Commands actions={ACTIONS} />
-        {ready === 'ready' && <UndoButtons scope={CLASS_LIST} />}
-        <ThemeSwitch />
-      </header>
+      <PageHead actions={ACTIONS}>{ready === 'ready' && <UndoButtons scope={CLASS_LIST} />}</PageHead>
       <StorageTrouble />
       {ready !== 'ready' && ready !== 'starting' && (
         <p role="alert" className="mb-4 border-l-2 border-saffron bg-wash px-4 py-3">

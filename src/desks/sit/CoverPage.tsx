@@ -1,5 +1,6 @@
 import type { Cover } from '@/core/reveal/packets';
 import { ProseView } from '@/ui/widgets/paper/ProseView';
+import type { ReactNode } from 'react';
 import type { Told } from '@/ui/told/en';
 import { whenResultsCome } from '@/ui/told/resultTimes';
 import { useText, useTold } from '@/ui/told/useTold';
@@ -31,23 +32,35 @@ function Expected({ cover }: { readonly cover: Cover }) {
   );
 }
 
-/** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
-export function CoverPage({
-  cover,
-  onBegin,
-}: {
+/** What a first page says of itself. */
+export interface CoverWords {
+  readonly whose: string;
+  readonly facts: readonly string[];
+  /** When results come, or from whom. */
+  readonly results: readonly string[];
+}
+
+interface Props {
   readonly cover: Cover;
   readonly onBegin: () => Promise<void>;
-}) {
-  const begin = useSitPress(onBegin);
-  const told = useTold();
-  const text = useText();
-  const { cover: words } = told;
-  const facts = [
+  /** What is said where the paper is not handed in to whoever serves it. */
+  readonly instead?: CoverWords & { readonly below?: ReactNode };
+}
+
+/** What holds of a paper however it is sat: how long it is, until when and for how long it is open. */
+export function plainFacts({ cover: words }: Told, cover: Cover): string[] {
+  return [
     words.size(cover.questions, cover.points, cover.scaledTo),
     cover.until === null ? words.untilClosed : words.until(cover.until),
     ...(cover.timeLimit === null ? [] : [words.limit(cover.timeLimit)]),
     ...(cover.due === null ? [] : [dueWords(words, cover, cover.due)]),
+  ];
+}
+
+function coverWords(told: Told, cover: Cover): CoverWords {
+  const { cover: words } = told;
+  const facts = [
+    ...plainFacts(told, cover),
     ...(cover.attempts.most === 1 ? [] : [words.often(cover.attempts.most, cover.attempts.counts)]),
     cover.comingBack ? words.comingBack : words.staying,
     ...(cover.goingBack ? [] : [words.noGoingBack]),
@@ -60,9 +73,19 @@ export function CoverPage({
         : words.change,
     cover.unfinished === 'taken' ? words.taken : words.notCounted,
   ];
+  return { whose: words.paperOf(cover.student), facts, results: whenResultsCome(told, cover) };
+}
+
+/** The first page: what it is, how long it is open, what happens to unfinished work, when results come. */
+export function CoverPage({ cover, onBegin, instead }: Props) {
+  const begin = useSitPress(onBegin);
+  const told = useTold();
+  const text = useText();
+  const { cover: words } = told;
+  const { whose, facts, results } = instead ?? coverWords(told, cover);
   return (
     <main className="mx-auto flex min-h-dvh max-w-[640px] flex-col bg-paper px-[18px] py-8">
-      <p className="caption">{words.paperOf(cover.student)}</p>
+      <p className="caption">{whose}</p>
       <h1 {...text} className="mt-1 text-[26px] wrap-anywhere">
         {cover.title}
       </h1>
@@ -79,7 +102,7 @@ export function CoverPage({
       <Expected cover={cover} />
       <h2 className="mt-6 text-[15px]">{words.whenResults}</h2>
       <ul className="mt-1">
-        {whenResultsCome(told, cover).map((line) => (
+        {results.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
@@ -99,6 +122,7 @@ export function CoverPage({
           </p>
         )}
         {cover.questions === 0 && <p className="mt-2 text-soft">{words.noQuestions}</p>}
+        {instead?.below}
       </div>
     </main>
   );

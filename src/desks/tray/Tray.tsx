@@ -18,6 +18,7 @@ import { useQuery, type Query } from '@/ui/widgets/press/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
 import { AnswerFile } from './AnswerFile';
+import { StudentFiles } from './files/StudentFiles';
 import { TrayRows } from './TrayRows';
 
 /** Which students are listed. */
@@ -183,7 +184,10 @@ export default function Tray() {
         className="border-l border-dotted border-[var(--field)] py-2 pl-6 max-lg:mt-6 max-lg:border-l-0 max-lg:pl-0 max-sm:px-4"
       >
         {!isThere ? null : set ? (
-          <AnswerFile onImported={() => setListed((n) => n + 1)} />
+          <>
+            <AnswerFile onImported={() => setListed((n) => n + 1)} />
+            <StudentFiles onTaken={() => setListed((n) => n + 1)} />
+          </>
         ) : (
           <p className="text-soft">Set the quiz to a class before you bring in answers from a file.</p>
         )}

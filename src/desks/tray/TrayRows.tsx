@@ -24,15 +24,25 @@ const STATES = {
   ranOut: 'not handed in when it closed',
 } as const;
 
+/** What a time goes by that this browser did not see itself. */
+const FROM: Readonly<Record<NonNullable<TrayRow['source']>, string>> = {
+  sat: '',
+  typed: '',
+  file: ', from a file',
+  brought: ' by the device’s clock, from the student’s file',
+};
+
 /** The end that was set for a student alone. */
 const ownEnd = ({ ownUntil, until }: TrayRow, zone: string, before = ''): string =>
   ownUntil && until !== null ? `${before}open until ${dayAndTimeIn(until, zone)}` : '';
 
 function when(row: TrayRow, zone: string): string {
   if (row.source === 'typed') return 'on paper, typed in by you';
-  if (row.timeUnknown) return 'from a file, without a time';
-  if (row.handedInAt !== null)
-    return `${dayAndTimeIn(row.handedInAt, zone)}${row.source === 'file' ? ', from a file' : ''}`;
+  if (row.timeUnknown)
+    return row.source === 'brought'
+      ? 'from the student’s file, with a wrong clock'
+      : 'from a file, without a time';
+  if (row.handedInAt !== null) return `${dayAndTimeIn(row.handedInAt, zone)}${FROM[row.source ?? 'sat']}`;
   if (row.openedAt === null) return ownEnd(row, zone);
   if (row.lockedSince !== null)
     return `since ${dayAndTimeIn(row.lockedSince, zone)}, ${row.answered} answered`;

@@ -1,3 +1,4 @@
+import { madeUpTicket } from '@/core/madeUp/tickets';
 import { readCell, type Answer } from '@/core/kinds';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
 import { aspectsByHand } from '@/core/reveal/byHand';
@@ -150,7 +151,7 @@ export async function writeDemo(): Promise<void> {
     await db.students.bulkPut([...STUDENTS]);
     await db.classes.bulkPut([...CLASSES]);
     await db.members.bulkPut([...MEMBERS]);
-    await db.tickets.bulkPut(STUDENTS.map(({ id }) => ({ studentId: id, code: `ticket-of-${id}` })));
+    await db.tickets.bulkPut(STUDENTS.map(({ id }) => ({ studentId: id, code: madeUpTicket(id) })));
     for (const work of SCHOOL) await writeQuiz(work, at);
   });
 }

@@ -1,11 +1,11 @@
 import { classUnder, KEEP_ALL } from '@/core/formats/quizFile/underIds';
-import type { QuizFile } from '@/core/formats/quizFile/schema';
+import type { QuizFile, Ticket } from '@/core/formats/quizFile/schema';
 import { same } from '@/core/figures/deepEqual';
 import type { Member, Person, SchoolClass } from '@/core/quiz/people/school';
 import { db, type RecordChange } from '../records/db';
 import { CLASS_LIST } from '../records/scopes';
 import { record } from '../records/steps';
-import { giveTickets } from '../records/tickets';
+import { giveTickets, takeTickets } from '../records/tickets';
 import { only, writeChanges } from '../records/write';
 import { newSchoolIds, type Before } from './newIds';
 
@@ -15,6 +15,14 @@ export interface School {
   readonly students: readonly Person[];
   readonly classes: readonly SchoolClass[];
   readonly members: readonly Member[];
+  /** Of a backup alone. */
+  readonly tickets?: readonly Ticket[];
+}
+
+/** Tickets of the students that a school names; of anybody else a file says nothing. */
+function ofThose({ students, tickets = [] }: School): Ticket[] {
+  const ids = new Set(students.map(({ id }) => id));
+  return tickets.filter(({ studentId }) => ids.has(studentId));
 }
 
 /** What of a school is not here, or is to be written as the file has it, as changes that can be undone. */
@@ -75,6 +83,8 @@ export async function writeSchool(
 ): Promise<number | null> {
   const changes = await schoolChanges(school, which);
   const isFirst = students.size + classes.size === 0;
+  // Before anybody who comes is given another one.
+  await takeTickets(ofThose(school));
   if (isFirst) await writeChanges(CLASS_LIST, changes);
   await giveTickets(school.students.map(({ id }) => id));
   return isFirst || changes.length === 0

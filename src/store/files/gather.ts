@@ -115,10 +115,11 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
     const quiz = await collectQuiz(id);
     if (quiz) quizzes.push(quiz);
   }
-  const [students, classes, members] = await Promise.all([
+  const [students, classes, members, tickets] = await Promise.all([
     db.students.orderBy('id').toArray(),
     db.classes.orderBy('id').toArray(),
     db.members.orderBy('[classId+studentId]').toArray(),
+    db.tickets.orderBy('studentId').toArray(),
   ]);
   const histories = [
     { scope: CLASS_LIST, steps: await stepsOf(CLASS_LIST) },
@@ -133,6 +134,7 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
       students,
       classes,
       members,
+      tickets,
       histories: [...histories],
     },
     quizzes,

@@ -70,8 +70,8 @@ type QuestionRevRecord = KeptQuestion & { readonly quizId: string };
 /** A key revision: which question revisions and rules count together, when and why. */
 export type QuizRevRecord = KeptRevision & { readonly quizId: string };
 
-/** What opens a student's papers: its code names nobody, and stands in no file. */
-interface TicketRecord {
+/** What opens a student's papers: its code names nobody, and stands in no file but a backup. */
+export interface TicketRecord {
   studentId: string;
   code: string;
 }

@@ -52,7 +52,7 @@ export function TableFile({ label, title, children, language, onTable }: Props) 
       <FileDrop
         label={label}
         accept=".csv,.tsv,.txt,.xlsx,text/csv,text/tab-separated-values,text/plain,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
-        onFile={(file) => run(() => read(file))}
+        onFiles={([file]) => file && run(() => read(file))}
       />
       {isReading && (
         <p role="status" className="mt-3 flex items-center gap-4">

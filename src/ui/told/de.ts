@@ -75,6 +75,49 @@ export const de = (g: Grammar): Told => {
       stopped: 'Diese Seite funktioniert nicht mehr',
       stoppedWhy: 'Was du bisher geantwortet hast, ist auf diesem Gerät gespeichert.',
     },
+    ticket: {
+      title: 'Dein Ticket',
+      how: 'Gib die 8 Zeichen deines Tickets ein. Großbuchstaben und der Strich sind egal.',
+      label: 'Ticket',
+      go: 'Weiter',
+      empty: 'Gib zuerst dein Ticket ein.',
+      strange: (sign: string) => `„${sign}“ kommt in keinem Ticket vor. Sieh noch einmal nach.`,
+      length: (n: number) => `Ein Ticket hat 8 Zeichen, dieses hat ${n}.`,
+      slip: 'Eines der Zeichen stimmt nicht. Sieh noch einmal auf deinem Ticket nach.',
+      nobodys: 'Dieses Ticket hat niemand. Sieh noch einmal nach oder frag deine Lehrkraft.',
+      other: 'Ein anderes Ticket verwenden',
+      mine: (ticket: string) => `Ticket ${ticket}`,
+    },
+    file: {
+      what: 'Dieses Quiz ist eine Datei: Es sendet nichts. Am Ende speicherst du deine Antworten und gibst sie deiner Lehrkraft.',
+      noScripts:
+        'Dieses Quiz ist eine Datei, die einen Browser braucht. Siehst du nur diesen Text, öffne die Datei in einem Browser oder frag deine Lehrkraft nach einem anderen Weg.',
+      clock: 'Alle Zeiten sind die dieses Geräts.',
+      noHints: 'Tipps gibt es in dieser Datei nicht.',
+      results: 'Deine Ergebnisse bekommst du von deiner Lehrkraft.',
+      asOften: 'Du kannst deine Antworten ändern und wieder speichern: Die neuesten zählen.',
+      once: 'Ist deine Zeit vorbei, kannst du nicht mehr zu deinen Antworten zurück.',
+      notKept:
+        'Dieser Browser behält bei Dateien nichts. Deine Antworten stehen nur auf dieser Seite: Speichere sie, bevor du sie schließt.',
+      review: 'Durchsehen und speichern',
+      ready: 'Bereit, deine Antworten zu speichern?',
+      save: 'Meine Antworten speichern',
+      failed:
+        'Sie konnten nicht gespeichert werden. Auf dieser Seite ist noch alles da. Versuch es noch einmal oder kopiere sie als Text.',
+      yours: 'Deine Antworten',
+      saved: (file: string) => `Gespeichert als Datei ${file}. Gib diese Datei deiner Lehrkraft.`,
+      over: 'Die Zeit ist vorbei. Speichere deine Antworten und gib sie deiner Lehrkraft.',
+      notSaved: 'Sie sind noch nicht als Datei gespeichert.',
+      again: 'Noch einmal speichern',
+      copy: 'Als Text kopieren',
+      copied: 'Kopiert. Füge den Text in eine Nachricht an deine Lehrkraft ein.',
+      text: 'Deine Antworten als Text',
+      select:
+        'Dieser Browser kopiert nicht. Markiere diesen Text, kopiere ihn und schick ihn deiner Lehrkraft.',
+      back: 'Zurück zu meinen Antworten',
+      opens: (at: number) => `Es öffnet am ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Es wurde am ${g.dayAndTime(at)} geschlossen.`,
+    },
     cover: {
       paperOf: (student) => `Arbeit von ${student}`,
       size: (questions, points, scaledTo) =>
@@ -157,6 +200,9 @@ export const de = (g: Grammar): Told => {
       saving: 'Wird gespeichert …',
       saved: (at) => `Um ${g.time(at)} auf diesem Gerät gespeichert`,
       asYouGo: 'Deine Antworten werden laufend auf diesem Gerät gespeichert.',
+      onPage: 'Nur auf dieser Seite',
+      received: (at: number) => `Angekommen um ${g.time(at)}`,
+      unsent: (at: number) => `Um ${g.time(at)} auf diesem Gerät gespeichert, noch nicht gesendet`,
       trouble: {
         closed: 'Das Quiz ist geschlossen. Alles, was vorher gespeichert wurde, ist sicher.',
         locked:

@@ -72,6 +72,48 @@ export const es = (g: Grammar): Told => {
       stopped: 'Esta página ha dejado de funcionar',
       stoppedWhy: 'Lo que has respondido hasta ahora está guardado en este dispositivo.',
     },
+    ticket: {
+      title: 'Tu tique',
+      how: 'Escribe los 8 signos de tu tique. Las mayúsculas y el guion dan igual.',
+      label: 'Tique',
+      go: 'Continuar',
+      empty: 'Escribe primero tu tique.',
+      strange: (sign: string) => `En un tique no hay ningún «${sign}». Mira otra vez el tuyo.`,
+      length: (n: number) => `Un tique tiene 8 signos, y este tiene ${n}.`,
+      slip: 'Uno de los signos no es correcto. Mira otra vez tu tique.',
+      nobodys: 'Nadie tiene este tique. Mira otra vez el tuyo o pregunta a tu docente.',
+      other: 'Usar otro tique',
+      mine: (ticket: string) => `Tique ${ticket}`,
+    },
+    file: {
+      what: 'Este cuestionario es un archivo: no envía nada. Al final guardas tus respuestas y se las das a tu docente.',
+      noScripts:
+        'Este cuestionario es un archivo que necesita un navegador. Si solo ves este texto, abre el archivo en un navegador o pide otra forma a tu docente.',
+      clock: 'Todas las horas son las de este dispositivo.',
+      noHints: 'Las pistas no están en este archivo.',
+      results: 'Tus resultados te los da tu docente.',
+      asOften: 'Puedes cambiar tus respuestas y guardarlas otra vez: cuentan las últimas.',
+      once: 'Cuando se acaba tu tiempo, ya no puedes volver a tus respuestas.',
+      notKept:
+        'Este navegador no guarda nada de los archivos. Tus respuestas están solo en esta página: guárdalas antes de cerrarla.',
+      review: 'Repasar y guardar',
+      ready: '¿Listo para guardar tus respuestas?',
+      save: 'Guardar mis respuestas',
+      failed:
+        'No se han podido guardar. Todo sigue en esta página. Inténtalo otra vez o cópialas como texto.',
+      yours: 'Tus respuestas',
+      saved: (file: string) => `Guardadas en el archivo ${file}. Dale este archivo a tu docente.`,
+      over: 'Se ha acabado el tiempo. Guarda tus respuestas y dáselas a tu docente.',
+      notSaved: 'Todavía no están guardadas en un archivo.',
+      again: 'Guardarlas otra vez',
+      copy: 'Copiarlas como texto',
+      copied: 'Copiado. Pega el texto en un mensaje a tu docente.',
+      text: 'Tus respuestas como texto',
+      select: 'Este navegador no copia. Selecciona este texto, cópialo y envíaselo a tu docente.',
+      back: 'Volver a mis respuestas',
+      opens: (at: number) => `Se abre el ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Se cerró el ${g.dayAndTime(at)}.`,
+    },
     cover: {
       paperOf: (student) => `Trabajo de ${student}`,
       size: (questions, points, scaledTo) =>
@@ -154,6 +196,9 @@ export const es = (g: Grammar): Told => {
       saving: 'Guardando…',
       saved: (at) => `Guardado en este dispositivo a las ${g.time(at)}`,
       asYouGo: 'Tus respuestas se guardan en este dispositivo a medida que avanzas.',
+      onPage: 'Solo en esta página',
+      received: (at: number) => `Recibido a las ${g.time(at)}`,
+      unsent: (at: number) => `Guardado en este dispositivo a las ${g.time(at)}, sin enviar todavía`,
       trouble: {
         closed: 'El cuestionario se ha cerrado. Todo lo guardado antes está a salvo.',
         locked:

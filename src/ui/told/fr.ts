@@ -77,6 +77,48 @@ export const fr = (g: Grammar): Told => {
       stopped: 'Cette page ne fonctionne plus',
       stoppedWhy: 'Tes réponses jusqu’ici sont enregistrées sur cet appareil.',
     },
+    ticket: {
+      title: 'Ton ticket',
+      how: 'Tape les 8 signes de ton ticket. Les majuscules et le tiret n’ont pas d’importance.',
+      label: 'Ticket',
+      go: 'Continuer',
+      empty: 'Tape d’abord ton ticket.',
+      strange: (sign: string) => `Il n’y a pas de « ${sign} » dans un ticket. Regarde encore le tien.`,
+      length: (n: number) => `Un ticket a 8 signes, celui-ci en a ${n}.`,
+      slip: 'Un des signes n’est pas le bon. Regarde encore ton ticket.',
+      nobodys: 'Personne n’a ce ticket. Regarde encore le tien, ou demande à ton professeur.',
+      other: 'Utiliser un autre ticket',
+      mine: (ticket: string) => `Ticket ${ticket}`,
+    },
+    file: {
+      what: 'Ce quiz est un fichier : il n’envoie rien. À la fin, tu enregistres tes réponses et tu les donnes à ton professeur.',
+      noScripts:
+        'Ce quiz est un fichier qui a besoin d’un navigateur. Si tu ne vois que ce texte, ouvre le fichier dans un navigateur, ou demande une autre solution à ton professeur.',
+      clock: 'Toutes les heures sont celles de cet appareil.',
+      noHints: 'Les indices ne sont pas dans ce fichier.',
+      results: 'C’est ton professeur qui te donne tes résultats.',
+      asOften: 'Tu peux changer tes réponses et les enregistrer de nouveau : les dernières comptent.',
+      once: 'Une fois ton temps écoulé, tu ne peux plus revenir à tes réponses.',
+      notKept:
+        'Ce navigateur ne garde rien pour les fichiers. Tes réponses ne sont que sur cette page : enregistre-les avant de la fermer.',
+      review: 'Relire et enregistrer',
+      ready: 'Prêt à enregistrer tes réponses ?',
+      save: 'Enregistrer mes réponses',
+      failed:
+        'Elles n’ont pas pu être enregistrées. Tout est encore sur cette page. Réessaie, ou copie-les comme texte.',
+      yours: 'Tes réponses',
+      saved: (file: string) => `Enregistrées dans le fichier ${file}. Donne ce fichier à ton professeur.`,
+      over: 'Le temps est écoulé. Enregistre tes réponses et donne-les à ton professeur.',
+      notSaved: 'Elles ne sont pas encore enregistrées dans un fichier.',
+      again: 'Les enregistrer de nouveau',
+      copy: 'Les copier comme texte',
+      copied: 'Copié. Colle le texte dans un message à ton professeur.',
+      text: 'Tes réponses comme texte',
+      select: 'Ce navigateur ne copie pas. Sélectionne ce texte, copie-le et envoie-le à ton professeur.',
+      back: 'Revenir à mes réponses',
+      opens: (at: number) => `Il ouvre le ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Il a fermé le ${g.dayAndTime(at)}.`,
+    },
     cover: {
       paperOf: (student) => `Copie de ${student}`,
       size: (questions, points, scaledTo) =>
@@ -157,6 +199,9 @@ export const fr = (g: Grammar): Told => {
       saving: 'Enregistrement…',
       saved: (at) => `Enregistré sur cet appareil à ${g.time(at)}`,
       asYouGo: 'Tes réponses sont enregistrées sur cet appareil au fur et à mesure.',
+      onPage: 'Sur cette page seulement',
+      received: (at: number) => `Reçu à ${g.time(at)}`,
+      unsent: (at: number) => `Enregistré sur cet appareil à ${g.time(at)}, pas encore envoyé`,
       trouble: {
         closed: 'Le quiz est fermé. Tout ce qui était enregistré avant est en sécurité.',
         locked:

@@ -71,6 +71,48 @@ export const it = (g: Grammar): Told => {
       stopped: 'Questa pagina ha smesso di funzionare',
       stoppedWhy: 'Le risposte date finora sono salvate su questo dispositivo.',
     },
+    ticket: {
+      title: 'Il tuo codice',
+      how: 'Scrivi gli 8 segni del tuo codice. Maiuscole e trattino non contano.',
+      label: 'Codice',
+      go: 'Continua',
+      empty: 'Scrivi prima il tuo codice.',
+      strange: (sign: string) => `In un codice non c’è nessun «${sign}». Guarda di nuovo il tuo.`,
+      length: (n: number) => `Un codice ha 8 segni, questo ne ha ${n}.`,
+      slip: 'Uno dei segni non è giusto. Guarda di nuovo il tuo codice.',
+      nobodys: 'Nessuno ha questo codice. Guarda di nuovo il tuo o chiedi all’insegnante.',
+      other: 'Usa un altro codice',
+      mine: (ticket: string) => `Codice ${ticket}`,
+    },
+    file: {
+      what: 'Questo quiz è un file: non invia nulla. Alla fine salvi le tue risposte e le dai all’insegnante.',
+      noScripts:
+        'Questo quiz è un file che ha bisogno di un browser. Se vedi solo questo testo, apri il file in un browser o chiedi un altro modo all’insegnante.',
+      clock: 'Tutti gli orari sono quelli di questo dispositivo.',
+      noHints: 'Gli aiuti non fanno parte di questo file.',
+      results: 'I risultati te li dà l’insegnante.',
+      asOften: 'Puoi cambiare le tue risposte e salvarle di nuovo: contano le ultime.',
+      once: 'Quando il tuo tempo è finito, non puoi più tornare alle tue risposte.',
+      notKept:
+        'Questo browser non conserva nulla per i file. Le tue risposte sono solo su questa pagina: salvale prima di chiuderla.',
+      review: 'Rivedi e salva',
+      ready: 'Pronto a salvare le tue risposte?',
+      save: 'Salva le mie risposte',
+      failed:
+        'Non è stato possibile salvarle. È ancora tutto su questa pagina. Riprova, oppure copiale come testo.',
+      yours: 'Le tue risposte',
+      saved: (file: string) => `Salvate nel file ${file}. Dai questo file all’insegnante.`,
+      over: 'Il tempo è finito. Salva le tue risposte e dalle all’insegnante.',
+      notSaved: 'Non sono ancora salvate in un file.',
+      again: 'Salvale di nuovo',
+      copy: 'Copiale come testo',
+      copied: 'Copiato. Incolla il testo in un messaggio all’insegnante.',
+      text: 'Le tue risposte come testo',
+      select: 'Questo browser non copia. Seleziona questo testo, copialo e invialo all’insegnante.',
+      back: 'Torna alle mie risposte',
+      opens: (at: number) => `Si apre il ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Si è chiuso il ${g.dayAndTime(at)}.`,
+    },
     cover: {
       paperOf: (student) => `Lavoro di ${student}`,
       size: (questions, points, scaledTo) =>
@@ -151,6 +193,9 @@ export const it = (g: Grammar): Told => {
       saving: 'Salvataggio…',
       saved: (at) => `Salvato su questo dispositivo alle ${g.time(at)}`,
       asYouGo: 'Le tue risposte si salvano man mano su questo dispositivo.',
+      onPage: 'Solo su questa pagina',
+      received: (at: number) => `Ricevuto alle ${g.time(at)}`,
+      unsent: (at: number) => `Salvato su questo dispositivo alle ${g.time(at)}, non ancora inviato`,
       trouble: {
         closed: 'Il quiz è chiuso. Tutto ciò che è stato salvato prima è al sicuro.',
         locked:

@@ -69,6 +69,48 @@ export const nl = (g: Grammar): Told => {
       stopped: 'Deze pagina werkt niet meer',
       stoppedWhy: 'Wat je tot nu toe hebt beantwoord is op dit apparaat opgeslagen.',
     },
+    ticket: {
+      title: 'Je ticket',
+      how: 'Typ de 8 tekens van je ticket. Hoofdletters en het streepje maken niet uit.',
+      label: 'Ticket',
+      go: 'Verder',
+      empty: 'Typ eerst je ticket.',
+      strange: (sign: string) => `Er staat geen ‘${sign}’ in een ticket. Kijk nog eens naar het jouwe.`,
+      length: (n: number) => `Een ticket heeft 8 tekens, dit heeft er ${n}.`,
+      slip: 'Een van de tekens klopt niet. Kijk nog eens naar je ticket.',
+      nobodys: 'Niemand heeft dit ticket. Kijk nog eens naar het jouwe, of vraag het aan je docent.',
+      other: 'Een ander ticket gebruiken',
+      mine: (ticket: string) => `Ticket ${ticket}`,
+    },
+    file: {
+      what: 'Deze quiz is een bestand: er wordt niets verstuurd. Aan het eind sla je je antwoorden op en geef je ze aan je docent.',
+      noScripts:
+        'Deze quiz is een bestand dat een browser nodig heeft. Zie je alleen deze tekst, open het bestand dan in een browser, of vraag je docent om een andere manier.',
+      clock: 'Alle tijden zijn die van dit apparaat.',
+      noHints: 'Tips horen niet bij dit bestand.',
+      results: 'Je krijgt je resultaten van je docent.',
+      asOften: 'Je kunt je antwoorden veranderen en opnieuw opslaan: de laatste tellen.',
+      once: 'Als je tijd om is, kun je niet meer terug naar je antwoorden.',
+      notKept:
+        'Deze browser bewaart niets voor bestanden. Je antwoorden staan alleen op deze pagina: sla ze op voordat je hem sluit.',
+      review: 'Nakijken en opslaan',
+      ready: 'Klaar om je antwoorden op te slaan?',
+      save: 'Mijn antwoorden opslaan',
+      failed:
+        'Ze konden niet worden opgeslagen. Alles staat nog op deze pagina. Probeer het opnieuw, of kopieer ze als tekst.',
+      yours: 'Je antwoorden',
+      saved: (file: string) => `Opgeslagen als het bestand ${file}. Geef dit bestand aan je docent.`,
+      over: 'De tijd is om. Sla je antwoorden op en geef ze aan je docent.',
+      notSaved: 'Ze zijn nog niet als bestand opgeslagen.',
+      again: 'Opnieuw opslaan',
+      copy: 'Als tekst kopiëren',
+      copied: 'Gekopieerd. Plak de tekst in een bericht aan je docent.',
+      text: 'Je antwoorden als tekst',
+      select: 'Deze browser kopieert niet. Selecteer deze tekst, kopieer hem en stuur hem naar je docent.',
+      back: 'Terug naar mijn antwoorden',
+      opens: (at: number) => `Hij gaat open op ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Hij is gesloten op ${g.dayAndTime(at)}.`,
+    },
     cover: {
       paperOf: (student) => `Werk van ${student}`,
       size: (questions, points, scaledTo) =>
@@ -149,6 +191,9 @@ export const nl = (g: Grammar): Told => {
       saving: 'Opslaan…',
       saved: (at) => `Op dit apparaat opgeslagen om ${g.time(at)}`,
       asYouGo: 'Je antwoorden worden steeds op dit apparaat opgeslagen.',
+      onPage: 'Alleen op deze pagina',
+      received: (at: number) => `Ontvangen om ${g.time(at)}`,
+      unsent: (at: number) => `Om ${g.time(at)} op dit apparaat opgeslagen, nog niet verstuurd`,
       trouble: {
         closed: 'De quiz is gesloten. Alles wat daarvoor is opgeslagen is veilig.',
         locked:

@@ -73,6 +73,48 @@ export const pt = (g: Grammar): Told => {
       stopped: 'Esta página deixou de funcionar',
       stoppedWhy: 'O que respondeste até agora está guardado neste dispositivo.',
     },
+    ticket: {
+      title: 'A tua senha',
+      how: 'Escreve os 8 sinais da tua senha. As maiúsculas e o traço não fazem diferença.',
+      label: 'Senha',
+      go: 'Continuar',
+      empty: 'Escreve primeiro a tua senha.',
+      strange: (sign: string) => `Não há nenhum «${sign}» numa senha. Vê outra vez a tua.`,
+      length: (n: number) => `Uma senha tem 8 sinais, e esta tem ${n}.`,
+      slip: 'Um dos sinais não está certo. Vê outra vez a tua senha.',
+      nobodys: 'Ninguém tem esta senha. Vê outra vez a tua ou pergunta ao professor.',
+      other: 'Usar outra senha',
+      mine: (ticket: string) => `Senha ${ticket}`,
+    },
+    file: {
+      what: 'Este questionário é um ficheiro: não envia nada. No fim guardas as tuas respostas e entrega-las ao professor.',
+      noScripts:
+        'Este questionário é um ficheiro que precisa de um navegador. Se só vês este texto, abre o ficheiro num navegador ou pede outra forma ao professor.',
+      clock: 'Todas as horas são as deste dispositivo.',
+      noHints: 'As pistas não fazem parte deste ficheiro.',
+      results: 'Os teus resultados são-te dados pelo professor.',
+      asOften: 'Podes mudar as tuas respostas e guardá-las outra vez: contam as últimas.',
+      once: 'Quando o teu tempo acaba, já não podes voltar às tuas respostas.',
+      notKept:
+        'Este navegador não guarda nada dos ficheiros. As tuas respostas estão só nesta página: guarda-as antes de a fechar.',
+      review: 'Rever e guardar',
+      ready: 'Pronto para guardar as tuas respostas?',
+      save: 'Guardar as minhas respostas',
+      failed:
+        'Não foi possível guardá-las. Está tudo ainda nesta página. Tenta de novo ou copia-as como texto.',
+      yours: 'As tuas respostas',
+      saved: (file: string) => `Guardadas no ficheiro ${file}. Entrega este ficheiro ao professor.`,
+      over: 'O tempo acabou. Guarda as tuas respostas e entrega-as ao professor.',
+      notSaved: 'Ainda não estão guardadas num ficheiro.',
+      again: 'Guardá-las outra vez',
+      copy: 'Copiá-las como texto',
+      copied: 'Copiado. Cola o texto numa mensagem ao professor.',
+      text: 'As tuas respostas como texto',
+      select: 'Este navegador não copia. Seleciona este texto, copia-o e envia-o ao professor.',
+      back: 'Voltar às minhas respostas',
+      opens: (at: number) => `Abre em ${g.dayAndTime(at)}.`,
+      closed: (at: number) => `Fechou em ${g.dayAndTime(at)}.`,
+    },
     cover: {
       paperOf: (student) => `Trabalho de ${student}`,
       size: (questions, points, scaledTo) =>
@@ -151,6 +193,9 @@ export const pt = (g: Grammar): Told => {
       saving: 'A guardar…',
       saved: (at) => `Guardado neste dispositivo às ${g.time(at)}`,
       asYouGo: 'As tuas respostas vão sendo guardadas neste dispositivo.',
+      onPage: 'Só nesta página',
+      received: (at: number) => `Recebido às ${g.time(at)}`,
+      unsent: (at: number) => `Guardado neste dispositivo às ${g.time(at)}, ainda por enviar`,
       trouble: {
         closed: 'O questionário fechou. Tudo o que foi guardado antes está seguro.',
         locked:

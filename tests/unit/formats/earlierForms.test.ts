@@ -38,6 +38,7 @@ const FORMS = [
   'form-11',
   'form-12',
   'form-13',
+  'form-14',
 ];
 
 interface Frac {

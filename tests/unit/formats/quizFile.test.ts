@@ -178,7 +178,7 @@ describe('what is wrong in a quiz file is said with its place', () => {
     [['quiz', 'content', 'late'], { kind: 'steps', step: 'week' }, 'late: step is “week”, it can be hour, day'],
     [['quiz', 'questions', 1, 'variants', 0, 'forms', 1], null, 'question 2, variant 1, form 2 is empty, a text is needed'],
     [['share', 'at'], -1, 'share: at is -1, at least 0'],
-    [['version'], '2', 'version is “2”, it can be 14'],
+    [['version'], '2', 'version is “2”, it can be 15'],
     [['quiz', 'content', 'order', 0], 'q-none', 'the order names “q-none”, which is not there'],
     [['quiz', 'questions', 1, 'id'], 'q-place', 'the order names'],
   ]; // prettier-ignore
@@ -269,7 +269,7 @@ describe('what is no quiz file, or means harm', () => {
     ['another quiz under the sums of this one', zipSync({ ...parts, 'quiz.json': strToU8('{}') }), /quiz\.json is damaged: its contents have changed/],
     ['a lost part', zipSync({ 'contents.json': parts['contents.json'] as Uint8Array }), /“quiz\.json” is missing from the file/],
     ['a backup', pack(new Map([['backup.json', strToU8('{}')]])), /backup of a whole Shelf/],
-    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":15}')]])), /newer Yentrel\. It uses format version 15; this Yentrel reads up to version 14/],
+    ['a newer form', pack(new Map([['quiz.json', strToU8('{"format":"yentrel-quiz","version":16}')]])), /newer Yentrel\. It uses format version 16; this Yentrel reads up to version 15/],
     ['a cut file', whole.subarray(0, whole.length - 40), /cannot be unzipped/],
   ]; // prettier-ignore
   for (const [what, bytes, words] of cases)
@@ -360,7 +360,7 @@ describe('a backup', () => {
   const classes = [{ id: 'c1', name: '8C', position: 1, archivedAt: 7 }];
   const members = students.map(({ id }) => ({ classId: 'c1', studentId: id, groups: [], removedAt: null }));
   const of = (quizzes: BackedQuiz[]): Backup => ({
-    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, classes, members, histories: [{ scope: '#shelf', steps: [step(1)] }] },
+    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, classes, members, tickets: [], histories: [{ scope: '#shelf', steps: [step(1)] }] },
     quizzes,
     pictures: NONE,
   }); // prettier-ignore

@@ -177,7 +177,7 @@ const classPart = ({ quizId, people, classes, members, attempts, commented }: Ma
 
 const quizFile = (one: Made): QuizFile => ({
   format: 'yentrel-quiz',
-  version: 14,
+  version: 15,
   quiz: written(one),
   share: null,
   class: classPart(one),
@@ -197,12 +197,13 @@ const backed = (one: Made): BackedQuiz => ({
 
 const backupOf = (one: Made): BackupFile => ({
   format: 'yentrel-backup',
-  version: 14,
+  version: 15,
   madeAt: AT,
   quizzes: [one.quizId],
   students: [...one.people],
   classes: [...one.classes],
   members: [...one.members],
+  tickets: [],
   histories: [],
 });
 

@@ -10,7 +10,7 @@ import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
 /** The version of the form that is written; newer ones are refused, older ones brought up to date. */
-export const FORM_VERSION = 14 as const;
+export const FORM_VERSION = 15 as const;
 
 const Revision = z.number().int().min(1);
 const version = z.literal(FORM_VERSION);
@@ -157,6 +157,10 @@ export const BackedQuiz = z.strictObject({
 });
 export type BackedQuiz = z.infer<typeof BackedQuiz>;
 
+/** What a student's papers are opened with. */
+const Ticket = z.strictObject({ studentId: Id, code: z.string().min(1).max(60) });
+export type Ticket = z.infer<typeof Ticket>;
+
 /** `backup.json`: what lies on the Shelf beside the quizzes. */
 export const BackupFile = z.strictObject({
   format: z.literal('yentrel-backup'),
@@ -166,6 +170,8 @@ export const BackupFile = z.strictObject({
   students: z.array(Person).max(100_000),
   classes: z.array(SchoolClass).max(1000),
   members: z.array(Member).max(200_000),
+  /** What opens students' papers: a backup is the one file that holds them. */
+  tickets: z.array(Ticket).max(100_000),
   histories: z
     .array(z.strictObject({ scope: z.enum(['#class-list', '#shelf']), steps: z.array(Step).max(10_000) }))
     .max(2),

@@ -20,8 +20,8 @@ export const Attempt = z.strictObject({
   handedInAt: Instant.nullable(),
   /** False for a paper from a file that says no time: `handedInAt` is when it was imported, and it is never late. */
   timeKnown: z.boolean(),
-  /** Sat on screen, taken from a file, or typed in by the teacher from paper. */
-  source: z.enum(['sat', 'file', 'typed']),
+  /** Sat on screen, taken from a table, typed in by the teacher from paper, or sat in a paper's file and brought as a file of answers. */
+  source: z.enum(['sat', 'file', 'typed', 'brought']),
   answers: z.record(Id, Answer),
   /** By question, the hints that the student asked for, in their order. */
   hints: z.record(Id, z.array(Id).min(1).max(20)),
@@ -40,6 +40,13 @@ export const Attempt = z.strictObject({
   letOn: Instant.optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
   reopened: z.strictObject({ at: Instant, minutes: z.number().min(0).max(200_000).nullable() }).optional(),
+  /** Of one that was brought as a file of answers: which sitting of the paper's file it is, and how often that had been saved. */
+  brought: z
+    .strictObject({
+      sitting: z.string().regex(/^[a-z0-9]{12}$/),
+      number: z.number().int().min(1).max(1_000_000),
+    })
+    .optional(),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
   saves: z.record(Id, z.record(Id, z.number().int().min(1))),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */

@@ -135,7 +135,7 @@ export function Attempt({ row }: { readonly row: CheckRow }) {
             {row.source === 'typed'
               ? 'On paper, typed in by you, so it is never late'
               : opened.timeKnown
-                ? `Handed in ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
+                ? `${row.source === 'brought' ? 'Saved by the student’s device' : 'Handed in'} ${dayAndTimeIn(opened.finishedAt, quiz.content.zone)}`
                 : 'From a file without times, so it is never late'}
           </p>
           <ol className="mt-3 space-y-1 text-[13.5px]" aria-label="How the total came about">

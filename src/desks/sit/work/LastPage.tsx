@@ -9,6 +9,7 @@ import { numbersIn } from './pages';
 import type { KeepState } from './useAnswers';
 import { KeepLine } from './KeepLine';
 import { useSitPress } from '../useSitPress';
+import type { Way } from '../done';
 
 interface Props {
   readonly headingRef: RefObject<HTMLHeadingElement | null>;
@@ -20,6 +21,8 @@ interface Props {
   readonly keep: KeepState;
   /** null: nobody goes back. */
   readonly onGo: ((index: number) => void) | null;
+  /** How it ends: handed in, or saved as a file. */
+  readonly way: Way;
   /** Fails where the paper was not handed in. */
   readonly onHandIn: () => Promise<void>;
 }
@@ -77,9 +80,13 @@ function Missing({ title, blocks, missing, onGo }: MissingProps) {
 }
 
 /** Before handing in: what is missing is named, and one press hands in. */
-export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, onHandIn }: Props) {
+export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, way, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
-  const { last } = useTold();
+  const { last, file } = useTold();
+  const words =
+    way === 'file'
+      ? { ready: file.ready, after: file.asOften, go: file.save, failed: file.failed }
+      : { ready: last.ready, after: onceOnly ? last.once : last.fixed, go: last.handIn, failed: last.failed };
   const asked = questions.filter(({ face }) => asksFor(face)).length;
   const numbers = numbersIn(questions);
   const open = (progress: Progress): Open[] =>
@@ -94,13 +101,13 @@ export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, on
   return (
     <>
       <h1 ref={headingRef} tabIndex={-1} className="text-[22px] outline-none">
-        {last.ready}
+        {words.ready}
       </h1>
       {missing.length + begun.length === 0 && <p className="mt-3 text-[16.5px]">{last.allAnswered(asked)}</p>}
       <Missing title={last.missing(missing.length)} blocks={isNeeded} missing={missing} onGo={onGo} />
       <Missing title={last.begun(begun.length)} blocks={isNeededWhole} missing={begun} onGo={onGo} />
       <KeepLine keep={keep} />
-      <p className="mt-4">{must > 0 ? last.must(must) : onceOnly ? last.once : last.fixed}</p>
+      <p className="mt-4">{must > 0 ? last.must(must) : words.after}</p>
       <button
         type="button"
         className="btn btn-primary mt-4 h-12 px-8 text-[16px]"
@@ -108,11 +115,11 @@ export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, on
         aria-disabled={handIn.busy}
         onClick={handIn.start}
       >
-        {last.handIn}
+        {words.go}
       </button>
       {handIn.failed && (
         <p role="alert" className="mt-3 border-l-2 border-saffron bg-wash px-3 py-2">
-          {last.failed}
+          {words.failed}
         </p>
       )}
     </>

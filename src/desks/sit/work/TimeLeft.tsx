@@ -21,7 +21,14 @@ export const TimeLeft = ({ left }: { readonly left: number }) => (
 );
 
 /** Said once when five minutes are left, and once for the last: what will happen then. */
-export function TimeWarning({ left, taken }: { readonly left: number | null; readonly taken: boolean }) {
+export function TimeWarning({
+  left,
+  taken,
+}: {
+  readonly left: number | null;
+  /** Whether what is there at the end is taken; null where it is saved as a file. */
+  readonly taken: boolean | null;
+}) {
   const { work } = useTold();
   const stage = left === null || left >= SOON ? 'none' : left >= LAST ? 'soon' : 'last';
   return (
@@ -32,7 +39,7 @@ export function TimeWarning({ left, taken }: { readonly left: number | null; rea
       {stage !== 'none' && (
         <>
           <strong>{stage === 'soon' ? work.soon : work.last}</strong>{' '}
-          {taken ? work.soonTaken : work.soonNotTaken}
+          {taken !== null && (taken ? work.soonTaken : work.soonNotTaken)}
         </>
       )}
     </p>

@@ -7,7 +7,7 @@ import type { Told } from '@/ui/told/en';
 import { useTold } from '@/ui/told/useTold';
 import { WithFormulas } from '@/ui/widgets/paper/Formula';
 import { LastPage } from './LastPage';
-import type { Done } from '../done';
+import type { Done, Way } from '../done';
 import { Earlier } from './Earlier';
 import { fetchSitFaces } from '@/kinds/sit';
 import { KeepLine } from './KeepLine';
@@ -28,6 +28,7 @@ interface Props {
   readonly working: Working;
   /** True while the page is locked: it shows nothing, and keeps what was typed. */
   readonly isLocked: boolean;
+  readonly way?: Way;
   readonly onDone: (how: Done) => Promise<void>;
   /** Shows the results of an attempt that is over. */
   readonly onEarlier: (attempt: number) => void;
@@ -42,10 +43,12 @@ interface WaysProps {
   readonly holds: string | null;
   /** True where the last page led here: it can be gone back to at once. */
   readonly fromLast: boolean;
+  readonly way: Way;
 }
 
-function Ways({ at, last, onGo, back, holds, fromLast }: WaysProps) {
-  const { work } = useTold();
+function Ways({ at, last, onGo, back, holds, fromLast, way }: WaysProps) {
+  const { work, file } = useTold();
+  const review = way === 'file' ? file.review : work.review;
   return (
     <nav
       aria-label={work.pages}
@@ -69,7 +72,7 @@ function Ways({ at, last, onGo, back, holds, fromLast }: WaysProps) {
           className="btn btn-outline ml-auto h-11 px-4 text-[15px]"
           onClick={() => onGo(last + 1)}
         >
-          {work.review}
+          {review}
         </button>
       )}
       {at <= last && (
@@ -79,7 +82,7 @@ function Ways({ at, last, onGo, back, holds, fromLast }: WaysProps) {
           disabled={holds !== null}
           onClick={() => onGo(at + 1)}
         >
-          {at === last ? work.review : work.next}
+          {at === last ? review : work.next}
         </button>
       )}
     </nav>
@@ -209,12 +212,13 @@ interface FootProps {
   readonly keep: Answering['keep'];
   /** Whether anything on the page is answered. */
   readonly asks: boolean;
+  readonly way: Way;
   readonly onDone: (how: Done) => Promise<void>;
 }
 
 /** Below the questions of a page: whether answers are saved, and a way on where they cannot be any more. */
-const Foot = ({ keep, asks, onDone }: FootProps) => {
-  const { work } = useTold();
+const Foot = ({ keep, asks, way, onDone }: FootProps) => {
+  const { work, file } = useTold();
   return (
     <div className="px-[18px] pb-6">
       {asks && <KeepLine keep={keep} />}
@@ -224,7 +228,7 @@ const Foot = ({ keep, asks, onDone }: FootProps) => {
           className="btn btn-outline mt-3 h-11 text-[15px]"
           onClick={() => run(() => onDone(keep.reason === 'handedIn' ? 'handedIn' : 'timeOver'))}
         >
-          {work.checkHandedIn}
+          {way === 'file' ? file.save : work.checkHandedIn}
         </button>
       )}
     </div>
@@ -253,7 +257,8 @@ const LONGEST_WAIT = 1500;
 const HOUR = 3_600_000;
 
 /** Page after page, then the last one before handing in. */
-export function WorkPages({ port, address, cover, working, isLocked, onDone, onEarlier }: Props) {
+export function WorkPages(props: Props) {
+  const { port, address, cover, working, isLocked, way = 'handIn', onDone, onEarlier } = props;
   const { questions } = working;
   const answering = { ...useAnswers(port, address, working), ...useHints(port, address, working) };
   const { answers, keep, settled } = answering;
@@ -284,7 +289,11 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
     if (receipt?.state === 'kept') go(to);
   };
   const numbers = numbersIn(questions);
-  const pageName = page ? pageTitle(told, numbers.slice(page.from, page.from + page.count)) : told.last.ready;
+  const pageName = page
+    ? pageTitle(told, numbers.slice(page.from, page.from + page.count))
+    : way === 'file'
+      ? told.file.ready
+      : told.last.ready;
   useEffect(() => {
     document.title = `${pageName} · ${cover.title}`;
   }, [pageName, cover.title]);
@@ -318,7 +327,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
         done={done}
         left={counted}
       />
-      <TimeWarning left={left} taken={cover.unfinished === 'taken'} />
+      <TimeWarning left={left} taken={way === 'file' ? null : cover.unfinished === 'taken'} />
       <main className="flex-1 pb-2">
         <WithFormulas formulas={answering.formulas}>
           {page ? (
@@ -338,7 +347,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
                   {told.work.stillHere}
                 </p>
               )}
-              <Foot keep={keep} asks={here.some(({ face }) => asksFor(face))} onDone={onDone} />
+              <Foot keep={keep} asks={here.some(({ face }) => asksFor(face))} way={way} onDone={onDone} />
               {at === 0 && <Earlier numbers={working.earlier} onLook={lookAtEarlier} />}
             </>
           ) : (
@@ -350,6 +359,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
                 done={done}
                 keep={keep}
                 onGo={cover.goingBack ? goTo : null}
+                way={way}
                 onHandIn={handIn}
               />
             </div>
@@ -364,6 +374,7 @@ export function WorkPages({ port, address, cover, working, isLocked, onDone, onE
         back={cover.goingBack}
         holds={cover.goingBack ? null : holdsWords(told, here, answers, turning)}
         fromLast={fromLast}
+        way={way}
       />
     </div>
   );

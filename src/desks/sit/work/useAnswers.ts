@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
-import type { Receipt, Working } from '@/core/reveal/packets';
+import type { Receipt, Whereabouts, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import { keepAnswers } from './keepAnswers';
 
@@ -11,7 +11,7 @@ const PAGE = Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => (b
 
 /** What the page can say about keeping answers. */
 export type KeepState =
-  | { readonly state: 'kept'; readonly at: number | null }
+  | { readonly state: 'kept'; readonly at: number | null; readonly where?: Whereabouts }
   | { readonly state: 'keeping' }
   | { readonly state: 'trouble'; readonly reason: Extract<Receipt, { state: 'refused' }>['reason'] };
 
@@ -43,7 +43,7 @@ export function useAnswers(port: StudentPort, at: PaperAddress, working: Working
       });
     });
     if (receipt?.state === 'refused') setKeep({ state: 'trouble', reason: receipt.reason });
-    else if (receipt) setKeep({ state: 'kept', at: receipt.at });
+    else if (receipt) setKeep({ state: 'kept', at: receipt.at, where: receipt.where });
     return receipt?.state !== 'refused';
   };
 

@@ -32,7 +32,8 @@ export function ClipChooser({ file = null, onTaken }: Props) {
       <FileDrop
         label="Sound or video file"
         accept={CLIP_FILES}
-        onFile={(one) => {
+        onFiles={([one]) => {
+          if (!one) return;
           chosen.current = one;
           setRefused(null);
           start();

@@ -119,7 +119,7 @@ export function PictureDialog({ picture, file = null, isAlone = false, onSave, o
           <FileDrop
             label="Picture file"
             accept={PICTURE_TYPES}
-            onFile={(chosen) => run(() => take(chosen))}
+            onFiles={([chosen]) => chosen && run(() => take(chosen))}
           />
         )}
         {error && (

@@ -4,11 +4,17 @@ interface Props {
   /** What the file is, as screen readers name the field. */
   readonly label: string;
   readonly accept: string;
-  readonly onFile: (file: File) => void;
+  readonly onFiles: (files: readonly File[]) => void;
+  /** Several at once, where that is wanted. */
+  readonly several?: boolean;
 }
 
 /** A place where a file is dropped or chosen. */
-export function FileDrop({ label, accept, onFile }: Props) {
+export function FileDrop({ label, accept, onFiles, several = false }: Props) {
+  const give = (list: FileList | null) => {
+    const files = [...(list ?? [])].slice(0, several ? undefined : 1);
+    if (files.length > 0) onFiles(files);
+  };
   const field = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   return (
@@ -22,23 +28,22 @@ export function FileDrop({ label, accept, onFile }: Props) {
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        const file = event.dataTransfer.files[0];
-        if (file) onFile(file);
+        give(event.dataTransfer.files);
       }}
     >
-      <p className="text-soft">Drop a file here, or</p>
+      <p className="text-soft">{several ? 'Drop files here, or' : 'Drop a file here, or'}</p>
       <button type="button" className="btn btn-sm btn-primary mt-2" onClick={() => field.current?.click()}>
-        Choose a file
+        {several ? 'Choose files' : 'Choose a file'}
       </button>
       <input
         ref={field}
         type="file"
         accept={accept}
+        multiple={several}
         className="hidden"
         aria-label={label}
         onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) onFile(file);
+          give(event.target.files);
           event.target.value = '';
         }}
       />
