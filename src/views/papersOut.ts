@@ -67,6 +67,23 @@ export async function paperFiles(
   return { bytes: zipSync(parts, { level: 6 }), files: Object.keys(parts).length };
 }
 
+/** The rules of style of papers' files, for other files of the same look. */
+export async function paperStyle(): Promise<string> {
+  const { page } = await paperPage();
+  return /<style[^>]*>([\s\S]*?)<\/style>/.exec(page)?.[1] ?? '';
+}
+
+/** Pages in one zip, each under what it is called by. */
+export function zippedPages(pages: readonly (readonly [wanted: string, page: string])[]): Uint8Array {
+  const nameOf = fileNames();
+  return zipSync(
+    Object.fromEntries(pages.map(([wanted, page]) => [`${nameOf(wanted)}.html`, bytesOf(page)])),
+    {
+      level: 6,
+    },
+  );
+}
+
 /** What there is to say before a file is made. */
 export async function papersOut(quizId: string): Promise<{ readonly ownTimes: number }> {
   return { ownTimes: await studentsWithOwnTimes(quizId) };

@@ -15,7 +15,7 @@ import { keepScoresUnderNewerRules } from '../views/newerRules';
 import { revisions } from '../views/revisions';
 import { printed } from '../views/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from '../views/shelfFiles';
-import { paperFile, paperFiles, papersOut } from '../views/papersOut';
+import { paperFile, paperFiles, paperStyle, papersOut, zippedPages } from '../views/papersOut';
 import { judgeAnswers, takeAnswers } from '../store/work/answersIn';
 import { quizCounts, tray, workOutside } from '../views/tray';
 
@@ -35,7 +35,8 @@ export type { NamedChange, Pending } from '../views/pending';
 export type { HandAnswer, HandQuestion } from '../views/byHand';
 export type { OwnScores } from '../views/ownScores';
 export type { Revision } from '../views/revisions';
-export type { PrintedSlip } from '../views/printed';
+export type { SlipHolds } from '../views/printed';
+export type { NamedBy } from '../views/papersOut';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from '../views/shelfFiles';
 export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
 export type { TrayRow } from '../views/tray';
@@ -88,6 +89,8 @@ export const classDesk = {
   saveQuizFile,
   saveBackup,
   papersOut,
+  paperStyle,
+  zippedPages,
   paperFile,
   paperFiles,
   judgeAnswers,

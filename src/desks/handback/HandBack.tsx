@@ -26,6 +26,7 @@ import type { Circle, HandBackRow } from '@/workers/classDesk';
 import { useCircles } from '@/ui/teacher/circles';
 import { AnswersFile } from './AnswersFile';
 import { printAddress } from './printAddress';
+import { SlipFiles } from './SlipFiles';
 import { Results } from './Results';
 import { handedBackWords } from '@/ui/words/resultWords';
 import { ScoresFile } from './ScoresFile';
@@ -192,6 +193,7 @@ function PaperAndFiles({ none, circle }: { readonly none: boolean; readonly circ
           Print without right answers
         </a>
       </p>
+      <SlipFiles disabled={none} circle={circle} />
       <ScoresFile disabled={none} only={circle} />
       <AnswersFile disabled={none} only={circle} />
     </aside>

@@ -1,57 +1,17 @@
-import { useContext, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { Boundary } from '@/ui/widgets/press/Boundary';
 import { Commands } from '@/ui/teacher/Commands';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { readingFailed, startingFailed } from '@/ui/words/failureWords';
 import { useTelling } from '@/ui/told/useTelling';
-import { TextsIn, ToldIn, useText } from '@/ui/told/useTold';
+import { TextsIn, ToldIn } from '@/ui/told/useTold';
 import { count } from '@/ui/words/figures';
 import { PictureSource } from '@/ui/widgets/paper/Picture';
-import { SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
+import { SlipSheet } from '@/ui/widgets/paper/SlipSheet';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
-import type { PrintedSlip } from '@/workers/classDesk';
-
-function Page({ title, printed }: { readonly title: string; readonly printed: PrintedSlip }) {
-  const { name, number, email, groups, attempt, recorded, slip } = printed;
-  const {
-    language,
-    told: { results },
-  } = useContext(ToldIn);
-  const text = useText();
-  return (
-    <section
-      aria-label={`Results of ${name}`}
-      className="mx-auto my-6 max-w-[720px] break-after-page bg-paper px-10 py-8 last:break-after-auto print:m-0 print:max-w-none print:p-0"
-    >
-      <div lang={language}>
-        <p {...text} className="caption wrap-anywhere">
-          {title}
-        </p>
-        <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-          <h2 className="mt-1 text-[22px] break-words">{name}</h2>
-          <p className="figures caption">{[number || email, ...groups].filter(Boolean).join(' · ')}</p>
-        </div>
-        <p className="caption figures">
-          {[
-            slip.timeKnown
-              ? slip.byItself
-                ? results.collectedAt(slip.finishedAt)
-                : results.handedInAt(slip.finishedAt)
-              : results.fromFile,
-            ...(attempt.of > 1 ? [results.attemptOf(attempt.number, attempt.of)] : []),
-          ].join(', ')}
-        </p>
-        {slip.score && <SlipScore score={slip.score} />}
-        {recorded && <SlipRecorded recorded={recorded} />}
-        <SlipWords slip={slip} />
-        <SlipQuestions slip={slip} className="mt-4" sections="open" />
-      </div>
-    </section>
-  );
-}
 
 /** Slips for paper: one student per page, with or without the right answers. */
 export function Print() {
@@ -135,7 +95,12 @@ function Slips() {
           <ToldIn value={telling}>
             <TextsIn value={value.language}>
               {slips.map((printed) => (
-                <Page key={printed.studentId} title={value.title} printed={printed} />
+                <SlipSheet
+                  key={printed.studentId}
+                  title={value.title}
+                  of={printed}
+                  className="mx-auto my-6 max-w-[720px] break-after-page bg-paper px-10 py-8 last:break-after-auto print:m-0 print:max-w-none print:p-0"
+                />
               ))}
             </TextsIn>
           </ToldIn>

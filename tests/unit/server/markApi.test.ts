@@ -10,6 +10,7 @@ import { mark, usualBody, type Line } from '@/server/mark/mark';
 import { markHere } from '@/server/mark/markHere';
 import { markThreads, type ThreadLimits } from '@/server/mark/threads';
 import { turns } from '@/server/mark/turns';
+import { FORM_VERSION } from '@/core/formats/quizFile/schema';
 import { DEMO_FILE } from '../../generated';
 import { path, readText } from '../support/support';
 import { runs } from '../../runs';
@@ -163,7 +164,7 @@ describe('what cannot be marked is refused with its place', () => {
     ['the same attempt twice', JSON.stringify({ quiz, attempts: [attempts[0], attempts[0]] }), 422, /^attempts\[1\]: Ada Marsh has an attempt 1 already/],
     ['something unknown', JSON.stringify({ quiz, attempts, colour: 'blue' }), 422, /unknown field “colour”/],
     ['no work at all', JSON.stringify({ quiz }), 422, /holds no work/],
-    ['a newer form', JSON.stringify({ quiz: { ...quiz, version: 15 }, attempts }), 422, /newer Yentrel/],
+    ['a newer form', JSON.stringify({ quiz: { ...quiz, version: FORM_VERSION + 1 }, attempts }), 422, /newer Yentrel/],
   ]; // prettier-ignore
   for (const [what, body, status, words] of cases)
     test(what, async () => {

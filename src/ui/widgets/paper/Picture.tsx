@@ -6,6 +6,9 @@ import type { Picture as PictureData } from '@/core/content/picture';
 export type PictureLoader = (hash: string) => Promise<Blob | null>;
 export const PictureSource = createContext<PictureLoader | null>(null);
 
+/** Addresses that are there at once: where nothing is loaded afterwards. */
+export const StoredAt = createContext<ReadonlyMap<string, string> | null>(null);
+
 const addresses = new Map<string, Promise<string | null>>();
 
 /** An address in this page for a picture; made once, for as long as the page lives. */
@@ -30,6 +33,7 @@ function addressOf(hash: string, load: PictureLoader): Promise<string | null> {
 /** The address in this page of something that is stored by its hash; null until it is there. */
 export function useStored(hash: string): string | null {
   const load = useContext(PictureSource);
+  const ready = useContext(StoredAt)?.get(hash) ?? null;
   const [address, setAddress] = useState<string | null>(null);
   useEffect(() => {
     if (!load) return;
@@ -42,7 +46,7 @@ export function useStored(hash: string): string | null {
       current = false;
     };
   }, [hash, load]);
-  return address;
+  return ready ?? address;
 }
 
 /** On a phone a picture is as wide as on a paper of this many pixels, where there is room: its words stay legible. */
