@@ -18,7 +18,7 @@ function storage(): Storage | null {
   }
 }
 
-const text = document.getElementById('paper')?.textContent ?? 'null';
+const text = document.getElementById('paper')?.textContent || 'null';
 const data = JSON.parse(text) as PaperData | null;
 const page = document.getElementById('page');
 if (data && page) {

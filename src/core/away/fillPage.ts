@@ -39,7 +39,7 @@ export function filledPage({ page, told }: PaperPage, data: PaperData, noScripts
   }
   return put(
     made,
-    '<script id="paper" type="application/json">null</script>',
+    '<script id="paper" type="application/json"></script>',
     `<script id="paper" type="application/json">${asScript(data)}</script>`,
   );
 }

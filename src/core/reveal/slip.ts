@@ -78,7 +78,9 @@ export const metNumbers = (
   paper: Paper,
   { seed, source }: Pick<Attempt, 'seed' | 'source'>,
 ): ReadonlyMap<string, number> =>
-  (source === 'sat' || source === 'brought') && paper.content.shuffled ? numbersOf(inStudentsOrder(paper, seed)) : new Map();
+  (source === 'sat' || source === 'brought') && paper.content.shuffled
+    ? numbersOf(inStudentsOrder(paper, seed))
+    : new Map();
 
 /** Of the formulas of a paper and of comments those that stand in what leaves: what only a key writes stays behind. */
 export const formulasShown = (

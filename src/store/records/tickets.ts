@@ -9,7 +9,10 @@ async function freshCodes(count: number): Promise<string[]> {
   const fresh = new Set<string>();
   while (fresh.size < count) {
     while (fresh.size < count) fresh.add(newTicket());
-    const taken = await db.tickets.where('code').anyOf([...fresh]).toArray();
+    const taken = await db.tickets
+      .where('code')
+      .anyOf([...fresh])
+      .toArray();
     for (const { code } of taken) fresh.delete(code);
   }
   return [...fresh];

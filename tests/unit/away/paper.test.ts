@@ -162,7 +162,7 @@ describe('nothing of a key, a hint or a name is in the file', () => {
 
 describe('the page of a paper', () => {
   const page = {
-    page: '<!doctype html>\n<html lang="en" data-theme="chalk"><head><meta http-equiv="x" content="script-src \'a\'"><title>Quiz</title></head><body><div id="page"><p id="noscript"></p></div><script id="paper" type="application/json">null</script></body></html>',
+    page: '<!doctype html>\n<html lang="en" data-theme="chalk"><head><meta http-equiv="x" content="script-src \'a\'"><title>Quiz</title></head><body><div id="page"><p id="noscript"></p></div><script id="paper" type="application/json"></script></body></html>',
     told: { de: { script: 'var told={};', hash: "'sha256-de'" } },
   };
   const data = made(paperOf([phraseQuestion([variant('v', ['silt'])])]), fourSeeds());
