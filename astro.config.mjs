@@ -22,6 +22,8 @@ export default defineConfig({
     plugins: [tailwindcss(), moduleList()],
     resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
     worker: { format: 'es' },
+    // Packages with a binary part, or that load parts of themselves, stay as they are.
+    ssr: { external: ['libsql', 'pg', 'kysely'] },
     build: {
       assetsInlineLimit: 0,
       target: 'es2022',

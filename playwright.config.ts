@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { LONG } from './tests/runs';
 
@@ -41,7 +43,8 @@ export default defineConfig({
   },
   webServer: {
     command: 'node server.mjs',
-    env: { PORT: port, DIST: dist },
+    // Doors of an earlier run open nothing in this one.
+    env: { PORT: port, DIST: dist, DATA: join(tmpdir(), `yentrel-doors-${process.pid}`) },
     url: `http://127.0.0.1:${port}/api/about`,
     reuseExistingServer: false,
   },

@@ -17,6 +17,7 @@ const dist = resolve(process.env.DIST ?? 'dist');
 /** What a request may bring: little, but for what is to be marked, which is counted again as it comes. */
 const LARGEST_BODY = 1_000_000;
 const LARGEST_TO_MARK = 100_000_000;
+const LARGEST_TO_DOOR = 60_000_000;
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 process.env.WORD_LISTS = join(dist, 'client', 'words');
@@ -219,7 +220,8 @@ const server = createServer((request, response) => {
   }
   if (isForeign(request))
     return refuse(response, 403, 'This address takes requests from its own pages only.', path);
-  const largest = path === '/api/mark' ? LARGEST_TO_MARK : LARGEST_BODY;
+  const largest =
+    path === '/api/mark' ? LARGEST_TO_MARK : path.startsWith('/api/door') ? LARGEST_TO_DOOR : LARGEST_BODY;
   if (Number(request.headers['content-length'] ?? 0) > largest) {
     return refuse(response, 413, `A request may hold at most ${largest} bytes.`, path);
   }

@@ -28,5 +28,8 @@ export const newSeed = (): string =>
     '',
   );
 
+/** What only the teacher of a door has: 256 random bits in hexadecimal signs. */
+export const newToken = (): string => newSeed() + newSeed();
+
 /** This tab, so that the history can tell whose edits it joins. */
 export const TAB = newId();

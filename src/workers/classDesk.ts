@@ -16,6 +16,7 @@ import { revisions } from '../views/revisions';
 import { printed } from '../views/printed';
 import { openFile, saveBackup, saveQuizFile, takeBackup, takeQuiz } from '../views/shelfFiles';
 import { paperFile, paperFiles, paperStyle, papersOut, zippedPages } from '../views/papersOut';
+import { checkReceipt, closeDoor, openDoor, syncDoor } from '../views/door';
 import { judgeAnswers, takeAnswers } from '../store/work/answersIn';
 import { quizCounts, tray, workOutside } from '../views/tray';
 
@@ -36,6 +37,7 @@ export type { HandAnswer, HandQuestion } from '../views/byHand';
 export type { OwnScores } from '../views/ownScores';
 export type { Revision } from '../views/revisions';
 export type { SlipHolds } from '../views/printed';
+export type { DoorStand } from '../views/door';
 export type { NamedBy } from '../views/papersOut';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from '../views/shelfFiles';
 export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
@@ -93,6 +95,10 @@ export const classDesk = {
   zippedPages,
   paperFile,
   paperFiles,
+  openDoor,
+  syncDoor,
+  closeDoor,
+  checkReceipt,
   judgeAnswers,
   takeAnswers,
 };

@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { deflateSync, Inflate } from 'fflate';
+import { base64urlnopad } from '@scure/base';
+import { deflateSync, Inflate, strFromU8 } from 'fflate';
 import { canonical } from '../figures/deepEqual';
 import type { Answer } from '../kinds';
 
@@ -37,15 +38,6 @@ const BEGIN = 'YA1';
 const END = '.';
 const CHECK_BYTES = 4;
 
-const base64url = (bytes: Uint8Array): string =>
-  btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replace(/=+$/, '');
-
-const bytesOf = (text: string): Uint8Array =>
-  Uint8Array.from(atob(text.replaceAll('-', '+').replaceAll('_', '/')), (sign) => sign.charCodeAt(0));
-
 const joined = (a: Uint8Array, b: Uint8Array): Uint8Array => {
   const both = new Uint8Array(a.length + b.length);
   both.set(a);
@@ -56,7 +48,7 @@ const joined = (a: Uint8Array, b: Uint8Array): Uint8Array => {
 /** The same as text for a message: deflated (RFC 1951), in base 64 for addresses (RFC 4648), behind four bytes of its SHA-256. */
 export function answersText(data: AnswersData): string {
   const packed = deflateSync(utf8ToBytes(JSON.stringify({ ...data, check: checkOf(data) })), { level: 9 });
-  return BEGIN + base64url(joined(sha256(packed).slice(0, CHECK_BYTES), packed)) + END;
+  return BEGIN + base64urlnopad.encode(joined(sha256(packed).slice(0, CHECK_BYTES), packed)) + END;
 }
 
 /** Why a text of a message cannot be unpacked. */
@@ -70,7 +62,7 @@ export function unpackedText(
   if (!text.endsWith(END)) return { problem: 'cut' };
   let bytes: Uint8Array;
   try {
-    bytes = bytesOf(text.slice(BEGIN.length, -END.length));
+    bytes = base64urlnopad.decode(text.slice(BEGIN.length, -END.length));
   } catch {
     return { problem: 'damaged' };
   }
@@ -96,7 +88,7 @@ function inflated(packed: Uint8Array, most: number): ReturnType<typeof unpackedT
   } catch {
     return { problem: size > most ? 'large' : 'damaged' };
   }
-  return { text: new TextDecoder().decode(parts.reduce(joined, new Uint8Array(0))) };
+  return { text: strFromU8(parts.reduce(joined, new Uint8Array(0))) };
 }
 
 /** Mail programs break lines, and put signs before lines that are answered. */

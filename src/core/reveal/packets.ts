@@ -240,7 +240,14 @@ export const PaperPacket = z.discriminatedUnion('state', [
   z.strictObject({ state: z.literal('working'), cover: Cover, working: Working }),
   /** The page was left where nobody comes back: it goes on once the teacher lets it. */
   z.strictObject({ state: z.literal('locked'), cover: Cover }),
-  z.strictObject({ state: z.literal('finished'), cover: Cover, slip: Slip, attempts: Attempts }),
+  z.strictObject({
+    state: z.literal('finished'),
+    cover: Cover,
+    slip: Slip,
+    attempts: Attempts,
+    /** A code by which whoever served the paper knows it again. */
+    receipt: z.string().max(20).optional(),
+  }),
   /** The quiz closed over work that was not handed in, and such work does not count. */
   z.strictObject({ state: z.literal('notHandedIn'), cover: Cover, missing: Missing.nullable() }),
 ]);

@@ -296,13 +296,14 @@ function Paper({ port, place, isTold, toldOf, onQuiz }: PaperProps) {
     );
   }
   if (packet.state !== 'finished') return null;
-  const { slip, attempts } = packet;
+  const { slip, attempts, receipt } = packet;
   return (
     <PictureSource value={picture}>
       <SlipPage
         cover={packet.cover}
         slip={slip}
         attempts={attempts}
+        receipt={receipt}
         onAttempt={setAttempt}
         onAgain={begin}
         onGoOn={() => setAttempt(undefined)}

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { ticketShown } from '@/core/quiz/people/ticket';
 import type { Attempts, Cover, Slip } from '@/core/reveal/packets';
 import { SlipClass, SlipQuestions, SlipRecorded, SlipScore, SlipWords } from '@/ui/widgets/paper/SlipParts';
 import { stillToCome } from '@/ui/told/resultTimes';
@@ -9,6 +10,8 @@ interface Props {
   readonly cover: Cover;
   readonly slip: Slip;
   readonly attempts: Attempts;
+  /** A code by which whoever served the paper knows it again. */
+  readonly receipt: string | undefined;
   readonly onAttempt: (number: number) => void;
   readonly onAgain: () => Promise<void>;
   /** Back to the attempt that is being worked at. */
@@ -72,12 +75,12 @@ function Again({ cover, attempts, onAgain }: Pick<Props, 'cover' | 'attempts' | 
 }
 
 /** The receipt, and exactly what the plan shows now; then a sentence about when the rest comes. */
-export function SlipPage({ cover, slip, attempts, onAttempt, onAgain, onGoOn }: Props) {
+export function SlipPage({ cover, slip, attempts, receipt, onAttempt, onAgain, onGoOn }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const told = useTold();
   const text = useText();
-  const { results } = told;
+  const { results, own } = told;
   const rest = stillToCome(told, slip.toCome);
   const hasParts = slip.parts.some((part) => part.result || part.text || part.comment !== null);
   return (
@@ -94,6 +97,7 @@ export function SlipPage({ cover, slip, attempts, onAttempt, onAgain, onGoOn }: 
             ? results.collected(slip.finishedAt, cover.timeLimit === null ? 'closed' : 'timeOver')
             : results.handedIn(slip.finishedAt)}
       </p>
+      {receipt && <p className="caption figures mt-1">{own.receipt(ticketShown(receipt))}</p>}
       {attempts.notCounted && <p className="mt-2 font-semibold">{results[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}
       {slip.classDid && <SlipClass did={slip.classDid} />}

@@ -18,6 +18,7 @@ import { useQuery, type Query } from '@/ui/widgets/press/useQuery';
 import { classWorker } from '@/workers/clients';
 import type { TrayRow } from '@/workers/classDesk';
 import { AnswerFile } from './AnswerFile';
+import { Door } from './door/Door';
 import { StudentFiles } from './files/StudentFiles';
 import { TrayRows } from './TrayRows';
 
@@ -186,6 +187,7 @@ export default function Tray() {
         {!isThere ? null : set ? (
           <>
             <AnswerFile onImported={() => setListed((n) => n + 1)} />
+            <Door rows={all ?? []} />
             <StudentFiles onTaken={() => setListed((n) => n + 1)} />
           </>
         ) : (

@@ -18,6 +18,7 @@ import { useQuery } from '@/ui/widgets/press/useQuery';
 import { useReady } from '@/ui/teacher/useReady';
 import { classWorker } from '@/workers/clients';
 import { OpeningContext } from '@/ui/teacher/opening';
+import { DoorKeeper } from './DoorKeeper';
 import { EffectBar } from './EffectBar';
 import { OpenDialog } from './OpenDialog';
 import { StationBar } from './StationBar';
@@ -185,23 +186,25 @@ function Stations() {
   const { Desk } = STATIONS.find(({ name }) => name === station) ?? STATIONS[0];
   return (
     <QuizContext value={view}>
-      <PictureSource value={pictureBlob}>
-        <div className="flex min-h-dvh flex-col">
-          <NewerVersion />
-          <StorageTrouble onRescue={() => downloadRescue(view)} />
-          <StationBar station={station} onOpening={ask} />
-          <OpeningContext value={ask}>
-            <Boundary name={station}>
-              <Suspense fallback={<Waiting>Opening…</Waiting>}>
-                <Desk />
-              </Suspense>
-            </Boundary>
-          </OpeningContext>
-          {opening && <OpenDialog onClose={() => setOpening(false)} />}
-          <EffectBar />
-        </div>
-      </PictureSource>
-      <NoticeBar />
+      <DoorKeeper>
+        <PictureSource value={pictureBlob}>
+          <div className="flex min-h-dvh flex-col">
+            <NewerVersion />
+            <StorageTrouble onRescue={() => downloadRescue(view)} />
+            <StationBar station={station} onOpening={ask} />
+            <OpeningContext value={ask}>
+              <Boundary name={station}>
+                <Suspense fallback={<Waiting>Opening…</Waiting>}>
+                  <Desk />
+                </Suspense>
+              </Boundary>
+            </OpeningContext>
+            {opening && <OpenDialog onClose={() => setOpening(false)} />}
+            <EffectBar />
+          </div>
+        </PictureSource>
+        <NoticeBar />
+      </DoorKeeper>
     </QuizContext>
   );
 }

@@ -115,11 +115,12 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
     const quiz = await collectQuiz(id);
     if (quiz) quizzes.push(quiz);
   }
-  const [students, classes, members, tickets] = await Promise.all([
+  const [students, classes, members, tickets, doors] = await Promise.all([
     db.students.orderBy('id').toArray(),
     db.classes.orderBy('id').toArray(),
     db.members.orderBy('[classId+studentId]').toArray(),
     db.tickets.orderBy('studentId').toArray(),
+    db.doors.toArray(),
   ]);
   const histories = [
     { scope: CLASS_LIST, steps: await stepsOf(CLASS_LIST) },
@@ -135,6 +136,7 @@ export async function collectBackup(progress: Progress): Promise<Backup | null> 
       classes,
       members,
       tickets,
+      doors: doors.map(({ quizId, id, token, openedAt }) => ({ quizId, id, token, openedAt })),
       histories: [...histories],
     },
     quizzes,

@@ -1,3 +1,5 @@
+import { takeDoors } from '../door/doors';
+import type { KeptDoor } from '@/core/quiz/door';
 import { valueAt } from '@/core/figures/valueAt';
 import type { BackedQuiz, ClassPart, QuizFile, Step } from '@/core/formats/quizFile/schema';
 import type { Pictures } from '@/core/formats/quizFile/quizFile';
@@ -115,7 +117,10 @@ export const restoreBackup = (
     quizzes,
     pictures,
   }: {
-    file: School & { histories: readonly { scope: string; steps: readonly Step[] }[] };
+    file: School & {
+      doors: readonly KeptDoor[];
+      histories: readonly { scope: string; steps: readonly Step[] }[];
+    };
     quizzes: readonly BackedQuiz[];
     pictures: Pictures;
   },
@@ -133,6 +138,7 @@ export const restoreBackup = (
       await db.history.bulkAdd(ownSteps(steps, before).map((step) => stepRecord(scope, step)));
       await db.meta.put({ key: `seq:${scope}`, value: Math.max(0, ...steps.map(({ seq }) => seq)) });
     }
+    await takeDoors(file.doors);
     // Whoever keeps what was known of students and classes sees that it may have changed.
     await nextSeq(CLASS_LIST);
     await keepMedia(pictures, quizzes);

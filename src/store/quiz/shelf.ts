@@ -98,6 +98,7 @@ export const removeForGood = (quizId: string): Promise<void> =>
     await forgetSteps(quizId);
     await db.meta.delete(`seq:${quizId}`);
     await db.mappings.delete(quizId);
+    await db.doors.delete(quizId);
     await db.meta.delete(`scoreColumns:${quizId}`);
     await db.quizzes.delete(quizId);
   });

@@ -1,4 +1,5 @@
 import Dexie, { type Table, type Transaction } from 'dexie';
+import type { KeptDoor } from '@/core/quiz/door';
 import type {
   BackedQuiz,
   KeptQuestion,
@@ -103,6 +104,22 @@ export interface FolderRecord {
   handle: FileSystemDirectoryHandle;
 }
 
+/** A door that is open, and what of it this browser knows. */
+export type DoorRecord = KeptDoor & {
+  /** The door's version that this browser made or saw last. */
+  version: number;
+  /** Up to which number work was fetched. */
+  seq: number;
+  /** What was sent last, by its hash. */
+  sent: string;
+  /** By attempt: the number and the hash under which the door has it. */
+  known: Readonly<Record<string, { readonly seq: number; readonly hash: string }>>;
+  /** When the server answered last: ms since 1970. */
+  reachedAt: number;
+  /** When the door ends by itself. */
+  endsAt: number;
+};
+
 /** One step of an undo history, shared by all tabs. `quizId` is a quiz, the class list or the Shelf. */
 export type HistoryRecord = Step & { id?: number; quizId: string };
 
@@ -175,6 +192,7 @@ class YentrelDb extends Dexie {
   declare overrides: Table<Override, [string, string, string]>;
   declare rulings: Table<Ruling, [string, string]>;
   declare comments: Table<Comment, [string, string, string]>;
+  declare doors: Table<DoorRecord, string>;
   declare media: Table<MediaRecord, string>;
   declare mappings: Table<MappingRecord, string>;
   declare folders: Table<FolderRecord, string>;
@@ -221,6 +239,7 @@ class YentrelDb extends Dexie {
     this.version(13).upgrade(tablesBy(form12));
     this.version(14).upgrade(tablesBy(form13));
     this.version(15).upgrade(tablesBy(form14));
+    this.version(16).stores({ doors: 'quizId' });
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -118,6 +118,26 @@ export const de = (g: Grammar): Told => {
       opens: (at: number) => `Es öffnet am ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Es wurde am ${g.dayAndTime(at)} geschlossen.`,
     },
+    own: {
+      title: (student: string) => `Quiz von ${student}`,
+      toDo: 'Zu erledigen',
+      done: 'Abgegeben',
+      nothing: 'Im Moment gibt es für dich nichts zu tun.',
+      opens: (at: number) => `öffnet ${g.dayAndTime(at)}`,
+      until: (at: number) => `offen bis ${g.dayAndTime(at)}`,
+      due: (at: number) => `fällig ${g.dayAndTime(at)}`,
+      working: 'begonnen',
+      locked: 'gesperrt',
+      closed: 'geschlossen',
+      results: 'Ergebnisse',
+      noResults: 'noch keine Ergebnisse',
+      back: 'Alle meine Quiz',
+      away: 'Es gibt keine Verbindung. Was du geantwortet hast, bleibt auf diesem Gerät. Versuch es gleich noch einmal.',
+      receipt: (code: string) =>
+        `Quittung ${code}. Damit kann deine Lehrkraft sehen, dass diese Arbeit angekommen ist.`,
+      notHandedIn:
+        'Noch nicht abgegeben: Es gibt keine Verbindung. Deine Antworten bleiben auf diesem Gerät. Versuch es noch einmal, sobald du verbunden bist.',
+    },
     cover: {
       paperOf: (student) => `Arbeit von ${student}`,
       size: (questions, points, scaledTo) =>

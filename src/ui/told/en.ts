@@ -111,6 +111,25 @@ export const en = (g: Grammar) => {
       opens: (at: number) => `It opens on ${g.dayAndTime(at)}.`,
       closed: (at: number) => `It closed on ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `${student}’s quizzes`,
+      toDo: 'To do',
+      done: 'Handed in',
+      nothing: 'Nothing is set for you right now.',
+      opens: (at: number) => `opens ${g.dayAndTime(at)}`,
+      until: (at: number) => `open until ${g.dayAndTime(at)}`,
+      due: (at: number) => `due ${g.dayAndTime(at)}`,
+      working: 'begun',
+      locked: 'locked',
+      closed: 'closed',
+      results: 'results',
+      noResults: 'no results yet',
+      back: 'All my quizzes',
+      away: 'There is no connection. What you answered is kept on this device. Try again in a moment.',
+      receipt: (code: string) => `Receipt ${code}. With it your teacher can see that this paper arrived.`,
+      notHandedIn:
+        'Not handed in yet: there is no connection. Your answers are kept on this device. Try again once you are connected.',
+    },
     cover: {
       paperOf: (student: string) => `${student}’s paper`,
       size: (questions: number, points: Fraction, scaledTo: Fraction | null) =>

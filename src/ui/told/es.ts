@@ -114,6 +114,25 @@ export const es = (g: Grammar): Told => {
       opens: (at: number) => `Se abre el ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Se cerró el ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `Cuestionarios de ${student}`,
+      toDo: 'Por hacer',
+      done: 'Entregados',
+      nothing: 'Ahora mismo no tienes nada que hacer.',
+      opens: (at: number) => `se abre el ${g.dayAndTime(at)}`,
+      until: (at: number) => `abierto hasta el ${g.dayAndTime(at)}`,
+      due: (at: number) => `se entrega el ${g.dayAndTime(at)}`,
+      working: 'empezado',
+      locked: 'bloqueado',
+      closed: 'cerrado',
+      results: 'resultados',
+      noResults: 'aún sin resultados',
+      back: 'Todos mis cuestionarios',
+      away: 'No hay conexión. Lo que has respondido se conserva en este dispositivo. Inténtalo otra vez dentro de un momento.',
+      receipt: (code: string) => `Recibo ${code}. Con él tu docente puede ver que este trabajo ha llegado.`,
+      notHandedIn:
+        'Aún sin entregar: no hay conexión. Tus respuestas se conservan en este dispositivo. Inténtalo otra vez cuando tengas conexión.',
+    },
     cover: {
       paperOf: (student) => `Trabajo de ${student}`,
       size: (questions, points, scaledTo) =>

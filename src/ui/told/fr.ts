@@ -119,6 +119,26 @@ export const fr = (g: Grammar): Told => {
       opens: (at: number) => `Il ouvre le ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Il a fermé le ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `Les quiz de ${student}`,
+      toDo: 'À faire',
+      done: 'Rendus',
+      nothing: 'Il n’y a rien à faire pour toi en ce moment.',
+      opens: (at: number) => `ouvre le ${g.dayAndTime(at)}`,
+      until: (at: number) => `ouvert jusqu’au ${g.dayAndTime(at)}`,
+      due: (at: number) => `à rendre le ${g.dayAndTime(at)}`,
+      working: 'commencé',
+      locked: 'bloqué',
+      closed: 'fermé',
+      results: 'résultats',
+      noResults: 'pas encore de résultats',
+      back: 'Tous mes quiz',
+      away: 'Il n’y a pas de connexion. Tes réponses restent sur cet appareil. Réessaie dans un instant.',
+      receipt: (code: string) =>
+        `Reçu ${code}. Avec lui, ton professeur peut voir que cette copie est arrivée.`,
+      notHandedIn:
+        'Pas encore rendu : il n’y a pas de connexion. Tes réponses restent sur cet appareil. Réessaie quand tu seras connecté.',
+    },
     cover: {
       paperOf: (student) => `Copie de ${student}`,
       size: (questions, points, scaledTo) =>

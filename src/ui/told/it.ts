@@ -113,6 +113,26 @@ export const it = (g: Grammar): Told => {
       opens: (at: number) => `Si apre il ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Si è chiuso il ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `I quiz di ${student}`,
+      toDo: 'Da fare',
+      done: 'Consegnati',
+      nothing: 'Al momento non c’è niente da fare per te.',
+      opens: (at: number) => `si apre il ${g.dayAndTime(at)}`,
+      until: (at: number) => `aperto fino al ${g.dayAndTime(at)}`,
+      due: (at: number) => `da consegnare entro il ${g.dayAndTime(at)}`,
+      working: 'iniziato',
+      locked: 'bloccato',
+      closed: 'chiuso',
+      results: 'risultati',
+      noResults: 'ancora nessun risultato',
+      back: 'Tutti i miei quiz',
+      away: 'Non c’è connessione. Quello che hai risposto resta su questo dispositivo. Riprova tra un momento.',
+      receipt: (code: string) =>
+        `Ricevuta ${code}. Con questa l’insegnante può vedere che il compito è arrivato.`,
+      notHandedIn:
+        'Non ancora consegnato: non c’è connessione. Le tue risposte restano su questo dispositivo. Riprova quando sei connesso.',
+    },
     cover: {
       paperOf: (student) => `Lavoro di ${student}`,
       size: (questions, points, scaledTo) =>

@@ -111,6 +111,26 @@ export const nl = (g: Grammar): Told => {
       opens: (at: number) => `Hij gaat open op ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Hij is gesloten op ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `Quizzen van ${student}`,
+      toDo: 'Te doen',
+      done: 'Ingeleverd',
+      nothing: 'Er staat nu niets voor je klaar.',
+      opens: (at: number) => `gaat open op ${g.dayAndTime(at)}`,
+      until: (at: number) => `open tot ${g.dayAndTime(at)}`,
+      due: (at: number) => `inleveren voor ${g.dayAndTime(at)}`,
+      working: 'begonnen',
+      locked: 'vergrendeld',
+      closed: 'gesloten',
+      results: 'resultaten',
+      noResults: 'nog geen resultaten',
+      back: 'Al mijn quizzen',
+      away: 'Er is geen verbinding. Wat je hebt geantwoord blijft op dit apparaat. Probeer het zo opnieuw.',
+      receipt: (code: string) =>
+        `Ontvangstbewijs ${code}. Daarmee kan je docent zien dat dit werk is aangekomen.`,
+      notHandedIn:
+        'Nog niet ingeleverd: er is geen verbinding. Je antwoorden blijven op dit apparaat. Probeer het opnieuw zodra je verbinding hebt.',
+    },
     cover: {
       paperOf: (student) => `Werk van ${student}`,
       size: (questions, points, scaledTo) =>

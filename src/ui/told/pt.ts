@@ -115,6 +115,25 @@ export const pt = (g: Grammar): Told => {
       opens: (at: number) => `Abre em ${g.dayAndTime(at)}.`,
       closed: (at: number) => `Fechou em ${g.dayAndTime(at)}.`,
     },
+    own: {
+      title: (student: string) => `Questionários de ${student}`,
+      toDo: 'Por fazer',
+      done: 'Entregues',
+      nothing: 'De momento não tens nada para fazer.',
+      opens: (at: number) => `abre em ${g.dayAndTime(at)}`,
+      until: (at: number) => `aberto até ${g.dayAndTime(at)}`,
+      due: (at: number) => `a entregar até ${g.dayAndTime(at)}`,
+      working: 'começado',
+      locked: 'bloqueado',
+      closed: 'fechado',
+      results: 'resultados',
+      noResults: 'ainda sem resultados',
+      back: 'Todos os meus questionários',
+      away: 'Não há ligação. O que respondeste fica neste dispositivo. Tenta de novo daqui a pouco.',
+      receipt: (code: string) => `Recibo ${code}. Com ele o professor pode ver que este trabalho chegou.`,
+      notHandedIn:
+        'Ainda por entregar: não há ligação. As tuas respostas ficam neste dispositivo. Tenta de novo quando tiveres ligação.',
+    },
     cover: {
       paperOf: (student) => `Trabalho de ${student}`,
       size: (questions, points, scaledTo) =>

@@ -360,7 +360,7 @@ describe('a backup', () => {
   const classes = [{ id: 'c1', name: '8C', position: 1, archivedAt: 7 }];
   const members = students.map(({ id }) => ({ classId: 'c1', studentId: id, groups: [], removedAt: null }));
   const of = (quizzes: BackedQuiz[]): Backup => ({
-    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, classes, members, tickets: [], histories: [{ scope: '#shelf', steps: [step(1)] }] },
+    file: { format: 'yentrel-backup', version: FORM_VERSION, madeAt: 9, quizzes: quizzes.map(({ quiz }) => quiz.id), students, classes, members, tickets: [], doors: [], histories: [{ scope: '#shelf', steps: [step(1)] }] },
     quizzes,
     pictures: NONE,
   }); // prettier-ignore

@@ -204,6 +204,7 @@ const backupOf = (one: Made): BackupFile => ({
   classes: [...one.classes],
   members: [...one.members],
   tickets: [],
+  doors: [],
   histories: [],
 });
 

@@ -6,6 +6,7 @@ import { Override } from '../../quiz/work/override';
 import { Placement } from '../../quiz/placement';
 import { Member, Person, SchoolClass } from '../../quiz/people/school';
 import { QuizContent, QuizStanding } from '../../quiz/quiz';
+import { KeptDoor } from '../../quiz/door';
 import { z } from '../../zod';
 import { ColumnUse } from '../answerColumns';
 
@@ -172,6 +173,8 @@ export const BackupFile = z.strictObject({
   members: z.array(Member).max(200_000),
   /** What opens students' papers: a backup is the one file that holds them. */
   tickets: z.array(Ticket).max(100_000),
+  /** Doors that are open on servers, each with what only its teacher has. */
+  doors: z.array(KeptDoor).max(5000),
   histories: z
     .array(z.strictObject({ scope: z.enum(['#class-list', '#shelf']), steps: z.array(Step).max(10_000) }))
     .max(2),

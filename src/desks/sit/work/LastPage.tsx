@@ -82,11 +82,18 @@ function Missing({ title, blocks, missing, onGo }: MissingProps) {
 /** Before handing in: what is missing is named, and one press hands in. */
 export function LastPage({ headingRef, questions, onceOnly, done, keep, onGo, way, onHandIn }: Props) {
   const handIn = useSitPress(onHandIn);
-  const { last, file } = useTold();
+  const { last, file, own } = useTold();
+  // What goes over a network fails for want of one.
+  const isSent = keep.state === 'kept' && (keep.where === 'door' || keep.where === 'unsent');
   const words =
     way === 'file'
       ? { ready: file.ready, after: file.asOften, go: file.save, failed: file.failed }
-      : { ready: last.ready, after: onceOnly ? last.once : last.fixed, go: last.handIn, failed: last.failed };
+      : {
+          ready: last.ready,
+          after: onceOnly ? last.once : last.fixed,
+          go: last.handIn,
+          failed: isSent ? own.notHandedIn : last.failed,
+        };
   const asked = questions.filter(({ face }) => asksFor(face)).length;
   const numbers = numbersIn(questions);
   const open = (progress: Progress): Open[] =>

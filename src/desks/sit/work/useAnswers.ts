@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { Receipt, Whereabouts, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
@@ -53,6 +53,16 @@ export function useAnswers(port: StudentPort, at: PaperAddress, working: Working
     });
     return running.current;
   };
+
+  // What waited to be sent may be sent without anything being given.
+  useEffect(
+    () =>
+      port.watchKept?.((receipt) => {
+        if (receipt.state === 'kept' && pending.current.size === 0)
+          setKeep({ state: 'kept', at: receipt.at, where: receipt.where });
+      }),
+    [port],
+  );
 
   const give = (questionId: string, answer: Answer | null) => {
     setAnswers((current) => {

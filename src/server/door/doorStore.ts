@@ -1,0 +1,140 @@
+import { overridesByAttempt } from '@/core/checking/classWork';
+import { ofThoseSet, studentsSet } from '@/core/quiz/people/school';
+import { windowOfQuiz } from '@/core/quiz/times/window';
+import { belongings, windowsOf } from '@/core/quiz/times/windowsOf';
+import { windowFor, type StudentWindow } from '@/core/quiz/times/windows';
+import type { Comment, CommentText } from '@/core/quiz/work/attempt';
+import { asksForOthers } from '@/core/reveal/kept';
+import { sceneFor } from '@/core/reveal/scene';
+import { begin, begun } from '@/core/sitting/decide';
+import { sittingOf } from '@/core/sitting/packet';
+import type { PaperAddress } from '@/core/sitting/port';
+import type { SittingStore, Stored, Visit } from '@/core/sitting/store';
+import { newId, newSeed } from '@/device/ids';
+import type { Doors, OpenedDoor } from './doors';
+
+/** The window of one student behind a door. */
+function windowOf({ content }: OpenedDoor, studentId: string): StudentWindow {
+  const { standing, people, members } = content;
+  const quiz = windowOfQuiz(standing.opening, content.content);
+  const own = members.filter((one) => one.studentId === studentId);
+  const who = belongings(own).get(studentId) ?? { studentId, classes: [], groups: [] };
+  const moreTime = people.find(({ id }) => id === studentId)?.moreTime ?? null;
+  return windowFor(quiz, standing.windows, standing.pauses, { ...who, moreTime });
+}
+
+/** Comments by attempt and place. */
+function commentsByAttempt(
+  comments: readonly Comment[],
+): ReadonlyMap<string, Readonly<Record<string, CommentText>>> {
+  const found = new Map<string, Record<string, CommentText>>();
+  for (const comment of comments)
+    found.set(comment.attemptId, { ...found.get(comment.attemptId), [comment.questionId]: comment });
+  return found;
+}
+
+const quizOf = ({ row, content }: OpenedDoor): Visit['quiz'] => ({
+  id: content.quizId,
+  content: content.content,
+  standing: content.standing,
+  firstHandInAt: row.first_hand_in_at,
+});
+
+/** One student's papers behind a door, as it stood when the request came: each request has a store of its own. */
+export function doorStore(doors: Doors, door: OpenedDoor, studentId: string): SittingStore {
+  const { row, content } = door;
+  const { standing, people, members } = content;
+  const window = windowOf(door, studentId);
+  const rulings = new Map(content.rulings.map((ruling) => [ruling.attemptId, ruling]));
+
+  const visit = async ({ quizId }: PaperAddress): Promise<Visit | null> => {
+    const student = people.find(({ id }) => id === studentId);
+    if (!student || quizId !== content.quizId) return null;
+    const made = await doors.attemptsOf(row.id, studentId);
+    const isMeant = studentsSet(standing.setTo, [student], members).some((one) => one.removedAt === null);
+    // Whoever has begun goes on; for anybody else the quiz is not there.
+    if (!isMeant && made.length === 0) return null;
+    return { quiz: quizOf(door), student, made, window };
+  };
+
+  return {
+    now: () => doors.now(),
+    visit,
+    paper: (_, revision) => Promise.resolve(doors.paper(door, revision)),
+
+    async scene({ quiz, student, made }) {
+      const { plans, windows } = quiz.standing;
+      const alone =
+        plans.length + windows.length === 0 && !asksForOthers({ plan: quiz.content.plan, ownPlans: [] });
+      return sceneFor({
+        content: quiz.content,
+        standing: quiz.standing,
+        people: alone ? people.filter(({ id }) => id === student.id) : people,
+        members: alone ? members.filter((one) => one.studentId === student.id) : members,
+        attempts: alone ? made : await doors.everyAttempt(row.id),
+        rulings,
+        visitor: student.id,
+      });
+    },
+
+    async everyonesWork() {
+      const attempts = await doors.everyAttempt(row.id);
+      return {
+        attempts: ofThoseSet(studentsSet(standing.setTo, people, members), attempts),
+        windowOf: windowsOf(windowOfQuiz(standing.opening, content.content), standing, people, members),
+        overrides: overridesByAttempt(content.overrides),
+        rulings,
+      };
+    },
+
+    teachersWork(_, attemptIds) {
+      const ids = new Set(attemptIds);
+      const own = <One extends { readonly attemptId: string }>(all: readonly One[]) =>
+        all.filter(({ attemptId }) => ids.has(attemptId));
+      return Promise.resolve({
+        overrides: overridesByAttempt(own(content.overrides)),
+        comments: commentsByAttempt(own(content.comments)),
+        rulings: new Map(own(content.rulings).map((ruling) => [ruling.attemptId, ruling])),
+      });
+    },
+
+    async begin(address) {
+      const looked = await visit(address);
+      if (!looked) return;
+      const { student, quiz } = looked;
+      await doors.change(row.id, studentId, (made) => {
+        const now = doors.now();
+        const decided = begin(sittingOf({ quiz, student, window }), made, now);
+        if (!decided || 'goOn' in decided) return { after: null, settles: false, result: null };
+        const what = {
+          id: newId(),
+          quizId: quiz.id,
+          studentId,
+          number: decided.number,
+          revision: standing.live ?? 1,
+          seed: newSeed(),
+          seq: 0,
+        };
+        return { after: begun(what, now, window.timeLimit), settles: false, result: null };
+      });
+    },
+
+    change: (_, attemptId, decide, settles) =>
+      doors.change(row.id, studentId, (made) => {
+        const stays = (result: Stored) => ({ after: null, settles: false, result });
+        const attempt = made.find(({ id }) => id === attemptId);
+        if (!attempt) return stays({ ok: false, reason: 'unknown' });
+        const now = doors.now();
+        const decided = decide(doors.paper(door, attempt.revision), attempt, window, now);
+        if (!decided.ok) return stays(decided);
+        if (decided.attempt === attempt)
+          return stays({ ok: true, at: attempt.handedInAt ?? attempt.savedAt });
+        return { after: decided.attempt, settles, result: { ok: true, at: now } };
+      }),
+
+    async picture(hash) {
+      const found = await doors.picture(row.id, hash);
+      return found && new Blob([new Uint8Array(found.bytes)], { type: found.type });
+    },
+  };
+}

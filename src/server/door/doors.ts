@@ -1,0 +1,412 @@
+import { sql, type Transaction } from 'kysely';
+import type { ChangeDoor, Changed, DoorContent, DoorWork, OpenDoor } from '@/core/door/schema';
+import { paperFrom } from '@/core/quiz/paper';
+import type { Paper } from '@/core/quiz/quiz';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import { valueAt } from '@/core/figures/valueAt';
+import { batchesOn, type Batches } from './batches';
+import type { AttemptRow, Db, DoorRow, Engine, Tables } from './database';
+import type { Secret } from './secret';
+
+/** The doors as they lie in the database: what teachers put there, and what students change. */
+
+/** A door as it stands, with what it serves. */
+export interface OpenedDoor {
+  readonly row: Omit<DoorRow, 'content'>;
+  readonly content: DoorContent;
+}
+
+/** A door stays so long after it was opened or changed last: ms. */
+export const DOOR_LASTS = 90 * 24 * 3_600_000;
+/** So many doors are kept unsealed. */
+const MOST_KNOWN = 60;
+
+interface Parts {
+  readonly db: Db;
+  readonly engine: Engine;
+  readonly secret: Secret;
+  /** Ms since 1970. */
+  readonly now: () => number;
+}
+
+const contentPlace = (doorId: string): string => `content:${doorId}`;
+const attemptPlace = (doorId: string, id: string): string => `attempt:${doorId}:${id}`;
+
+/** Without the bytes of what is sealed. */
+const HEAD = ['id', 'quiz_id', 'token', 'version', 'seq', 'first_hand_in_at', 'ends_at'] as const;
+
+interface KnownAttempts {
+  seq: number;
+  readonly byId: Map<string, Attempt>;
+}
+
+export class Doors {
+  readonly #db: Db;
+  readonly #engine: Engine;
+  readonly #secret: Secret;
+  readonly now: () => number;
+  readonly batches: Batches;
+  readonly #contents = new Map<string, { readonly version: number; readonly content: DoorContent }>();
+  readonly #papers = new WeakMap<DoorContent, Map<number, Paper>>();
+  readonly #attempts = new Map<string, KnownAttempts>();
+
+  constructor({ db, engine, secret, now }: Parts) {
+    this.#db = db;
+    this.#engine = engine;
+    this.#secret = secret;
+    this.now = now;
+    this.batches = batchesOn(db);
+  }
+
+  /** The longest used are let go: what is known of a door is only a copy. */
+  #remember<Known>(map: Map<string, Known>, id: string, known: Known): void {
+    map.delete(id);
+    map.set(id, known);
+    const oldest = map.keys().next().value;
+    if (map.size > MOST_KNOWN && oldest !== undefined) map.delete(oldest);
+  }
+
+  async #contentOf(row: Omit<DoorRow, 'content'>): Promise<DoorContent> {
+    const known = this.#contents.get(row.id);
+    if (known?.version === row.version) return known.content;
+    const read = await this.#db
+      .selectFrom('doors')
+      .select(['content', 'version'])
+      .where('id', '=', row.id)
+      .executeTakeFirstOrThrow();
+    const content = this.#secret.unseal(contentPlace(row.id), read.content) as DoorContent;
+    this.#remember(this.#contents, row.id, { version: read.version, content });
+    return content;
+  }
+
+  async #opened(row: Omit<DoorRow, 'content'> | undefined): Promise<OpenedDoor | null> {
+    if (!row || row.ends_at <= this.now()) return null;
+    return { row, content: await this.#contentOf(row) };
+  }
+
+  /** The doors that a ticket opens, with whose it is. */
+  async byTicket(
+    code: string,
+  ): Promise<readonly { readonly door: OpenedDoor; readonly studentId: string }[]> {
+    const rows = await this.#db
+      .selectFrom('tickets')
+      .innerJoin('doors', 'doors.id', 'tickets.door_id')
+      .select([...HEAD.map((name) => `doors.${name}` as const), 'tickets.student_id'])
+      .where('tickets.ticket', '=', this.#secret.hidden('ticket', code))
+      .execute();
+    const found: { door: OpenedDoor; studentId: string }[] = [];
+    for (const { student_id: studentId, ...row } of rows) {
+      const door = await this.#opened(row);
+      if (door) found.push({ door, studentId });
+    }
+    return found;
+  }
+
+  /** A door that this token is the teacher's of; null for another token, or none such door. */
+  async byToken(doorId: string, token: string): Promise<OpenedDoor | null> {
+    const row = await this.#db
+      .selectFrom('doors')
+      .select([...HEAD])
+      .where('id', '=', doorId)
+      .where('token', '=', this.#secret.hidden('token', token))
+      .executeTakeFirst();
+    return this.#opened(row);
+  }
+
+  #unsealed(doorId: string, { id, seq, attempt }: Pick<AttemptRow, 'id' | 'seq' | 'attempt'>): Attempt {
+    return { ...(this.#secret.unseal(attemptPlace(doorId, id), attempt) as Attempt), seq };
+  }
+
+  /** A student's attempts, the first one first. */
+  async attemptsOf(doorId: string, studentId: string): Promise<Attempt[]> {
+    const rows = await this.#db
+      .selectFrom('attempts')
+      .select(['id', 'seq', 'attempt'])
+      .where('door_id', '=', doorId)
+      .where('student_id', '=', studentId)
+      .orderBy('number')
+      .execute();
+    return rows.map((row) => this.#unsealed(doorId, row));
+  }
+
+  /** What has changed since a number, by students or the teacher. */
+  async #since(doorId: string, seq: number): Promise<Attempt[]> {
+    const rows = await this.#db
+      .selectFrom('attempts')
+      .select(['id', 'seq', 'attempt'])
+      .where('door_id', '=', doorId)
+      .where('seq', '>', seq)
+      .orderBy('seq')
+      .execute();
+    return rows.map((row) => this.#unsealed(doorId, row));
+  }
+
+  /** Everyone's attempts: only what is new is read. */
+  async everyAttempt(doorId: string): Promise<readonly Attempt[]> {
+    const known = this.#attempts.get(doorId) ?? { seq: -1, byId: new Map<string, Attempt>() };
+    for (const attempt of await this.#since(doorId, known.seq)) {
+      known.byId.set(attempt.id, attempt);
+      known.seq = Math.max(known.seq, attempt.seq);
+    }
+    this.#remember(this.#attempts, doorId, known);
+    return [...known.byId.values()];
+  }
+
+  /** The paper as it counted at a revision; null: as it counts now. */
+  paper({ content }: OpenedDoor, revision: number | null): Paper {
+    const rev = revision ?? content.standing.live ?? 0;
+    const papers = this.#papers.get(content) ?? new Map<number, Paper>();
+    this.#papers.set(content, papers);
+    const known = papers.get(rev);
+    if (known) return known;
+    const kept = content.revisions.find((one) => one.rev === rev);
+    if (!kept) throw new Error(`No revision ${rev} is behind this door`);
+    const paper = paperFrom(
+      kept.content,
+      content.questionRevisions.filter(
+        ({ questionId, rev: own }) => valueAt(kept.questionRevs, questionId) === own,
+      ),
+    );
+    papers.set(rev, paper);
+    return paper;
+  }
+
+  async picture(
+    doorId: string,
+    hash: string,
+  ): Promise<{ readonly type: string; readonly bytes: Buffer } | null> {
+    const row = await this.#db
+      .selectFrom('media')
+      .select(['type', 'bytes'])
+      .where('door_id', '=', doorId)
+      .where('hash', '=', hash)
+      .executeTakeFirst();
+    return row ?? null;
+  }
+
+  #attemptRow(doorId: string, attempt: Attempt, seq: number): AttemptRow {
+    return {
+      door_id: doorId,
+      id: attempt.id,
+      student_id: attempt.studentId,
+      number: attempt.number,
+      seq,
+      attempt: this.#secret.seal(attemptPlace(doorId, attempt.id), attempt),
+    };
+  }
+
+  /**
+   * Changes the attempts of a student behind a door: `make` says what they become, the first one first, or nothing where they
+   * stay. All that is done to a door is done one after the other.
+   */
+  async change<Result>(
+    doorId: string,
+    studentId: string,
+    make: (made: readonly Attempt[]) => {
+      readonly after: Attempt | null;
+      readonly settles: boolean;
+      readonly result: Result;
+    },
+  ): Promise<Result> {
+    return this.batches.run(doorId, async (transaction) => {
+      const seq = await this.#nextSeq(transaction, doorId);
+      const rows = await transaction
+        .selectFrom('attempts')
+        .select(['id', 'seq', 'attempt'])
+        .where('door_id', '=', doorId)
+        .where('student_id', '=', studentId)
+        .orderBy('number')
+        .execute();
+      const { after, settles, result } = make(rows.map((row) => this.#unsealed(doorId, row)));
+      if (after) {
+        await this.#put(transaction, this.#attemptRow(doorId, after, seq));
+        if (settles)
+          await transaction
+            .updateTable('doors')
+            .set({ first_hand_in_at: this.now() })
+            .where('id', '=', doorId)
+            .where('first_hand_in_at', 'is', null)
+            .execute();
+      }
+      return result;
+    });
+  }
+
+  /** The next number of a door; its row is held until the transaction ends. */
+  async #nextSeq(transaction: Transaction<Tables>, doorId: string): Promise<number> {
+    const { seq } = await transaction
+      .updateTable('doors')
+      .set({ seq: sql`seq + 1` })
+      .where('id', '=', doorId)
+      .returning('seq')
+      .executeTakeFirstOrThrow();
+    return seq;
+  }
+
+  async #put(transaction: Transaction<Tables>, row: AttemptRow): Promise<void> {
+    await transaction
+      .insertInto('attempts')
+      .values(row)
+      .onConflict((conflict) =>
+        conflict.columns(['door_id', 'id']).doUpdateSet({ seq: row.seq, attempt: row.attempt }),
+      )
+      .execute();
+  }
+
+  async #putTickets(
+    transaction: Transaction<Tables>,
+    doorId: string,
+    tickets: OpenDoor['tickets'],
+  ): Promise<void> {
+    await transaction.deleteFrom('tickets').where('door_id', '=', doorId).execute();
+    for (let at = 0; at < tickets.length; at += 200)
+      await transaction
+        .insertInto('tickets')
+        .values(
+          tickets.slice(at, at + 200).map(({ studentId, code }) => ({
+            door_id: doorId,
+            student_id: studentId,
+            ticket: this.#secret.hidden('ticket', code),
+          })),
+        )
+        .execute();
+  }
+
+  /** Opens a door. False where its id is taken by another one; opened again with the same token, it stays as it is. */
+  async open({ id, token, content, tickets, attempts, firstHandInAt }: OpenDoor): Promise<boolean> {
+    return this.batches.run(id, async (transaction) => {
+      const known = await transaction
+        .selectFrom('doors')
+        .select('token')
+        .where('id', '=', id)
+        .executeTakeFirst();
+      const hidden = this.#secret.hidden('token', token);
+      if (known) return known.token === hidden;
+      await transaction
+        .insertInto('doors')
+        .values({
+          id,
+          quiz_id: content.quizId,
+          token: hidden,
+          version: 1,
+          // Never 0: whoever has fetched nothing yet is at 0.
+          seq: attempts.length + 1,
+          first_hand_in_at: firstHandInAt,
+          ends_at: this.now() + DOOR_LASTS,
+          content: this.#secret.seal(contentPlace(id), content),
+        })
+        .execute();
+      await this.#putTickets(transaction, id, tickets);
+      for (const [at, attempt] of attempts.entries())
+        await this.#put(transaction, this.#attemptRow(id, attempt, at + 1));
+      return true;
+    });
+  }
+
+  /** Takes what the teacher changed, if the door is still at the version that the browser knows. */
+  async takeChange(doorId: string, { version, content, tickets, attempts }: ChangeDoor): Promise<Changed> {
+    return this.batches.run(doorId, async (transaction): Promise<Changed> => {
+      const seq = await this.#nextSeq(transaction, doorId);
+      const door = await transaction
+        .selectFrom('doors')
+        .select('version')
+        .where('id', '=', doorId)
+        .executeTakeFirstOrThrow();
+      if (door.version !== version) return { state: 'otherVersion', version: door.version };
+      const moved: string[] = [];
+      for (const { after, knownAs } of attempts) {
+        const row = await transaction
+          .selectFrom('attempts')
+          .select('seq')
+          .where('door_id', '=', doorId)
+          .where('id', '=', after.id)
+          .executeTakeFirst();
+        const rival = await transaction
+          .selectFrom('attempts')
+          .select('id')
+          .where('door_id', '=', doorId)
+          .where('student_id', '=', after.studentId)
+          .where('number', '=', after.number)
+          .where('id', '!=', after.id)
+          .executeTakeFirst();
+        if (rival || (row && row.seq !== knownAs)) moved.push(after.id);
+        else await this.#put(transaction, this.#attemptRow(doorId, after, seq));
+      }
+      await transaction
+        .updateTable('doors')
+        .set({
+          version: version + 1,
+          ends_at: this.now() + DOOR_LASTS,
+          content: this.#secret.seal(contentPlace(doorId), content),
+        })
+        .where('id', '=', doorId)
+        .execute();
+      await this.#putTickets(transaction, doorId, tickets);
+      return { state: 'taken', version: version + 1, moved };
+    });
+  }
+
+  async putMedia(doorId: string, hash: string, type: string, bytes: Buffer): Promise<void> {
+    await this.batches.run(doorId, (transaction) =>
+      transaction
+        .insertInto('media')
+        .values({ door_id: doorId, hash, type, bytes })
+        .onConflict((conflict) => conflict.columns(['door_id', 'hash']).doNothing())
+        .execute(),
+    );
+  }
+
+  /** The hashes of what lies behind a door. */
+  async mediaOf(doorId: string): Promise<string[]> {
+    const rows = await this.#db.selectFrom('media').select('hash').where('door_id', '=', doorId).execute();
+    return rows.map(({ hash }) => hash);
+  }
+
+  /** What came since a number. */
+  async work({ row, content }: OpenedDoor, since: number): Promise<DoorWork> {
+    // The number first: what comes between is fetched again rather than missed.
+    const head = await this.#db
+      .selectFrom('doors')
+      .select(['version', 'seq', 'first_hand_in_at', 'ends_at'])
+      .where('id', '=', row.id)
+      .executeTakeFirstOrThrow();
+    return {
+      version: head.version,
+      seq: head.seq,
+      attempts: await this.#since(row.id, since),
+      firstHandInAt: head.first_hand_in_at,
+      endsAt: head.ends_at,
+      students: content.people.length,
+    };
+  }
+
+  /** The newest numbers of a door; null where it is gone. */
+  async numbers(doorId: string): Promise<{ readonly seq: number; readonly version: number } | null> {
+    const row = await this.#db
+      .selectFrom('doors')
+      .select(['seq', 'version'])
+      .where('id', '=', doorId)
+      .executeTakeFirst();
+    return row ?? null;
+  }
+
+  /** Takes a door away with everything behind it. */
+  async close(doorId: string): Promise<void> {
+    await this.batches.run(doorId, async (transaction) => {
+      for (const table of ['tickets', 'attempts', 'media'] as const)
+        await transaction.deleteFrom(table).where('door_id', '=', doorId).execute();
+      await transaction.deleteFrom('doors').where('id', '=', doorId).execute();
+    });
+    this.#contents.delete(doorId);
+    this.#attempts.delete(doorId);
+    // What was deleted stays readable in the file until its pages are written anew.
+    if (this.#engine === 'sqlite') await sql`vacuum`.execute(this.#db);
+  }
+
+  /** Takes away the doors whose time is over. */
+  async sweep(): Promise<number> {
+    const over = await this.#db.selectFrom('doors').select('id').where('ends_at', '<=', this.now()).execute();
+    for (const { id } of over) await this.close(id);
+    return over.length;
+  }
+}

@@ -1,0 +1,126 @@
+import type { Browser, Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
+import { fits } from './fits';
+import { checkRow, DEMO, expect, goTo, test } from './support';
+
+/** Students on their own devices: a teacher and a student in two browsers, through this server. */
+
+async function ticketOf(page: Page, name: string): Promise<string> {
+  await page.goto('/tickets/?class=demo-class-8c');
+  const slip = page.getByRole('listitem').filter({ hasText: name });
+  return (await slip.getByText(/^[2-9A-Z]{4}-[2-9A-Z]{4}$/).textContent()) ?? '';
+}
+
+/** A student's phone: a browser of its own, with nothing in it. */
+async function phoneOf(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 360, height: 740 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Berlin',
+    hasTouch: true,
+  });
+  return context.newPage();
+}
+
+async function openDoor(page: Page): Promise<void> {
+  await page.goto(`${DEMO}#tray`);
+  await page.getByRole('button', { name: 'Open a door…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Open a door for students’ devices' });
+  await expect(dialog).toContainText('until you close the door or for 90 days');
+  await dialog.getByRole('button', { name: 'Open the door' }).click();
+  await expect(page.getByText(/^A door is open since/)).toBeVisible();
+}
+
+const rowOf = (page: Page, name: string) => page.getByRole('row').filter({ hasText: name });
+
+test('a door: opened, sat behind on a phone, once without a network, marked with the teacher away, fetched, followed, closed', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(150_000);
+  const ticket = await ticketOf(page, 'Yann Isle');
+  await openDoor(page);
+  await expectAccessible(page, 'the Tray with a door');
+
+  const phone = await phoneOf(browser);
+  const told: string[] = [];
+  phone.on('response', (response) => {
+    if (response.url().includes('/api/'))
+      void response.text().then(
+        (text) => told.push(text),
+        () => undefined,
+      );
+  });
+  const addresses: string[] = [];
+  phone.on('request', (request) => addresses.push(request.url()));
+  await phone.goto(`${baseURL}/in/`);
+  await phone.getByLabel('Ticket', { exact: true }).click();
+  await phone.keyboard.type('c7rd2kwp');
+  await phone.keyboard.press('Enter');
+  await expect(phone.getByText(/Nobody has this ticket|One of the signs is not right/)).toBeVisible();
+  await phone.getByLabel('Ticket', { exact: true }).click();
+  await phone.keyboard.press('Control+a');
+  await phone.keyboard.type(ticket);
+  await phone.keyboard.press('Enter');
+  await expect(phone.getByRole('heading', { name: 'Yann Isle’s quizzes' })).toBeVisible();
+  await expectAccessible(phone, 'a student’s own page');
+  await fits(phone, 'a student’s own page');
+  await phone.getByRole('button', { name: /^How rivers shape the land/ }).tap();
+  await phone.getByRole('button', { name: 'Begin' }).tap();
+  await phone.getByLabel('upper course').check();
+  await expect(phone.getByText(/^Received at/)).toBeVisible();
+  await expect(rowOf(page, 'Yann Isle')).toContainText('1 answered');
+
+  // The network goes in the middle: the page goes on, and says what is not sent.
+  await phone.context().setOffline(true);
+  await phone.getByRole('button', { name: 'Next' }).tap();
+  await phone.getByRole('textbox').click();
+  await phone.keyboard.type('ox-bow');
+  await expect(phone.getByText(/^Saved on this device at .*, not sent yet$/)).toBeVisible();
+  await phone.context().setOffline(false);
+  await expect(phone.getByText(/^Received at/)).toBeVisible();
+
+  // Handed in with the teacher's browser closed: what the plan shows is there at once.
+  await page.goto('about:blank');
+  for (let at = 2; at < 8; at++) await phone.getByRole('button', { name: 'Next' }).tap();
+  await phone.getByRole('button', { name: 'Review and hand in' }).tap();
+  expect(told.join('\n')).not.toContain('oxbow');
+  await phone.getByRole('button', { name: 'Hand in', exact: true }).tap();
+  await expect(phone.getByText('It has been received.')).toBeVisible();
+  const receipt =
+    /Receipt ([2-9A-Z]{4}-[2-9A-Z]{4})/.exec((await phone.getByText(/^Receipt /).textContent()) ?? '')?.[1] ??
+    '';
+  expect(receipt).not.toBe('');
+  await fits(phone, 'a result behind a door');
+
+  // She comes back: everything is fetched; the receipt is that of this paper.
+  await page.goto(`${DEMO}#tray`);
+  await expect(rowOf(page, 'Yann Isle')).toContainText('handed in');
+  await page.getByLabel('Check a receipt').click();
+  await page.keyboard.type(receipt.toLowerCase());
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^It is of Yann Isle, handed in/)).toBeVisible();
+  await goTo(page, 'Check');
+  await expect.poll(async () => (await checkRow(page, 'Yann Isle')).at(-1)).toMatch(/^1\b/);
+
+  // She accepts the form for everyone: the phone follows by itself.
+  await expect(phone.getByText('1 of 12', { exact: true })).toBeVisible();
+  const row = page
+    .getByRole('row')
+    .filter({ has: page.getByRole('rowheader', { name: 'Yann Isle', exact: true }) });
+  await row.getByRole('button', { name: /^Question 2:/ }).click();
+  await page.keyboard.press('a');
+  await page.getByRole('button', { name: 'Apply to all' }).click();
+  await expect.poll(async () => (await checkRow(page, 'Yann Isle')).at(-1)).toMatch(/^3\b/);
+  await expect(phone.getByText('3 of 12', { exact: true })).toBeVisible({ timeout: 40_000 });
+
+  await goTo(page, 'Tray');
+  await page.getByRole('button', { name: 'Close the door…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close the door' }).click();
+  await expect(page.getByText('The door is closed, and nothing of it is left on the server')).toBeVisible();
+  await phone.getByRole('button', { name: 'All my quizzes' }).tap();
+  await expect(phone.getByText('Nobody has this ticket.', { exact: false })).toBeVisible();
+  const bare = ticket.replace('-', '').toLowerCase();
+  expect(addresses.some((address) => address.toLowerCase().replace(/#.*/, '').includes(bare))).toBe(false);
+});
