@@ -1,11 +1,13 @@
 /**
  * Starts Yentrel: security headers on every response, limits, compressed files, then Astro's handler, which serves
  * pages, files and endpoints. `PORT` (4321), `HOST` (127.0.0.1) and `DIST` (dist) change where and what;
- * `ALLOWED_HOSTS` names the hosts that it answers for besides this machine's own (comma-separated).
+ * `ALLOWED_HOSTS` names the hosts that it answers for besides this machine's own (comma-separated); `TLS_CERT` and `TLS_KEY`
+ * are files for https. What doors need: see `docs/door.md`.
  */
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { hostname, networkInterfaces } from 'node:os';
 import { extname, join, relative, resolve, sep } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -206,7 +208,14 @@ function keepsNoMissing(response) {
   };
 }
 
-const server = createServer((request, response) => {
+/** Over https where a certificate is given. */
+const tls =
+  process.env.TLS_CERT && process.env.TLS_KEY
+    ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
+    : null;
+const listen = (answer) => (tls ? createSecureServer(tls, answer) : createServer(answer));
+
+const server = listen((request, response) => {
   keepsNoMissing(response);
   const path = (request.url ?? '/').split('?')[0] ?? '/';
   const isWorker = /worker[^/]*\.js$/.test(path);
@@ -251,7 +260,7 @@ server.on('error', (error) => {
 
 server.listen(port, host, () => {
   const shown = host === '0.0.0.0' || host === '::' ? 'localhost' : host;
-  console.log(`Yentrel is ready at http://${shown}:${port}/`);
+  console.log(`Yentrel is ready at ${tls ? 'https' : 'http'}://${shown}:${port}/`);
   lists.start();
 });
 

@@ -36,6 +36,8 @@ await answers('demo');
 await answers('dev');
 npm('bench', small);
 npm('bench:api', small);
+npm('bench:door', { STUDENTS: '60', SECONDS: '5', KILLS: '2', DIST: 'dist' });
+npm('test:postgres');
 npm('bench:border', small);
 npm('bench:ui', small);
 npm('screenshots', { SCREENSHOTS: folder });

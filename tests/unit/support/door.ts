@@ -1,6 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import pg from 'pg';
 import type { DoorContent, OpenDoor } from '@/core/door/schema';
 import { emptyContent } from '@/core/quiz/newQuiz';
 import { NEW_STANDING } from '@/core/quiz/newQuiz';
@@ -99,12 +100,19 @@ export const openDoor = (said: Said = {}, more: Partial<OpenDoor> = {}): OpenDoo
 
 export const LOCAL = { address: '127.0.0.1', isLocal: true };
 
-/** A desk over a fresh database; `url`: PostgreSQL instead of a file. */
-export async function freshDesk(
-  more: { now?: () => number; doorCode?: string; folder?: string; url?: string } = {},
-) {
+async function empty(url: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  await client.query('drop schema public cascade; create schema public');
+  await client.end();
+}
+
+/** A desk over a fresh database: a file, or the PostgreSQL that `TEST_DATABASE_URL` names (`npm run test:postgres`). */
+export async function freshDesk(more: { now?: () => number; doorCode?: string; folder?: string } = {}) {
   const folder = more.folder ?? mkdtempSync(join(tmpdir(), 'yentrel-door-'));
-  const { db, engine } = await openDatabase(folder, more.url);
+  const url = process.env['TEST_DATABASE_URL'];
+  if (url && !more.folder) await empty(url);
+  const { db, engine } = await openDatabase(folder, url);
   const secret = secretOf('a secret of the tests');
   const doors = new Doors({ db, engine, secret, now: more.now ?? (() => NOW) });
   return { desk: new DoorDesk({ doors, secret, doorCode: more.doorCode ?? '' }), doors, db, folder };

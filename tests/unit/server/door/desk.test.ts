@@ -356,6 +356,27 @@ describe('a bad day', () => {
     assert.deepEqual(packet.working.answers, { q1: { kind: 'phrase', text: 'silt' } });
   });
 
+  test('two servers over one database: saves go to one, the hand-in to the other, and what she changes is everywhere', async () => {
+    await open();
+    const other = await freshDesk({ folder: here.folder, now: () => clock });
+    const attempt = await begin('s1');
+    await save('s1', attempt, 'q1', 'silt');
+    const there = async <One>(act: StudentAct, more: object = {}): Promise<One> =>
+      (await (
+        await other.desk.student(act, posted({ ticket: ticketOf('s1'), quizId: 'quiz', ...more }), LOCAL)
+      ).json()) as never as One;
+    assert.equal((await there<Receipt>('handIn', { attemptId: attempt })).state, 'kept');
+    assert.deepEqual(await save('s1', attempt, 'q2', 'sand'), { state: 'refused', reason: 'handedIn' });
+    await change({ content: doorContent({ content: { title: 'Changed' } }) });
+    const packet = await there<PaperPacket>('open');
+    assert.ok(packet.state === 'finished');
+    assert.deepEqual([packet.cover.title, packet.slip.score?.earned], ['Changed', { n: 1, d: 1 }]);
+    const page = (await (
+      await other.desk.student('list', posted({ ticket: ticketOf('s1') }), LOCAL)
+    ).json()) as OwnPage;
+    assert.equal(page.quizzes.length, 1);
+  });
+
   test('a database that is away: a problem document that says what is safe, and no detail of anybody in the log', async () => {
     await open();
     await here.db.destroy();
