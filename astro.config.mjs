@@ -28,7 +28,13 @@ export default defineConfig({
       assetsInlineLimit: 0,
       target: 'es2022',
       // Small pieces cost a slow line more than what they spare it.
-      rollupOptions: { output: { experimentalMinChunkSize: 12_000 } },
+      rollupOptions: {
+        output: {
+          experimentalMinChunkSize: 12_000,
+          // A language is fetched by those who read it, and nothing that others need is put into it.
+          manualChunks: (id) => /\/ui\/told\/((?!en)[a-z]{2})\.ts$/.exec(id)?.[1],
+        },
+      },
     },
   },
 });

@@ -29,31 +29,52 @@ function filesOf(page: string): string[] {
   return [...found];
 }
 
-test('the student’s page holds no store, no keys and no marking', () => {
+for (const [page, own] of [
+  ['sit/index.html', 'desks/sit/Sit'],
+  ['in/index.html', 'desks/sit/door/InPage'],
+] as const)
+  test(`the student’s page at ${page} holds no store, no keys and no marking`, () => {
+    const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
+    const modules = filesOf(page).flatMap((file) => chunks[file]?.modules ?? []);
+    expect(modules.some((module) => module.includes(own))).toBe(true);
+    expect(modules.some((module) => module.includes('kinds/phrase/Sit'))).toBe(true);
+    const forbidden =
+      /src\/store\/|src\/core\/(marking|answers|kinds|checking|formats|reveal)\/|src\/kinds\/\w+\/Write|node_modules\/(dexie|zod|re2js|papaparse|temml|speech-rule-engine)|src\/typeset/;
+    // How far an answer is complete, and where things stand on a picture: nothing of a key.
+    const allowed = /src\/core\/kinds\/(progress|\w+\/(progress|none|typedIn|places))\.ts$/;
+    expect(modules.filter((module) => forbidden.test(module) && !allowed.test(module))).toEqual([]);
+  });
+
+const sizeOf = (file: string) => gzipSync(readFileSync(join(dist, file))).length;
+/** Of the languages that students are told in, a page fetches one. */
+function languagesAmong(files: readonly string[]): string[] {
   const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
-  const modules = filesOf('sit/index.html').flatMap((file) => chunks[file]?.modules ?? []);
-  expect(modules.some((module) => module.includes('desks/sit/Sit'))).toBe(true);
-  expect(modules.some((module) => module.includes('kinds/phrase/Sit'))).toBe(true);
-  const forbidden =
-    /src\/store\/|src\/core\/(marking|answers|kinds|checking|formats|reveal)\/|src\/kinds\/\w+\/Write|node_modules\/(dexie|zod|re2js|papaparse|temml|speech-rule-engine)|src\/typeset/;
-  // How far an answer is complete, and where things stand on a picture: nothing of a key.
-  const own = /src\/core\/kinds\/(progress|\w+\/(progress|none|typedIn|places))\.ts$/;
-  expect(modules.filter((module) => forbidden.test(module) && !own.test(module))).toEqual([]);
-});
+  return files.filter((file) =>
+    chunks[file]?.modules.some((module) => /src\/ui\/told\/(?!en)[a-z]{2}\.ts$/.test(module)),
+  );
+}
+const bytesOf = (files: readonly string[], languages: readonly string[]): number =>
+  files
+    .filter((file) => !languages.includes(file))
+    .reduce((sum, file) => sum + sizeOf(file), Math.max(...languages.map(sizeOf)));
 
 test('the student’s page stays small', () => {
-  const chunks = JSON.parse(readFileSync('.cache/chunk-modules.json', 'utf8')) as Record<string, Chunk>;
-  const sizeOf = (file: string) => gzipSync(readFileSync(join(dist, file))).length;
-  // Of the languages that students are told in, a page fetches one.
-  const isLanguage = (file: string) =>
-    chunks[file]?.modules.some((module) => /src\/ui\/told\/(?!en)[a-z]{2}\.ts$/.test(module)) === true;
   const files = filesOf('sit/index.html');
-  const languages = files.filter(isLanguage).map(sizeOf);
+  const languages = languagesAmong(files);
   expect(languages).toHaveLength(6);
-  const rest = files.filter((file) => !isLanguage(file)).map(sizeOf);
-  const bytes = rest.reduce((sum, size) => sum + size, Math.max(...languages));
+  const bytes = bytesOf(files, languages);
   expect(bytes).toBeGreaterThan(20_000);
   expect(bytes).toBeLessThan(150_000);
+});
+
+test('over a network, a student’s page begins with less than 120 kB of scripts', () => {
+  const html = readFileSync(join(dist, 'in/index.html'), 'utf8');
+  const first = new Set(
+    [...html.matchAll(/["']\/(_astro\/[^"']+\.js)["']/g)].map(([, file]) => file as string),
+  );
+  const bytes = bytesOf([...first], languagesAmong(filesOf('in/index.html')));
+  expect(bytes).toBeGreaterThan(20_000);
+  expect(bytes).toBeLessThan(120_000);
 });
 
 test('no key reaches the student’s page before its time', async ({ page, context }) => {

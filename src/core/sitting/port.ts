@@ -39,8 +39,6 @@ export interface StudentPort {
   /** Says that the page is still there: where nobody comes back, one that is silent for two minutes is locked. */
   giveSign(at: PaperAddress, attemptId: string): Promise<Receipt>;
   handIn(at: PaperAddress, attemptId: string): Promise<Receipt>;
-  /** Says whenever what had waited to be sent is safe, or something waits again; absent where nothing ever waits. Gives what ends it. */
-  watchKept?(listener: (receipt: Receipt) => void): () => void;
   /** A picture of this quiz's paper, once the student may see the paper; null otherwise. */
   picture(at: PaperAddress, hash: string): Promise<Blob | null>;
 }

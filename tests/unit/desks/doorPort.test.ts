@@ -66,7 +66,7 @@ describe('a page whose network goes', () => {
     assert.equal(where(await port.saveAnswer(at, sent(attemptId, 'q2', 'sand'))), 'unsent');
     assert.deepEqual(Object.keys(await answersThere()), ['q1']);
     const told: (string | undefined)[] = [];
-    port.watchKept?.((receipt) => told.push(where(receipt)));
+    port.watchKept((receipt) => told.push(where(receipt)));
     line.fails = () => 'no';
     await again();
     assert.deepEqual(told, ['door']);

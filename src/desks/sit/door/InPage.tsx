@@ -1,11 +1,11 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { OwnPage, OwnQuiz } from '@/core/door/schema';
 import { readTicket, ticketShown } from '@/core/quiz/people/ticket';
-import type { StudentPort } from '@/core/sitting/port';
 import { now } from '@/device/clock';
 import type { Told } from '@/ui/told/en';
 import { useTelling } from '@/ui/told/useTelling';
 import { ToldIn, useTold } from '@/ui/told/useTold';
+import { KeptNews } from '../keptNews';
 import { run } from '../run';
 import { Sit } from '../Sit';
 import { SitBoundary } from '../SitBoundary';
@@ -179,7 +179,7 @@ function One({
   quizId,
   onBack,
 }: {
-  readonly port: StudentPort;
+  readonly port: ReturnType<typeof doorPort>;
   readonly ticket: string;
   readonly quizId: string;
   readonly onBack: () => void;
@@ -193,7 +193,9 @@ function One({
           {own.back}
         </button>
       </nav>
-      <Sit port={port} place={place} />
+      <KeptNews value={port.watchKept}>
+        <Sit port={port} place={place} />
+      </KeptNews>
     </>
   );
 }

@@ -1,5 +1,6 @@
 import type { PaperPacket, Receipt } from '@/core/reveal/packets';
 import type { PaperAddress, SentAnswer, StudentPort } from '@/core/sitting/port';
+import type { WatchKept } from '../keptNews';
 import { Away, type Ask } from './asking';
 import { withUnsent, type Unsent } from './unsent';
 
@@ -18,7 +19,11 @@ interface Parts {
 const isWorking = (packet: unknown): packet is Extract<PaperPacket, { state: 'working' }> =>
   typeof packet === 'object' && packet !== null && (packet as { state?: unknown }).state === 'working';
 
-export function doorPort({ ask, unsent, now }: Parts): StudentPort & { readonly stop: () => void } {
+export function doorPort({
+  ask,
+  unsent,
+  now,
+}: Parts): StudentPort & { readonly watchKept: WatchKept; readonly stop: () => void } {
   const listeners = new Set<(receipt: Receipt) => void>();
   const tell = (receipt: Receipt) => listeners.forEach((listener) => listener(receipt));
   let timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useContext, useEffect, useRef, useState } from 'react';
 import type { Answer } from '@/core/kinds';
 import type { Receipt, Whereabouts, Working } from '@/core/reveal/packets';
 import type { PaperAddress, StudentPort } from '@/core/sitting/port';
+import { KeptNews } from '../keptNews';
 import { keepAnswers } from './keepAnswers';
 
 /** This page, each time that it is loaded another one: by it and their numbers saves keep their order. */
@@ -27,6 +28,7 @@ interface Answers {
 export function useAnswers(port: StudentPort, at: PaperAddress, working: Working): Answers {
   const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>(working.answers);
   const [keep, setKeep] = useState<KeepState>({ state: 'kept', at: working.savedAt });
+  const watchKept = useContext(KeptNews);
   const pending = useRef(new Map<string, Answer | null>());
   const number = useRef(0);
   const running = useRef<Promise<boolean> | null>(null);
@@ -57,11 +59,11 @@ export function useAnswers(port: StudentPort, at: PaperAddress, working: Working
   // What waited to be sent may be sent without anything being given.
   useEffect(
     () =>
-      port.watchKept?.((receipt) => {
+      watchKept?.((receipt) => {
         if (receipt.state === 'kept' && pending.current.size === 0)
           setKeep({ state: 'kept', at: receipt.at, where: receipt.where });
       }),
-    [port],
+    [watchKept],
   );
 
   const give = (questionId: string, answer: Answer | null) => {
