@@ -43,7 +43,9 @@ const WORDS = [
 function tickets(): string[] {
   if (values.tickets === undefined)
     return Array.from({ length: 26 }, (_, at) => madeUpTicket(`demo-${at + 1}`));
-  const rows = papa.parse(readFileSync(values.tickets, 'utf8').replace(/^\uFEFF/, ''), { delimiter: ',' }).data;
+  const rows = papa.parse(readFileSync(values.tickets, 'utf8').replace(/^\uFEFF/, ''), {
+    delimiter: ',',
+  }).data;
   return rows.flatMap((row) => {
     const read = readTicket(row.at(-1) ?? '');
     return 'code' in read ? read.code : [];
