@@ -22,6 +22,10 @@ if (await answersAlready()) {
 installPackages();
 // The demo school is marked by the English list; the server makes the others while it runs.
 build('dist', { LISTS_IN_BUILD: 'en-1' });
+if (host === '127.0.0.1')
+  console.log(
+    'For students’ own devices in a classroom: HOST=0.0.0.0 npm run demo, then open a door in the Tray (docs/door.md).',
+  );
 const server = spawn(process.execPath, ['server.mjs'], { stdio: 'inherit' });
 server.on('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

@@ -1,8 +1,13 @@
 /** `npm run screenshots`: takes the pictures in docs/screenshots anew from the demo data. */
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { build, chromium, setUp, serve } from './setup.mjs';
 
 setUp();
+const temporary = mkdtempSync(join(tmpdir(), 'yentrel-'));
+// Doors that are opened for pictures lie apart.
+process.env.DATA = join(temporary, 'doors');
 const executablePath = chromium();
 build('dist-test');
 const address = await serve('dist-test');
@@ -115,7 +120,6 @@ async function teacher(theme, suffix) {
   await shot(page, 'plan');
   await page.goto(`${address}/quiz/?id=demo-rivers#tray`);
   await page.getByText('24 of 26').waitFor();
-  await shot(page, 'tray');
   await station(page, 'Hand back');
   await page.getByLabel('Comment to Ada Marsh').fill('Faultless.');
   await shot(page, 'handback');
@@ -155,22 +159,78 @@ async function comparing() {
   await shot(page, 'comparing');
 }
 
+/** Pictures of a phone beside each other, as one. */
+async function beside(name, pictures) {
+  const page = await fresh('chalk', { width: pictures.length * 380 - 20, height: 740 });
+  const images = pictures.map(
+    (bytes) => `<img width="360" height="740" src="data:image/png;base64,${bytes.toString('base64')}">`,
+  );
+  await page.setContent(
+    `<body style="margin:0;display:flex;gap:20px;background:#b9b3a4">${images.join('')}</body>`,
+  );
+  await shot(page, name);
+}
+const picture = async (page) => {
+  await page.waitForTimeout(500);
+  return page.screenshot();
+};
+
 /** A student's first page, one in work, and the results, on a phone. */
 async function student() {
   const page = await fresh('chalk', { width: 360, height: 740 });
+  const pictures = [];
   await page.goto(`${address}/sit/?quiz=demo-rivers&ticket=998yd63j`);
   await page.getByRole('button', { name: 'Begin' }).waitFor();
-  await shot(page, 'sit-first-page-phone');
+  pictures.push(await picture(page));
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByText('upper course').click();
   await page.getByRole('button', { name: 'Next' }).click();
   await page.getByRole('textbox').fill('oxbow la');
   await page.getByText('Saved on this device').waitFor();
-  await shot(page, 'sit-phone');
+  pictures.push(await picture(page));
   for (let n = 0; n < 7; n++) await page.getByRole('button', { name: /^(Next|Review and hand in)$/ }).click();
   await page.getByRole('button', { name: 'Hand in' }).click();
   await page.getByText('It has been received.').waitFor();
-  await shot(page, 'slip-phone');
+  pictures.push(await picture(page));
+  await beside('sit-phone', pictures);
+}
+
+/** Tickets; the Tray with a door while a class sits; a phone behind the door, and one with a quiz as a file. */
+async function atHome() {
+  const page = await fresh('chalk');
+  await page.goto(`${address}/tickets/?class=demo-class-8c`);
+  await page.getByRole('button', { name: 'Print the sheet' }).waitFor();
+  await shot(page, 'tickets');
+  await page.goto(`${address}/quiz/?id=demo-rivers#tray`);
+  await page.getByRole('button', { name: 'Open a door…' }).click();
+  await page.getByRole('button', { name: 'Open the door' }).click();
+  await page.getByText(/^A door is open since/).waitFor();
+  const pictures = [];
+  const own = await fresh('chalk', { width: 360, height: 740 });
+  await own.goto(`${address}/in/#998yd63j`);
+  await own.getByRole('heading', { name: /quizzes$/ }).waitFor();
+  pictures.push(await picture(own));
+  await own.getByRole('button', { name: /^How rivers/ }).click();
+  await own.getByRole('button', { name: 'Begin' }).click();
+  await own.getByLabel('upper course').check();
+  await own.getByText(/^Received at/).waitFor();
+  pictures.push(await picture(own));
+  await page.getByText('1 working').waitFor();
+  await shot(page, 'tray');
+  await page.getByRole('button', { name: 'Save the quiz as a file…' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the file' }).click(),
+  ]);
+  const away = await fresh('chalk', { width: 360, height: 740 });
+  await file.saveAs(`${temporary}/paper.html`);
+  await away.goto(`file://${temporary}/paper.html`);
+  await away.getByRole('textbox').fill('998Y-D63J');
+  pictures.push(await picture(away));
+  await beside('home-phone', pictures);
+  await page.getByRole('button', { name: 'Close the door…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close the door' }).click();
+  await page.getByText('nothing of it is left on the server').waitFor();
 }
 
 /** The teacher's phone: an answer opened on Check, and who has not handed in. */
@@ -192,5 +252,6 @@ await phone();
 await classList();
 await comparing();
 await student();
+await atHome();
 await browser.close();
 process.exit(0);

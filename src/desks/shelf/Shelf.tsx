@@ -1,3 +1,4 @@
+import { count } from '@/ui/words/figures';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { sweepPictures } from '@/store/quiz/pictures';
@@ -17,6 +18,7 @@ import { Failed } from '@/ui/widgets/press/Failed';
 import { startingFailed } from '@/ui/words/failureWords';
 import { useFocusHandedOn } from '@/ui/widgets/press/useFocusHandedOn';
 import { NewerVersion } from '@/ui/teacher/NewerVersion';
+import { countDoors } from '@/store/door/doors';
 import { useKept } from '@/ui/teacher/useKept';
 import type { Kept } from '@/offline/kept';
 import { NoticeBar } from '@/ui/widgets/press/notices';
@@ -132,20 +134,27 @@ const KEEPING: Readonly<Record<Kept['keeping'], string>> = {
 };
 
 /** Where everything is kept, and how to keep it safe. */
-const Foot = ({ ready, kept }: { readonly ready: boolean; readonly kept: boolean | null }) => (
-  <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
-    <div className="space-y-1">
-      <p className="max-w-lg">
-        {kept === false
-          ? 'Everything is stored only in this browser, which may clear it when space runs low. Keep a backup.'
-          : 'Everything is stored only in this browser. Keep a backup.'}
-      </p>
-      <p className="max-w-lg">{KEEPING[useKept().keeping]}</p>
-      {ready && <Backup />}
+function Foot({ ready, kept }: { readonly ready: boolean; readonly kept: boolean | null }) {
+  const doors = useLiveQuery(async () => (ready ? countDoors() : 0), [ready], 0);
+  const where = doors > 0 ? 'in this browser' : 'only in this browser';
+  return (
+    <div className="mt-4 flex flex-wrap justify-between gap-4 text-[13.5px] text-soft">
+      <div className="space-y-1">
+        <p className="max-w-lg">
+          {kept === false
+            ? `Everything is stored ${where}, which may clear it when space runs low.`
+            : `Everything is stored ${where}.`}{' '}
+          Keep a backup.
+          {doors > 0 &&
+            ` While a door is open, the server has a sealed copy of its quiz: ${count(doors, 'door')} now.`}
+        </p>
+        <p className="max-w-lg">{KEEPING[useKept().keeping]}</p>
+        {ready && <Backup />}
+      </div>
+      <div className="space-y-1 sm:text-right">{ready && <DemoData />}</div>
     </div>
-    <div className="space-y-1 sm:text-right">{ready && <DemoData />}</div>
-  </div>
-);
+  );
+}
 
 function Quizzes() {
   const ready = useReady();

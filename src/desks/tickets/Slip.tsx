@@ -1,18 +1,19 @@
 import { isShortTicket, ticketShown } from '@/core/quiz/people/ticket';
 import { QrCode } from '@/ui/widgets/paper/QrCode';
-import { isReachable, ticketAddress } from '@/ui/words/ticketAddress';
+import { typedAddress } from '@/ui/teacher/useStudentsAddress';
+import { ticketAddress } from '@/ui/words/ticketAddress';
 import type { Holder } from './ticketTable';
 
 interface Props {
   readonly holder: Holder;
   readonly isBusy: boolean;
+  /** Where students open it on their own devices; null where nowhere. */
+  readonly address: string | null;
   readonly onReplace: () => void;
 }
 
 /** One student's ticket as it is printed and cut out. */
-export function Slip({ holder: { student, code }, isBusy, onReplace }: Props) {
-  const { origin, hostname, host } = location;
-  const leads = isReachable(hostname);
+export function Slip({ holder: { student, code }, isBusy, address, onReplace }: Props) {
   return (
     <li className="flex break-inside-avoid items-center gap-4 border-r border-b border-dashed border-[var(--field)] px-4 py-3">
       <div className="min-w-0 flex-1">
@@ -24,7 +25,7 @@ export function Slip({ holder: { student, code }, isBusy, onReplace }: Props) {
         >
           {ticketShown(code)}
         </p>
-        {leads && <p className="caption wrap-anywhere">{host}/in/</p>}
+        {address !== null && <p className="caption wrap-anywhere">{typedAddress(address)}</p>}
         <button
           type="button"
           className="link-text min-h-9 cursor-pointer text-[14px] print:hidden"
@@ -37,7 +38,7 @@ export function Slip({ holder: { student, code }, isBusy, onReplace }: Props) {
       </div>
       <QrCode
         className="size-[24mm] shrink-0"
-        text={leads ? ticketAddress(origin, code) : ticketShown(code)}
+        text={address !== null ? ticketAddress(address, code) : ticketShown(code)}
         label={`QR code of the ticket of ${student.name}`}
       />
     </li>

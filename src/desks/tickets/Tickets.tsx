@@ -16,7 +16,7 @@ import { NoticeBar, notify } from '@/ui/widgets/press/notices';
 import { run } from '@/ui/widgets/press/press';
 import { startingFailed } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
-import { isReachable } from '@/ui/words/ticketAddress';
+import { typedAddress, useStudentsAddress } from '@/ui/teacher/useStudentsAddress';
 import { Slip } from './Slip';
 import { ticketCells, ticketFile, type Holder } from './ticketTable';
 
@@ -31,10 +31,10 @@ async function holdersOf(classId: string): Promise<readonly Holder[]> {
     .map((student) => ({ student, code: tickets.get(student.id) ?? '' }));
 }
 
-/** What the code beside each ticket does, and where a ticket is typed. */
-const codeWords = (): string =>
-  isReachable(location.hostname)
-    ? `The code beside each ticket opens ${location.host}/in/ with it.`
+/** What the code beside each ticket does. */
+const codeWords = (address: string | null): string =>
+  address !== null
+    ? `The code beside each ticket opens ${typedAddress(address)} with it.`
     : 'The code beside each ticket holds the ticket, to be copied. It cannot hold an address: this page’s own, ' +
       `${location.host}, leads nowhere from another device.`;
 
@@ -96,6 +96,7 @@ async function replace(those: readonly Holder[]): Promise<void> {
 function OfClass({ one }: { readonly one: ListedClass }) {
   const holders = useLiveQuery(() => holdersOf(one.id), [one.id], null);
   const [isBusy, setBusy] = useState(false);
+  const address = useStudentsAddress();
   useEffect(() => {
     document.title = `Tickets of ${one.name}`;
   }, [one.name]);
@@ -111,7 +112,8 @@ function OfClass({ one }: { readonly one: ListedClass }) {
       <h1 className="text-[24px]">Tickets of {one.name}</h1>
       <div className="print:hidden">
         <p className="mt-1 text-soft">
-          A ticket opens a student’s own quizzes and results: give it to nobody else. {codeWords()}
+          A ticket opens a student’s own quizzes and results: give it to nobody else.{' '}
+          {address !== undefined && codeWords(address)}
         </p>
         {holders.length > 0 && (
           <div className="mt-4">
@@ -146,6 +148,7 @@ function OfClass({ one }: { readonly one: ListedClass }) {
               key={holder.student.id}
               holder={holder}
               isBusy={isBusy}
+              address={address ?? null}
               onReplace={() => change([holder])}
             />
           ))}

@@ -4,6 +4,7 @@ import { doorOf } from '@/store/door/doors';
 import { DoorContext } from '@/ui/teacher/door';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { notify } from '@/ui/widgets/press/notices';
+import { failureWords } from '@/ui/words/failureWords';
 import { count } from '@/ui/words/figures';
 import { classWorker } from '@/workers/clients';
 import type { DoorStand } from '@/workers/classDesk';
@@ -69,9 +70,18 @@ export function DoorKeeper({ children }: { readonly children: ReactNode }) {
   const door = useLiveQuery(async () => (await doorOf(quizId)) ?? null, [quizId], null);
   const isOpen = door !== null;
   const [stand, setStand] = useState<DoorStand>({ state: 'none' });
+  const [trouble, setTrouble] = useState<string | null>(null);
   const look = useCallback(
     async (takeOver = false) => {
-      const { stand: now, moved } = await classWorker().syncDoor(quizId, takeOver);
+      const synced = await classWorker()
+        .syncDoor(quizId, takeOver)
+        .catch((error: unknown) => {
+          setTrouble(failureWords(error));
+          return null;
+        });
+      if (!synced) return;
+      const { stand: now, moved } = synced;
+      setTrouble(null);
       setStand(now);
       if (moved > 0)
         notify(
@@ -85,15 +95,15 @@ export function DoorKeeper({ children }: { readonly children: ReactNode }) {
       setStand({ state: 'none' });
       return;
     }
-    const timer = setTimeout(() => void look().catch(() => undefined), SETTLED);
+    const timer = setTimeout(() => void look(), SETTLED);
     return () => clearTimeout(timer);
   }, [isOpen, look, changeSeq, attemptsSeq]);
   useEffect(() => {
     if (!isOpen) return;
-    const timer = setInterval(() => void look().catch(() => undefined), LOOK);
+    const timer = setInterval(() => void look(), LOOK);
     return () => clearInterval(timer);
   }, [isOpen, look]);
-  useEvents(door, () => void look().catch(() => undefined));
-  const view = useMemo(() => ({ stand, look }), [stand, look]);
+  useEvents(door, () => void look());
+  const view = useMemo(() => ({ stand, trouble, look }), [stand, trouble, look]);
   return <DoorContext value={view}>{children}</DoorContext>;
 }

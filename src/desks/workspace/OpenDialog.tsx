@@ -247,8 +247,8 @@ export function OpenDialog({ onClose }: { readonly onClose: () => void }) {
       <Part title="When">
         <Times form={form} onChange={setForm} />
         <p className="caption leading-normal">
-          Times are those of {zoneName(zone)}. Students can take it between these times, each on their own
-          page in this browser. The links are in the Tray.
+          Times are those of {zoneName(zone)}. Students can take it between these times: in this browser, in a
+          file, or on their own devices. All three ways are in the Tray.
           {form.due !== '' && late.kind === 'free' && ' Being late costs nothing, unless you set it below.'}
         </p>
       </Part>

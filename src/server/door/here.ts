@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
 import { now } from '@/device/clock';
+import { ownAddresses } from '../ownAddresses';
 import { readListsFrom } from '../wordLists';
 import { openDatabase } from './database';
 import { DoorDesk, type Caller } from './desk';
@@ -29,10 +30,17 @@ export function doorDesk(): Promise<DoorDesk> {
   return opening;
 }
 
-const LOOPBACK = /^(?:127\.|::1$|::ffff:127\.)/;
+const LOOPBACK = /^(?:127\.|::1$)/;
+/** An address of version 4 as one of version 6 writes it. */
+const MAPPED = /^::ffff:/;
+
+function isOwn(address: string): boolean {
+  const plain = address.replace(MAPPED, '');
+  return LOOPBACK.test(plain) || ownAddresses('all').includes(plain);
+}
 
 /** Who asks: behind a proxy nobody is taken for this machine. */
 export function callerOf({ clientAddress, request }: Pick<APIContext, 'clientAddress' | 'request'>): Caller {
   const isForwarded = request.headers.has('x-forwarded-for') || request.headers.has('forwarded');
-  return { address: clientAddress, isLocal: !isForwarded && LOOPBACK.test(clientAddress) };
+  return { address: clientAddress, isLocal: !isForwarded && isOwn(clientAddress) };
 }

@@ -18,6 +18,9 @@ import { allTickets } from '../records/tickets';
 
 export const doorOf = (quizId: string): Promise<DoorRecord | undefined> => db.doors.get(quizId);
 
+/** How many doors this browser has open. */
+export const countDoors = (): Promise<number> => db.doors.count();
+
 const fresh = (door: KeptDoor): DoorRecord => ({
   ...door,
   version: 1,

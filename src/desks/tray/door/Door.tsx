@@ -4,7 +4,7 @@ import { useDoor } from '@/ui/teacher/door';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { Failed } from '@/ui/widgets/press/Failed';
 import { run, usePress } from '@/ui/widgets/press/press';
-import { isReachable } from '@/ui/words/ticketAddress';
+import { typedAddress, useStudentsAddress } from '@/ui/teacher/useStudentsAddress';
 import type { DoorStand, TrayRow } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 import { CloseDoorDialog, DoorDialog, WayWords } from './DoorDialog';
@@ -108,7 +108,8 @@ function Stands({ stand, onOver }: { readonly stand: DoorStand; readonly onOver:
 /** The way to students' own devices through this page's server. */
 export function Door({ rows }: { readonly rows: readonly TrayRow[] }) {
   const { quiz } = useQuiz();
-  const { stand, look } = useDoor();
+  const { stand, trouble, look } = useDoor();
+  const address = useStudentsAddress();
   const [asking, setAsking] = useState<'open' | 'close' | null>(null);
   const over = () =>
     run(async () => {
@@ -132,15 +133,22 @@ export function Door({ rows }: { readonly rows: readonly TrayRow[] }) {
           </button>
         </>
       )}
+      {trouble !== null && (
+        <Failed
+          className="mt-2"
+          text={`What came through the door could not be taken in here. It is safe on the server. ${trouble}`}
+          onAgain={() => run(() => look())}
+        />
+      )}
       <Stands stand={stand} onOver={over} />
       {isOpen && (
         <>
-          {isReachable(location.hostname) && (
+          {address && (
             <p className="mt-1 text-[14px]">
-              Students go to <strong className="figures">{location.host}/in/</strong>
+              Students go to <strong className="figures">{typedAddress(address)}</strong>
             </p>
           )}
-          <WayWords />
+          <WayWords address={address} />
           <ReceiptCheck rows={rows} />
           <button
             type="button"

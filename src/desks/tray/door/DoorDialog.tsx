@@ -5,21 +5,19 @@ import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { notify } from '@/ui/widgets/press/notices';
 import { usePress } from '@/ui/widgets/press/press';
-import { isReachable } from '@/ui/words/ticketAddress';
+import { typedAddress, useStudentsAddress } from '@/ui/teacher/useStudentsAddress';
 import { classWorker } from '@/workers/clients';
 
 /** What is known of the way from students' devices to this server. */
-export function WayWords() {
-  const { protocol, hostname, host } = location;
-  if (!isReachable(hostname))
+export function WayWords({ address }: { readonly address: string | null | undefined }) {
+  if (address === null)
     return (
       <p className="mt-2 text-[14px]">
-        This page’s own address, <span className="figures">{host}</span>, leads nowhere from another device.
-        For students’ devices, start Yentrel with <span className="figures">HOST=0.0.0.0</span> and open it
-        under this machine’s name or address in your network.
+        This server answers this machine alone. For students’ devices, start Yentrel with{' '}
+        <span className="figures">HOST=0.0.0.0</span>.
       </p>
     );
-  if (protocol !== 'http:') return null;
+  if (!address?.startsWith('http:')) return null;
   return (
     <p className="mt-2 text-[14px]">
       This is plain http: whoever is in between can read along. Use it only in a network you trust.
@@ -32,6 +30,7 @@ export function DoorDialog({ onClose }: { readonly onClose: () => void }) {
   const { quiz } = useQuiz();
   const { look } = useDoor();
   const [code, setCode] = useState('');
+  const address = useStudentsAddress();
   const open = usePress(async () => {
     await classWorker().openDoor(quiz.id, code.trim());
     notify('The door is open: students can use their tickets now');
@@ -42,15 +41,15 @@ export function DoorDialog({ onClose }: { readonly onClose: () => void }) {
   return (
     <Dialog title="Open a door for students’ devices" onClose={onClose} first="heading">
       <p>
-        Students open <strong className="figures">{location.host}/in/</strong> on their own devices, type
-        their tickets, and take this quiz there. Their answers come into this Tray by themselves, also those
-        they give while your browser is closed.
+        Students open <strong className="figures">{typedAddress(address ?? location.origin)}</strong> on their
+        own devices, type their tickets, and take this quiz there. Their answers come into this Tray by
+        themselves, also those they give while your browser is closed.
       </p>
       <p className="mt-2">
         For that, the server {location.host} keeps a sealed copy of this quiz with its key, the names and
         tickets of those it is set for, and their answers, until you close the door or for 90 days.
       </p>
-      <WayWords />
+      <WayWords address={address} />
       <label className="mt-4 block text-[14px]" htmlFor="door-code">
         Door code, if this server asks for one
       </label>
