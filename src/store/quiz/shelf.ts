@@ -98,18 +98,18 @@ export const removeForGood = (quizId: string): Promise<void> =>
     await forgetSteps(quizId);
     await db.meta.delete(`seq:${quizId}`);
     await db.mappings.delete(quizId);
-    await db.doors.delete(quizId);
     await db.meta.delete(`scoreColumns:${quizId}`);
     await db.quizzes.delete(quizId);
   });
 
-/** Removes what was deleted more than 30 days ago. */
+/** Removes what was deleted more than 30 days ago; a quiz whose door is open stays, as nobody could close that any more. */
 export async function sweep(): Promise<void> {
   const limit = now() - KEPT_DELETED;
   const old = (await db.quizzes.toArray()).filter(
     (quiz) => quiz.deletedAt !== null && quiz.deletedAt < limit,
   );
-  for (const quiz of old) await removeForGood(quiz.id);
+  const doors = new Set(await db.doors.toCollection().primaryKeys());
+  for (const quiz of old) if (!doors.has(quiz.id)) await removeForGood(quiz.id);
 }
 
 /** Takes the made-up school away: its quizzes with all work, and its students but those with work in other quizzes. */

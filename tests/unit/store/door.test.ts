@@ -9,6 +9,7 @@ import { collectBackup } from '@/store/files/gather';
 import { restoreBackup } from '@/store/files/restore';
 import { db } from '@/store/records/db';
 import { replaceTickets } from '@/store/records/tickets';
+import { sweep } from '@/store/quiz/shelf';
 import { attemptsOf } from '@/store/work/attempts';
 import { setOverride } from '@/store/work/overrides';
 import { checkReceipt, closeDoor, openDoor, syncDoor } from '@/views/door';
@@ -221,4 +222,19 @@ test('closed, everything is here and nothing there; a door that is gone is said 
   assert.equal((await syncDoor(id)).stand.state, 'gone');
   await closeDoor(id);
   assert.equal(await doorOf(id), undefined);
+});
+
+test('a quiz whose door is open is not swept away, and a backup that replaces it leaves the door', async () => {
+  const id = await opened();
+  await db.quizzes.update(id, { deletedAt: 1 });
+  await sweep();
+  assert.ok(await db.quizzes.get(id));
+  const backup = await collectBackup(() => true);
+  assert.ok(backup);
+  const token = (await doorOf(id))?.token;
+  await restoreBackup(backup as never, { quizzes: { [id]: 'theirs' }, students: 'mine' });
+  assert.equal((await doorOf(id))?.token, token);
+  await closeDoor(id);
+  await sweep();
+  assert.equal(await db.quizzes.get(id), undefined);
 });
