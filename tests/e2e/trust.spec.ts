@@ -86,6 +86,8 @@ test('an own score as it may be typed, and what is not taken for one', async ({ 
       .getByRole('row', { name: /Karl Mead/ })
       .getByRole('button', { name: /^Question 8/ })
       .click();
+    // Who marks an answer by hand has seen it.
+    await expect(margin(page).getByText('scraping').first()).toBeVisible();
     await page.keyboard.press('h');
     // The field is ready to be written over: what stood in it does not stay in front.
     await page.keyboard.type(typed);
