@@ -215,7 +215,11 @@ async function atHome() {
   await own.getByLabel('upper course').check();
   await own.getByText(/^Received at/).waitFor();
   pictures.push(await picture(own));
-  await page.getByRole('row').filter({ hasText: 'Yann Isle' }).getByText(/1 answered/).waitFor();
+  await page
+    .getByRole('row')
+    .filter({ hasText: 'Yann Isle' })
+    .getByText(/1 answered/)
+    .waitFor();
   await shot(page, 'tray');
   await page.getByRole('button', { name: 'Save the quiz as a file…' }).click();
   const [file] = await Promise.all([
