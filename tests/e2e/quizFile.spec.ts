@@ -130,10 +130,10 @@ test('a quiz as a file: out by the Tray, answered on a phone without a network, 
   const left = dialog.getByRole('list', { name: 'Left out' }).getByRole('listitem');
   await expect(left).toHaveText([
     /^cut\.json: Its end is missing/,
-    /^changed\.json: It is not as it was saved/,
+    /^changed\.json: It was changed after it was saved/,
   ]);
   await expectAccessible(page, 'answers before they are taken in');
-  await dialog.getByRole('button', { name: 'Take in 1 paper' }).click();
+  await dialog.getByRole('button', { name: 'Import 1 paper' }).click();
   const row = page.getByRole('row').filter({ hasText: 'Yann Isle' });
   await expect(row).toContainText('handed in');
   await expect(row).toContainText('by the device’s clock, from the student’s file');
@@ -142,11 +142,10 @@ test('a quiz as a file: out by the Tray, answered on a phone without a network, 
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(row).toContainText('not started');
   await page.getByRole('button', { name: 'Paste answers from a message' }).click();
-  await page
-    .getByLabel(/^Paste messages here/)
-    .fill(`Good evening,\n\n> ${packed.replace(/(.{70})/g, '$1\n> ')}\n\nYann`);
+  await expect(page.getByLabel(/^Paste messages here/)).toBeFocused();
+  await page.keyboard.insertText(`Good evening,\n\n> ${packed.replace(/(.{70})/g, '$1\n> ')}\n\nYann`);
   await page.getByRole('button', { name: 'Look at them' }).click();
-  await dialog.getByRole('button', { name: 'Take in 1 paper' }).click();
+  await dialog.getByRole('button', { name: 'Import 1 paper' }).click();
   await expect(row).toContainText('handed in');
   await goTo(page, 'Check');
   await expect.poll(async () => (await checkRow(page, 'Yann Isle')).at(-1)).toMatch(/^3\b/);
@@ -238,7 +237,7 @@ test(
       files.push({ name: kept.name, mimeType: 'application/json', buffer: readFileSync(kept.path) });
     }
     await page.getByLabel('Files of answers').setInputFiles(files);
-    await enter(page.getByRole('button', { name: 'Take in 2 papers' }));
+    await enter(page.getByRole('button', { name: 'Import 2 papers' }));
     await goTo(page, 'Check');
     await expect.poll(async () => (await checkRow(page, 'Ada Marsh')).at(-1)).toBe('+3 not marked yet20');
     await expect.poll(async () => (await checkRow(page, 'Bela Fenn')).at(-1)).toBe('+3 not marked yet11.5');

@@ -74,7 +74,7 @@ function read<Value>(schema: z.ZodType<Value>, bytes: Uint8Array): Value {
   try {
     value = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
   } catch {
-    return refuse(400, 'The body is no JSON.');
+    return refuse(400, 'The body is not JSON.');
   }
   const result = schema.safeParse(value);
   return result.success ? result.data : refuse(422, 'The request cannot be read.', problemsOf(result.error));

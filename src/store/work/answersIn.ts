@@ -81,7 +81,7 @@ export const takeAnswers = (quizId: string, sources: readonly Source[]): Promise
     const step = await record(
       quizId,
       changes.map(({ before, after }) => ({ kind: 'attempt', id: after.id, before, after })),
-      { label: 'Take answers in', field: '' },
+      { label: 'Import answers from students’ files', field: '' },
     );
     return { judged, step };
   });

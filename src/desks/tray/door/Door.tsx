@@ -136,7 +136,7 @@ export function Door({ rows }: { readonly rows: readonly TrayRow[] }) {
       {trouble !== null && (
         <Failed
           className="mt-2"
-          text={`What came through the door could not be taken in here. It is safe on the server. ${trouble}`}
+          text={`What came through the door could not be stored here. It is safe on the server. ${trouble}`}
           onAgain={() => run(() => look())}
         />
       )}

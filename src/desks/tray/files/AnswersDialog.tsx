@@ -93,7 +93,7 @@ export function AnswersDialog({ sources, onClose, onTaken }: Props) {
       <Held held={held} />
       <LeftOut left={left} />
       <DialogFoot
-        label={take.busy ? 'Taking them in…' : `Take in ${count(papers, 'paper')}`}
+        label={take.busy ? 'Importing…' : `Import ${count(papers, 'paper')}`}
         onGo={take.start}
         onLeave={onClose}
         disabled={take.busy || papers === 0}

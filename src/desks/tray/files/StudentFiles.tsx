@@ -29,7 +29,7 @@ export function StudentFiles({ onTaken }: { readonly onTaken: () => void }) {
     setPasted('');
     const papers = judged.filter(({ becomes }) => becomes === 'new' || becomes === 'later').length;
     notify(
-      `${count(papers, 'paper')} taken in`,
+      `${count(papers, 'paper')} imported`,
       step === null ? null : { label: 'Undo', run: () => run(() => undoStep(quiz.id, step)) },
     );
     onTaken();

@@ -15,7 +15,7 @@ export function problemWords(problem: AnswersProblem): string {
     case 'cut':
       return 'Its end is missing. Ask the student to copy the whole text again, or for the file.';
     case 'changed':
-      return 'It is not as it was saved, so nothing of it is taken in. Ask the student to save the answers again.';
+      return 'It was changed after it was saved, so nothing in it is imported. Ask the student to save the answers again.';
     case 'newer':
       return 'It was saved by a newer Yentrel.';
     case 'otherQuiz':
