@@ -14,7 +14,9 @@ import {
   unlikeTheDoors,
 } from '@/store/door/doors';
 import type { DoorRecord } from '@/store/records/db';
-import { attemptsOf } from '@/store/work/attempts';
+import type { Attempt } from '@/core/quiz/work/attempt';
+import { head } from '@/store/quiz/quizzes';
+import { cachedAttempts } from './attempts';
 
 /** The teacher's side of a door: opened, kept up to date both ways, closed. */
 
@@ -108,11 +110,15 @@ const standOf = ({ openedAt, reachedAt, endsAt }: DoorRecord): DoorStand => ({
   endsAt,
 });
 
+/** What was read before is kept: with every change of a class of hundreds only what changed is read and compared. */
+const attemptsNow = async (quizId: string): Promise<readonly Attempt[]> => cachedAttempts(await head(quizId));
+
 /** Opens a door on the server that this page came from. `code`: what that server asks for from another machine. Fails with its words where it refuses. */
 export async function openDoor(quizId: string, code: string): Promise<Synced> {
   const known = await doorOf(quizId);
   const door = known ?? { quizId, id: newId(), token: newToken(), openedAt: now() };
-  const { content, tickets, attempts, firstHandInAt, hash } = await outgoing(quizId);
+  const attempts = await attemptsNow(quizId);
+  const { content, tickets, firstHandInAt, hash } = await outgoing(quizId, attempts);
   const body = { id: door.id, token: door.token, code, content, tickets, attempts, firstHandInAt };
   try {
     await ask('', null, json(body, 'POST'));
@@ -151,7 +157,8 @@ async function send(
   takeOver: boolean,
 ): Promise<{ readonly moved: number } | 'otherBrowser'> {
   const { quizId, id, token } = door;
-  const { content, tickets, attempts, hash } = await outgoing(quizId);
+  const attempts = await attemptsNow(quizId);
+  const { content, tickets, hash } = await outgoing(quizId, attempts);
   // Before the first fetch nothing is known of what lies there.
   const changed = door.seq === 0 ? [] : unlikeTheDoors(door, attempts);
   if (hash === door.sent && changed.length === 0 && !takeOver) return { moved: 0 };
@@ -185,7 +192,7 @@ async function sync(quizId: string, takeOver: boolean): Promise<Synced> {
   if (!door) return { stand: { state: 'none' }, ...nothing };
   try {
     // What came is known before a key goes out that would change its scores; only what was changed here goes first.
-    const isChanged = door.seq > 0 && unlikeTheDoors(door, await attemptsOf(quizId)).length > 0;
+    const isChanged = door.seq > 0 && unlikeTheDoors(door, await attemptsNow(quizId)).length > 0;
     const first = isChanged ? 0 : await fetchWork(door);
     const sent = await send((await doorOf(quizId)) ?? door, takeOver);
     const fetched = first + (await fetchWork((await doorOf(quizId)) ?? door));

@@ -187,8 +187,8 @@ test('a ticket is replaced in one press: the old one ends, undo brings it back; 
   expect(await state(before)).toBe('How rivers shape the land');
   await page.getByRole('button', { name: 'New ticket for Zoe Mere' }).click();
   await expect(page.getByText('New ticket for Zoe Mere. The old one opens nothing any more.')).toBeVisible();
+  await expect.poll(() => ticketOf(page, 'Zoe Mere')).not.toBe(before);
   const after = await ticketOf(page, 'Zoe Mere');
-  expect(after).not.toBe(before);
   expect([await state(before), await state(after)]).toEqual([
     'There is no paper at this address',
     'How rivers shape the land',

@@ -86,14 +86,58 @@ test('an own score as it may be typed, and what is not taken for one', async ({ 
       .getByRole('row', { name: /Karl Mead/ })
       .getByRole('button', { name: /^Question 8/ })
       .click();
-    // Who marks an answer by hand has seen it.
-    await expect(margin(page).getByText('scraping').first()).toBeVisible();
     await page.keyboard.press('h');
     // The field is ready to be written over: what stood in it does not stay in front.
     await page.keyboard.type(typed);
     await page.keyboard.press('Enter');
     await expect.poll(() => total(page, 'Karl Mead')).toBe(String(4 + Number(kept)));
   }
+});
+
+test('a hand that is quicker than the margin loses no key: points, a share, and a press that accepts', async ({
+  page,
+}) => {
+  // What the margin asks for comes late, as on a slow machine.
+  await page.addInitScript(() => {
+    const send = Reflect.get(Worker.prototype, 'postMessage') as (...given: unknown[]) => void;
+    Worker.prototype.postMessage = function late(this: Worker, ...given: unknown[]) {
+      const isSlow = JSON.stringify(given[0] ?? null).includes('openAnswer');
+      setTimeout(() => send.apply(this, given), isSlow ? 900 : 0);
+    };
+  });
+  await openDemo(page, 'check');
+  const cell = (name: string, question: number) =>
+    page
+      .getByRole('row', { name: new RegExp(name) })
+      .getByRole('button', { name: new RegExp(`^Question ${question}:`) });
+  await cell('Karl Mead', 8).click();
+  await page.keyboard.press('h');
+  await page.keyboard.type('1/3');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('2');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => total(page, 'Karl Mead')).toBe('4.5');
+  // A share of the points: what stands in the field is written over.
+  await page
+    .getByRole('button', { name: /^Question 4: wrong.*“flood plain”/ })
+    .first()
+    .click();
+  await page.keyboard.press('p');
+  await page.keyboard.type('30');
+  await page.keyboard.press('Enter');
+  await expect(bar(page).getByText('1 change not applied')).toBeVisible();
+  await expect.poll(() => total(page, 'Nora Pool')).toBe('8 →would be 8.6');
+  await page.keyboard.press('Control+z');
+  await expect(bar(page)).toHaveCount(0);
+  // Accepted, and on by an arrow, before the answer was there.
+  await page
+    .getByRole('button', { name: /^Question 4: wrong.*“flood plain”/ })
+    .first()
+    .click();
+  await page.keyboard.press('a');
+  await page.keyboard.press('ArrowRight');
+  await expect(bar(page).getByText(/5 scores go up/)).toBeVisible();
+  await expect(margin(page).getByText(/question 5$/)).toBeVisible();
 });
 
 test(

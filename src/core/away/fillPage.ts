@@ -1,3 +1,4 @@
+import { htmlText } from '../formats/htmlText';
 import type { PaperData } from './paperData';
 
 /** The page of papers' files as the build makes it, without a paper. */
@@ -6,9 +7,6 @@ export interface PaperPage {
   /** What students are told in each language but English: a script, and its hash for the page's policy. */
   readonly told: Readonly<Record<string, { readonly script: string; readonly hash: string }>>;
 }
-
-const ESCAPED: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ESCAPED[sign] ?? sign);
 
 /** Data between the tags of a script: nothing in it can end them. */
 const asScript = (data: unknown): string => JSON.stringify(data).replaceAll('<', '\\u003c');
@@ -26,12 +24,12 @@ const mainOf = (tag: string): string => tag.split('-')[0]?.toLowerCase() ?? '';
 export function filledPage({ page, told }: PaperPage, data: PaperData, noScripts: string): string {
   const language = mainOf(data.cover.language);
   const own = Object.hasOwn(told, language) ? told[language] : undefined;
-  let made = put(page, '<title>Quiz</title>', `<title>${escaped(data.cover.title)}</title>`);
+  let made = put(page, '<title>Quiz</title>', `<title>${htmlText(data.cover.title)}</title>`);
   made = put(made, '<html lang="en"', `<html lang="${own ? language : 'en'}"`);
   made = put(
     made,
     '<p id="noscript"></p>',
-    `<p>${escaped(data.cover.title)}</p><p>${escaped(noScripts)}</p>`,
+    `<p>${htmlText(data.cover.title)}</p><p>${htmlText(noScripts)}</p>`,
   );
   if (own) {
     made = put(made, 'script-src ', `script-src ${own.hash} `);

@@ -108,6 +108,7 @@ function MarginAt(props: MarginProps) {
       action={acting.action}
       onAction={acting.act}
       onNext={acting.lookOn}
+      ahead={acting.ahead}
       onLook={narrow ? acting.look : null}
     />
   );
@@ -119,7 +120,7 @@ interface MarginProps {
   readonly place: Place;
   readonly row: CheckRow | undefined;
   readonly judged: Judged;
-  readonly acting: Pick<ReturnType<typeof usePlace>, 'action' | 'act' | 'look' | 'lookOn'>;
+  readonly acting: Pick<ReturnType<typeof usePlace>, 'action' | 'act' | 'look' | 'lookOn' | 'ahead'>;
   readonly narrow: boolean;
 }
 
@@ -211,7 +212,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   const waits = pending !== null && pending.changes.length > 0;
   const { aside, setAside } = useAside(waits, () => setUp(true));
   const columns = useMemo(() => columnsInOrder(table, hardestFirst), [table, hardestFirst]);
-  const { place, went, choose, go, keys, ...acting } = usePlace(rows, columns, view, margin);
+  const { place, went, choose, go, keys, keep, ...acting } = usePlace(rows, columns, view, margin);
   const narrow = useNarrow('tablet');
   // Where answers are marked by hand, keys are those of the margin.
   const field = useCallback(
@@ -248,6 +249,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
   }, []);
   // What a key opens is on the sheet, which rises with it.
   const onKey = (key: string): boolean => {
+    if (keep(key)) return true;
     const other = VIEWS[Number(key) - 1]?.[0];
     if (other) {
       turnTo(other);

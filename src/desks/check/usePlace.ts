@@ -1,7 +1,8 @@
-import { useCallback, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { notify } from '@/ui/widgets/press/notices';
 import type { CheckCell, CheckRow } from '@/workers/classDesk';
 import type { Action } from './margin/Actions';
+import { useTypedAhead } from './typedAhead';
 import { firstPlace, neighbour, nextToLookAt, SUMS, type Place } from './rows';
 import type { View } from './views';
 
@@ -27,6 +28,7 @@ export function usePlace(
   const [chosen, setPlace] = useState<Place | null>(null);
   const [action, setAction] = useState<Action | null>(null);
   const [went, setWent] = useState(0);
+  const ahead = useTypedAhead(margin);
   const isThere = ({ attemptId }: Place): boolean =>
     (attemptId === SUMS && view === 'all') || rows.some((row) => row.attemptId === attemptId);
   const [first] = rows;
@@ -68,6 +70,9 @@ export function usePlace(
     if (found) go(found);
     else act(null);
   };
+  /** Keeps a key for what was opened and is still to come. */
+  const keep = (key: string): boolean =>
+    action !== null && key !== 'Escape' && ahead.keep(key, action !== 'accept');
   const keys = (key: string): boolean => {
     if (!place) return false;
     const step = STEPS[key];
@@ -76,11 +81,22 @@ export function usePlace(
       go(neighbour(rows, columns, place, down, right));
     } else if (key === 'n' || key === 'b') look(key === 'n' ? 1 : -1);
     else if (key === 'c') margin.current?.querySelector<HTMLElement>('[data-comment] textarea')?.focus();
-    else if (key === 'Escape' && action) setAction(null);
-    else if (ACTION_KEYS[key] && place.attemptId !== SUMS && place.column < columns.length)
+    else if (key === 'Escape' && action) {
+      ahead.take();
+      setAction(null);
+    } else if (ACTION_KEYS[key] && place.attemptId !== SUMS && place.column < columns.length)
       setAction(ACTION_KEYS[key]);
     else return false;
     return true;
   };
-  return { place, action, went, choose, go, act, look, lookOn, keys };
+  // An answer that was accepted before it was there has its keys after it.
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    if (action === null) for (const key of ahead.take()) latest.current(key);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept is no reason to look again
+  }, [action]);
+  return { place, action, went, choose, go, act, look, lookOn, keys, keep, ahead };
 }

@@ -4,6 +4,7 @@ import { StoreError } from '@/device/failure';
 import { pictureBlob } from '@/store/quiz/pictures';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { chosenLanguage, tellingIn } from '@/ui/told/languages';
+import { FilesNamedBy } from '@/ui/teacher/FilesNamedBy';
 import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { downloadBytes, fileName } from '@/ui/widgets/download';
@@ -118,19 +119,7 @@ function SlipDialog({ circle, onClose }: Props) {
           />
         ))}
       </fieldset>
-      <p className="mt-4">
-        The files are named by{' '}
-        <select
-          className="sentence-part"
-          aria-label="What the files are named by"
-          value={by}
-          onChange={(event) => setBy(event.target.value as NamedBy)}
-        >
-          <option value="number">number</option>
-          <option value="name">name</option>
-        </select>
-        .
-      </p>
+      <FilesNamedBy className="mt-4" by={by} onChange={setBy} />
       {nothing && (
         <p role="status" className="mt-3 border-l-2 border-saffron pl-3">
           By the plan nobody sees anything yet, so there is nothing to save. Show results first, or choose

@@ -1,3 +1,4 @@
+import { htmlText } from '@/core/formats/htmlText';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SlipSheet, type SheetOf } from '@/ui/widgets/paper/SlipSheet';
 import { StoredAt } from '@/ui/widgets/paper/Picture';
@@ -5,9 +6,6 @@ import type { Telling } from '@/ui/told/languages';
 import { TextsIn, ToldIn } from '@/ui/told/useTold';
 
 /** One student's result as a page that stands alone: it runs nothing and fetches nothing. */
-
-const ESCAPED: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ESCAPED[sign] ?? sign);
 
 /** It shows what stands in it, and does nothing else. */
 const POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:";
@@ -36,12 +34,12 @@ export function slipPage(of: SheetOf, { title, language, telling, css, stored }:
     </ToldIn>,
   );
   return `<!doctype html>
-<html lang="${escaped(telling.language)}" data-theme="chalk">
+<html lang="${htmlText(telling.language)}" data-theme="chalk">
 <head>
 <meta charset="utf-8">
 <meta http-equiv="Content-Security-Policy" content="${POLICY}">
 <meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escaped(`${title}: ${of.name}`)}</title>
+<title>${htmlText(`${title}: ${of.name}`)}</title>
 <style>${css}</style>
 </head>
 <body>${body}</body>

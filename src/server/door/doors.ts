@@ -117,12 +117,13 @@ export class Doors {
     return { ...(this.#secret.unseal(attemptPlace(doorId, id), attempt) as Attempt), seq };
   }
 
+  #attemptsBehind(doorId: string) {
+    return this.#db.selectFrom('attempts').select(['id', 'seq', 'attempt']).where('door_id', '=', doorId);
+  }
+
   /** A student's attempts, the first one first. */
   async attemptsOf(doorId: string, studentId: string): Promise<Attempt[]> {
-    const rows = await this.#db
-      .selectFrom('attempts')
-      .select(['id', 'seq', 'attempt'])
-      .where('door_id', '=', doorId)
+    const rows = await this.#attemptsBehind(doorId)
       .where('student_id', '=', studentId)
       .orderBy('number')
       .execute();
@@ -131,13 +132,7 @@ export class Doors {
 
   /** What has changed since a number, by students or the teacher. */
   async #since(doorId: string, seq: number): Promise<Attempt[]> {
-    const rows = await this.#db
-      .selectFrom('attempts')
-      .select(['id', 'seq', 'attempt'])
-      .where('door_id', '=', doorId)
-      .where('seq', '>', seq)
-      .orderBy('seq')
-      .execute();
+    const rows = await this.#attemptsBehind(doorId).where('seq', '>', seq).orderBy('seq').execute();
     return rows.map((row) => this.#unsealed(doorId, row));
   }
 

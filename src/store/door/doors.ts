@@ -7,10 +7,11 @@ import { studentsSet } from '@/core/quiz/people/school';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import { now } from '@/device/clock';
 import { school } from '../class/roster';
-import { collectQuiz } from '../files/gather';
+import { schoolState } from '../quiz/shelf';
 import { currentRevision, REVISION_TABLES, settle } from '../quiz/revisions';
 import { head } from '../quiz/quizzes';
-import { db, type DoorRecord } from '../records/db';
+import { db, type DoorRecord, type QuizRecord } from '../records/db';
+import { ofQuiz } from '../records/ofQuiz';
 import { nextSeqs } from '../records/sequence';
 import { allTickets } from '../records/tickets';
 
@@ -44,49 +45,84 @@ export async function takeDoors(doors: readonly KeptDoor[]): Promise<void> {
 }
 
 const hash = (value: unknown): string => hashOf(new TextEncoder().encode(canonical(value)));
-const hashOfAttempt = (attempt: Attempt): string => hash({ ...attempt, seq: 0 });
+
+/** Attempts are looked at with every change; one that is the same object is the same attempt. */
+const attemptHashes = new WeakMap<Attempt, string>();
+
+function hashOfAttempt(attempt: Attempt): string {
+  const known = attemptHashes.get(attempt) ?? hash({ ...attempt, seq: 0 });
+  attemptHashes.set(attempt, known);
+  return known;
+}
 
 /** What a door serves of a quiz as it stands. */
 export interface Outgoing {
   readonly content: DoorContent;
   readonly tickets: OpenDoor['tickets'];
-  readonly attempts: readonly Attempt[];
   readonly firstHandInAt: number | null;
   readonly hash: string;
 }
 
-/** Gathers what goes out: with a revision of its own, as soon as students may see the quiz. */
-export async function outgoing(quizId: string): Promise<Outgoing> {
-  await db.transaction('rw', [...REVISION_TABLES], async () => currentRevision(await head(quizId)));
-  const quiz = await collectQuiz(quizId);
-  if (!quiz) throw new Error(`No quiz ${quizId}`);
-  const [people, members] = await school();
-  const writing = new Set(quiz.class.attempts.map(({ studentId }) => studentId));
-  const set = new Set(studentsSet(quiz.class.standing.setTo, people, members).map(({ id }) => id));
+/** All that goes out of a quiz besides its attempts; the undo steps stay here. */
+async function contentOf(quiz: QuizRecord, writing: ReadonlySet<string>): Promise<DoorContent> {
+  const quizId = quiz.id;
+  const [revisions, questionRevisions, overrides, rulings, comments, [people, members]] = await Promise.all([
+    ofQuiz.quizRevs(quizId).toArray(),
+    ofQuiz.questionRevs(quizId).toArray(),
+    ofQuiz.overrides(quizId).toArray(),
+    ofQuiz.rulings(quizId).toArray(),
+    ofQuiz.comments(quizId).toArray(),
+    school(),
+  ]);
+  const set = new Set(studentsSet(quiz.standing.setTo, people, members).map(({ id }) => id));
   const those = people.filter(({ id }) => set.has(id) || writing.has(id));
   const ids = new Set(those.map(({ id }) => id));
-  const codes = await allTickets();
-  const content: DoorContent = {
+  return {
     format: 'yentrel-door',
     version: 1,
     quizId,
-    content: quiz.quiz.content,
-    standing: quiz.class.standing,
-    revisions: quiz.class.revisions,
-    questionRevisions: quiz.class.questionRevisions,
+    content: quiz.content,
+    standing: quiz.standing,
+    revisions: revisions.map(({ quizId: _, ...revision }) => revision),
+    questionRevisions: questionRevisions.map(({ quizId: _, ...revision }) => revision),
     // Nobody serves by number or address.
     people: those.map((person) => ({ ...person, number: '', email: '' })),
     members: members.filter(({ studentId }) => ids.has(studentId)),
-    overrides: quiz.class.overrides,
-    rulings: quiz.class.rulings,
-    comments: quiz.class.comments,
+    overrides,
+    rulings,
+    comments,
   };
-  const tickets = those.flatMap(({ id }) => {
-    const code = codes.get(id);
-    return code === undefined ? [] : [{ studentId: id, code }];
+}
+
+/** What was gathered last of each quiz, as long as nothing of it has changed. */
+const gathered = new Map<string, { readonly state: string; readonly content: DoorContent; hash: string }>();
+
+/**
+ * Gathers what goes out besides the attempts: with a revision of its own, as soon as students may see the quiz.
+ * `attempts`: all of the quiz.
+ */
+export async function outgoing(quizId: string, attempts: readonly Attempt[]): Promise<Outgoing> {
+  await db.transaction('rw', [...REVISION_TABLES], async () => currentRevision(await head(quizId)));
+  return db.transaction('r', db.tables, async () => {
+    const quiz = await head(quizId);
+    const writing = new Set(attempts.map(({ studentId }) => studentId));
+    const { createdAt, changeSeq, standing } = quiz;
+    const state = canonical([
+      [createdAt, changeSeq, standing, await schoolState(), writing.size],
+      await Promise.all([ofQuiz.quizRevs(quizId).count(), ofQuiz.questionRevs(quizId).count()]),
+    ]);
+    const before = gathered.get(quizId);
+    const content = before?.state === state ? before.content : await contentOf(quiz, writing);
+    const now_ = before?.state === state ? before : { state, content, hash: hash(content) };
+    gathered.set(quizId, now_);
+    // Tickets are replaced besides everything else.
+    const codes = await allTickets();
+    const tickets = content.people.flatMap(({ id }) => {
+      const code = codes.get(id);
+      return code === undefined ? [] : [{ studentId: id, code }];
+    });
+    return { content, tickets, firstHandInAt: quiz.firstHandInAt, hash: hash([now_.hash, tickets]) };
   });
-  const { attempts, firstHandInAt } = quiz.class;
-  return { content, tickets, attempts, firstHandInAt, hash: hash([content, tickets]) };
 }
 
 /** The attempts that the door does not have as they are here. */

@@ -8,6 +8,7 @@ import { doorOf } from '@/store/door/doors';
 import { collectBackup } from '@/store/files/gather';
 import { restoreBackup } from '@/store/files/restore';
 import { db } from '@/store/records/db';
+import { nextSeq } from '@/store/records/sequence';
 import { replaceTickets } from '@/store/records/tickets';
 import { sweep } from '@/store/quiz/shelf';
 import { attemptsOf } from '@/store/work/attempts';
@@ -131,6 +132,14 @@ test('a ticket that is replaced here is replaced there', async () => {
   assert.notEqual(await ask('list', id, fresh), null);
 });
 
+/** The teacher lets a paper go on, as it is stored. */
+const letOn = async (attemptId: string) => {
+  const quizId = (await db.attempts.get(attemptId))?.quizId ?? '';
+  await db.transaction('rw', db.attempts, db.meta, async () =>
+    db.attempts.update(attemptId, { letOn: Date.now(), seq: await nextSeq(quizId) }),
+  );
+};
+
 test('a paper that moves on while the teacher changes it: the student’s work counts, and she is told', async () => {
   const id = await opened();
   const attemptId = await sitAway(id, 's1', 'silt', false);
@@ -139,12 +148,12 @@ test('a paper that moves on while the teacher changes it: the student’s work c
   await ask('save', id, ticket, {
     sent: { attemptId, questionId: 'q1', answer: say('sand'), page: 'away', number: ++number },
   });
-  await db.attempts.update(attemptId, { letOn: Date.now() });
+  await letOn(attemptId);
   const { moved } = await syncDoor(id);
   assert.equal(moved, 1);
   const [attempt] = await attemptsOf(id);
   assert.deepEqual(attempt?.answers, { q1: say('sand') });
-  await db.attempts.update(attemptId, { letOn: Date.now() });
+  await letOn(attemptId);
   assert.equal((await syncDoor(id)).moved, 0);
   assert.equal((await syncDoor(id)).moved, 0);
 });
@@ -169,7 +178,7 @@ test('two browsers: the slower one is told, goes on fetching, and takes over by 
   const door = await doorOf(id);
   assert.ok(door);
   // The other browser: the same door, of a version that this one has not seen.
-  const { content, tickets } = await (await import('@/store/door/doors')).outgoing(id);
+  const { content, tickets } = await (await import('@/store/door/doors')).outgoing(id, await attemptsOf(id));
   const change = { version: door.version, content, tickets, attempts: [] };
   const init = {
     method: 'PUT',

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { ONE, ZERO, type Fraction } from '@/core/figures/fraction';
 import type { Feedback } from '@/core/content/feedback';
 import { SILENCE } from '@/core/content/silence';
@@ -11,6 +11,7 @@ import { run } from '@/ui/widgets/press/press';
 import type { OpenedAnswer } from '@/workers/classDesk';
 import { HandForm } from './HandForm';
 import type { Judged } from '../judged';
+import type { TypedAhead } from '../typedAhead';
 import { useAccept } from './useAccept';
 
 /** What can be done with an answer that is looked at. */
@@ -28,6 +29,7 @@ interface Props {
   readonly onAction: (action: Action | null) => void;
   /** Goes to the next answer that wants a look. */
   readonly onNext: () => void;
+  readonly ahead: TypedAhead;
 }
 
 interface ButtonProps {
@@ -140,7 +142,7 @@ function WhatIsKeyed(props: {
 
 /** What can be done with the answer at hand: key it for everyone, or score it alone. Escape closes what is open. */
 export function Actions(props: Props) {
-  const { opened, attemptId, questionId, possible, judged, action, onAction, onNext } = props;
+  const { opened, attemptId, questionId, possible, judged, action, onAction, onNext, ahead } = props;
   const { accept, cannot } = useAccept(questionId, opened.answer, judged);
   const forms = useRef<HTMLDivElement>(null);
   const right =
@@ -150,15 +152,22 @@ export function Actions(props: Props) {
     onAction(null);
     run(() => accept(credit, feedback));
   };
-  const latest = useRef(key);
+  const latest = useRef({ key, ahead });
   useEffect(() => {
-    latest.current = key;
+    latest.current = { key, ahead };
   });
   useEffect(() => {
-    if (action === 'accept') latest.current(ONE);
-    else if (action) {
-      const field = forms.current?.querySelector<HTMLElement>('input, textarea');
+    if (action === 'accept') latest.current.key(ONE);
+  }, [action]);
+  // Before it is drawn: between the drawing and the focus a key would be lost.
+  useLayoutEffect(() => {
+    if (action && action !== 'accept') {
+      const field = forms.current?.querySelector<HTMLInputElement | HTMLTextAreaElement>('input, textarea');
       field?.focus();
+      // What stands in it is written over by what is typed.
+      if (action === 'part') field?.select();
+      // Once all fields have selected what stands in them.
+      if (field) queueMicrotask(() => latest.current.ahead.write(field));
       // With its buttons, where the margin is a sheet with little room.
       field?.closest('[data-own-undo]')?.scrollIntoView({ block: 'nearest' });
     }

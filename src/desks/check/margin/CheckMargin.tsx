@@ -22,6 +22,7 @@ import type { CheckRow, CheckTable, OpenedAnswer } from '@/workers/classDesk';
 import { Actions, type Action } from './Actions';
 import { Attempt } from './Attempt';
 import type { Judged } from '../judged';
+import { COMING, type TypedAhead } from '../typedAhead';
 import { CommentField } from '@/ui/teacher/CommentField';
 
 interface Props {
@@ -31,6 +32,8 @@ interface Props {
   readonly action: Action | null;
   readonly onAction: (action: Action | null) => void;
   readonly onNext: () => void;
+  /** What was typed for the answer before it was there. */
+  readonly ahead: TypedAhead;
   /** What is keyed with the answer at hand, or of it. */
   readonly judged: Judged;
   /** Goes to the next or previous answer that is wrong or not marked yet; null where keys do that. */
@@ -69,7 +72,7 @@ function InDraft({ draft }: { readonly draft: NonNullable<OpenedAnswer['draft']>
       <span>
         <strong>In the draft:</strong>{' '}
         {waits
-          ? 'would are for you to mark'
+          ? 'would be for you to mark'
           : possible.n === 0
             ? 'would earn no points'
             : `would earn ${points(earned)} of ${points(possible)}`}
@@ -106,7 +109,7 @@ const Look = ({ onLook }: { readonly onLook: NonNullable<Props['onLook']> }) => 
 );
 
 function OneAnswer(props: Props) {
-  const { row, table, column, judged, action, onAction, onNext, onLook } = props;
+  const { row, table, column, judged, action, onAction, onNext, ahead, onLook } = props;
   const { opened, failure, again } = useOpened(props);
   const { questions } = useQuiz();
   const cell = row.cells[column];
@@ -158,10 +161,11 @@ function OneAnswer(props: Props) {
           action={action}
           onAction={onAction}
           onNext={onNext}
+          ahead={ahead}
         />
       ) : (
         // About as high as what comes, so that the field below it stays where it is.
-        <div className="h-45" aria-hidden />
+        <div className="h-45" aria-hidden {...(failure ? {} : COMING)} />
       )}
       <div data-comment>
         <CommentField

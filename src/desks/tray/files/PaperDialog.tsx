@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { chosenLanguage, tellingIn } from '@/ui/told/languages';
 import { useQuiz } from '@/ui/teacher/quizContext';
+import { FilesNamedBy } from '@/ui/teacher/FilesNamedBy';
 import { Dialog } from '@/ui/widgets/dialogs/Dialog';
 import { DialogFoot } from '@/ui/widgets/dialogs/DialogFoot';
 import { downloadBytes, fileName } from '@/ui/widgets/download';
@@ -9,10 +10,10 @@ import { notify } from '@/ui/widgets/press/notices';
 import { usePress } from '@/ui/widgets/press/press';
 import { useQuery } from '@/ui/widgets/press/useQuery';
 import { count } from '@/ui/words/figures';
+import type { NamedBy } from '@/workers/classDesk';
 import { classWorker } from '@/workers/clients';
 
 type For = 'all' | 'each';
-type By = 'number' | 'name';
 
 /** What students are told in the quiz's language where their device shows the file without running it. */
 async function noScripts(language: string, sign: 'point' | 'comma'): Promise<string> {
@@ -47,7 +48,7 @@ export function PaperDialog({ onClose }: { readonly onClose: () => void }) {
   const { quiz } = useQuiz();
   const { id, content, standing } = quiz;
   const [which, setWhich] = useState<For>('all');
-  const [by, setBy] = useState<By>('number');
+  const [by, setBy] = useState<NamedBy>('number');
   const { value } = useQuery(() => classWorker().papersOut(id), [id, standing]);
   const save = usePress(async () => {
     const words = { noScripts: await noScripts(content.language, content.decimalSign) };
@@ -85,21 +86,7 @@ export function PaperDialog({ onClose }: { readonly onClose: () => void }) {
           checked={which === 'each'}
           onChoose={() => setWhich('each')}
         />
-        {which === 'each' && (
-          <p className="pl-6">
-            The files are named by{' '}
-            <select
-              className="sentence-part"
-              aria-label="What the files are named by"
-              value={by}
-              onChange={(event) => setBy(event.target.value as By)}
-            >
-              <option value="number">number</option>
-              <option value="name">name</option>
-            </select>
-            .
-          </p>
-        )}
+        {which === 'each' && <FilesNamedBy className="pl-6" by={by} onChange={setBy} />}
       </fieldset>
       <Known which={which} ownTimes={value?.ownTimes ?? 0} />
       {which === 'all' && set && (

@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
 import { readPoints, type Fraction } from '@/core/figures/fraction';
 import { typedDecimal } from '../../words/figures';
 
@@ -16,7 +16,7 @@ export function PointsField({ value, label, most, onChange, className = '' }: Pr
   const [text, setText] = useState(value ? typedDecimal(value) : '');
   const field = useRef<HTMLInputElement>(null);
   const hint = useId();
-  useEffect(() => field.current?.select(), []);
+  useLayoutEffect(() => field.current?.select(), []);
   const read = readPoints(text, most);
   const wrong = text.trim() !== '' && read === null;
   return (
