@@ -1,7 +1,8 @@
 import { askedIn, lacksKey } from '@/core/quiz/points';
 import { placedIn } from '@/core/quiz/paper';
 import { valueAt } from '@/core/figures/valueAt';
-import type { Attempt } from '@/core/quiz/work/attempt';
+import { countCameAfter, type Attempt } from '@/core/quiz/work/attempt';
+import { withLate } from '@/core/sitting/acts';
 import {
   attemptState,
   endOfAttempt,
@@ -19,6 +20,7 @@ import { draftPaper } from '@/store/quiz/quizzes';
 import { studentsSetTo } from '@/store/class/roster';
 import { windowsIn } from '@/store/quiz/windows';
 import { allTickets } from '@/store/records/tickets';
+import { looksAt } from '@/store/work/looks';
 import { rulingsOf } from '@/store/work/rulings';
 import { cachedAttempts } from './attempts';
 import { waitingIn } from './check';
@@ -59,6 +61,12 @@ export interface TrayRow {
   readonly timeUnknown: boolean;
   /** True where the teacher has voided the latest attempt. */
   readonly voided: boolean;
+  /** Ms in which the page of the latest attempt was open; null where that is not known. */
+  readonly worked: number | null;
+  /** When the first page was seen first; null where it was not, or nobody knows. */
+  readonly lookedAt: number | null;
+  /** The attempt to which answers came after its end, and how many; null: none wait for the teacher's word. */
+  readonly cameAfter: { readonly attemptId: string; readonly answers: number } | null;
   /** Attempts that came after the last moment and have not been taken in. */
   readonly tooLate: readonly string[];
 }
@@ -78,11 +86,12 @@ async function attemptsByStudent(quiz: QuizRecord): Promise<Map<string, Attempt[
 export async function tray(quizId: string): Promise<TrayRow[]> {
   const quiz = await db.quizzes.get(quizId);
   if (!quiz) return [];
-  const [students, tickets, byStudent, rulings] = await Promise.all([
+  const [students, tickets, byStudent, rulings, looks] = await Promise.all([
     studentsSetTo(quiz.standing.setTo),
     allTickets(),
     attemptsByStudent(quiz),
     rulingsOf(quizId),
+    looksAt(quizId),
   ]);
   const windowOf = await windowsIn(quiz);
   const at = now();
@@ -93,6 +102,7 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
     const attempt = made.at(-1);
     const window = windowOf(student.id);
     const isRunning = attempt !== undefined && !isFinished(attemptState(attempt, window, at));
+    const late = withLate({ made, window, now: at });
     const out = made.filter(
       (one) => whyNotCounted(one, window, quiz.content, at, rulings.get(one.id)) === 'tooLate',
     );
@@ -121,6 +131,9 @@ export async function tray(quizId: string): Promise<TrayRow[]> {
       ownUntil: window.sources.until === 'student',
       timeUnknown: attempt?.timeKnown === false,
       voided: attempt !== undefined && rulings.get(attempt.id)?.standing === 'voided',
+      worked: attempt?.worked ?? null,
+      lookedAt: looks.get(student.id) ?? null,
+      cameAfter: late ? { attemptId: late.id, answers: countCameAfter(late) } : null,
       tooLate: out.map((one) => one.id),
     };
   });

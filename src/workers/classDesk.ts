@@ -1,6 +1,7 @@
 import { circles } from '../views/circles';
 import { seenAt } from '../views/atAnotherTime';
 import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from '../views/planView';
+import { lateAnswers } from '../views/lateAnswers';
 import { actEffects } from '../views/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from '../views/check';
 import { answersFile, importFile, previewFile, previewRoster, refusedFile, scoresFile } from '../views/files';
@@ -42,6 +43,7 @@ export type { NamedBy } from '../views/papersOut';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from '../views/shelfFiles';
 export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
 export type { TrayRow } from '../views/tray';
+export type { LateAnswer } from '../views/lateAnswers';
 export type { ActEffect, ActEffects } from '../views/sittingActs';
 
 /** What comes from files: read, and taken in. */
@@ -57,6 +59,7 @@ export const classDesk = {
   closingEffect,
   unfinishedEffect,
   actEffects,
+  lateAnswers,
   planView,
   plansEffect,
   leakCount,

@@ -5,6 +5,7 @@ import { Person, Member } from '../quiz/people/school';
 import { QuizContent, QuizStanding } from '../quiz/quiz';
 import { Override } from '../quiz/work/override';
 import { Attempt, Comment, Ruling } from '../quiz/work/attempt';
+import { Look } from '../quiz/work/look';
 import { DoorId, DoorToken } from '../quiz/door';
 import { z } from '../zod';
 
@@ -75,6 +76,8 @@ export const DoorWork = z.strictObject({
   /** The number of the newest change. */
   seq: z.number().int(),
   attempts: z.array(Attempt),
+  /** Who has seen the first page since, and when first. */
+  looks: z.array(Look.omit({ quizId: true })),
   firstHandInAt: Instant.nullable(),
   /** When the door ends by itself. */
   endsAt: Instant,

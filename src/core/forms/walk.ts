@@ -27,6 +27,8 @@ export interface FormStep {
   readonly written?: Upgrade;
   readonly attempt?: Upgrade;
   readonly student?: Upgrade;
+  /** What happened to the quiz and everyone's work, besides the records that it is made of. */
+  readonly class?: (part: Json) => Json;
   /** A backup's list, besides what it says of people. */
   readonly backup?: (file: Json) => Json;
   /** What a file says of people, besides `student`. */
@@ -100,7 +102,7 @@ const peopleBy = (step: FormStep, part: Json): Json => ({
 });
 
 function classBy(step: FormStep, part: Json): Json {
-  return {
+  const made = {
     ...part,
     ...('standing' in part && step.standing ? { standing: step.standing(part['standing']) } : {}),
     ...listOf(part, 'revisions', countedBy(step)),
@@ -108,6 +110,7 @@ function classBy(step: FormStep, part: Json): Json {
     ...(step.attempt ? listOf(part, 'attempts', step.attempt) : {}),
     ...peopleBy(step, part),
   };
+  return step.class ? step.class(made) : made;
 }
 
 /** A quiz file, a backed-up quiz or a backup's list, where it is of the form before; all else is left as it is. */

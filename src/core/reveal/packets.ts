@@ -168,6 +168,8 @@ export type ClassDid = z.infer<typeof ClassDid>;
 const Slip = z.strictObject({
   finishedAt: z.number().int(),
   byItself: z.boolean(),
+  /** Answers that came after the end, made before it: the teacher decides about them. */
+  cameAfter: z.number().int(),
   /** False for a paper from a file that says no time: then the instant is when it was imported. */
   timeKnown: z.boolean(),
   score: z
@@ -249,7 +251,13 @@ export const PaperPacket = z.discriminatedUnion('state', [
     receipt: z.string().max(20).optional(),
   }),
   /** The quiz closed over work that was not handed in, and such work does not count. */
-  z.strictObject({ state: z.literal('notHandedIn'), cover: Cover, missing: Missing.nullable() }),
+  z.strictObject({
+    state: z.literal('notHandedIn'),
+    cover: Cover,
+    missing: Missing.nullable(),
+    /** As on a slip. */
+    cameAfter: z.number().int(),
+  }),
 ]);
 export type PaperPacket = z.infer<typeof PaperPacket>;
 

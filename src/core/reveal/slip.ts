@@ -4,7 +4,7 @@ import { kindOf, shownAnswer, shownBesideRight, type Face, type Question } from 
 import type { Feedback } from '../content/feedback';
 import { isEmptyProse, joinProse, type Prose } from '../content/prose';
 import { equal, multiply, ZERO, type Fraction } from '../figures/fraction';
-import type { Attempt, CommentText } from '../quiz/work/attempt';
+import { countCameAfter, type Attempt, type CommentText } from '../quiz/work/attempt';
 import { sectionOf, type Section } from '../quiz/section';
 import { bandOf } from '../scoring/band';
 import { partSeed, randomFrom, shuffledAround, type Seed } from '../figures/random';
@@ -272,6 +272,7 @@ export function slipOf(paper: Paper, finished: FinishedAttempt, sight: Sight): S
   return {
     finishedAt: finished.finishedAt,
     byItself: attempt.handedInAt === null,
+    cameAfter: countCameAfter(attempt),
     timeKnown: attempt.timeKnown,
     score:
       isShown('score') && !sum.none

@@ -1,5 +1,5 @@
 import { valueAt } from '../figures/valueAt';
-import type { Attempt, Ruling } from '../quiz/work/attempt';
+import { countCameAfter, type Attempt, type Ruling } from '../quiz/work/attempt';
 import { lockedSince } from '../quiz/times/lock';
 import { noRuling } from '../quiz/work/noRuling';
 import type { QuizStanding } from '../quiz/quiz';
@@ -25,7 +25,11 @@ export type SittingAct =
   /** What was locked, as its page was left, goes on. */
   | { readonly act: 'letGoOn' }
   /** What is being worked at is handed in as it is. */
-  | { readonly act: 'collect' };
+  | { readonly act: 'collect' }
+  /** Answers that came after the end count as if they had come in time. */
+  | { readonly act: 'addLate' }
+  /** They are left out, and nobody is asked about them any more. */
+  | { readonly act: 'dropLate' };
 
 /** Where a student stands: the first attempt first. */
 export interface Situation {
@@ -42,6 +46,7 @@ type Acts = Pick<QuizStanding, 'windows' | 'granted'>;
 /** Why an act cannot be done as things stand. */
 export type ActProblem =
   | 'nothingRuns'
+  | 'nothingCame'
   | 'notLocked'
   | 'noLimit'
   | 'nothingDone'
@@ -106,6 +111,21 @@ function moreMinutes(acts: Acts, here: Situation, last: Attempt | undefined, min
   return { ok: true, acts: withOwn(acts, studentId, { timeLimit: limit }), attempt: null, ruling: null };
 }
 
+/** The latest attempt that is over and to which answers came after its end. */
+export const withLate = ({ made, window, now }: Pick<Situation, 'made' | 'window' | 'now'>) =>
+  made.findLast((one) => countCameAfter(one) > 0 && isFinished(attemptState(one, window, now)));
+
+/** An attempt with the answers that came after its end, or without them. */
+function settledLate({ cameAfter = {}, ...rest }: Attempt, act: 'addLate' | 'dropLate'): Attempt {
+  if (act === 'dropLate') return rest;
+  const answers = new Map(Object.entries(rest.answers));
+  for (const [id, { answer }] of Object.entries(cameAfter)) {
+    if (answer === null) answers.delete(id);
+    else answers.set(id, answer);
+  }
+  return { ...rest, answers: Object.fromEntries(answers) };
+}
+
 /** An instant until which something is given: it has not passed, and where none is given the window is still open. */
 function untilProblem({ window, now }: Situation, until: number | null): ActProblem | null {
   if (until !== null) return until <= now ? 'past' : null;
@@ -162,6 +182,15 @@ export function actFor(acts: Acts, here: Situation, act: SittingAct): Outcome {
     case 'letGoOn':
       if (!last || !isRunning || lockedSince(last, window, now) === null) return no('notLocked');
       return { ok: true, acts, attempt: { before: last, after: { ...last, letOn: now } }, ruling: null };
+    case 'addLate':
+    case 'dropLate': {
+      const before = withLate(here);
+      if (!before) return no('nothingCame');
+      const after = settledLate(before, act.act);
+      // What was marked in it by hand may have to be marked again.
+      const ruling = act.act === 'addLate' && before === last ? notMarked(here.ruling) : null;
+      return { ok: true, acts, attempt: { before, after }, ruling };
+    }
     case 'collect':
       if (!last || !isRunning) return no('nothingRuns');
       return {

@@ -3,7 +3,8 @@ import { kindOf, type Answer, type Question } from '../kinds';
 import { progressOfAnswer } from '../kinds/progress';
 import { isEmptyProse } from '../content/prose';
 import type { Attempt } from '../quiz/work/attempt';
-import { lockedSince, OFTEN_ENOUGH } from '../quiz/times/lock';
+import { same } from '../figures/deepEqual';
+import { lastSign, lockedSince, MOST_SILENCE, OFTEN_ENOUGH } from '../quiz/times/lock';
 import type { MustAnswer } from '../quiz/placement';
 import { pageSizes } from '../quiz/pages';
 import { mustAnswer } from '../quiz/points';
@@ -23,6 +24,8 @@ export interface Save {
   /** The page that sends it, each time it is loaded another one; and the number of the save, which grows there. */
   readonly page: string;
   readonly number: number;
+  /** How long ago it was made, by the clock of the device that could not send it sooner: ms; absent: just now. */
+  readonly ago?: number;
 }
 
 /** The quiz as one student meets it: when it is open, how often it may be sat, and what was given on top of that. */
@@ -34,7 +37,9 @@ export interface Sitting {
 /** Why something was not done: nothing of the attempt has changed. */
 export type Refusal = 'closed' | 'handedIn' | 'locked' | 'missing' | 'passed' | 'unknown';
 export type Decided =
-  { readonly ok: true; readonly attempt: Attempt } | { readonly ok: false; readonly reason: Refusal };
+  | { readonly ok: true; readonly attempt: Attempt }
+  /** `attempt`: what is stored all the same, for the teacher to decide about. */
+  | { readonly ok: false; readonly reason: Refusal; readonly attempt?: Attempt };
 
 const refused = (reason: Refusal): Decided => ({ ok: false, reason });
 
@@ -85,12 +90,18 @@ function unfinished(attempt: Attempt, window: StudentWindow, now: number): Refus
   return lockedSince(attempt, window, now) === null ? null : 'locked';
 }
 
-/** The attempt with a sign of life from its page, where nobody comes back to one that was left. */
+/** The attempt with what was worked at it since the last sign of life: a longer silence than two minutes is no work. */
+function alive(attempt: Attempt, now: number): Attempt {
+  const since = now - lastSign(attempt);
+  return since > 0 && since <= MOST_SILENCE ? { ...attempt, worked: (attempt.worked ?? 0) + since } : attempt;
+}
+
+/** The attempt with a sign of life from its page. */
 export function giveSign(_: Paper, attempt: Attempt, window: StudentWindow, now: number): Decided {
   const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
-  const isNews = !window.comingBack && now - (attempt.seenAt ?? 0) >= OFTEN_ENOUGH;
-  return { ok: true, attempt: isNews ? { ...attempt, seenAt: now } : attempt };
+  const isNews = now - lastSign(attempt) >= OFTEN_ENOUGH;
+  return { ok: true, attempt: isNews ? { ...alive(attempt, now), seenAt: now } : attempt };
 }
 
 /** The page on which a question stands for the student of an attempt, from 0; none for a question that is not there. */
@@ -128,7 +139,8 @@ export function turnTo(
   const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
   if (page > pageSizes(paper).length) return refused('unknown');
-  return { ok: true, attempt: page <= (attempt.reached ?? 0) ? attempt : { ...attempt, reached: page } };
+  const isThere = page <= (attempt.reached ?? 0);
+  return { ok: true, attempt: isThere ? attempt : { ...alive(attempt, now), seenAt: now, reached: page } };
 }
 
 /** True for an answer that a student's page can give to a question; files may bring others. */
@@ -143,6 +155,35 @@ function withSave(saves: Readonly<Record<string, number>>, { page, number }: Sav
   return Object.fromEntries([...Object.entries(others), [page, number] as const].slice(-PAGES_KNOWN));
 }
 
+/** An answer on its way to a question of the paper, with the saves of that question so far; or why there is no place for it. */
+function placeFor(paper: Paper, attempt: Attempt, window: StudentWindow, { questionId, answer }: Save) {
+  const question = paper.questions.find(({ id }) => id === questionId);
+  if (!question || (answer && !isGiven(question, answer))) return 'unknown';
+  return isPassed(paper, attempt, window, questionId)
+    ? 'passed'
+    : { known: valueAt(attempt.saves, questionId) ?? {} };
+}
+
+/**
+ * What becomes of an answer that comes after the end. One that was made before it, by a device that could not send it, is
+ * put aside for the teacher; nothing of the work changes by it.
+ */
+function keepAside(paper: Paper, attempt: Attempt, window: StudentWindow, save: Save, now: number): Decided {
+  const { questionId, answer, ago } = save;
+  const madeAt = now - (ago ?? 0);
+  const reason = ago === undefined ? 'closed' : unfinished(attempt, window, madeAt);
+  if (attempt.source !== 'sat' || madeAt < attempt.openedAt || (reason !== null && reason !== 'locked'))
+    return refused('closed');
+  const place = placeFor(paper, attempt, window, save);
+  if (typeof place === 'string') return refused(place);
+  if (save.number <= (place.known[save.page] ?? 0)) return refused('closed');
+  const { [questionId]: _, ...others } = attempt.cameAfter ?? {};
+  const isNews = !same(answer, valueAt(attempt.answers, questionId) ?? null);
+  const cameAfter = isNews ? { ...others, [questionId]: { answer, madeAt, cameAt: now } } : others;
+  const saves = { ...attempt.saves, [questionId]: withSave(place.known, save) };
+  return { ok: false, reason: 'closed', attempt: { ...attempt, cameAfter, saves } };
+}
+
 /**
  * The attempt with one answer, or without one where null: only to a question of its paper, while the quiz is open. A
  * save may come twice, or after a later one of the same page to the same question: then the attempt stays as it is.
@@ -155,17 +196,16 @@ export function keep(
   now: number,
 ): Decided {
   const reason = unfinished(attempt, window, now);
+  if (reason === 'closed') return keepAside(paper, attempt, window, save, now);
   if (reason) return refused(reason);
   const { questionId, answer } = save;
-  const question = paper.questions.find(({ id }) => id === questionId);
-  if (!question || (answer && !isGiven(question, answer))) return refused('unknown');
-  if (isPassed(paper, attempt, window, questionId)) return refused('passed');
-  const before = valueAt(attempt.saves, questionId) ?? {};
-  if (save.number <= (before[save.page] ?? 0)) return { ok: true, attempt };
+  const place = placeFor(paper, attempt, window, save);
+  if (typeof place === 'string') return refused(place);
+  if (save.number <= (place.known[save.page] ?? 0)) return { ok: true, attempt };
   const { [questionId]: _, ...rest } = attempt.answers;
   const answers = answer ? { ...rest, [questionId]: answer } : rest;
-  const saves = { ...attempt.saves, [questionId]: withSave(before, save) };
-  return { ok: true, attempt: { ...attempt, answers, saves, savedAt: now } };
+  const saves = { ...attempt.saves, [questionId]: withSave(place.known, save) };
+  return { ok: true, attempt: { ...alive(attempt, now), answers, saves, savedAt: now } };
 }
 
 /** A hint that a student asks for. */
@@ -196,7 +236,11 @@ export function showHint(
   if (!next || next.id !== hintId) return refused('unknown');
   return {
     ok: true,
-    attempt: { ...attempt, hints: { ...attempt.hints, [questionId]: [...shown, hintId] }, savedAt: now },
+    attempt: {
+      ...alive(attempt, now),
+      hints: { ...attempt.hints, [questionId]: [...shown, hintId] },
+      savedAt: now,
+    },
   };
 }
 
@@ -224,5 +268,5 @@ export function handIn(paper: Paper, attempt: Attempt, window: StudentWindow, no
   const reason = unfinished(attempt, window, now);
   if (reason) return refused(reason);
   if (isMissingOne(paper, attempt)) return refused('missing');
-  return { ok: true, attempt: { ...attempt, saves: {}, handedInAt: now } };
+  return { ok: true, attempt: { ...alive(attempt, now), saves: {}, handedInAt: now } };
 }

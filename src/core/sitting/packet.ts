@@ -1,7 +1,7 @@
 import { valueAt } from '../figures/valueAt';
 import { MarkedClass, type ClassWork, type StudentWork } from '../checking/classWork';
 import { formulasIn } from '../content/formulaText';
-import type { Attempt } from '../quiz/work/attempt';
+import { countCameAfter, type Attempt } from '../quiz/work/attempt';
 import { isLate } from '../quiz/times/due';
 import { lockedSince } from '../quiz/times/lock';
 import { askedIn, outOfPaper, pointsOfPaper } from '../quiz/points';
@@ -165,7 +165,8 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
   const work: ClassWork = { attempts: made, windowOf: () => window, unfinished, overrides, rulings, at: now };
   const [own] = new MarkedClass(paper, work).students();
   const sheet = own?.sheets.find((one) => one.attempt.number === wanted) ?? own?.sheets.at(-1);
-  if (!own || !sheet) return { state: 'notHandedIn', cover, missing: missingIn(look) };
+  if (!own || !sheet)
+    return { state: 'notHandedIn', cover, missing: missingIn(look), cameAfter: countCameAfter(made.at(-1)) };
   const { attempt, notCounted } = sheet;
   const { papers, did } = await classIn(store, look);
   const scene = { ...withMarks(look.scene, student.id, own, rulings), completePapers: papers };

@@ -13,6 +13,7 @@ export interface SentAnswer {
   readonly answer: unknown;
   readonly page: string;
   readonly number: number;
+  readonly ago?: number;
 }
 
 /** A hint as a page asks for it. */

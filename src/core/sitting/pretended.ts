@@ -2,11 +2,14 @@ import type { Attempt, Ruling } from '../quiz/work/attempt';
 
 /** What is known at an instant of what was written since: for a look at a student's page as it was, or will be, then. */
 
+/** What came after its end is nothing that a page of then knows. */
+const withoutLate = ({ cameAfter: _, ...rest }: Attempt): Attempt => rest;
+
 /** An attempt as it stood at an instant: running where it was handed in later; null where it was not begun. */
 export function cutAttempt(attempt: Attempt, at: number): Attempt | null {
   const { openedAt, handedInAt, source, reopened } = attempt;
   if (source === 'sat' ? openedAt > at : (handedInAt ?? openedAt) > at) return null;
-  const { reopened: _, ...whole } = attempt;
+  const { reopened: _, ...whole } = withoutLate(attempt);
   const given = reopened && reopened.at <= at ? { ...whole, reopened } : whole;
   if (handedInAt === null) return { ...given, letOn: at };
   // Whether its page gave a sign of life by then nobody knows: it is taken to be there.

@@ -8,12 +8,16 @@ import { packetFor } from './packet';
 import type { PaperAddress, StudentPort } from './port';
 import type { SittingStore, Stored } from './store';
 
+/** A year: ms. */
+const LONG_AGO = 366 * 86_400_000;
+
 const Sent = z.strictObject({
   attemptId: Id,
   questionId: Id,
   answer: Answer.nullable(),
   page: Id,
   number: z.number().int().min(1),
+  ago: z.number().int().min(0).max(LONG_AGO).optional(),
 });
 
 const Asked = z.strictObject({ attemptId: Id, questionId: Id, hintId: Id });
@@ -41,6 +45,7 @@ export function serveStudents(store: SittingStore): StudentPort {
     const visit = await store.visit(at);
     if (!visit) return { state: 'unknown' };
     const made = PaperPacket.parse(await packetFor(store, visit, attempt));
+    if (made.state === 'ready') await store.look(visit);
     const hashes = sentTo(at);
     for (const hash of pictureHashes(made)) hashes.add(hash);
     return made;

@@ -41,6 +41,8 @@ export type Decide = (paper: Paper, attempt: Attempt, window: StudentWindow, now
 export interface SittingStore {
   /** Ms since 1970. */
   now(): number;
+  /** Notes that the student has seen the first page of the quiz, the first time that it is so. */
+  look(visit: Visit): Promise<void>;
   /** Who is at an address, with their work; null where there is no such quiz, or nobody has that ticket. */
   visit(at: PaperAddress): Promise<Visit | null>;
   /** The paper as it counted at a revision; null: as it is written now. */

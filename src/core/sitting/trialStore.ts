@@ -71,6 +71,7 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
     );
   return {
     now,
+    look: () => Promise.resolve(),
     picture,
     visit: (at) => Promise.resolve(at.quizId === quizId ? { quiz, student, window, made } : null),
     paper: () => Promise.resolve(paper),
@@ -88,7 +89,7 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
       if (!attempt) return Promise.resolve({ ok: false, reason: 'unknown' });
       const at = now();
       const decided = decide(paper, attempt, window, at);
-      if (!decided.ok) return Promise.resolve(decided);
+      if (!decided.ok) return Promise.resolve({ ok: false, reason: decided.reason });
       made = made.map((one) => (one.id === attemptId ? decided.attempt : one));
       return Promise.resolve({ ok: true, at });
     },

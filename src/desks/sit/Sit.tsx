@@ -109,6 +109,8 @@ function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
 
 /** So often the page looks where its paper stands: milliseconds. */
 const LOOK = 15_000;
+/** So often it says that it is open, where nothing hangs on it but the time worked: milliseconds. */
+const SIGN = 60_000;
 
 /** The packet of the student at this address, kept up to date. */
 function usePaper({ port, place }: SitProps) {
@@ -160,10 +162,9 @@ function usePaper({ port, place }: SitProps) {
     return () => clearInterval(timer);
   }, [finished, waits, working, open, lookAgain]);
 
-  const signing =
-    typeof packet === 'object' && packet.state === 'working' && !packet.cover.comingBack
-      ? packet.working.attemptId
-      : null;
+  const signing = typeof packet === 'object' && packet.state === 'working' ? packet.working.attemptId : null;
+  // Where nobody comes back, silence locks the page; everywhere else it only ends the time worked.
+  const often = typeof packet === 'object' && packet.state === 'working' && !packet.cover.comingBack;
   useEffect(() => {
     if (signing === null) return;
     const sign = async () => {
@@ -171,9 +172,9 @@ function usePaper({ port, place }: SitProps) {
       if (receipt?.state === 'refused' && receipt.reason === 'locked') await lookAgain();
     };
     run(sign);
-    const timer = setInterval(() => run(sign), LOOK);
+    const timer = setInterval(() => run(sign), often ? LOOK : SIGN);
     return () => clearInterval(timer);
-  }, [signing, port, place, lookAgain]);
+  }, [signing, often, port, place, lookAgain]);
 
   const title = typeof packet === 'object' && packet.state !== 'unknown' ? packet.cover.title : '';
   useEffect(() => {
@@ -195,7 +196,7 @@ interface NoPaper {
 }
 
 /** Where there is no paper to be shown, why; null where there is one. */
-function noPaperWords({ page }: Told, packet: PaperPacket): NoPaper | null {
+function noPaperWords({ page, results }: Told, packet: PaperPacket): NoPaper | null {
   switch (packet.state) {
     case 'unknown':
       return {
@@ -217,7 +218,9 @@ function noPaperWords({ page }: Told, packet: PaperPacket): NoPaper | null {
     case 'notHandedIn':
       return {
         title: packet.cover.title,
-        text: page.notHandedIn,
+        text: [page.notHandedIn, packet.cameAfter > 0 ? results.cameAfter(packet.cameAfter) : '']
+          .filter(Boolean)
+          .join(' '),
         missing: packet.missing,
       };
     default:

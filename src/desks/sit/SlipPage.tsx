@@ -97,6 +97,7 @@ export function SlipPage({ cover, slip, attempts, receipt, onAttempt, onAgain, o
             ? results.collected(slip.finishedAt, cover.timeLimit === null ? 'closed' : 'timeOver')
             : results.handedIn(slip.finishedAt)}
       </p>
+      {slip.cameAfter > 0 && <p className="mt-1">{results.cameAfter(slip.cameAfter)}</p>}
       {receipt && <p className="caption figures mt-1">{own.receipt(ticketShown(receipt))}</p>}
       {attempts.notCounted && <p className="mt-2 font-semibold">{results[attempts.notCounted]}</p>}
       {slip.score && <SlipScore score={slip.score} />}

@@ -13,6 +13,7 @@ import { StudentName } from '@/ui/widgets/paper/StudentName';
 import { useNarrow } from '@/ui/widgets/layout/useNarrow';
 import type { TrayRow } from '@/workers/classDesk';
 import { doneWords, PROBLEMS } from './forOne/actWords';
+import { CameAfter } from './forOne/CameAfter';
 import { ForOne } from './forOne/ForOne';
 
 const STATES = {
@@ -23,6 +24,8 @@ const STATES = {
   tooLate: 'after closing',
   ranOut: 'not handed in when it closed',
 } as const;
+
+const MINUTE = 60_000;
 
 /** What a time goes by that this browser did not see itself. */
 const FROM: Readonly<Record<NonNullable<TrayRow['source']>, string>> = {
@@ -43,7 +46,10 @@ function when(row: TrayRow, zone: string): string {
       ? 'from the student’s file, with a wrong clock'
       : 'from a file, without a time';
   if (row.handedInAt !== null) return `${dayAndTimeIn(row.handedInAt, zone)}${FROM[row.source ?? 'sat']}`;
-  if (row.openedAt === null) return ownEnd(row, zone);
+  if (row.openedAt === null)
+    return [row.lookedAt === null ? '' : `since ${dayAndTimeIn(row.lookedAt, zone)}`, ownEnd(row, zone)]
+      .filter(Boolean)
+      .join(', ');
   if (row.lockedSince !== null)
     return `since ${dayAndTimeIn(row.lockedSince, zone)}, ${row.answered} answered`;
   const ends =
@@ -51,8 +57,17 @@ function when(row: TrayRow, zone: string): string {
   return `since ${dayAndTimeIn(row.openedAt, zone)}, ${row.answered} answered${ends || ownEnd(row, zone, ', ')}`;
 }
 
-const wantsAttention = ({ state, voided, lockedSince }: TrayRow): boolean =>
-  voided || lockedSince !== null || state === 'working' || state === 'late' || state === 'tooLate';
+/** How long the page was open, in words; empty where nobody knows. */
+const worked = ({ worked: ms }: TrayRow): string =>
+  ms === null || ms < MINUTE ? '' : `worked ${count(Math.round(ms / MINUTE), 'minute')}`;
+
+const wantsAttention = ({ state, voided, lockedSince, cameAfter }: TrayRow): boolean =>
+  voided ||
+  cameAfter !== null ||
+  lockedSince !== null ||
+  state === 'working' ||
+  state === 'late' ||
+  state === 'tooLate';
 
 /** Opens what can be done for a student. */
 const Adjust = ({ row, onAdjust }: Pick<RowProps, 'row' | 'onAdjust'>) => (
@@ -70,10 +85,17 @@ interface RowProps {
   readonly measure: (element: Element | null) => void;
 }
 
+function stateWords(row: TrayRow): string {
+  if (row.lockedSince !== null) return 'locked';
+  if (row.again) return 'handed in, working again';
+  return row.state === 'notOpened' && row.lookedAt !== null ? 'has seen the first page' : STATES[row.state];
+}
+
 /** Where a student is with the quiz, and the press that accepts what came too late. */
 function State({ row }: { readonly row: TrayRow }) {
   const { id, content } = useQuiz().quiz;
   const { zone } = content;
+  const [late, setLate] = useState<TrayRow['cameAfter']>(null);
   const accept = async () => {
     const step = await ruleAll(id, row.tooLate, { standing: 'takenIn' });
     notify(`${row.name}’s late work now counts`, {
@@ -95,7 +117,7 @@ function State({ row }: { readonly row: TrayRow }) {
       : 'text-soft';
   return (
     <span className={look}>
-      {row.lockedSince === null ? (row.again ? 'handed in, working again' : STATES[row.state]) : 'locked'}
+      {stateWords(row)}
       {row.voided && ', not counted'}
       {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
       {row.lockedSince !== null && (
@@ -108,6 +130,13 @@ function State({ row }: { readonly row: TrayRow }) {
           Accept late work<span className="sr-only"> of {row.name}</span>
         </button>
       )}
+      {row.cameAfter && (
+        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => setLate(row.cameAfter)}>
+          {count(row.cameAfter.answers, 'answer')} after the end
+          <span className="sr-only"> of {row.name}</span>
+        </button>
+      )}
+      {late && <CameAfter row={row} attemptId={late.attemptId} onClose={() => setLate(null)} />}
     </span>
   );
 }
@@ -140,7 +169,9 @@ function Row({ row, ofClass, onAdjust, index, measure }: RowProps) {
       <td className="py-1.5 pr-4">
         <State row={row} />
       </td>
-      <td className="figures caption py-1.5 pr-4">{when(row, zone)}</td>
+      <td className="figures caption py-1.5 pr-4">
+        {[when(row, zone), worked(row)].filter(Boolean).join(' · ')}
+      </td>
       <td className="py-1.5 pr-9 text-right whitespace-nowrap">
         <span className="mr-4">
           <Adjust row={row} onAdjust={onAdjust} />
@@ -154,7 +185,7 @@ function Row({ row, ofClass, onAdjust, index, measure }: RowProps) {
 /** The same on a phone: what belongs to a student below the name. */
 function Item({ row, ofClass, onAdjust, index, measure }: RowProps) {
   const { zone } = useQuiz().quiz.content;
-  const time = when(row, zone);
+  const time = [when(row, zone), worked(row)].filter(Boolean).join(' · ');
   return (
     <li
       ref={measure}

@@ -41,6 +41,15 @@ export interface AttemptRow {
   attempt: Buffer;
 }
 
+/** Who has seen the first page of a quiz, and when first. */
+export interface LookRow {
+  door_id: string;
+  student_id: string;
+  /** The door's number then. */
+  seq: number;
+  at: number;
+}
+
 export interface MediaRow {
   door_id: string;
   hash: string;
@@ -52,6 +61,7 @@ export interface Tables {
   doors: DoorRow;
   tickets: TicketRow;
   attempts: AttemptRow;
+  looks: LookRow;
   media: MediaRow;
 }
 
@@ -95,6 +105,12 @@ const first = (engine: Engine): Migration => {
         .addUniqueConstraint('attempts_turn', ['door_id', 'student_id', 'number'])
         .execute();
       await db.schema.createIndex('attempts_seq').on('attempts').columns(['door_id', 'seq']).execute();
+      await inDoor('looks')
+        .addColumn('student_id', 'text', (column) => column.notNull())
+        .addColumn('seq', 'integer', (column) => column.notNull())
+        .addColumn('at', 'bigint', (column) => column.notNull())
+        .addPrimaryKeyConstraint('looks_key', ['door_id', 'student_id'])
+        .execute();
       await inDoor('media')
         .addColumn('hash', 'text', (column) => column.notNull())
         .addColumn('type', 'text', (column) => column.notNull())

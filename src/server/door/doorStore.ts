@@ -59,6 +59,7 @@ export function doorStore(doors: Doors, door: OpenedDoor, studentId: string): Si
 
   return {
     now: () => doors.now(),
+    look: ({ student }) => doors.look(row.id, student.id),
     visit,
     paper: (_, revision) => Promise.resolve(doors.paper(door, revision)),
 
@@ -126,7 +127,10 @@ export function doorStore(doors: Doors, door: OpenedDoor, studentId: string): Si
         if (!attempt) return stays({ ok: false, reason: 'unknown' });
         const now = doors.now();
         const decided = decide(doors.paper(door, attempt.revision), attempt, window, now);
-        if (!decided.ok) return stays(decided);
+        if (!decided.ok) {
+          const { reason, attempt: aside = null } = decided;
+          return { after: aside, settles: false, result: { ok: false, reason } };
+        }
         if (decided.attempt === attempt)
           return stays({ ok: true, at: attempt.handedInAt ?? attempt.savedAt });
         return { after: decided.attempt, settles, result: { ok: true, at: now } };

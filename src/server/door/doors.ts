@@ -227,6 +227,35 @@ export class Doors {
     });
   }
 
+  /** Notes that a student has seen the first page, unless that is known. */
+  async look(doorId: string, studentId: string): Promise<void> {
+    const known = await this.#db
+      .selectFrom('looks')
+      .select('at')
+      .where('door_id', '=', doorId)
+      .where('student_id', '=', studentId)
+      .executeTakeFirst();
+    if (known) return;
+    await this.batches.run(doorId, async (transaction) => {
+      const seq = await this.#nextSeq(transaction, doorId);
+      await transaction
+        .insertInto('looks')
+        .values({ door_id: doorId, student_id: studentId, seq, at: this.now() })
+        .onConflict((conflict) => conflict.columns(['door_id', 'student_id']).doNothing())
+        .execute();
+    });
+  }
+
+  async #looksSince(doorId: string, seq: number): Promise<DoorWork['looks']> {
+    const rows = await this.#db
+      .selectFrom('looks')
+      .select(['student_id', 'at'])
+      .where('door_id', '=', doorId)
+      .where('seq', '>', seq)
+      .execute();
+    return rows.map(({ student_id: studentId, at }) => ({ studentId, at }));
+  }
+
   /** The next number of a door; its row is held until the transaction ends. */
   async #nextSeq(transaction: Transaction<Tables>, doorId: string): Promise<number> {
     const { seq } = await transaction
@@ -369,6 +398,7 @@ export class Doors {
       version: head.version,
       seq: head.seq,
       attempts: await this.#since(row.id, since),
+      looks: await this.#looksSince(row.id, since),
       firstHandInAt: head.first_hand_in_at,
       endsAt: head.ends_at,
       students: content.people.length,
@@ -388,7 +418,7 @@ export class Doors {
   /** Takes a door away with everything behind it. */
   async close(doorId: string): Promise<void> {
     await this.batches.run(doorId, async (transaction) => {
-      for (const table of ['tickets', 'attempts', 'media'] as const)
+      for (const table of ['tickets', 'attempts', 'looks', 'media'] as const)
         await transaction.deleteFrom(table).where('door_id', '=', doorId).execute();
       await transaction.deleteFrom('doors').where('id', '=', doorId).execute();
     });

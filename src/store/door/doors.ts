@@ -9,6 +9,7 @@ import { now } from '@/device/clock';
 import { school } from '../class/roster';
 import { schoolState } from '../quiz/shelf';
 import { currentRevision, REVISION_TABLES, settle } from '../quiz/revisions';
+import { noteLook } from '../work/looks';
 import { head } from '../quiz/quizzes';
 import { db, type DoorRecord, type QuizRecord } from '../records/db';
 import { ofQuiz } from '../records/ofQuiz';
@@ -138,24 +139,29 @@ export const noteSent = (quizId: string, what: Partial<DoorRecord>): Promise<num
 
 /** Takes in what came: everything of it, or nothing. The door's word on an attempt is the later one. */
 export const takeWork = (quizId: string, work: DoorWork): Promise<void> =>
-  db.transaction('rw', [...new Set([...REVISION_TABLES, db.attempts, db.doors, db.meta])], async () => {
-    const door = await db.doors.get(quizId);
-    if (!door) return;
-    const { attempts } = work;
-    if (attempts.length > 0) {
-      const first = await nextSeqs(quizId, attempts.length);
-      // An attempt that was begun here and there at once under one number stays beside the other.
-      await db.attempts.bulkPut(attempts.map((attempt, at) => ({ ...attempt, quizId, seq: first + at })));
-    }
-    if (work.firstHandInAt !== null) await settle(quizId, work.firstHandInAt);
-    const known = {
-      ...door.known,
-      ...Object.fromEntries(attempts.map((one) => [one.id, { seq: one.seq, hash: hashOfAttempt(one) }])),
-    };
-    await db.doors.update(quizId, {
-      known,
-      seq: Math.max(door.seq, work.seq),
-      reachedAt: now(),
-      endsAt: work.endsAt,
-    });
-  });
+  db.transaction(
+    'rw',
+    [...new Set([...REVISION_TABLES, db.attempts, db.looks, db.doors, db.meta])],
+    async () => {
+      const door = await db.doors.get(quizId);
+      if (!door) return;
+      const { attempts, looks } = work;
+      if (attempts.length > 0) {
+        const first = await nextSeqs(quizId, attempts.length);
+        // An attempt that was begun here and there at once under one number stays beside the other.
+        await db.attempts.bulkPut(attempts.map((attempt, at) => ({ ...attempt, quizId, seq: first + at })));
+      }
+      for (const look of looks) await noteLook({ quizId, ...look });
+      if (work.firstHandInAt !== null) await settle(quizId, work.firstHandInAt);
+      const known = {
+        ...door.known,
+        ...Object.fromEntries(attempts.map((one) => [one.id, { seq: one.seq, hash: hashOfAttempt(one) }])),
+      };
+      await db.doors.update(quizId, {
+        known,
+        seq: Math.max(door.seq, work.seq),
+        reachedAt: now(),
+        endsAt: work.endsAt,
+      });
+    },
+  );

@@ -45,6 +45,7 @@ const recordsOf = (quizId: string) =>
     ofQuiz.overrides(quizId).toArray(),
     ofQuiz.rulings(quizId).toArray(),
     ofQuiz.comments(quizId).toArray(),
+    ofQuiz.looks(quizId).toArray(),
     db.mappings.get(quizId),
   ] as const);
 
@@ -53,7 +54,7 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
   db.transaction('r', db.tables, async () => {
     const quiz = await db.quizzes.get(quizId);
     if (!quiz) return null;
-    const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, mapping] =
+    const [questions, revisions, questionRevisions, attempts, overrides, rulings, comments, looks, mapping] =
       await recordsOf(quizId);
     const scoreColumns = (await db.meta.get(`scoreColumns:${quizId}`))?.value;
     const { id, content, createdAt, changedAt, standing, firstHandInAt, changeSeq } = quiz;
@@ -83,6 +84,7 @@ export const collectQuiz = (quizId: string): Promise<BackedQuiz | null> =>
         overrides,
         rulings,
         comments,
+        looks,
       },
       place: { position, archivedAt, deletedAt },
       changeSeq,

@@ -92,6 +92,7 @@ async function writeQuiz(brought: BackedQuiz, before: Before): Promise<void> {
   await db.overrides.bulkPut(part.overrides);
   await db.rulings.bulkPut(part.rulings);
   await db.comments.bulkPut(part.comments);
+  await db.looks.bulkPut(part.looks);
   await db.history.bulkAdd(ownSteps(rest.history, before).map((step) => stepRecord(quizId, step)));
   await db.meta.put({ key: `seq:${quizId}`, value: rest.attemptsSeq + last });
   if (rest.mapping) await db.mappings.put({ quizId, ...rest.mapping });
@@ -157,6 +158,7 @@ const NO_WORK: ClassPart = {
   overrides: [],
   rulings: [],
   comments: [],
+  looks: [],
 };
 
 const onShelf = (file: QuizFile, at: number): BackedQuiz => ({

@@ -12,6 +12,7 @@ import type {
 import type { Question } from '@/core/kinds';
 import type { Mark } from '@/core/marks/mark';
 import type { Attempt, Comment, Ruling } from '@/core/quiz/work/attempt';
+import type { Look } from '@/core/quiz/work/look';
 import type { Member, Person, SchoolClass } from '@/core/quiz/people/school';
 import type { Placed, Placement } from '@/core/quiz/placement';
 import type { Override } from '@/core/quiz/work/override';
@@ -192,6 +193,7 @@ class YentrelDb extends Dexie {
   declare overrides: Table<Override, [string, string, string]>;
   declare rulings: Table<Ruling, [string, string]>;
   declare comments: Table<Comment, [string, string, string]>;
+  declare looks: Table<Look, [string, string]>;
   declare doors: Table<DoorRecord, string>;
   declare media: Table<MediaRecord, string>;
   declare mappings: Table<MappingRecord, string>;
@@ -239,7 +241,7 @@ class YentrelDb extends Dexie {
     this.version(13).upgrade(tablesBy(form12));
     this.version(14).upgrade(tablesBy(form13));
     this.version(15).upgrade(tablesBy(form14));
-    this.version(16).stores({ doors: 'quizId' });
+    this.version(16).stores({ doors: 'quizId', looks: '[quizId+studentId]' });
     this.use({ stack: 'dbcore', name: 'watched', create: watched });
   }
 }

@@ -31,6 +31,7 @@ export const ofQuiz = {
     db.overrides.where('[quizId+attemptId+questionId]').between(...place(quizId)),
   rulings: (quizId: string) => db.rulings.where('[quizId+attemptId]').between(...text(quizId)),
   comments: (quizId: string) => db.comments.where('[quizId+attemptId+questionId]').between(...place(quizId)),
+  looks: (quizId: string) => db.looks.where('[quizId+studentId]').between(...text(quizId)),
   history: (scope: string) => db.history.where('[quizId+seq]').between(...number(scope)),
 };
 

@@ -67,10 +67,14 @@ export const changeAttempt = (
     const at = now();
     const window = await windowOfStudent(quiz, attempt.studentId);
     const decided = decide(await paperAt(quiz.id, attempt.revision), attempt, window, at);
-    if (!decided.ok) return decided;
+    const put = async (after: Attempt) => db.attempts.put({ ...after, seq: await nextSeq(quiz.id) });
+    if (!decided.ok) {
+      if (decided.attempt) await put(decided.attempt);
+      return { ok: false, reason: decided.reason };
+    }
     const after = decided.attempt;
     if (after === attempt) return { ok: true, at: attempt.handedInAt ?? attempt.savedAt };
     if (settles) await settle(quiz.id, at);
-    await db.attempts.put({ ...after, seq: await nextSeq(quiz.id) });
+    await put(after);
     return { ok: true, at };
   });

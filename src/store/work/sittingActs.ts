@@ -21,6 +21,8 @@ const LABELS: Readonly<Record<SittingAct['act'], string>> = {
   giveBack: 'Give an attempt back',
   letGoOn: 'Unlock a page',
   collect: 'Collect an attempt as it is',
+  addLate: 'Count answers that came after the end',
+  dropLate: 'Leave out answers that came after the end',
 };
 
 /** What an act did: the step that undoes it; or why nothing was written. */

@@ -16,6 +16,7 @@ import { draftPaper } from '../quiz/quizzes';
 import { school } from '../class/roster';
 import { paperAt, settleByClosing } from '../quiz/revisions';
 import { windowOfStudent } from '../quiz/windows';
+import { noteLook } from './looks';
 import { attemptsOfStudent, changeAttempt, startAttempt } from './attempts';
 import { commentsByAttempt } from './comments';
 import { overridesOf } from './overrides';
@@ -30,6 +31,7 @@ const ofAttempts = async <One>(
 /** Students' papers as they lie in this browser's database. */
 export const sittingStore: SittingStore = {
   now,
+  look: ({ quiz, student }) => noteLook({ quizId: quiz.id, studentId: student.id, at: now() }),
 
   async visit({ quizId, ticket }: PaperAddress) {
     await settleByClosing(quizId);

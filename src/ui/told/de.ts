@@ -268,6 +268,8 @@ export const de = (g: Grammar): Told => {
       fromFile: 'Aus einer Datei',
       attemptOf: (n, of) => `Versuch ${n} von ${of}`,
       imported: 'Deine Lehrkraft hat deine Arbeit eingelesen. Sie ist angekommen.',
+      cameAfter: (n) =>
+        `${g.count(n, 'Antwort kam', 'Antworten kamen')} erst nach dem Ende an. Deine Lehrkraft sieht das und entscheidet.`,
       tooLate:
         'Sie kam an, als das Quiz schon geschlossen war, und zählt deshalb nur, wenn deine Lehrkraft sie annimmt.',
       voided: 'Deine Lehrkraft zählt diesen Versuch nicht.',

@@ -258,6 +258,8 @@ export const en = (g: Grammar) => {
       fromFile: 'From a file',
       attemptOf: (n: number, of: number) => `attempt ${n} of ${of}`,
       imported: 'Your teacher has imported your paper. It has been received.',
+      cameAfter: (n: number) =>
+        `${g.count(n, 'answer', 'answers')} came after the end. Your teacher sees this and decides.`,
       tooLate: 'It arrived after the quiz had closed, so it doesn’t count unless your teacher accepts it.',
       voided: 'Your teacher does not count this attempt.',
       attempts: 'Attempts',

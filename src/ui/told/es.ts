@@ -263,6 +263,8 @@ export const es = (g: Grammar): Told => {
       fromFile: 'De un archivo',
       attemptOf: (n, of) => `intento ${n} de ${of}`,
       imported: 'Tu docente ha importado tu trabajo. Ha llegado bien.',
+      cameAfter: (n) =>
+        `${g.count(n, 'respuesta llegó', 'respuestas llegaron')} después del final. Tu docente lo ve y decide.`,
       tooLate:
         'Llegó después del cierre del cuestionario, así que no cuenta a menos que tu docente lo acepte.',
       voided: 'Tu docente no cuenta este intento.',

@@ -266,6 +266,8 @@ export const fr = (g: Grammar): Told => {
       fromFile: 'D’un fichier',
       attemptOf: (n, of) => `essai ${n} sur ${of}`,
       imported: 'Ton professeur a importé ta copie. Elle est bien arrivée.',
+      cameAfter: (n) =>
+        `${g.count(n, 'réponse est arrivée', 'réponses sont arrivées')} après la fin. Ton professeur le voit et décide.`,
       tooLate:
         'Elle est arrivée après la fermeture du quiz : elle ne compte que si ton professeur l’accepte.',
       voided: 'Ton professeur ne compte pas cet essai.',

@@ -261,6 +261,8 @@ export const it = (g: Grammar): Told => {
       fromFile: 'Da un file',
       attemptOf: (n, of) => `tentativo ${n} di ${of}`,
       imported: 'L’insegnante ha importato il tuo lavoro. È arrivato.',
+      cameAfter: (n) =>
+        `${g.count(n, 'risposta è arrivata', 'risposte sono arrivate')} dopo la fine. L’insegnante lo vede e decide.`,
       tooLate: 'È arrivato dopo la chiusura del quiz, perciò vale solo se l’insegnante lo accetta.',
       voided: 'L’insegnante non conta questo tentativo.',
       attempts: 'Tentativi',

@@ -259,6 +259,8 @@ export const nl = (g: Grammar): Told => {
       fromFile: 'Uit een bestand',
       attemptOf: (n, of) => `poging ${n} van ${of}`,
       imported: 'Je docent heeft je werk ingelezen. Het is goed aangekomen.',
+      cameAfter: (n) =>
+        `${g.count(n, 'antwoord kwam', 'antwoorden kwamen')} na het einde binnen. Je docent ziet dat en beslist.`,
       tooLate: 'Het kwam aan toen de quiz al gesloten was, dus het telt alleen als je docent het accepteert.',
       voided: 'Je docent telt deze poging niet mee.',
       attempts: 'Pogingen',

@@ -261,6 +261,8 @@ export const pt = (g: Grammar): Told => {
       fromFile: 'De um ficheiro',
       attemptOf: (n, of) => `tentativa ${n} de ${of}`,
       imported: 'O professor importou o teu trabalho. Chegou bem.',
+      cameAfter: (n) =>
+        `${g.count(n, 'resposta chegou', 'respostas chegaram')} depois do fim. O professor vê e decide.`,
       tooLate: 'Chegou depois de o questionário fechar, por isso só conta se o professor o aceitar.',
       voided: 'O professor não conta esta tentativa.',
       attempts: 'Tentativas',

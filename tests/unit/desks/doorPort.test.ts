@@ -90,6 +90,37 @@ describe('a page whose network goes', () => {
     second.stop();
   });
 
+  test('made before the end and sent after it: the server puts it aside, and the slip says so', async () => {
+    let clock = NOW;
+    const { desk, doors } = await freshDesk({ now: () => clock });
+    const opening = { from: NOW - 1000, due: null, grace: 0, until: NOW + 600_000 };
+    await desk.open(posted(openDoor({ standing: { opening } })), LOCAL);
+    let isCut = false;
+    const ask: Ask = async (act, body) => {
+      if (isCut) throw new Away('cut');
+      return desk.student(act as StudentAct, posted(body), LOCAL);
+    };
+    // The device's clock is a day wrong: what counts is how long ago it was.
+    const port = doorPort({ ask, unsent: unsentIn(keptIn()), now: () => clock - 86_400_000 });
+    const { attemptId } = working(await port.begin(at));
+    await port.saveAnswer(at, sent(attemptId, 'q1', 'mud'));
+    isCut = true;
+    clock += 300_000;
+    assert.equal(where(await port.saveAnswer(at, sent(attemptId, 'q1', 'silt'))), 'unsent');
+    clock += 400_000;
+    assert.equal(where(await port.saveAnswer(at, sent(attemptId, 'q2', 'sand'))), 'unsent');
+    isCut = false;
+    const packet = await port.openPaper(at);
+    assert.ok(packet.state === 'finished', packet.state);
+    assert.equal(packet.slip.cameAfter, 1);
+    const [attempt] = await doors.attemptsOf('door00000001', 's1');
+    assert.deepEqual(attempt?.answers, { q1: { kind: 'phrase', text: 'mud' } });
+    assert.deepEqual(attempt?.cameAfter, {
+      q1: { answer: { kind: 'phrase', text: 'silt' }, madeAt: NOW + 300_000, cameAt: NOW + 700_000 },
+    });
+    port.stop();
+  });
+
   test('nothing is handed in while an answer waits', async () => {
     const { line, ask } = await network();
     const port = doorPort({ ask, unsent: unsentIn(keptIn()), now: () => NOW });

@@ -88,5 +88,5 @@ describe('what is in a file', () => {
 /** A class part in which nothing happened. */
 const withNobody = () => ({
   standing: { opening: null, windows: [], plans: [], acts: [], kept: [], known: [], pauses: [], granted: {}, setTo: [], live: null },
-  firstHandInAt: null, revisions: [], questionRevisions: [], students: [], classes: [], members: [], attempts: [], overrides: [], rulings: [], comments: [],
+  firstHandInAt: null, revisions: [], questionRevisions: [], students: [], classes: [], members: [], attempts: [], overrides: [], rulings: [], comments: [], looks: [],
 }); // prettier-ignore

@@ -55,6 +55,7 @@ const classPart = (students: string[], answers: (object | null)[]): QuizFile['cl
   })),
   overrides: students.slice(0, 1).map((id) => ({ quizId: 'quiz', attemptId: `a-${id}`, questionId: 'q1', points: { n: 1, d: 2 }, reason: '', at: 7, gave: null })),
   rulings: [],
+  looks: [],
   comments: students.slice(1, 2).map((id) => ({ quizId: 'quiz', attemptId: `a-${id}`, questionId: '', text: 'Well seen.', at: 8 })),
 }); // prettier-ignore
 const anyQuiz: fc.Arbitrary<QuizFile> = fc

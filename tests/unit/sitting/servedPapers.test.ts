@@ -46,6 +46,7 @@ function inMemory(): Served {
   const isHere = ({ quizId, ticket }: PaperAddress) => quizId === at.quizId && ticket === at.ticket;
   const store: SittingStore = {
     now: () => 1000,
+    look: async () => {},
     visit: async (place) => (isHere(place) ? { quiz, student, window, made } : null),
     paper: async () => paper,
     scene: async () =>

@@ -173,6 +173,7 @@ const classPart = ({ quizId, people, classes, members, attempts, commented }: Ma
   comments: commented
     ? attempts.map(({ id }) => ({ quizId, attemptId: id, questionId: 'q1', text: 'Look again', at: AT }))
     : [],
+  looks: people.map(({ id: studentId }) => ({ quizId, studentId, at: AT })),
 });
 
 const quizFile = (one: Made): QuizFile => ({

@@ -122,6 +122,35 @@ test('what the teacher does goes out: an own score is on the student’s slip', 
   assert.equal(await checkReceipt(id, 'c7rd2kwp'), null);
 });
 
+test('who has seen the first page is known, once, and in a backup; the list of quizzes is no first page', async () => {
+  const id = await opened();
+  const { ticket } = await addressOf(id, 's1');
+  const seen = async () => (await classDesk.tray(id)).map(({ lookedAt }) => lookedAt);
+  await ask('list', id, ticket);
+  await syncDoor(id);
+  assert.deepEqual(await seen(), [null, null]);
+  const at = Date.now();
+  await ask('open', id, ticket);
+  await syncDoor(id);
+  assert.deepEqual(await seen(), [at, null]);
+  mock.timers.tick(60_000);
+  await ask('open', id, ticket);
+  await syncDoor(id);
+  assert.deepEqual(await seen(), [at, null]);
+  // In this browser it is noted in the same way.
+  const { studentDesk } = await import('@/workers/studentDesk');
+  await studentDesk.openPaper(await addressOf(id, 's2'));
+  assert.deepEqual(await seen(), [at, at + 60_000]);
+  const backup = await collectBackup(() => true);
+  assert.ok(backup);
+  const read = readBackup(writeBackup(backup));
+  assert.ok(read.ok);
+  await db.delete();
+  await db.open();
+  await restoreBackup(read.value, { quizzes: {}, students: 'mine' });
+  assert.deepEqual(await seen(), [at, at + 60_000]);
+});
+
 test('a ticket that is replaced here is replaced there', async () => {
   const id = await opened();
   const { ticket } = await addressOf(id, 's1');

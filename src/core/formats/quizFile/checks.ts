@@ -214,6 +214,12 @@ export function checkClass(quizId: string, part: ClassPart, students: readonly P
     ...foreign(part.overrides, 'own score'),
     ...foreign(part.rulings, 'ruling'),
     ...foreign(part.comments, 'comment'),
+    ...foreign(part.looks, 'look'),
+    ...twice(
+      part.looks,
+      (one) => one.studentId,
+      (_, at) => `look ${at} is of a student who has one already`,
+    ),
     ...twice(
       part.overrides,
       (one) => `${one.attemptId}/${one.questionId}`,

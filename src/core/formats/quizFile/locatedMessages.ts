@@ -11,7 +11,7 @@ type Path = readonly PropertyKey[];
 const ENTRIES: Readonly<Record<string, string>> = {
   ...Object.assign({}, ...KINDS.map(({ places }) => places)),
   questions: 'question', placements: 'settings of question', hints: 'hint', links: 'link', students: 'student', classes: 'class', members: 'class list entry', groups: 'group', attempts: 'attempt', overrides: 'own score',
-  rulings: 'ruling', comments: 'comment', revisions: 'revision', questionRevisions: 'question revision',
+  rulings: 'ruling', comments: 'comment', looks: 'look', revisions: 'revision', questionRevisions: 'question revision',
   history: 'step', steps: 'step', changes: 'change', quizzes: 'quiz', order: 'place in the order', sections: 'section', clips: 'file', bands: 'band', checks: 'check', runs: 'piece of text',
 }; // prettier-ignore
 

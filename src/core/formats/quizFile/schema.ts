@@ -1,6 +1,7 @@
 import { Instant } from '../../figures/instant';
 import { Id } from '../../content/questionBase';
 import { Question } from '../../kinds';
+import { Look } from '../../quiz/work/look';
 import { Attempt, Comment, Ruling } from '../../quiz/work/attempt';
 import { Override } from '../../quiz/work/override';
 import { Placement } from '../../quiz/placement';
@@ -71,6 +72,7 @@ export const ClassPart = z.strictObject({
   overrides: z.array(Override).max(500_000),
   rulings: z.array(Ruling).max(200_000),
   comments: z.array(Comment).max(500_000),
+  looks: z.array(Look).max(100_000),
 });
 export type ClassPart = z.infer<typeof ClassPart>;
 

@@ -160,6 +160,11 @@ export function classUnder<Part extends ClassPart>(part: Part, ids: NewIds): Par
     overrides: part.overrides.map(ofAttempt(ids)),
     rulings: part.rulings.map(ofAttempt(ids)),
     comments: part.comments.map(ofAttempt(ids)),
+    looks: part.looks.map((look) => ({
+      ...look,
+      quizId: under(ids.quizzes, look.quizId),
+      studentId: under(ids.students, look.studentId),
+    })),
   };
 }
 

@@ -7,8 +7,8 @@ export const MOST_SILENCE = 120_000;
 /** A sign that comes so soon after another one says nothing new: milliseconds. */
 export const OFTEN_ENOUGH = 25_000;
 
-/** The last sign of life that the page of an attempt gave. */
-const lastSign = (attempt: Attempt): number =>
+/** The last sign of life that the page of an attempt gave: ms since 1970. */
+export const lastSign = (attempt: Attempt): number =>
   Math.max(attempt.openedAt, attempt.savedAt, attempt.seenAt ?? 0);
 
 /**

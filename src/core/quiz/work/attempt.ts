@@ -34,8 +34,10 @@ export const Attempt = z.strictObject({
   limit: z.number().int().min(1).max(200_000).optional(),
   /** The furthest page that was turned to, from 0; absent for the first. */
   reached: z.number().int().min(1).max(500).optional(),
-  /** The last sign of life from its page, where nobody comes back: ms since 1970. */
+  /** The last sign of life from its page, besides saves: ms since 1970. */
   seenAt: Instant.optional(),
+  /** Ms in which its page was open and gave signs of life, the pauses between them of at most two minutes each; absent: none. */
+  worked: z.number().int().min(1).optional(),
   /** When the teacher let it go on after its page was locked. */
   letOn: Instant.optional(),
   /** When the teacher gave it back with its answers, and the minutes it had from then on; null: no limit. */
@@ -47,12 +49,23 @@ export const Attempt = z.strictObject({
       number: z.number().int().min(1).max(1_000_000),
     })
     .optional(),
+  /**
+   * Answers that came after its end although they were made before it, as the student's device says: they count once the
+   * teacher says so. null: the answer was taken away.
+   */
+  cameAfter: z
+    .record(Id, z.strictObject({ answer: Answer.nullable(), madeAt: Instant, cameAt: Instant }))
+    .optional(),
   /** While it is worked at: for each question, the number of the last save from each page that sent one. */
   saves: z.record(Id, z.record(Id, z.number().int().min(1))),
   /** Grows with every change in the quiz's attempts, so that a reader can ask for what is new. */
   seq: z.number().int().min(0),
 });
 export type Attempt = z.infer<typeof Attempt>;
+
+/** How many answers came after an attempt's end and wait for the teacher's word. */
+export const countCameAfter = (attempt: Attempt | undefined): number =>
+  Object.keys(attempt?.cameAfter ?? {}).length;
 
 /** What the teacher decided about one attempt, besides its scores. */
 export const Ruling = z.strictObject({

@@ -1,8 +1,8 @@
 import type { PaperPacket, Receipt } from '@/core/reveal/packets';
-import type { PaperAddress, SentAnswer, StudentPort } from '@/core/sitting/port';
+import type { PaperAddress, StudentPort } from '@/core/sitting/port';
 import type { WatchKept } from '../keptNews';
 import { Away, type Ask } from './asking';
-import { withUnsent, type Unsent } from './unsent';
+import { withUnsent, type Unsent, type Waiting } from './unsent';
 
 /** The students' port over HTTP: each answer is kept on the device first, then sent, and safe once the server has it. */
 
@@ -35,8 +35,10 @@ export function doorPort({
     return response.ok ? response.json() : { state: 'refused', reason: 'unknown' };
   };
 
-  const sendOne = async (at: PaperAddress, sent: SentAnswer): Promise<Receipt> => {
-    const receipt = (await json('save', { ...at, sent })) as Receipt;
+  const sendOne = async (at: PaperAddress, { madeAt = now(), ...sent }: Waiting): Promise<Receipt> => {
+    // How long ago, not when: the device's clock may be wrong by days.
+    const ago = Math.max(0, now() - madeAt);
+    const receipt = (await json('save', { ...at, sent: { ...sent, ago } })) as Receipt;
     // Locked, it goes on once the teacher lets it; everything else is decided.
     if (receipt.state === 'kept' || receipt.reason !== 'locked') unsent.done(at, sent);
     return receipt.state === 'kept' ? { ...receipt, where: 'door' } : receipt;
@@ -79,7 +81,8 @@ export function doorPort({
 
   const opened = (at: PaperAddress, packet: PaperPacket): PaperPacket => {
     if (packet.state !== 'working') {
-      if (packet.state === 'finished') unsent.forget(at);
+      const isOver = packet.state === 'finished' || packet.state === 'notHandedIn';
+      if (isOver && unsent.waiting(at).length === 0) unsent.forget(at);
       return packet;
     }
     const shown = { ...packet, working: withUnsent(packet.working, unsent.waiting(at)) };
@@ -107,15 +110,15 @@ export function doorPort({
     begin: async (at) => opened(at, (await json('begin', at)) as PaperPacket),
 
     async saveAnswer(at, sent) {
-      const isKept = unsent.keep(at, sent);
-      try {
-        const receipt = (await flush(at)) ?? (await flush(at));
-        // It may have been on its way in a round that began before it.
-        const waits = unsent
+      const isKept = unsent.keep(at, { ...sent, madeAt: now() });
+      const waits = () =>
+        unsent
           .waiting(at)
           .some(({ questionId, number }) => questionId === sent.questionId && number === sent.number);
-        if (waits && receipt?.state !== 'refused')
-          return (await flush(at)) ?? { state: 'kept', at: now(), where: 'door' };
+      try {
+        // A round that began before it was kept does not send it: the next one does.
+        let receipt = await flush(at);
+        while (waits() && receipt?.state !== 'refused') receipt = await flush(at);
         return receipt ?? { state: 'kept', at: now(), where: 'door' };
       } catch {
         later(at);

@@ -6,11 +6,14 @@ import type { PaperAddress, SentAnswer } from '@/core/sitting/port';
 /** What of the browser's storage is used; a browser may refuse any of it. */
 type Kept = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
 
+/** An answer that waits: when it was made, by the device's clock, in ms since 1970. */
+export type Waiting = SentAnswer & { readonly madeAt?: number };
+
 export interface Unsent {
   /** Keeps an answer until it is sent; false where there is no room, and it is in this page alone. */
-  keep(at: PaperAddress, sent: SentAnswer): boolean;
+  keep(at: PaperAddress, sent: Waiting): boolean;
   /** Every answer that waits, the oldest first. */
-  waiting(at: PaperAddress): readonly SentAnswer[];
+  waiting(at: PaperAddress): readonly Waiting[];
   /** An answer has arrived, or was refused for good: a newer one to the same question goes on waiting. */
   done(at: PaperAddress, sent: SentAnswer): void;
   /** Keeps what is worked at, so that the page can be opened again without a network. */
@@ -57,9 +60,9 @@ export function unsentIn(storage: Kept | null): Unsent {
       // It was never there.
     }
   };
-  const waiting = (at: PaperAddress): SentAnswer[] => {
+  const waiting = (at: PaperAddress): Waiting[] => {
     const found = get(nameOf(at, 'unsent'));
-    return Array.isArray(found) ? (found as SentAnswer[]) : [];
+    return Array.isArray(found) ? (found as Waiting[]) : [];
   };
 
   return {

@@ -20,6 +20,10 @@ export function actName(act: SittingAct, zone: string): string {
       return 'Unlock the page';
     case 'collect':
       return 'Collect it as it is';
+    case 'addLate':
+      return 'Count them';
+    case 'dropLate':
+      return 'Leave them out';
   }
 }
 
@@ -40,11 +44,16 @@ export function doneWords(act: SittingAct, name: string, zone: string): string {
       return `${name} can continue`;
     case 'collect':
       return `${name}’s work has been collected`;
+    case 'addLate':
+      return `${name}’s answers from before the end now count`;
+    case 'dropLate':
+      return `${name}’s answers that came after the end are left out`;
   }
 }
 
 /** Why nothing was done. */
 export const PROBLEMS: Readonly<Record<ActProblem, string>> = {
+  nothingCame: 'Nothing waits for your word any more.',
   nothingRuns: 'No attempt is in progress.',
   notLocked: 'The page is not locked any more.',
   noLimit: 'This quiz has no time limit.',
@@ -83,6 +92,8 @@ export function effectWords(act: SittingAct, effect: ActEffect, zone: string): s
     giveBack: `Its results hide until it is handed in again. ${ends || until}`,
     letGoOn: `The answers so far are kept; the clock did not stop. ${ends}`,
     collect: 'It is handed in with the answers it has now.',
+    addLate: 'They count as if they had come in time.',
+    dropLate: 'The work stays as it was collected.',
   };
   return [says[act.act], scoreWords(effect)].filter(Boolean).join(' ').trim();
 }
