@@ -4,7 +4,7 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import { compressed } from './build/compressed.mjs';
-import { markThread } from './build/markThread.mjs';
+import { threads } from './build/threads.mjs';
 import { moduleList } from './build/moduleList.mjs';
 import { offline } from './build/offline.mjs';
 import { paperFile } from './build/paperFile.mjs';
@@ -15,7 +15,7 @@ export default defineConfig({
   output: 'static',
   adapter: node({ mode: 'standalone' }),
   // What is written into the pages has to be there before they are compressed.
-  integrations: [react(), wordLists(), markThread(), paperFile(), preloads(), offline(), compressed()],
+  integrations: [react(), wordLists(), threads(), paperFile(), preloads(), offline(), compressed()],
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   vite: {
@@ -23,7 +23,7 @@ export default defineConfig({
     resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
     worker: { format: 'es' },
     // Packages with a binary part, or that load parts of themselves, stay as they are.
-    ssr: { external: ['libsql', 'pg', 'kysely'] },
+    ssr: { external: ['libsql', 'pg', 'kysely', 'tinypool'] },
     build: {
       assetsInlineLimit: 0,
       target: 'es2022',

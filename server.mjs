@@ -24,6 +24,7 @@ const LARGEST_TO_DOOR = 60_000_000;
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 process.env.WORD_LISTS = join(dist, 'client', 'words');
 process.env.MARK_THREAD = join(dist, 'server', 'markThread.mjs');
+process.env.PACKET_THREAD = join(dist, 'server', 'packetThread.mjs');
 
 function htmlFiles(folder) {
   return readdirSync(folder, { withFileTypes: true, recursive: true })

@@ -1,10 +1,10 @@
 /** `npm run dev`: installs what is missing, then serves Yentrel with hot reload, for those who change it. */
 import { spawn } from 'node:child_process';
-import { bundleMarkThread } from '../build/markThread.mjs';
+import { bundleThread } from '../build/threads.mjs';
 import { bin, setUp } from './setup.mjs';
 
 setUp();
-await bundleMarkThread('.cache/markThread.mjs');
+await bundleThread('markThread.mjs', '.cache');
 // Not where the built application is served: a browser may keep that one, and would go on showing it.
 const port = process.env.PORT ?? '4322';
 const server = spawn(bin('astro'), ['dev', '--port', port], { stdio: 'inherit' });

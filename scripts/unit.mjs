@@ -6,7 +6,7 @@ import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { dirname, join, relative, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { bundleMarkThread } from '../build/markThread.mjs';
+import { bundleThread } from '../build/threads.mjs';
 import { compileWordLists, run } from './setup.mjs';
 
 const LEAST_FILES = 5;
@@ -103,7 +103,7 @@ const bundled = (file) => join(TO, `${entryOf(file)}.mjs`);
 
 const groups = inProcesses();
 compileWordLists();
-await Promise.all([bundle(groups), bundleMarkThread(join('.cache', 'markThread.mjs'))]);
+await Promise.all([bundle(groups), bundleThread('markThread.mjs', '.cache')]);
 run('Unit tests', process.execPath, [
   '--enable-source-maps',
   '--import',

@@ -168,7 +168,7 @@ async function finishedPacket(store: SittingStore, look: Look): Promise<PaperPac
   if (!own || !sheet)
     return { state: 'notHandedIn', cover, missing: missingIn(look), cameAfter: countCameAfter(made.at(-1)) };
   const { attempt, notCounted } = sheet;
-  const { papers, did } = await classIn(store, look);
+  const { papers, did } = await store.together(look, () => classIn(store, look));
   const scene = { ...withMarks(look.scene, student.id, own, rulings), completePapers: papers };
   const reveal = new Reveal(scene, now);
   const shown = reveal.shown(student.id, attempt.id);

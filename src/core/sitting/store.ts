@@ -51,6 +51,8 @@ export interface SittingStore {
   scene(visit: Visit): Promise<Scene>;
   /** The attempts of everyone whom the quiz is set to, with their windows and what the teacher scored and ruled. */
   everyonesWork(visit: Visit): Promise<Pick<ClassWork, 'attempts' | 'windowOf' | 'overrides' | 'rulings'>>;
+  /** What is made of everyone's work; a store that serves many may keep it for a moment. */
+  together<Made>(visit: Visit, make: () => Promise<Made>): Promise<Made>;
   teachersWork(quizId: string, attemptIds: readonly string[]): Promise<TeachersWork>;
   /** Begins the student's next attempt, or leaves the one that is being worked at: as `begin` decides. */
   begin(at: PaperAddress): Promise<void>;

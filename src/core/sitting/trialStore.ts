@@ -78,6 +78,7 @@ export function trialStore({ quizId, content, paper, now, newId, newSeed, pictur
     scene: () => Promise.resolve(sceneOf(quiz, student.id, made)),
     everyonesWork: () =>
       Promise.resolve({ attempts: made, windowOf: () => window, overrides: new Map(), rulings: new Map() }),
+    together: (_, make) => make(),
     teachersWork: () => Promise.resolve({ overrides: new Map(), rulings: new Map(), comments: new Map() }),
     begin() {
       const decided = begin({ window, granted: 0 }, made, now());

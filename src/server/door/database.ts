@@ -1,6 +1,15 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { Kysely, Migrator, PostgresDialect, sql, SqliteDialect, type Migration } from 'kysely';
+import {
+  Kysely,
+  Migrator,
+  PostgresDialect,
+  sql,
+  SqliteDialect,
+  type Migration,
+  type SqliteDatabase,
+  type SqliteStatement,
+} from 'kysely';
 import Database from 'libsql';
 import pg from 'pg';
 
@@ -137,17 +146,46 @@ function postgres(url: string): Opened {
   return { db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }), engine: 'postgres' };
 }
 
+/** So many statements are kept; the longest unused one goes. */
+const MOST_STATEMENTS = 300;
+
+/** The same few statements come thousands of times: each is prepared once. */
+function prepared(database: InstanceType<typeof Database>): SqliteDatabase {
+  const known = new Map<string, SqliteStatement>();
+  return {
+    close: () => void database.close(),
+    prepare(text) {
+      const statement = known.get(text) ?? (database.prepare(text) as unknown as SqliteStatement);
+      known.delete(text);
+      known.set(text, statement);
+      const oldest = known.keys().next().value;
+      if (known.size > MOST_STATEMENTS && oldest !== undefined) known.delete(oldest);
+      return statement;
+    },
+  };
+}
+
 /** A file under `folder`: write-ahead log, and every transaction on the disc before it is called done. */
 function sqlite(folder: string): Opened {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const database = new Database(join(folder, 'doors.db'));
-  database.exec('pragma journal_mode = wal; pragma synchronous = full; pragma foreign_keys = on;');
-  return { db: new Kysely<Tables>({ dialect: new SqliteDialect({ database }) }), engine: 'sqlite' };
+  database.exec(
+    'pragma journal_mode = wal; pragma synchronous = full; pragma foreign_keys = on; pragma busy_timeout = 5000;',
+  );
+  return {
+    db: new Kysely<Tables>({ dialect: new SqliteDialect({ database: prepared(database) }) }),
+    engine: 'sqlite',
+  };
 }
 
-/** Opens the database and brings its tables up to date: PostgreSQL at `url`, else a file under `folder`. */
-export async function openDatabase(folder: string, url: string | undefined): Promise<Opened> {
+/** Opens the database, PostgreSQL at `url`, else a file under `folder`, and brings its tables up to date unless somebody else does. */
+export async function openDatabase(
+  folder: string,
+  url: string | undefined,
+  tables: 'upToDate' | 'asItIs' = 'upToDate',
+): Promise<Opened> {
   const opened = url ? postgres(url) : sqlite(folder);
+  if (tables === 'asItIs') return opened;
   const migrations = { '2026-12-first': first(opened.engine) };
   const migrator = new Migrator({
     db: opened.db,

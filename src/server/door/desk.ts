@@ -1,17 +1,15 @@
 import { z } from '@/core/zod';
-import { ChangeDoor, OpenDoor, OwnPage, type OwnQuiz } from '@/core/door/schema';
+import { ChangeDoor, OpenDoor, OwnPage } from '@/core/door/schema';
 import { DoorToken } from '@/core/quiz/door';
 import { Id } from '@/core/content/questionBase';
-import { canonical } from '@/core/figures/deepEqual';
-import type { Attempt } from '@/core/quiz/work/attempt';
 import { readTicket } from '@/core/quiz/people/ticket';
-import type { PaperPacket } from '@/core/reveal/packets';
 import type { PaperAddress } from '@/core/sitting/port';
 import { serveStudents } from '@/core/sitting/serve';
 import { bodyOf, type BodyLimits } from '../mark/body';
 import { problemResponse, refuse, Refused } from '../mark/problem';
 import type { Doors, OpenedDoor } from './doors';
 import { doorStore } from './doorStore';
+import { receiptOf, type Packets } from './packets';
 import { guesses, type Guesses } from './guesses';
 import type { Secret } from './secret';
 
@@ -28,6 +26,8 @@ const LAST = 2_000_000_000;
 export interface DeskParts {
   readonly doors: Doors;
   readonly secret: Secret;
+  /** Makes what students are shown. */
+  readonly packets: Packets;
   /** What is asked of whoever makes a door from another machine; empty: nobody does. */
   readonly doorCode: string;
 }
@@ -80,45 +80,18 @@ function read<Value>(schema: z.ZodType<Value>, bytes: Uint8Array): Value {
   return result.success ? result.data : refuse(422, 'The request cannot be read.', problemsOf(result.error));
 }
 
-const STATES: Readonly<Record<Exclude<PaperPacket['state'], 'unknown'>, OwnQuiz['state']>> = {
-  closed: 'closed',
-  ready: 'ready',
-  working: 'working',
-  locked: 'locked',
-  finished: 'finished',
-  notHandedIn: 'closed',
-};
-
-function ownQuiz(quizId: string, packet: PaperPacket): OwnQuiz | null {
-  if (packet.state === 'unknown') return null;
-  const { title, due, until } = packet.cover;
-  const opens = packet.state === 'closed' ? packet.opensAt : null;
-  const shows =
-    packet.state === 'finished' &&
-    (packet.slip.score !== null ||
-      packet.slip.comment !== null ||
-      packet.slip.parts.some(({ result, text }) => result ?? text));
-  return {
-    quizId,
-    title,
-    state: opens === null ? STATES[packet.state] : 'opens',
-    from: opens,
-    due,
-    until,
-    hasResults: Boolean(shows),
-  };
-}
-
 export class DoorDesk {
   readonly #doors: Doors;
   readonly #secret: Secret;
+  readonly #packets: Packets;
   readonly #doorCode: string;
   readonly #guesses: Guesses;
   readonly #held = { now: 0, most: 200_000_000 };
 
-  constructor({ doors, secret, doorCode }: DeskParts) {
+  constructor({ doors, secret, packets, doorCode }: DeskParts) {
     this.#doors = doors;
     this.#secret = secret;
+    this.#packets = packets;
     this.#doorCode = doorCode;
     this.#guesses = guesses(() => doors.now());
   }
@@ -194,18 +167,22 @@ export class DoorDesk {
   async #list(
     found: readonly { readonly door: OpenedDoor; readonly studentId: string }[],
   ): Promise<Response> {
-    const quizzes: OwnQuiz[] = [];
-    let student = '';
-    for (const { door, studentId } of found) {
-      const { quizId, people } = door.content;
-      student = people.find(({ id }) => id === studentId)?.name ?? student;
-      // Who sees a quiz in a list has not seen its first page.
-      const store = { ...doorStore(this.#doors, door, studentId), look: () => Promise.resolve() };
-      const port = serveStudents(store);
-      const quiz = ownQuiz(quizId, await port.openPaper({ quizId, ticket: '' }));
-      if (quiz) quizzes.push(quiz);
-    }
-    return asJson(found.length === 0 ? null : OwnPage.parse({ student, quizzes }));
+    const [first] = found;
+    if (!first) return asJson(null);
+    const student = first.door.content.people.find(({ id }) => id === first.studentId)?.name ?? '';
+    const rows = await Promise.all(
+      found.map(({ door, studentId }) => this.#packets.row({ doorId: door.row.id, studentId })),
+    );
+    return asJson(OwnPage.parse({ student, quizzes: rows.filter((row) => row !== null) }));
+  }
+
+  /** One student's paper; who sees the first page has seen it from now on. */
+  async #paper({ row }: OpenedDoor, studentId: string, attempt?: number): Promise<Response> {
+    const { state, json } = await this.#packets.paper({ doorId: row.id, studentId, attempt });
+    if (state === 'ready') await this.#doors.look(row.id, studentId);
+    return new Response(json, {
+      headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
+    });
   }
 
   async #asked(
@@ -220,15 +197,10 @@ export class DoorDesk {
     const attemptId = String(asked['attemptId'] ?? '');
     switch (act) {
       case 'open':
-        return asJson(
-          await this.#withReceipt(
-            door,
-            studentId,
-            await port.openPaper(at, asked['attempt'] as number | undefined),
-          ),
-        );
+        return this.#paper(door, studentId, asked['attempt'] as number | undefined);
       case 'begin':
-        return asJson(await this.#withReceipt(door, studentId, await port.begin(at)));
+        await store.begin(at);
+        return this.#paper(door, studentId);
       case 'save':
         return asJson(await port.saveAnswer(at, asked['sent'] as never));
       case 'hint':
@@ -249,18 +221,6 @@ export class DoorDesk {
     }
   }
 
-  /** The code of a paper that was handed in: whoever has the server's secret alone can make it. */
-  #receiptOf({ id, answers, handedInAt }: Attempt): string {
-    return this.#secret.short(canonical([id, answers, handedInAt]));
-  }
-
-  async #withReceipt(door: OpenedDoor, studentId: string, packet: PaperPacket): Promise<PaperPacket> {
-    if (packet.state !== 'finished') return packet;
-    const made = await this.#doors.attemptsOf(door.row.id, studentId);
-    const attempt = made.find(({ number }) => number === packet.attempts.number);
-    return attempt && attempt.handedInAt !== null ? { ...packet, receipt: this.#receiptOf(attempt) } : packet;
-  }
-
   /** Whose paper a receipt is of; null for none of this door as it stands now. */
   receipt(request: Request, caller: Caller, doorId: string, code: string): Promise<Response> {
     return this.#answered(async () => {
@@ -268,7 +228,8 @@ export class DoorDesk {
       const read = readTicket(code);
       const all = await this.#doors.everyAttempt(door.row.id);
       const found =
-        'code' in read && all.find((one) => one.handedInAt !== null && this.#receiptOf(one) === read.code);
+        'code' in read &&
+        all.find((one) => one.handedInAt !== null && receiptOf(this.#secret, one) === read.code);
       return asJson(
         found ? { studentId: found.studentId, attemptId: found.id, handedInAt: found.handedInAt } : null,
       );

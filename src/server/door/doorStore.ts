@@ -1,9 +1,11 @@
 import { overridesByAttempt } from '@/core/checking/classWork';
-import { ofThoseSet, studentsSet } from '@/core/quiz/people/school';
+import type { DoorContent } from '@/core/door/schema';
+import { ofThoseSet, studentsSet, type Member, type Person } from '@/core/quiz/people/school';
 import { windowOfQuiz } from '@/core/quiz/times/window';
 import { belongings, windowsOf } from '@/core/quiz/times/windowsOf';
 import { windowFor, type StudentWindow } from '@/core/quiz/times/windows';
-import type { Comment, CommentText } from '@/core/quiz/work/attempt';
+import type { Comment, CommentText, Ruling } from '@/core/quiz/work/attempt';
+import type { Override } from '@/core/quiz/work/override';
 import { asksForOthers } from '@/core/reveal/kept';
 import { sceneFor } from '@/core/reveal/scene';
 import { begin, begun } from '@/core/sitting/decide';
@@ -13,13 +15,49 @@ import type { SittingStore, Stored, Visit } from '@/core/sitting/store';
 import { newId, newSeed } from '@/device/ids';
 import type { Doors, OpenedDoor } from './doors';
 
+/** What is found by a student or an attempt, of hundreds. */
+interface Found {
+  readonly people: ReadonlyMap<string, Person>;
+  readonly members: ReadonlyMap<string, readonly Member[]>;
+  readonly rulings: ReadonlyMap<string, Ruling>;
+  readonly overrides: ReadonlyMap<string, readonly Override[]>;
+  readonly comments: ReadonlyMap<string, readonly Comment[]>;
+}
+
+function by<One>(all: readonly One[], nameOf: (one: One) => string): ReadonlyMap<string, readonly One[]> {
+  const groups = new Map<string, One[]>();
+  for (const one of all) {
+    const group = groups.get(nameOf(one));
+    if (group) group.push(one);
+    else groups.set(nameOf(one), [one]);
+  }
+  return groups;
+}
+
+const found = new WeakMap<DoorContent, Found>();
+
+function foundIn(content: DoorContent): Found {
+  const known = found.get(content);
+  if (known) return known;
+  const made = {
+    people: new Map(content.people.map((person) => [person.id, person])),
+    members: by(content.members, ({ studentId }) => studentId),
+    rulings: new Map(content.rulings.map((ruling) => [ruling.attemptId, ruling])),
+    overrides: by(content.overrides, ({ attemptId }) => attemptId),
+    comments: by(content.comments, ({ attemptId }) => attemptId),
+  };
+  found.set(content, made);
+  return made;
+}
+
 /** The window of one student behind a door. */
 function windowOf({ content }: OpenedDoor, studentId: string): StudentWindow {
-  const { standing, people, members } = content;
+  const { standing } = content;
+  const { people, members } = foundIn(content);
   const quiz = windowOfQuiz(standing.opening, content.content);
-  const own = members.filter((one) => one.studentId === studentId);
+  const own = members.get(studentId) ?? [];
   const who = belongings(own).get(studentId) ?? { studentId, classes: [], groups: [] };
-  const moreTime = people.find(({ id }) => id === studentId)?.moreTime ?? null;
+  const moreTime = people.get(studentId)?.moreTime ?? null;
   return windowFor(quiz, standing.windows, standing.pauses, { ...who, moreTime });
 }
 
@@ -45,13 +83,16 @@ export function doorStore(doors: Doors, door: OpenedDoor, studentId: string): Si
   const { row, content } = door;
   const { standing, people, members } = content;
   const window = windowOf(door, studentId);
-  const rulings = new Map(content.rulings.map((ruling) => [ruling.attemptId, ruling]));
+  const known = foundIn(content);
+  const { rulings } = known;
 
   const visit = async ({ quizId }: PaperAddress): Promise<Visit | null> => {
-    const student = people.find(({ id }) => id === studentId);
+    const student = known.people.get(studentId);
     if (!student || quizId !== content.quizId) return null;
     const made = await doors.attemptsOf(row.id, studentId);
-    const isMeant = studentsSet(standing.setTo, [student], members).some((one) => one.removedAt === null);
+    const isMeant = studentsSet(standing.setTo, [student], known.members.get(studentId) ?? []).some(
+      (one) => one.removedAt === null,
+    );
     // Whoever has begun goes on; for anybody else the quiz is not there.
     if (!isMeant && made.length === 0) return null;
     return { quiz: quizOf(door), student, made, window };
@@ -88,14 +129,20 @@ export function doorStore(doors: Doors, door: OpenedDoor, studentId: string): Si
       };
     },
 
+    together: (_, make) => doors.together(door, make),
+
     teachersWork(_, attemptIds) {
-      const ids = new Set(attemptIds);
-      const own = <One extends { readonly attemptId: string }>(all: readonly One[]) =>
-        all.filter(({ attemptId }) => ids.has(attemptId));
+      const own = <One>(all: ReadonlyMap<string, readonly One[]>): One[] =>
+        attemptIds.flatMap((id) => all.get(id) ?? []);
       return Promise.resolve({
-        overrides: overridesByAttempt(own(content.overrides)),
-        comments: commentsByAttempt(own(content.comments)),
-        rulings: new Map(own(content.rulings).map((ruling) => [ruling.attemptId, ruling])),
+        overrides: overridesByAttempt(own(known.overrides)),
+        comments: commentsByAttempt(own(known.comments)),
+        rulings: new Map(
+          attemptIds.flatMap((id) => {
+            const ruling = rulings.get(id);
+            return ruling ? [[id, ruling] as const] : [];
+          }),
+        ),
       });
     },
 

@@ -32,8 +32,37 @@ interface Parts {
 const contentPlace = (doorId: string): string => `content:${doorId}`;
 const attemptPlace = (doorId: string, id: string): string => `attempt:${doorId}:${id}`;
 
+/** So many rows are written by one statement: databases bound what stands in one. */
+const AT_ONCE = 200;
+
+/** What becomes of a student's attempts, the first one first: which one is written, whether it settles the quiz, and what is told. */
+type Make<Result> = (made: readonly Attempt[]) => {
+  readonly after: Attempt | null;
+  readonly settles: boolean;
+  readonly result: Result;
+};
+
+/** A change of one student's attempts, waiting to be made. */
+interface AskedChange {
+  readonly studentId: string;
+  readonly make: Make<unknown>;
+}
+
 /** Without the bytes of what is sealed. */
 const HEAD = ['id', 'quiz_id', 'token', 'version', 'seq', 'first_hand_in_at', 'ends_at'] as const;
+
+/** What was made of everyone's work: out of which numbers of the door, when, and in how many ms. */
+interface MadeTogether {
+  readonly key: string;
+  readonly made: unknown;
+  readonly madeAt: number;
+  readonly took: number;
+}
+
+/** So long what was made of everyone's work is kept while nothing changes but the time: ms. */
+const KEPT_TOGETHER = 10_000;
+/** After it was made, so many times as long nothing is made again, whatever changes. */
+const REST = 20;
 
 interface KnownAttempts {
   seq: number;
@@ -45,17 +74,18 @@ export class Doors {
   readonly #engine: Engine;
   readonly #secret: Secret;
   readonly now: () => number;
-  readonly batches: Batches;
+  readonly batches: Batches<AskedChange>;
   readonly #contents = new Map<string, { readonly version: number; readonly content: DoorContent }>();
   readonly #papers = new WeakMap<DoorContent, Map<number, Paper>>();
   readonly #attempts = new Map<string, KnownAttempts>();
+  readonly #together = new Map<string, MadeTogether>();
 
   constructor({ db, engine, secret, now }: Parts) {
     this.#db = db;
     this.#engine = engine;
     this.#secret = secret;
     this.now = now;
-    this.batches = batchesOn(db);
+    this.batches = batchesOn<AskedChange>(db, (...asked) => this.#changeAll(...asked));
   }
 
   /** The longest used are let go: what is known of a door is only a copy. */
@@ -111,6 +141,29 @@ export class Doors {
       .where('token', '=', this.#secret.hidden('token', token))
       .executeTakeFirst();
     return this.#opened(row);
+  }
+
+  /** A door by its id; null where there is none any more. */
+  async byId(doorId: string): Promise<OpenedDoor | null> {
+    const row = await this.#db
+      .selectFrom('doors')
+      .select([...HEAD])
+      .where('id', '=', doorId)
+      .executeTakeFirst();
+    return this.#opened(row);
+  }
+
+  /** What is made of everyone's work behind a door: made anew where something changed, but no more often than it is worth. */
+  async together<Made>({ row }: OpenedDoor, make: () => Promise<Made>): Promise<Made> {
+    const began = performance.now();
+    const key = `${row.version}/${row.seq}`;
+    const known = this.#together.get(row.id);
+    const age = began - (known?.madeAt ?? -Infinity);
+    if (known && (known.key === key ? age < KEPT_TOGETHER : age < known.took * REST))
+      return known.made as Made;
+    const made = await make();
+    this.#remember(this.#together, row.id, { key, made, madeAt: began, took: performance.now() - began });
+    return made;
   }
 
   #unsealed(doorId: string, { id, seq, attempt }: Pick<AttemptRow, 'id' | 'seq' | 'attempt'>): Attempt {
@@ -194,37 +247,59 @@ export class Doors {
    * Changes the attempts of a student behind a door: `make` says what they become, the first one first, or nothing where they
    * stay. All that is done to a door is done one after the other.
    */
-  async change<Result>(
+  async change<Result>(doorId: string, studentId: string, make: Make<Result>): Promise<Result> {
+    return (await this.batches.join(doorId, { studentId, make })) as Result;
+  }
+
+  /** Many changes of one door: read once, made one after the other, and written once. */
+  async #changeAll(
+    transaction: Transaction<Tables>,
     doorId: string,
-    studentId: string,
-    make: (made: readonly Attempt[]) => {
-      readonly after: Attempt | null;
-      readonly settles: boolean;
-      readonly result: Result;
-    },
-  ): Promise<Result> {
-    return this.batches.run(doorId, async (transaction) => {
-      const seq = await this.#nextSeq(transaction, doorId);
-      const rows = await transaction
-        .selectFrom('attempts')
-        .select(['id', 'seq', 'attempt'])
-        .where('door_id', '=', doorId)
-        .where('student_id', '=', studentId)
-        .orderBy('number')
-        .execute();
-      const { after, settles, result } = make(rows.map((row) => this.#unsealed(doorId, row)));
-      if (after) {
-        await this.#put(transaction, this.#attemptRow(doorId, after, seq));
-        if (settles)
-          await transaction
-            .updateTable('doors')
-            .set({ first_hand_in_at: this.now() })
-            .where('id', '=', doorId)
-            .where('first_hand_in_at', 'is', null)
-            .execute();
+    all: readonly AskedChange[],
+  ): Promise<unknown[]> {
+    const last = await this.#nextSeq(transaction, doorId, all.length);
+    const students = [...new Set(all.map(({ studentId }) => studentId))];
+    const rows = await transaction
+      .selectFrom('attempts')
+      .select(['id', 'seq', 'attempt'])
+      .where('door_id', '=', doorId)
+      .where('student_id', 'in', students)
+      .orderBy('number')
+      .execute();
+    const madeBy = new Map<string, Attempt[]>(students.map((id) => [id, []]));
+    for (const row of rows) {
+      const attempt = this.#unsealed(doorId, row);
+      madeBy.get(attempt.studentId)?.push(attempt);
+    }
+    const changed = new Map<string, Attempt>();
+    let settles = false;
+    const results = all.map(({ studentId, make }, at) => {
+      const made = madeBy.get(studentId) ?? [];
+      try {
+        const { after, settles: isSettling, result } = make(made);
+        if (after) {
+          const next = { ...after, seq: last - all.length + 1 + at };
+          madeBy.set(studentId, [...made.filter(({ id }) => id !== after.id), next]);
+          changed.set(after.id, next);
+          settles ||= isSettling;
+        }
+        return result;
+      } catch (error) {
+        return error instanceof Error ? error : new Error('A change could not be made');
       }
-      return result;
     });
+    await this.#put(
+      transaction,
+      [...changed.values()].map((attempt) => this.#attemptRow(doorId, attempt, attempt.seq)),
+    );
+    if (settles)
+      await transaction
+        .updateTable('doors')
+        .set({ first_hand_in_at: this.now() })
+        .where('id', '=', doorId)
+        .where('first_hand_in_at', 'is', null)
+        .execute();
+    return results;
   }
 
   /** Notes that a student has seen the first page, unless that is known. */
@@ -256,25 +331,29 @@ export class Doors {
     return rows.map(({ student_id: studentId, at }) => ({ studentId, at }));
   }
 
-  /** The next number of a door; its row is held until the transaction ends. */
-  async #nextSeq(transaction: Transaction<Tables>, doorId: string): Promise<number> {
+  /** The last of the next numbers of a door; its row is held until the transaction ends. */
+  async #nextSeq(transaction: Transaction<Tables>, doorId: string, count = 1): Promise<number> {
     const { seq } = await transaction
       .updateTable('doors')
-      .set({ seq: sql`seq + 1` })
+      .set({ seq: sql`seq + ${count}` })
       .where('id', '=', doorId)
       .returning('seq')
       .executeTakeFirstOrThrow();
     return seq;
   }
 
-  async #put(transaction: Transaction<Tables>, row: AttemptRow): Promise<void> {
-    await transaction
-      .insertInto('attempts')
-      .values(row)
-      .onConflict((conflict) =>
-        conflict.columns(['door_id', 'id']).doUpdateSet({ seq: row.seq, attempt: row.attempt }),
-      )
-      .execute();
+  async #put(transaction: Transaction<Tables>, rows: readonly AttemptRow[]): Promise<void> {
+    for (let at = 0; at < rows.length; at += AT_ONCE)
+      await transaction
+        .insertInto('attempts')
+        .values(rows.slice(at, at + AT_ONCE))
+        .onConflict((conflict) =>
+          conflict.columns(['door_id', 'id']).doUpdateSet(({ ref }) => ({
+            seq: ref('excluded.seq'),
+            attempt: ref('excluded.attempt'),
+          })),
+        )
+        .execute();
   }
 
   async #putTickets(
@@ -283,11 +362,11 @@ export class Doors {
     tickets: OpenDoor['tickets'],
   ): Promise<void> {
     await transaction.deleteFrom('tickets').where('door_id', '=', doorId).execute();
-    for (let at = 0; at < tickets.length; at += 200)
+    for (let at = 0; at < tickets.length; at += AT_ONCE)
       await transaction
         .insertInto('tickets')
         .values(
-          tickets.slice(at, at + 200).map(({ studentId, code }) => ({
+          tickets.slice(at, at + AT_ONCE).map(({ studentId, code }) => ({
             door_id: doorId,
             student_id: studentId,
             ticket: this.#secret.hidden('ticket', code),
@@ -321,8 +400,10 @@ export class Doors {
         })
         .execute();
       await this.#putTickets(transaction, id, tickets);
-      for (const [at, attempt] of attempts.entries())
-        await this.#put(transaction, this.#attemptRow(id, attempt, at + 1));
+      await this.#put(
+        transaction,
+        attempts.map((attempt, at) => this.#attemptRow(id, attempt, at + 1)),
+      );
       return true;
     });
   }
@@ -354,7 +435,7 @@ export class Doors {
           .where('id', '!=', after.id)
           .executeTakeFirst();
         if (rival || (row && row.seq !== knownAs)) moved.push(after.id);
-        else await this.#put(transaction, this.#attemptRow(doorId, after, seq));
+        else await this.#put(transaction, [this.#attemptRow(doorId, after, seq)]);
       }
       await transaction
         .updateTable('doors')

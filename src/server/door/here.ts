@@ -5,6 +5,8 @@ import { readListsFrom } from '../wordLists';
 import { openDatabase } from './database';
 import { DoorDesk, type Caller } from './desk';
 import { Doors } from './doors';
+import { packetsOf } from './packets';
+import { packetThreads } from './packetThreads';
 import { secretIn } from './secret';
 
 /** The doors of this server: opened with the first request that asks for one, tried again where that failed. */
@@ -18,7 +20,9 @@ async function open(): Promise<DoorDesk> {
   const secret = secretIn(folder, process.env['SECRET']);
   const doors = new Doors({ db, engine, secret, now });
   await doors.sweep();
-  return new DoorDesk({ doors, secret, doorCode: process.env['DOOR_CODE'] ?? '' });
+  const thread = process.env['PACKET_THREAD'];
+  const packets = thread ? packetThreads(thread) : packetsOf(doors, secret);
+  return new DoorDesk({ doors, secret, packets, doorCode: process.env['DOOR_CODE'] ?? '' });
 }
 
 /** The desk that answers for doors. Fails where the database cannot be opened. */

@@ -18,6 +18,21 @@ export interface Secret {
 
 const NONCE = 12;
 const TAG = 16;
+/** Smaller than this, packing takes longer than it saves: bytes. */
+const WORTH_PACKING = 4096;
+
+/** Data as bytes: packed or as it is, which the first one says. */
+function packed(data: unknown): Buffer {
+  const text = Buffer.from(JSON.stringify(data));
+  return text.length < WORTH_PACKING
+    ? Buffer.concat([Buffer.of(0), text])
+    : Buffer.concat([Buffer.of(1), gzipSync(text, { level: 1 })]);
+}
+
+function unpacked(bytes: Buffer): unknown {
+  const text = bytes.subarray(1);
+  return JSON.parse((bytes[0] === 0 ? text : gunzipSync(text)).toString('utf8'));
+}
 
 /** Keys for each use, made from the secret. */
 export function secretOf(secret: string): Secret {
@@ -33,20 +48,16 @@ export function secretOf(secret: string): Secret {
     seal(place, data) {
       const nonce = randomBytes(NONCE);
       const cipher = createCipheriv('aes-256-gcm', keys.seal, nonce).setAAD(Buffer.from(place));
-      const sealed = Buffer.concat([
-        cipher.update(gzipSync(JSON.stringify(data), { level: 1 })),
-        cipher.final(),
-      ]);
-      return Buffer.concat([nonce, cipher.getAuthTag(), sealed]);
+      const sealed = cipher.update(packed(data));
+      return Buffer.concat([nonce, sealed, cipher.final(), cipher.getAuthTag()]);
     },
     unseal(place, bytes) {
       const sealed = Buffer.from(bytes);
       const decipher = createDecipheriv('aes-256-gcm', keys.seal, sealed.subarray(0, NONCE)).setAAD(
         Buffer.from(place),
       );
-      decipher.setAuthTag(sealed.subarray(NONCE, NONCE + TAG));
-      const open = Buffer.concat([decipher.update(sealed.subarray(NONCE + TAG)), decipher.final()]);
-      return JSON.parse(gunzipSync(open).toString('utf8'));
+      decipher.setAuthTag(sealed.subarray(-TAG));
+      return unpacked(Buffer.concat([decipher.update(sealed.subarray(NONCE, -TAG)), decipher.final()]));
     },
     hidden: (kind, code) => createHmac('sha256', keys[kind]).update(code).digest('hex'),
     short(data) {

@@ -13,6 +13,7 @@ import { below, randomFrom } from '@/core/figures/random';
 import { openDatabase } from '@/server/door/database';
 import { DoorDesk } from '@/server/door/desk';
 import { Doors } from '@/server/door/doors';
+import { packetsOf } from '@/server/door/packets';
 import { secretOf } from '@/server/door/secret';
 import { paperOf, phraseQuestion, variant } from './support';
 
@@ -115,7 +116,12 @@ export async function freshDesk(more: { now?: () => number; doorCode?: string; f
   const { db, engine } = await openDatabase(folder, url);
   const secret = secretOf('a secret of the tests');
   const doors = new Doors({ db, engine, secret, now: more.now ?? (() => NOW) });
-  return { desk: new DoorDesk({ doors, secret, doorCode: more.doorCode ?? '' }), doors, db, folder };
+  return {
+    desk: new DoorDesk({ doors, secret, packets: packetsOf(doors, secret), doorCode: more.doorCode ?? '' }),
+    doors,
+    db,
+    folder,
+  };
 }
 
 export const posted = (body: unknown, headers: Record<string, string> = {}): Request =>
