@@ -1,7 +1,7 @@
 import type { Browser, Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { fits } from './fits';
-import { checkRow, DEMO, expect, goTo, test } from './support';
+import { checkRow, DEMO, expect, goTo, test, timesFor } from './support';
 
 /** Students on their own devices: a teacher and a student in two browsers, through this server. */
 
@@ -123,4 +123,77 @@ test('a door: opened, sat behind on a phone, once without a network, marked with
   await expect(phone.getByText('Nobody has this ticket.', { exact: false })).toBeVisible();
   const bare = ticket.replace('-', '').toLowerCase();
   expect(addresses.some((address) => address.toLowerCase().replace(/#.*/, '').includes(bare))).toBe(false);
+});
+
+/** A student at `/in/` with their ticket, at the quiz on rivers. */
+async function atQuiz(browser: Browser, baseURL: string | undefined, ticket: string): Promise<Page> {
+  const phone = await phoneOf(browser);
+  await phone.goto(`${baseURL}/in/`);
+  await phone.getByLabel('Ticket', { exact: true }).click();
+  await phone.keyboard.type(ticket);
+  await phone.keyboard.press('Enter');
+  await phone.getByRole('button', { name: /^How rivers shape the land/ }).tap();
+  return phone;
+}
+
+test('closed while a phone has no network: what it sends later is put before the teacher; a group sits on in its own time', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  test.setTimeout(150_000);
+  const tickets = [await ticketOf(page, 'Yann Isle'), await ticketOf(page, 'Zoe Mere')] as const;
+  await openDoor(page);
+  const phone = await atQuiz(browser, baseURL, tickets[0]);
+  await expect(rowOf(page, 'Yann Isle')).toContainText('has seen the first page');
+  await phone.getByRole('button', { name: 'Begin' }).tap();
+  await phone.getByLabel('lower course').check();
+  await expect(phone.getByText(/^Received at/)).toBeVisible();
+  await phone.context().setOffline(true);
+  await phone.getByLabel('upper course').check();
+  await phone.getByRole('button', { name: 'Next' }).tap();
+  await phone.getByRole('textbox').click();
+  await phone.keyboard.type('oxbow lake');
+  await expect(phone.getByText(/^Saved on this device at .*, not sent yet$/)).toBeVisible();
+
+  // Everyone's time ends now; Zoe's group is given until the day after tomorrow.
+  await page.getByRole('button', { name: /^Open · closes/ }).click();
+  await page.getByRole('button', { name: 'Close now' }).click();
+  await expect(rowOf(page, 'Yann Isle')).toContainText('not handed in when it closed');
+  await goTo(page, 'Plan');
+  await timesFor(page, '8C green', -1, 2);
+  await goTo(page, 'Tray');
+  const other = await atQuiz(browser, baseURL, tickets[1]);
+  await other.getByRole('button', { name: 'Begin' }).tap();
+  await other.getByLabel('upper course').check();
+  await expect(other.getByText(/^Received at/)).toBeVisible();
+  await expect(rowOf(page, 'Zoe Mere')).toContainText('1 answered');
+
+  // The network is back: nothing that was collected has changed, and both sides are told.
+  await phone.context().setOffline(false);
+  await expect(phone.getByText('The quiz has closed. Everything saved before then is safe.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Check whether my paper was handed in' }).tap();
+  await expect(
+    phone.getByText('2 answers came after the end. Your teacher sees this and decides.'),
+  ).toBeVisible();
+  await expect(phone.getByText('0 of 12', { exact: true })).toBeVisible();
+  await fits(phone, 'a result with answers that came after the end');
+  await expectAccessible(phone, 'a result with answers that came after the end');
+  await page.getByRole('button', { name: '2 answers after the end of Yann Isle' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Yann Isle: answers that came after the end' });
+  await expect(dialog.getByRole('listitem')).toHaveText([
+    /^Question 1\s*upper course instead of lower courseMade .* by the device’s clock, received /,
+    /^Question 2\s*oxbow lake instead of no answerMade /,
+  ]);
+  await expect(dialog).toContainText('The score becomes 3 of 12 instead of 0 of 12.');
+  await expectAccessible(page, 'answers that came after the end');
+  await dialog.getByRole('button', { name: 'Count them' }).click();
+  await expect(page.getByRole('button', { name: /after the end of Yann Isle/ })).toHaveCount(0);
+  await expect(phone.getByText('3 of 12', { exact: true })).toBeVisible({ timeout: 40_000 });
+  await page.keyboard.press('Control+z');
+  await expect(phone.getByText('0 of 12', { exact: true })).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: '2 answers after the end of Yann Isle' }).click();
+  await dialog.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(page.getByRole('button', { name: /after the end of Yann Isle/ })).toHaveCount(0);
+  await expect(phone.getByText(/came after the end/)).toHaveCount(0, { timeout: 40_000 });
 });

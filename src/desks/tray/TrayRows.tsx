@@ -116,28 +116,34 @@ function State({ row }: { readonly row: TrayRow }) {
       ? ''
       : 'text-soft';
   return (
-    <span className={look}>
-      {stateWords(row)}
-      {row.voided && ', not counted'}
-      {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
-      {row.lockedSince !== null && (
-        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(letGoOn)}>
-          Unlock<span className="sr-only"> the page of {row.name}</span>
-        </button>
-      )}
-      {row.tooLate.length > 0 && (
-        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
-          Accept late work<span className="sr-only"> of {row.name}</span>
-        </button>
-      )}
-      {row.cameAfter && (
-        <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => setLate(row.cameAfter)}>
-          {count(row.cameAfter.answers, 'answer')} after the end
-          <span className="sr-only"> of {row.name}</span>
-        </button>
-      )}
+    <>
+      <span className={look}>
+        {stateWords(row)}
+        {row.voided && ', not counted'}
+        {row.attempts > 1 && <span className="caption"> · {count(row.attempts, 'attempt')}</span>}
+        {row.lockedSince !== null && (
+          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(letGoOn)}>
+            Unlock<span className="sr-only"> the page of {row.name}</span>
+          </button>
+        )}
+        {row.tooLate.length > 0 && (
+          <button type="button" className="btn btn-xs btn-outline ml-2" onClick={() => run(accept)}>
+            Accept late work<span className="sr-only"> of {row.name}</span>
+          </button>
+        )}
+        {row.cameAfter && (
+          <button
+            type="button"
+            className="btn btn-xs btn-outline ml-2"
+            onClick={() => setLate(row.cameAfter)}
+          >
+            {count(row.cameAfter.answers, 'answer')} after the end
+            <span className="sr-only"> of {row.name}</span>
+          </button>
+        )}
+      </span>
       {late && <CameAfter row={row} attemptId={late.attemptId} onClose={() => setLate(null)} />}
-    </span>
+    </>
   );
 }
 

@@ -110,7 +110,10 @@ describe('a page whose network goes', () => {
     clock += 400_000;
     assert.equal(where(await port.saveAnswer(at, sent(attemptId, 'q2', 'sand'))), 'unsent');
     isCut = false;
+    const told: unknown[] = [];
+    port.watchKept((receipt) => told.push(where(receipt)));
     const packet = await port.openPaper(at);
+    assert.deepEqual(told, ['closed']);
     assert.ok(packet.state === 'finished', packet.state);
     assert.equal(packet.slip.cameAfter, 1);
     const [attempt] = await doors.attemptsOf('door00000001', 's1');

@@ -92,7 +92,11 @@ export function doorPort({
 
   return {
     async openPaper(at, attempt) {
-      if (unsent.waiting(at).length > 0) await flush(at).catch(() => later(at));
+      if (unsent.waiting(at).length > 0)
+        await flush(at).then(
+          (receipt) => receipt && tell(receipt),
+          () => later(at),
+        );
       try {
         return opened(
           at,

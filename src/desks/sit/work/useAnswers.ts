@@ -60,8 +60,8 @@ export function useAnswers(port: StudentPort, at: PaperAddress, working: Working
   useEffect(
     () =>
       watchKept?.((receipt) => {
-        if (receipt.state === 'kept' && pending.current.size === 0)
-          setKeep({ state: 'kept', at: receipt.at, where: receipt.where });
+        if (receipt.state === 'refused') setKeep({ state: 'trouble', reason: receipt.reason });
+        else if (pending.current.size === 0) setKeep({ state: 'kept', at: receipt.at, where: receipt.where });
       }),
     [watchKept],
   );
