@@ -1,9 +1,12 @@
 /**
  * How long pages take on a slow phone: 1.6 Mbit/s, 150 ms for a round trip, a processor four times slower, nothing kept
- * from before. The student's page until *Begin* can be pressed, the Shelf until the quizzes can be read; medians of 5
- * loads, beside a page without any script on the same line.
+ * from before. The student's page until *Begin* can be pressed, in the teacher's browser and on a device of their own behind a
+ * door (there with the press on the quiz between), the Shelf until the quizzes can be read; medians of 5 loads, beside a page
+ * without any script on the same line.
  */
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { madeUpTicket } from '@/core/madeUp/tickets';
+import { doorFor, membersOf, TOKEN } from './doorClass';
 import { slowLine } from './slowNetwork';
 
 const address = new URL(process.env['ADDRESS'] ?? '');
@@ -17,6 +20,11 @@ interface Measured {
   readonly seen: (page: Page) => Promise<void>;
 }
 
+const members = membersOf(30);
+const door = doorFor(members);
+const opened = await fetch(new URL('/api/door', address), { method: 'POST', body: JSON.stringify(door) });
+if (!opened.ok) throw new Error('The door does not open');
+
 const PAGES: readonly Measured[] = [
   {
     name: 'plain page (/404)',
@@ -25,8 +33,16 @@ const PAGES: readonly Measured[] = [
   },
   {
     name: 'student: Begin',
-    path: '/sit/?quiz=demo-rivers&ticket=ticket-of-demo-25',
+    path: `/sit/?quiz=demo-rivers&ticket=${madeUpTicket('demo-25')}`,
     seen: (page) => page.getByRole('button', { name: 'Begin' }).click({ trial: true }),
+  },
+  {
+    name: 'own device: the quiz, then Begin',
+    path: `/in/#${members[3]?.ticket ?? ''}`,
+    seen: async (page) => {
+      await page.getByRole('button', { name: door.content.content.title }).click();
+      await page.getByRole('button', { name: 'Begin' }).click({ trial: true });
+    },
   },
   {
     name: 'Shelf: quizzes',
@@ -71,9 +87,14 @@ for (const page of PAGES) {
     `${page.name}: ${(median(took) / 1000).toFixed(2)} s (${all}), ${(bytes / 1000).toFixed(0)} kB`,
   );
 }
-const [plain = NaN, begin = NaN, shelf = NaN] = medians;
+const [plain = NaN, begin = NaN, own = NaN, shelf = NaN] = medians;
 console.log(
-  `Begin is ${(begin / plain).toFixed(1)} ×, the Shelf ${(shelf / plain).toFixed(1)} × the plain page.`,
+  `Begin is ${(begin / plain).toFixed(1)} ×, on a device of one's own ${(own / plain).toFixed(1)} ×, the Shelf ${(shelf / plain).toFixed(1)} × the plain page.`,
 );
+const left = await fetch(new URL(`/api/door/${door.id}/all`, address), {
+  method: 'DELETE',
+  headers: { authorization: `Bearer ${TOKEN}` },
+});
+if (!left.ok) throw new Error('The door does not close');
 await line.close();
 await browser.close();

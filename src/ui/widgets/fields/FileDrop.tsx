@@ -19,7 +19,7 @@ export function FileDrop({ label, accept, onFiles, several = false }: Props) {
   const [over, setOver] = useState(false);
   return (
     <div
-      className={`mt-3 rounded border border-dashed px-4 py-7 text-center ${over ? 'border-petrol bg-paper' : 'border-[var(--field)]'}`}
+      className={`mt-3 rounded border border-dashed px-4 text-center ${several ? 'py-4' : 'py-7'} ${over ? 'border-petrol bg-paper' : 'border-[var(--field)]'}`}
       onDragOver={(event) => {
         event.preventDefault();
         setOver(true);
@@ -32,7 +32,11 @@ export function FileDrop({ label, accept, onFiles, several = false }: Props) {
       }}
     >
       <p className="text-soft">{several ? 'Drop files here, or' : 'Drop a file here, or'}</p>
-      <button type="button" className="btn btn-sm btn-primary mt-2" onClick={() => field.current?.click()}>
+      <button
+        type="button"
+        className={`btn btn-sm mt-2 ${several ? 'btn-outline' : 'btn-primary'}`}
+        onClick={() => field.current?.click()}
+      >
         {several ? 'Choose files' : 'Choose a file'}
       </button>
       <input
