@@ -94,7 +94,10 @@ export async function readWorkbook(bytes: Uint8Array): Promise<Sheet> {
 const TIME_FORMAT = 'yyyy-mm-dd hh:mm:ss';
 
 /** Rows as a spreadsheet (Office Open XML) of one sheet: text stays text, numbers are numbers, times are dates. */
-export async function writeWorkbook(rows: readonly (readonly Cell[])[]): Promise<Uint8Array> {
+export async function writeWorkbook(
+  rows: readonly (readonly Cell[])[],
+  sheet = 'Answers',
+): Promise<Uint8Array> {
   const { default: writeSheet } = await import('write-excel-file/universal');
   const cells = rows.map((row, line) =>
     row.map((value) => {
@@ -105,7 +108,7 @@ export async function writeWorkbook(rows: readonly (readonly Cell[])[]): Promise
     }),
   );
   const blob = await writeSheet(cells, {
-    sheet: 'Answers',
+    sheet,
     stickyRowsCount: 1,
     stickyColumnsCount: 1,
   }).toBlob();

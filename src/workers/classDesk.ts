@@ -1,6 +1,7 @@
 import { circles } from '../views/circles';
 import { seenAt } from '../views/atAnotherTime';
 import { leakCount, plansEffect, planView, windowsEffect, zoneEffect } from '../views/planView';
+import { answersInThirds, figures, figuresFile } from '../views/figures';
 import { lateAnswers } from '../views/lateAnswers';
 import { actEffects } from '../views/sittingActs';
 import { answersTo, checkHead, checkRows, openAnswer, openAttempt, openPaper, spreads } from '../views/check';
@@ -43,6 +44,7 @@ export type { NamedBy } from '../views/papersOut';
 export type { OpenedFile, OpenedBackup, OpenedQuiz } from '../views/shelfFiles';
 export type { PlanLane, PlanLeak, PlanMark, PlanView } from '../views/planView';
 export type { TrayRow } from '../views/tray';
+export type { FiguresOf } from '../views/figures';
 export type { LateAnswer } from '../views/lateAnswers';
 export type { ActEffect, ActEffects } from '../views/sittingActs';
 
@@ -60,6 +62,9 @@ export const classDesk = {
   unfinishedEffect,
   actEffects,
   lateAnswers,
+  figures,
+  figuresFile,
+  answersInThirds,
   planView,
   plansEffect,
   leakCount,

@@ -56,6 +56,7 @@ const EFFECTS: readonly (readonly [name: RegExp, done: (page: Page, press: () =>
   [/^Print results with/, async (page, press) => { const [sheet] = await Promise.all([page.context().waitForEvent('page'), press()]); await expect(sheet.getByRole('heading', { name: 'Printed results' })).toBeVisible(); await sheet.close(); }],
   [/^Go to the Shelf$/, async (page, press) => { await press(); await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible(); }],
   [/^Go to the classes$/, async (page, press) => { await press(); await expect(page.getByText('26 students.')).toBeVisible(); }],
+  [/^Try how answers are compared$/, async (page, press) => { await press(); await expect(page.getByRole('heading', { level: 1 })).toHaveText('How answers are compared'); }],
   [/^Light or dark$/, async (page, press) => { const before = await page.locator('html').getAttribute('data-theme'); await press(); await expect(page.locator('html')).not.toHaveAttribute('data-theme', before ?? ''); }],
   [/^List of keys$/, async (page, press) => { await press(); await expect(page.getByText('accept as right, for everyone')).toBeVisible(); }],
   // Tried with something to undo, in the test above.

@@ -80,7 +80,7 @@ test('from a new quiz to the scores', { tag: '@long' }, async ({ page }) => {
     await expect(margin.getByText('0 of 3', { exact: true })).toBeVisible();
     await expect(margin.getByText('A dam lies across the river.')).toBeVisible();
     await margin.getByRole('textbox', { name: 'Try an answer' }).fill('bank');
-    await expect(margin.getByText('1 of 3')).toBeVisible();
+    await expect(margin.getByText('1 of 3', { exact: true })).toBeVisible();
     await expect(margin.getByText('Earns 33333/100000 of 3 points: 1')).toBeVisible();
   });
 

@@ -5,7 +5,8 @@ import type { GivenPart } from '../kinds/givenPart';
 import type { ClassFace, ClassSpot, LineBand, Worth } from '../kinds/classFace';
 import type { MarkingContext } from '../marks/mark';
 import type { ScoreVerdict } from '../scoring/scoreQuestion';
-import { thirdsOf } from './thirds';
+import { thirdsIn } from '../statistics/ends';
+import { inUnits } from '../statistics/units';
 
 /** A paper that counts, and what it gave to the question that is looked at. */
 export interface PictureOf {
@@ -94,7 +95,8 @@ function shares(face: Face<'shares'>, given: readonly Given[], papers: readonly 
   for (const { paper, answer } of given)
     for (const id of new Set(face.picked(answer))) lists.add(id, paper.attemptId);
   const complete = papers.flatMap(({ attemptId, total }) => (total ? [{ attemptId, total }] : []));
-  const thirds = thirdsOf(complete.map(({ total }) => total));
+  const [totals = []] = inUnits([complete.map(({ total }) => total)]).rows;
+  const thirds = thirdsIn(totals);
   const inThirds = new Map(complete.map(({ attemptId }, at) => [attemptId, thirds?.[at]]));
   const third = (who: Iterable<string>, name: 'upper' | 'middle' | 'lower'): number => {
     let sum = 0;

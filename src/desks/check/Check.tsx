@@ -128,6 +128,7 @@ interface MarginProps {
 const OnePaper = lazy(() => import('./onePaper/OnePaper').then((file) => ({ default: file.OnePaper })));
 const ByHand = lazy(() => import('./byHand/ByHand').then((file) => ({ default: file.ByHand })));
 const HandMargin = lazy(() => import('./byHand/HandMargin').then((file) => ({ default: file.HandMargin })));
+const Figures = lazy(() => import('./figures/Figures').then((file) => ({ default: file.Figures })));
 const OneQuestion = lazy(() =>
   import('./oneQuestion/OneQuestion').then((file) => ({ default: file.OneQuestion })),
 );
@@ -135,7 +136,7 @@ const OneQuestion = lazy(() =>
 /** Above a sheet a list scrolls with the page; a table that scrolls in itself would keep rows behind the sheet. */
 const viewOf = (view: View, narrow: boolean) => {
   if (view === 'all') return narrow ? CheckList : CheckGrid;
-  return { paper: OnePaper, question: OneQuestion, hand: ByHand }[view];
+  return { paper: OnePaper, question: OneQuestion, hand: ByHand, figures: Figures }[view];
 };
 
 const isByHandAt = (row: CheckRow, column: number): boolean => {
@@ -318,6 +319,7 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
           <Suspense fallback={<p className="px-6 py-16 text-center text-soft">…</p>}>
             <Shown
               {...{ table, rows, columns, place, went, onKey, after }}
+              whose={asked.circle}
               sort={asked.sort}
               onSort={sortBy}
               onPlace={press}
@@ -364,7 +366,9 @@ function Papers({ table: named }: { readonly table: CheckTable }) {
           )}
           {aside === 'answer' && view !== 'hand' && (
             <MarginAt
-              {...{ table, rows, place, row, acting, narrow }}
+              {...{ table, rows, row, acting, narrow }}
+              // Beside figures stands the whole paper at hand.
+              place={view === 'figures' && row ? { ...place, column: table.questions.length } : place}
               judged={view === 'question' ? judged : ALONE}
             />
           )}

@@ -90,6 +90,8 @@ function Tools({
   const { asked, view, hardestFirst, namesHidden } = chosen;
   const [, onCircle] = useChosenCircle();
   const ask = (more: Partial<Chosen['asked']>) => onChosen({ ...chosen, asked: { ...asked, ...more } });
+  // Figures are of everybody in a class or group, whatever is looked for in the list.
+  const isFigures = view === 'figures';
   const question = /^question (\d+)$/.exec(asked.sort)?.[1];
   const sorted = question === undefined ? undefined : table.questions[Number(question)];
   const orders = sorted
@@ -99,11 +101,15 @@ function Tools({
   if (table.rows.length === 0) return <div className="px-6 pb-3">{children}</div>;
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-6 pb-3 text-[14px] max-sm:px-4 [&_input]:!w-40">
-      <FindField label="Find a student" value={asked.search} onChange={(search) => ask({ search })} />
-      {view !== 'question' && (
+      {!isFigures && (
+        <FindField label="Find a student" value={asked.search} onChange={(search) => ask({ search })} />
+      )}
+      {view !== 'question' && !isFigures && (
         <PickLine label="Sorted by" value={asked.sort} options={orders} onChange={(sort) => ask({ sort })} />
       )}
-      <PickLine label="Showing" value={asked.show} options={shown} onChange={(show) => ask({ show })} />
+      {!isFigures && (
+        <PickLine label="Showing" value={asked.show} options={shown} onChange={(show) => ask({ show })} />
+      )}
       <CircleLine
         circles={table.circles}
         value={asked.circle}

@@ -9,6 +9,8 @@ export interface ViewProps {
   readonly rows: readonly CheckRow[];
   /** The questions in the order shown. */
   readonly columns: readonly number[];
+  /** The class or group that is looked at; empty for everybody. */
+  readonly whose: string;
   readonly sort: SortBy;
   readonly onSort: (sort: SortBy) => void;
   /** What the draft would make of it all. */

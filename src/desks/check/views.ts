@@ -1,5 +1,5 @@
 /** The ways to see the same marks. */
-export type View = 'all' | 'question' | 'paper' | 'hand';
+export type View = 'all' | 'question' | 'paper' | 'hand' | 'figures';
 
 /** In the order in which they stand; the key is the number of each. */
 export const VIEWS: readonly (readonly [view: View, words: string])[] = [
@@ -7,4 +7,5 @@ export const VIEWS: readonly (readonly [view: View, words: string])[] = [
   ['question', 'One question'],
   ['paper', 'One paper'],
   ['hand', 'By hand'],
+  ['figures', 'Figures'],
 ];

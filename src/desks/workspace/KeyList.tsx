@@ -28,7 +28,7 @@ const KEYS: readonly { where: string; keys: readonly [string, string][] }[] = [
   {
     where: 'Check, among the papers',
     keys: [
-      ['1, 2, 3, 4', 'all papers, one question, one paper, by hand'],
+      ['1 to 5', 'all papers, one question, one paper, by hand, figures'],
       ['← ↑ ↓ →', 'from cell to cell; in one paper from question to question, and from paper to paper'],
       ['N, B', 'the next or previous answer that is wrong or not marked yet'],
       ['A', 'accept as right, for everyone'],

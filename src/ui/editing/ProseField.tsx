@@ -1,5 +1,5 @@
 import { Baseline } from '@/ui/widgets/icons';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, startTransition, Suspense, useState } from 'react';
 import { proseOf, treeOf, type Prose } from '@/core/content/prose';
 import { RichText } from '../widgets/paper/RichText';
 
@@ -61,8 +61,11 @@ export function ProseField(props: Props) {
         aria-label={format}
         title="Bold, lists, links, pictures"
         onClick={() => {
-          setAsked(true);
-          setOpen(true);
+          // The field stays until its editor has come: the focus goes from the one to the other, and nowhere between.
+          startTransition(() => {
+            setAsked(true);
+            setOpen(true);
+          });
         }}
       >
         <Baseline size={15} aria-hidden />

@@ -37,3 +37,15 @@ export async function saveAnswers(
   const whose = only ? `-${fileName(only.name)}` : '';
   downloadBytes(`${fileName(title)}${whose}-answers.${form}`, bytes, TYPES[form]);
 }
+
+/** Gives the teacher the figures of a quiz as a file, of everybody or of a class or group by its name. */
+export async function saveFigures(
+  quizId: string,
+  title: string,
+  form: AnswersForm,
+  whose: string,
+): Promise<void> {
+  const bytes = await classWorker().figuresFile(quizId, form, whose);
+  const of = whose === '' ? '' : `-${fileName(whose)}`;
+  downloadBytes(`${fileName(title)}${of}-figures.${form}`, bytes, TYPES[form]);
+}

@@ -3,7 +3,9 @@ import assert from 'node:assert/strict';
 import { describe, test } from 'node:test';
 import fc from 'fast-check';
 import { classPicture, type ClassPicture, type PictureOf } from '@/core/checking/classPicture';
-import { thirdsOf } from '@/core/checking/thirds';
+import type { Fraction } from '@/core/figures/fraction';
+import { thirdsIn } from '@/core/statistics/ends';
+import { inUnits } from '@/core/statistics/units';
 import { bandEnds } from '@/core/answers/number/bandEnds';
 import { inBand, keyNumber } from '@/core/answers/number/compare';
 import type { Band } from '@/core/answers/number/schema';
@@ -37,6 +39,8 @@ const drawn = <Form extends ClassPicture['form']>(
 };
 const who = (list: readonly { readonly who: readonly string[] }[]): string[] =>
   list.map((one) => one.who.join(''));
+
+const thirdsOf = (totals: readonly Fraction[]) => thirdsIn(inUnits([totals]).rows[0] ?? []);
 
 describe('thirds of a class by total', () => {
   const cases: [totals: string, upper: string, middle: string, lower: string][] = [
