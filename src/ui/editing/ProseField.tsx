@@ -1,7 +1,8 @@
 import { Baseline } from '@/ui/widgets/icons';
-import { lazy, startTransition, Suspense, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { proseOf, treeOf, type Prose } from '@/core/content/prose';
 import { RichText } from '../widgets/paper/RichText';
+import { holdKeys } from './heldKeys';
 
 const RichTextEditor = lazy(() => import('./RichTextEditor'));
 
@@ -61,11 +62,10 @@ export function ProseField(props: Props) {
         aria-label={format}
         title="Bold, lists, links, pictures"
         onClick={() => {
-          // The field stays until its editor has come: the focus goes from the one to the other, and nowhere between.
-          startTransition(() => {
-            setAsked(true);
-            setOpen(true);
-          });
+          // Until the editor has come the focus is kept for it, with what is typed meanwhile.
+          holdKeys(label);
+          setAsked(true);
+          setOpen(true);
         }}
       >
         <Baseline size={15} aria-hidden />

@@ -154,8 +154,7 @@ export function Questions({ figures, beside, table, topic }: Props) {
                         aria-expanded={open === id}
                         onClick={() => setOpen(open === id ? null : id)}
                       >
-                        <span className="figures mr-2 font-semibold">{number}</span>
-                        {title}
+                        <span className="figures mr-1 font-semibold">{number}</span> {title}
                       </button>
                       <span className="caption block">
                         {[
