@@ -14,6 +14,9 @@ export interface WholeFigures {
   readonly standardError: number | null;
 }
 
+/** Less than this is no figure but what doubles leave. */
+const TRACE = 1e-12;
+
 /** Of each end of the interval. */
 const TAIL = 0.025;
 
@@ -23,7 +26,9 @@ function alphaOf({ rows, totals, counting }: CompletePapers): number | null {
   const whole = varianceOf(totals);
   if (k < 2 || !whole) return null;
   const parts = counting.reduce((sum, at) => sum + (varianceOf(rows.map((row) => row[at] ?? 0)) ?? 0), 0);
-  return (k / (k - 1)) * (1 - parts / whole);
+  const alpha = (k / (k - 1)) * (1 - parts / whole);
+  // Of questions that have nothing in common doubles leave a trace on either side of 0.
+  return Math.abs(alpha) < TRACE ? 0 : alpha;
 }
 
 /** 1 − (1 − alpha)·F at both ends (L. S. Feldt, The approximate sampling distribution of Kuder-Richardson reliability coefficient twenty, 1965). */

@@ -146,7 +146,7 @@ describe('the figures of made-up classes by another way', () => {
         if (whole.interval && whole.alpha !== null)
           assert.ok(whole.interval[0] <= whole.alpha + 1e-12 && whole.alpha <= whole.interval[1] + 1e-12);
       }),
-      { numRuns: runs(150) },
+      { numRuns: runs(1500) },
     );
   });
 
@@ -180,7 +180,7 @@ describe('the figures of made-up classes by another way', () => {
         });
         assert.deepEqual(modesOf(values), expected);
       }),
-      { numRuns: runs(200) },
+      { numRuns: runs(2000) },
     );
   });
 });
@@ -227,6 +227,12 @@ describe('where a definition does not hold there is no figure', () => {
     const { alpha, standardError } = wholeFigures(completePapers(against));
     assert.ok(alpha !== null && alpha < 0);
     assert.equal(standardError, null);
+  });
+  test('questions that have nothing in common have an alpha of 0, and with it a standard error', () => {
+    const rows = [[1, 0], [2, 0], [-1, 0], [3, 3], [0, 1], [1, -1], [0, 0], [0, 3], [2, 1], [-1, 3]]; // prettier-ignore
+    const { alpha, standardError } = wholeFigures(completePapers(classOf(rows, [1, 2], 2)));
+    assert.equal(alpha, 0);
+    assert.ok(standardError !== null && standardError > 0);
   });
   test('values in pairs of which one side does not vary', () => {
     assert.equal(correlationOf([0.1, 0.1, 0.1], [1, 2, 3]), null);
