@@ -5,6 +5,9 @@ import { checkRow, DEMO, expect, goTo, test, timesFor } from './support';
 
 /** Students on their own devices: a teacher and a student in two browsers, through this server. */
 
+// One after the other: a ticket opens every door of its student, and both have the same school.
+test.describe.configure({ mode: 'default' });
+
 async function ticketOf(page: Page, name: string): Promise<string> {
   await page.goto('/tickets/?class=demo-class-8c');
   const slip = page.getByRole('listitem').filter({ hasText: name });
@@ -196,4 +199,7 @@ test('closed while a phone has no network: what it sends later is put before the
   await dialog.getByRole('button', { name: 'Leave them out' }).click();
   await expect(page.getByRole('button', { name: /after the end of Yann Isle/ })).toHaveCount(0);
   await expect(phone.getByText(/came after the end/)).toHaveCount(0, { timeout: 40_000 });
+  await page.getByRole('button', { name: 'Close the door…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close the door' }).click();
+  await expect(page.getByText('The door is closed, and nothing of it is left on the server')).toBeVisible();
 });

@@ -61,14 +61,14 @@ interface HeadProps {
 
 /** The ways to see the same marks, one press or one key apart. */
 const Views = ({ view, onView }: { readonly view: View; readonly onView: (view: View) => void }) => (
-  <div className="flex gap-5" role="group" aria-label="View">
+  <div className="flex flex-wrap gap-x-5 max-sm:gap-x-4" role="group" aria-label="View">
     {VIEWS.map(([one, words], at) => (
       <button
         key={one}
         type="button"
         aria-pressed={view === one}
         aria-keyshortcuts={`${at + 1}`}
-        className={`min-h-9 cursor-pointer border-b-2 text-[15px] ${view === one ? 'border-ink font-semibold' : 'border-transparent text-soft hover:border-line'}`}
+        className={`min-h-9 cursor-pointer border-b-2 text-[15px] whitespace-nowrap ${view === one ? 'border-ink font-semibold' : 'border-transparent text-soft hover:border-line'}`}
         onClick={() => onView(one)}
       >
         {words}
