@@ -7,7 +7,10 @@ import { madeUpClass } from '@/core/madeUp/class';
 import type { Attempt } from '@/core/quiz/work/attempt';
 import { answerFigures } from '@/core/statistics/answers';
 import { figuresOf } from '@/core/statistics/figures';
+import { readListsFrom } from '@/server/wordLists';
 import { PAPER, PAPER_QUESTIONS } from './paper';
+
+readListsFrom('public/words');
 
 const STUDENTS = Number(process.env['STUDENTS'] ?? 10_000);
 const ROUNDS = 5;
