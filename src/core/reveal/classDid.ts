@@ -1,15 +1,7 @@
 import type { Fraction } from '../figures/fraction';
 import type { RecordedTotal } from '../scoring/joinAttempts';
+import { meanOf, medianOf, quartilesOf } from '../statistics/spread';
 import type { ClassDid } from './packets';
-
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length;
-
-/** The middle value, or the mean of the two middle ones, of values in order. */
-function median(values: readonly number[]): number {
-  const half = Math.floor(values.length / 2);
-  return values.length % 2 === 1 ? (values[half] ?? 0) : mean(values.slice(half - 1, half + 1));
-}
 
 /**
  * Mean and quartiles of the recorded scores that are final: quartiles are the medians of the lower and the upper half, where
@@ -20,15 +12,9 @@ export function classDid(
   papers: number,
   outOf: Fraction,
 ): ClassDid | null {
-  const scores = recorded
-    .flatMap((one) => (one && !one.provisional ? [one.score.n / one.score.d] : []))
-    .sort((a, b) => a - b);
-  if (scores.length < 2) return null;
-  const half = Math.floor(scores.length / 2);
-  return {
-    papers,
-    mean: mean(scores),
-    quartiles: [median(scores.slice(0, half)), median(scores), median(scores.slice(-half))],
-    outOf,
-  };
+  const scores = recorded.flatMap((one) => (one && !one.provisional ? [one.score.n / one.score.d] : []));
+  const [mean, median, quartiles] = [meanOf(scores), medianOf(scores), quartilesOf(scores)];
+  return mean === null || median === null || quartiles === null
+    ? null
+    : { papers, mean, quartiles: [quartiles[0], median, quartiles[1]], outOf };
 }

@@ -1,12 +1,11 @@
 import type { StudentWork } from '../checking/classWork';
-import { add, ZERO } from '../figures/fraction';
 import { valueAt } from '../figures/valueAt';
 import { calledAnswer, isAnswerTo, kindOf, type Answer } from '../kinds';
 import type { Paper } from '../quiz/quiz';
 import { shareOfScore, verdictOfScore, type ScoreVerdict } from '../scoring/scoreQuestion';
-import { classPapers, figuredQuestions } from './classPapers';
+import { classPapers } from './classPapers';
 import { thirdsIn } from './ends';
-import { inUnits } from './units';
+import { completePapers } from './questions';
 
 /** One answer to a question, and how many of the class gave it. */
 export interface AnswerFigures {
@@ -53,11 +52,10 @@ export function answerFigures(
   const index = paper.questions.findIndex(({ id }) => id === questionId);
   const question = paper.questions[index];
   if (!question) return [];
-  const { papers } = classPapers(paper, work);
-  const counting = figuredQuestions(paper).flatMap(({ standing }, at) => (standing === 'counts' ? [at] : []));
+  const all = classPapers(paper, work);
+  const { papers } = all;
   const complete = papers.filter(({ isComplete }) => isComplete);
-  const sums = complete.map(({ points }) => counting.reduce((sum, at) => add(sum, points[at] ?? ZERO), ZERO));
-  const thirds = thirdsIn(inUnits([sums]).rows[0] ?? []);
+  const thirds = thirdsIn(completePapers(all).totals);
   const thirdOf = new Map(complete.map(({ studentId }, at) => [studentId, thirds?.[at]]));
   const sizes = { upper: 0, middle: 0, lower: 0 };
   for (const third of thirds ?? [])

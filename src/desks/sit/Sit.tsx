@@ -109,7 +109,7 @@ function withEnd(before: PaperPacket, next: PaperPacket): PaperPacket {
 
 /** So often the page looks where its paper stands: milliseconds. */
 const LOOK = 15_000;
-/** So often it says that it is open, where nothing hangs on it but the time worked: milliseconds. */
+/** So often it says that it is open, where only the time worked depends on it: milliseconds. */
 const SIGN = 60_000;
 
 /** The packet of the student at this address, kept up to date. */

@@ -109,7 +109,7 @@ export async function outgoing(quizId: string, attempts: readonly Attempt[]): Pr
     const writing = new Set(attempts.map(({ studentId }) => studentId));
     const { createdAt, changeSeq, standing } = quiz;
     const state = canonical([
-      [createdAt, changeSeq, standing, await schoolState(), writing.size],
+      [createdAt, changeSeq, standing, await schoolState(), [...writing].sort()],
       await Promise.all([ofQuiz.quizRevs(quizId).count(), ofQuiz.questionRevs(quizId).count()]),
     ]);
     const before = gathered.get(quizId);

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { histogram } from '@/core/checking/histogram';
+import { LEAST_PAPERS } from '@/core/statistics/questions';
 import { useQuiz } from '@/ui/teacher/quizContext';
 import { PickLine } from '@/ui/widgets/fields/Find';
 import { Failed } from '@/ui/widgets/press/Failed';
@@ -16,9 +17,6 @@ import { Change } from './Change';
 import { Definition, Definitions, Term } from './Defined';
 import { Questions } from './Questions';
 import { Scores } from './Scores';
-
-/** From so many complete papers on questions are held against the whole. */
-const ENOUGH = 10;
 
 function useFigures({ table }: Pick<ViewProps, 'table'>, whose: string, beside: string | null) {
   const { quiz } = useQuiz();
@@ -47,11 +45,11 @@ function headline({ now: { scores, whole }, missing }: FiguresOf): string {
 /** How well the questions hang together, in a sentence. */
 function Whole({ figures: { now, after } }: { readonly figures: FiguresOf }) {
   const { whole } = now;
-  if (whole.papers < ENOUGH)
+  if (whole.papers < LEAST_PAPERS)
     return (
       <p className="caption px-6 pt-4 max-sm:px-4">
-        Too few papers: discrimination, item-rest correlation and coefficient alpha need {ENOUGH} complete
-        ones.
+        Too few papers: discrimination, item-rest correlation and coefficient alpha need {LEAST_PAPERS}{' '}
+        complete ones.
       </p>
     );
   if (whole.alpha === null) return null;

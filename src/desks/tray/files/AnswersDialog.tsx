@@ -23,7 +23,7 @@ type Left = Extract<Judged, { becomes: 'nothing' }>;
 
 const comesIn = ({ becomes }: Judged): boolean => becomes === 'new' || becomes === 'later';
 
-/** Sources of which nothing is taken in, with the reason of each. */
+/** Sources of which nothing is imported, with the reason of each. */
 function LeftOut({ left }: { readonly left: readonly Left[] }) {
   if (left.length === 0) return null;
   return (
@@ -66,7 +66,7 @@ function Held({ held }: { readonly held: readonly Holds[] }) {
   );
 }
 
-/** What files and texts of answers would bring, before anything does; then all that holds is taken in at once. */
+/** What files and texts of answers would bring, before anything does; then all that holds is imported at once. */
 export function AnswersDialog({ sources, onClose, onTaken }: Props) {
   const { quiz, attemptsSeq } = useQuiz();
   const { value, failure, again } = useQuery(

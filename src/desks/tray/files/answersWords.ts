@@ -3,7 +3,7 @@ import { ticketShown } from '@/core/quiz/people/ticket';
 import { count } from '@/ui/words/figures';
 import { dayAndTimeIn } from '@/ui/words/zoneTime';
 
-/** Why nothing of a file of answers is taken in, and what to do. */
+/** Why nothing of a file of answers is imported, and what to do. */
 export function problemWords(problem: AnswersProblem): string {
   switch (problem.problem) {
     case 'noAnswers':
